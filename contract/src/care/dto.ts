@@ -1,0 +1,15 @@
+import type { care } from '@bright-keeper/core';
+
+/** A cleaning at the bench: the plan it follows and everything done so far. */
+export type Cleaning = {
+  id: string;
+  itemId: string;
+  itemName: string;
+  version: number;
+  request: care.PlanRequest;
+  plan: care.CleaningPlan;
+  events: care.BenchEvent[];
+  startedAt: string;
+  finishedAt: string | null;
+};
+export type Cleanings = { cleanings: Cleaning[] };

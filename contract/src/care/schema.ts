@@ -1,0 +1,82 @@
+import { care } from '@bright-keeper/core';
+import Joi from 'joi';
+import { id, version } from '../joi.js';
+import { traitsSchema } from '../gear/schema.js';
+
+const { ITEM_KINDS, MATERIALS, SCHOOL_IDS, SOIL_IDS, SURFACE_IDS, TOOLS } = care;
+
+export const schoolsSchema = Joi.object<Partial<care.Schools>>(
+  Object.fromEntries(SCHOOL_IDS.map((s) => [s, Joi.string().valid(...care.schoolChoices(s))])),
+);
+
+const place = () => Joi.string().valid('home', 'field');
+
+export const conditionsSchema = Joi.object<care.Conditions>({
+  wind: Joi.boolean(),
+  blowingSand: Joi.boolean(),
+  rain: Joi.boolean(),
+  temperatureC: Joi.number().min(-60).max(70),
+  humidityPct: Joi.number().min(0).max(100),
+});
+
+const finding = Joi.object<care.Finding>({
+  surface: Joi.string().valid(...SURFACE_IDS).required(),
+  soil: Joi.string().valid(...SOIL_IDS).required(),
+  severity: Joi.number().integer().min(0).max(4).required(),
+});
+
+const onHand = Joi.object<care.OnHand>({
+  id: Joi.string().valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS)).required(),
+  role: Joi.string().valid('glass', 'shell', 'sensor', 'any'),
+  state: Joi.string().valid('clean', 'dirty'),
+});
+
+const item = Joi.object({
+  kind: Joi.string().valid(...ITEM_KINDS).required(),
+  traits: Joi.when('kind', { switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })), otherwise: Joi.object().unknown().required() }),
+}).required();
+
+/** Refuses a finding on a surface the described thing does not have, naming the finding. */
+const onItsOwnSurfaces: Joi.CustomValidator<care.PlanRequest> = (request, helpers) => {
+  const own = care.surfacesOf(request.item.kind, request.item.traits);
+  const stray = request.findings.findIndex((f) => !own.includes(f.surface));
+  if (stray < 0) return request;
+  const message = `A ${care.kindFacts(request.item.kind).name} with these traits has no ${request.findings[stray]!.surface}.`;
+  return helpers.message({ custom: message }, { path: ['findings', stray, 'surface'] } as never);
+};
+
+const MOST_FINDINGS = 400;
+
+export const planRequest = Joi.object<care.PlanRequest>({
+  item,
+  findings: Joi.array().items(finding).max(MOST_FINDINGS).required(),
+  place: place().required(),
+  conditions: conditionsSchema,
+  schools: schoolsSchema,
+  onHand: Joi.array().items(onHand).max(200),
+}).custom(onItsOwnSurfaces);
+
+export type StartCleaning = { itemId: string; place: care.Place; conditions?: care.Conditions; schools?: Partial<care.Schools> };
+export const startCleaning = Joi.object<StartCleaning>({
+  itemId: id().required(),
+  place: place().required(),
+  conditions: conditionsSchema,
+  schools: schoolsSchema,
+});
+
+const stepId = () => Joi.string().max(120);
+const event = Joi.alternatives().try(
+  Joi.object({ type: Joi.string().valid('ready', 'stop').required() }),
+  Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required() }),
+  Joi.object({ type: Joi.string().valid('answer').required(), step: stepId().required(), answer: Joi.string().valid(...care.ANSWERS).required() }),
+  Joi.object({ type: Joi.string().valid('leave-surface').required(), surface: Joi.string().valid(...SURFACE_IDS).required() }),
+);
+
+const MOST_EVENTS = 2000;
+
+/** The whole memory of the cleaning: sent after every tap; undo sends one fewer. */
+export type SaveEvents = { version: number; events: care.BenchEvent[] };
+export const saveEvents = Joi.object<SaveEvents>({ version: version().required(), events: Joi.array().items(event).max(MOST_EVENTS).required() });
+
+export type CleaningsQuery = { open?: boolean; limit: number };
+export const cleaningsQuery = Joi.object<CleaningsQuery>({ open: Joi.boolean(), limit: Joi.number().integer().min(1).max(200).default(40) });

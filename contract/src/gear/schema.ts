@@ -1,0 +1,113 @@
+import { care } from '@bright-keeper/core';
+import Joi from 'joi';
+import { day, id, version } from '../joi.js';
+
+const { ITEM_KINDS, TRAITS, traitsOf } = care;
+
+export const ITEM_STATUSES = ['in-use', 'quarantined'] as const;
+export type ItemStatus = (typeof ITEM_STATUSES)[number];
+
+/** What a person gives for a thing. */
+export type ItemInput = {
+  name: string;
+  kind: care.ItemKind;
+  traits: care.Traits;
+  notes: string;
+  acquiredOn: string | null;
+};
+export type ItemUpdate = ItemInput & { version: number };
+
+const LONGEST_NAME = 120;
+const LONGEST_NOTE = 4000;
+
+function traitSchema(trait: care.TraitId): Joi.Schema {
+  const facts: care.TraitFacts = TRAITS[trait];
+  switch (facts.input) {
+    case 'yes-no': return Joi.boolean();
+    case 'choice': return Joi.string().valid(...facts.choices);
+    case 'number': {
+      const number = Joi.number().min(facts.min).max(facts.max).allow(null);
+      return trait === 'yearMade' ? number.integer() : number;
+    }
+    default: return facts satisfies never;
+  }
+}
+
+/** The traits a kind has, and no others. */
+export const traitsSchema = (kind: care.ItemKind): Joi.ObjectSchema =>
+  Joi.object(Object.fromEntries(traitsOf(kind).map((trait) => [trait, traitSchema(trait)])));
+
+const traitsByKind = Joi.when('kind', {
+  switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
+  otherwise: Joi.object().unknown().required(),
+});
+
+const itemFields = {
+  name: Joi.string().trim().max(LONGEST_NAME).required(),
+  kind: Joi.string().valid(...ITEM_KINDS).required(),
+  traits: traitsByKind,
+  notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),
+  acquiredOn: day().allow(null).default(null),
+};
+
+export const itemInput = Joi.object<ItemInput>(itemFields);
+export const itemUpdate = Joi.object<ItemUpdate>({ ...itemFields, version: version().required() });
+
+export type StatusChange = { version: number; status: ItemStatus };
+export const statusChange = Joi.object<StatusChange>({ version: version().required(), status: Joi.string().valid(...ITEM_STATUSES).required() });
+
+export type Versioned = { version: number };
+export const versioned = Joi.object<Versioned>({ version: version().required() });
+
+export const idParam = Joi.object<{ id: string }>({ id: id().required() });
+
+/** What the shelf may be filtered by. `needs` is the gravest verdict over all surfaces, or `never-looked`. */
+export const NEEDS = ['leave', 'clean', 'isolate', 'hand-over', 'never-looked'] as const;
+export type Need = (typeof NEEDS)[number];
+export const DUE_FILTERS = ['overdue', 'this-month'] as const;
+export const SHELF_SORTS = ['name', 'added', 'due'] as const;
+export type ShelfQuery = {
+  search: string;
+  kind?: care.ItemKind;
+  needs?: Need;
+  due?: (typeof DUE_FILTERS)[number];
+  status?: ItemStatus;
+  archived: boolean;
+  sort: (typeof SHELF_SORTS)[number];
+  limit: number;
+  cursor?: string;
+};
+export const shelfQuery = Joi.object<ShelfQuery>({
+  search: Joi.string().allow('').max(LONGEST_NAME).default(''),
+  kind: Joi.string().valid(...ITEM_KINDS),
+  needs: Joi.string().valid(...NEEDS),
+  due: Joi.string().valid(...DUE_FILTERS),
+  status: Joi.string().valid(...ITEM_STATUSES),
+  archived: Joi.boolean().default(false),
+  sort: Joi.string().valid(...SHELF_SORTS).default('name'),
+  limit: Joi.number().integer().min(1).max(200).default(60),
+  cursor: Joi.string().max(600),
+});
+
+export type LogQuery = { limit: number; cursor?: string };
+export const logQuery = Joi.object<LogQuery>({ limit: Joi.number().integer().min(1).max(200).default(40), cursor: Joi.string().max(600) });
+
+/** Where a column of the file goes; a trait column is `trait:<id>`. */
+export const IMPORT_TARGETS = ['name', 'kind', 'notes', 'acquiredOn', ...care.TRAIT_IDS.map((t) => `trait:${t}` as const)] as const;
+export type ImportTarget = (typeof IMPORT_TARGETS)[number];
+export type ImportMapping = Partial<Record<ImportTarget, string>>;
+
+const LARGEST_FILE_BASE64 = 14_000_000;
+
+export type ImportRequest = {
+  fileBase64: string;
+  /** The column of the file for each target; left out, it is guessed from the headings. */
+  mapping?: ImportMapping;
+  /** The kind for rows whose file has no kind column. */
+  defaultKind?: care.ItemKind;
+};
+export const importRequest = Joi.object<ImportRequest>({
+  fileBase64: Joi.string().base64().max(LARGEST_FILE_BASE64).required(),
+  mapping: Joi.object(Object.fromEntries(IMPORT_TARGETS.map((t) => [t, Joi.string().max(500)]))),
+  defaultKind: Joi.string().valid(...ITEM_KINDS),
+});

@@ -1,0 +1,22 @@
+/** Every path of the API, for the server's own tests and the browser alike. */
+export const routes = {
+  gear: '/api/gear',
+  item: (id: string) => `/api/gear/${id}`,
+  itemStatus: (id: string) => `/api/gear/${id}/status`,
+  itemArchive: (id: string) => `/api/gear/${id}/archive`,
+  itemRestore: (id: string) => `/api/gear/${id}/restore`,
+  itemLog: (id: string) => `/api/gear/${id}/log`,
+  gearExport: '/api/gear/export.csv',
+  importPreview: '/api/gear/import/preview',
+  importConfirm: '/api/gear/import',
+  looks: '/api/inspection/looks',
+  look: (id: string) => `/api/inspection/looks/${id}`,
+  lookFinish: (id: string) => `/api/inspection/looks/${id}/finish`,
+  plans: '/api/care/plans',
+  cleanings: '/api/care/cleanings',
+  cleaning: (id: string) => `/api/care/cleanings/${id}`,
+  cleaningFinish: (id: string) => `/api/care/cleanings/${id}/finish`,
+  today: '/api/today',
+  dueDone: (id: string) => `/api/schedule/due/${id}/done`,
+  settings: '/api/settings',
+} as const;

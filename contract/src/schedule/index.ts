@@ -1,0 +1,2 @@
+export type * from './dto.js';
+export * from './errors.js';

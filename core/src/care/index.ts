@@ -1,0 +1,18 @@
+export { planCleaning, contextOf } from './planCleaning.js';
+export { verdictFor } from './planSurface.js';
+export { triage, VERDICTS, type Triage, type Verdict } from './triage.js';
+export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';
+export { RULES, type RuleId } from './rules/index.js';
+export { thingName } from './equip.js';
+export * from './bench.js';
+export type * from './types.js';
+export * from './knowledge/basis.js';
+export * from './knowledge/hazards.js';
+export * from './knowledge/kinds.js';
+export * from './knowledge/materials.js';
+export * from './knowledge/methods.js';
+export * from './knowledge/order.js';
+export * from './knowledge/schools.js';
+export * from './knowledge/soils.js';
+export * from './knowledge/surfaces.js';
+export * from './knowledge/traits.js';

@@ -1,0 +1,47 @@
+import { commonPractice, type Basis } from './basis.js';
+
+/** A way to clean, with the contact level that gives it its rung on the ladder. */
+export type MethodFacts = {
+  name: string;
+  level: 0 | 1 | 2 | 3 | 4 | 5 | 6 | 7;
+  /** Does it touch the surface? Air does not. */
+  contact: boolean;
+  /** Does it wipe: is a loose grain dragged if one is left? */
+  wipes: boolean;
+  /** How it is done, as one hand would tell another. */
+  how: string;
+  minutes: number;
+  basis: Basis;
+};
+
+const method = (level: MethodFacts['level'], name: string, minutes: number, touch: 'none' | 'touches' | 'wipes', how: string): MethodFacts => ({
+  name, level, minutes, how, contact: touch !== 'none', wipes: touch === 'wipes', basis: commonPractice,
+});
+
+export const METHODS = {
+  leave: method(0, 'Leave it', 0, 'none', 'Good enough for the picture: note it, do not touch it.'),
+  blow: method(1, 'Blow', 0.5, 'none', 'Bulb blower, the surface facing down so that dust falls out. The nozzle never touches.'),
+  'canned-air': method(1, 'Canned air', 0.5, 'none', 'Upright, not shaken, short bursts from a distance. Never inside a body.'),
+  'soft-brush': method(2, 'Soft brush', 1, 'touches', 'A soft brush kept for glass only: flick without pressure, centre outward, edge and rim too.'),
+  'stiff-brush': method(2, 'Stiff brush', 1, 'touches', 'Hard bristles for shell, dials and ribs. Never on glass. Brush away from the glass and the mount.'),
+  'rim-brush': method(2, 'Rim brush', 1, 'touches', 'Bristles round the edge only; the glass itself is not brushed.'),
+  'dry-wipe': method(3, 'Dry wipe', 1, 'wipes', 'Clean microfibre, small circles from the centre outward, no pressure, a fresh patch for each pass.'),
+  'carbon-tip': method(3, 'Carbon tip', 1, 'wipes', 'The dry pad laid flat, tiny circles, hardly any weight: a finisher for the last smear.'),
+  chamois: method(3, 'Chamois', 1, 'wipes', 'A finisher for the oily smear a damp pass leaves.'),
+  breath: method(3, 'Breath', 1, 'wipes', 'Fog the glass with your breath and lift it with microfibre before it clears.'),
+  'damp-wipe': method(4, 'Damp wipe', 2, 'wipes', 'Fluid on the wipe, never on the surface. Centre outward in circles, then a dry corner picks up what is left.'),
+  'wet-wipe': method(4, 'Sealed wet wipe', 1, 'wipes', 'A sealed single-use wipe, centre outward, then a dry cloth. One wipe for one face.'),
+  'damp-swab': method(4, 'Damp swab', 1.5, 'wipes', 'Cotton swab barely damp: touch off the excess first. The dry end picks up.'),
+  'fresh-water': method(4, 'Fresh water', 2, 'wipes', 'A cloth damp with fresh water: lay it on, let the salt dissolve, lift it off, then dry. Salt dissolves in water and not in alcohol.'),
+  'solvent-wipe': method(5, 'Solvent wipe', 2, 'wipes', 'A few drops on tissue or cloth, one light pass, then dry.'),
+  'sensor-swab': method(5, 'Sensor swab', 6, 'wipes', 'A new swab of the sensor’s own width, one or two drops, wait for it to soak in. One smooth stroke from edge to edge, no scrubbing. Never use it again.'),
+  'contact-eraser': method(5, 'Contact eraser', 1.5, 'wipes', 'A soft eraser over the contacts, a few light strokes, the opening facing down so that crumbs fall out.'),
+  'adhesive-remover': method(5, 'Coating remover', 20, 'wipes', 'Pharmacy plaster-glue remover on paper towel, rub, repeat: the coating goes, and any lettering on it.'),
+  'soap-wash': method(5, 'Soap wash', 6, 'wipes', 'Off the camera, warm water and a drop of mild soap, rinse, and dry wholly before it goes back.'),
+  lubricate: method(6, 'Lubricate', 15, 'touches', 'One drop of light instrument oil on the exposed thread from a screwdriver tip, work it through, wipe off the rest. Not penetrating spray.'),
+  service: method(7, 'Hand over', 0, 'none', 'A workshop’s job.'),
+} as const satisfies Record<string, MethodFacts>;
+
+export type Method = keyof typeof METHODS;
+export const METHOD_IDS = Object.keys(METHODS) as Method[];
+export const methodFacts = (id: Method): MethodFacts => METHODS[id];

@@ -1,0 +1,31 @@
+import type { Surface } from './surfaces.js';
+
+/**
+ * Contamination logistics as relations: the left one is cleaned before the right one, because the right one
+ * is touched by it, sits below it, or meets it later. The planner sorts by these; a new kind of thing needs
+ * relations, not a hand-written list.
+ */
+const inOrder = (...surfaces: Surface[]): [Surface, Surface][] =>
+  surfaces.slice(1).map((later, i) => [surfaces[i]!, later]);
+
+export const BEFORE: readonly [Surface, Surface][] = [
+  // Protection first: a dirty cap dirties clean glass, and the body cap goes on the moment the lens is off.
+  ...inOrder('body-cap', 'rear-cap', 'front-cap', 'case', 'body-shell'),
+  ['case', 'barrel'],
+  // Shell from the rough to the fine, top to bottom, so that what falls lands on what is still to do.
+  ...inOrder('body-shell', 'grip-rubber', 'strap-lugs', 'dials', 'hot-shoe', 'port-covers', 'card-bay', 'battery-bay', 'battery-contacts'),
+  ...inOrder('barrel', 'zoom-ring', 'focus-ring', 'helicoid', 'inner-barrel', 'hood-outside', 'hood-inside', 'hood-mount', 'filter-thread'),
+  // What the face touches, before what the eye looks through.
+  ...inOrder('battery-contacts', 'screen', 'eyecup', 'viewfinder-window'),
+  // Mount and contacts only when nothing can fall in from the shell; gasket before flange.
+  ['viewfinder-window', 'release-button'],
+  ...inOrder('release-button', 'mount-gasket', 'body-mount', 'mount-wall', 'contacts'),
+  ['filter-thread', 'mount-gasket'],
+  ...inOrder('mount-gasket', 'lens-mount', 'contacts'),
+  // Then glass: filters, front, and the rear with a new tissue. Rim before glass. The sensor last of all.
+  ['case', 'filter-thread'],
+  ...inOrder('contacts', 'filter-front', 'filter-back', 'front-glass', 'rear-glass'),
+  ['filter-thread', 'filter-front'],
+  ['contacts', 'sensor-cover'],
+  ['mount-wall', 'sensor-cover'],
+];

@@ -1,0 +1,73 @@
+/** Where good practitioners disagree, the user picks. Each choice carries its reason. */
+export type SchoolFacts<Choice extends string = string> = {
+  name: string;
+  question: string;
+  default: Choice;
+  choices: Record<Choice, { name: string; reason: string }>;
+};
+
+const school = <Choice extends string>(name: string, question: string, fallback: NoInfer<Choice>, choices: SchoolFacts<Choice>['choices']): SchoolFacts<Choice> => ({
+  name, question, default: fallback, choices,
+});
+
+export const SCHOOLS = {
+  solvent: school('Fluid', 'What goes on the wipe for glass?', 'lens-fluid', {
+    'lens-fluid': { name: 'lens fluid', reason: 'Purpose-made fluid lubricates as it cleans; alcohol has no place on a lens.' },
+    alcohol: { name: 'alcohol', reason: 'It strips oil, dries without a trace and does not harm hard coatings.' },
+    'alcohol-free': { name: 'alcohol-free', reason: 'Eyeglass cleaner is made for coatings, cheap, and safe on plastic.' },
+  }),
+  wipe: school('Wipe', 'What touches the glass?', 'by-task', {
+    'by-task': { name: 'microfibre dry, tissue damp', reason: 'Each where it is best: cloth for the light pass, a fresh tissue for the damp one.' },
+    tissue: { name: 'lens tissue', reason: 'Microfibre leaves fibres and gets dirty; a fresh tissue each time does not.' },
+    microfibre: { name: 'microfibre', reason: 'Any paper can scratch; only clean microfibre.' },
+    'cotton-then-cloth': { name: 'cotton, then cloth', reason: 'Wet cotton floats the dirt off, dry cotton picks it up, cloth finishes.' },
+    'single-use-pad': { name: 'single-use pad', reason: 'Nothing is carried from one clean to the next.' },
+  }),
+  motion: school('Motion', 'How does the wipe travel?', 'spiral-out', {
+    'spiral-out': { name: 'circles from the centre out', reason: 'Circles from the centre leave no streaks.' },
+    'straight-then-out': { name: 'straight first, then centre to edge', reason: 'Back and forth lifts the film, centre to edge carries it off.' },
+  }),
+  breath: school('Breath', 'May you breathe on glass?', 'allowed', {
+    allowed: { name: 'allowed at home', reason: 'A trace of pure moisture lifts water spots and wakes the carbon tip.' },
+    never: { name: 'never', reason: 'Breath is wet and not clean.' },
+  }),
+  'glass-brush': school('Brush on glass', 'May bristles touch glass?', 'soft-brush', {
+    'soft-brush': { name: 'a soft brush', reason: 'A soft brush kept for glass is harmless.' },
+    'rim-only': { name: 'the rim only', reason: 'The rim holds the dust; bristles on the glass itself are a risk.' },
+    never: { name: 'never', reason: 'Any bristle can carry a grain.' },
+  }),
+  habit: school('Habit', 'When do you clean?', 'on-evidence', {
+    'on-evidence': { name: 'on evidence', reason: 'Each clean is wear: clean what shows.' },
+    'after-every-outing': { name: 'after every outing', reason: 'Regular care keeps spores and grit from working in.' },
+  }),
+  filter: school('Protecting filter', 'When does a filter sit in front?', 'harsh-places', {
+    always: { name: 'always', reason: 'A cheap checked filter takes the wear.' },
+    'harsh-places': { name: 'in harsh places', reason: 'Against sand and spray it earns its place; otherwise it is one more surface.' },
+    never: { name: 'never', reason: 'Another layer of glass costs quality.' },
+  }),
+  'field-fluid': school('Fluid in the field', 'What damp cleaning do you carry?', 'sealed-wipes', {
+    'sealed-wipes': { name: 'sealed wipes', reason: 'Nothing to spill, nothing to declare.' },
+    'small-bottle': { name: 'a small bottle', reason: 'A few strips and a small bottle clean anything anywhere.' },
+  }),
+  sensor: school('Sensor', 'Who cleans the sensor?', 'self', {
+    self: { name: 'you do', reason: 'A swab costs a fraction of a service visit.' },
+    service: { name: 'a workshop', reason: 'A scratched sensor is final.' },
+  }),
+  'sensor-stroke': school('Sensor stroke', 'How is the swab drawn?', 'one-way', {
+    'one-way': { name: 'one way', reason: 'Same direction twice, the second stroke with the other face.' },
+    'there-and-back': { name: 'there and back', reason: 'Out with one face, back with the other.' },
+  }),
+  'fungus-fluid': school('Fluid for fungus', 'What takes fungus off a face you can reach?', 'alcohol', {
+    alcohol: { name: 'alcohol', reason: 'It wets and dries at once and is on the bench already.' },
+    peroxide: { name: 'peroxide', reason: 'It bleaches and breaks up the threads. Choose one fluid and never mix.' },
+    vinegar: { name: 'vinegar', reason: 'Mild and everywhere. Choose one fluid and never mix.' },
+  }),
+} as const satisfies Record<string, SchoolFacts>;
+
+export type SchoolId = keyof typeof SCHOOLS;
+export const SCHOOL_IDS = Object.keys(SCHOOLS) as SchoolId[];
+export type Schools = { [S in SchoolId]: keyof (typeof SCHOOLS)[S]['choices'] & string };
+
+export const DEFAULT_SCHOOLS = Object.fromEntries(SCHOOL_IDS.map((id) => [id, SCHOOLS[id].default])) as Schools;
+export const schoolFacts = (id: SchoolId): SchoolFacts => SCHOOLS[id] as SchoolFacts;
+export const schoolChoices = (id: SchoolId): string[] => Object.keys(SCHOOLS[id].choices);

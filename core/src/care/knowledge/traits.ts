@@ -1,0 +1,63 @@
+/** What about a thing changes the advice. Every trait is optional in a request: a left-out one takes its kind's default. */
+export type Traits = {
+  yearMade?: number | null;
+  coated?: boolean;
+  /** The maker names a cleaner for this coating and forbids others. */
+  makerForbidsFluids?: boolean;
+  opticMaterial?: 'glass' | 'acrylic';
+  weatherSealed?: boolean;
+  zoomExtends?: boolean;
+  collapsible?: boolean;
+  /** A manual focus thread that lies open when extended. */
+  helicoidExposed?: boolean;
+  electronicContacts?: boolean;
+  rubberisedCoating?: boolean;
+  paintedLettering?: boolean;
+  hoodFitted?: boolean;
+  filterFitted?: boolean;
+  filterStuck?: boolean;
+  radioactiveGlass?: boolean;
+  sensorFormat?: SensorFormatId;
+  sensorStabilised?: boolean;
+  sensorCleaningMode?: boolean;
+  viewfinder?: boolean;
+  value?: number | null;
+  servicePrice?: number | null;
+};
+export type TraitId = keyof Traits;
+
+export const SENSOR_FORMAT_IDS = ['full-frame', 'aps-c', 'four-thirds', 'medium-44x33', 'one-inch'] as const;
+export type SensorFormatId = (typeof SENSOR_FORMAT_IDS)[number];
+
+/** How a trait is asked for and checked. `why` says what it changes. */
+export type TraitFacts =
+  | { name: string; why: string; input: 'yes-no' }
+  | { name: string; why: string; input: 'choice'; choices: readonly string[] }
+  | { name: string; why: string; input: 'number'; min: number; max: number; unit: string };
+
+const yesNo = (name: string, why: string): TraitFacts => ({ name, why, input: 'yes-no' });
+
+export const TRAITS = {
+  yearMade: { name: 'Year made', why: 'Old glass may be soft-coated or uncoated; some old fast lenses hold thorium.', input: 'number', min: 1840, max: 2100, unit: '' },
+  coated: yesNo('Coated', 'Soft old coatings and bare glass ask for less rubbing.'),
+  makerForbidsFluids: yesNo('Maker names its own cleaner', 'Then that fluid and no other.'),
+  opticMaterial: { name: 'Optic made of', why: 'Acrylic crazes under alcohol, acetone and ammonia.', input: 'choice', choices: ['glass', 'acrylic'] },
+  weatherSealed: yesNo('Weather-sealed', 'Has a gasket at the mount to look after.'),
+  zoomExtends: yesNo('Extending zoom', 'Has an inner barrel that carries dust inward.'),
+  collapsible: yesNo('Collapsible', 'Has an inner barrel; its focus thread lies open.'),
+  helicoidExposed: yesNo('Open focus thread', 'A stiff focus can be oiled without opening the lens.'),
+  electronicContacts: yesNo('Electronic contacts', 'Has contacts to keep clean.'),
+  rubberisedCoating: yesNo('Rubberised finish', 'Turns sticky when it is shut away for months.'),
+  paintedLettering: yesNo('Painted lettering', 'Solvent takes it off.'),
+  hoodFitted: yesNo('Hood', 'Has a hood with two sides and a mount.'),
+  filterFitted: yesNo('Filter fitted', 'Two more faces in front of the lens.'),
+  filterStuck: yesNo('Filter stuck', 'Its back and the front glass are out of reach until it is off.'),
+  radioactiveGlass: yesNo('Possibly radioactive glass', 'Never opened or ground.'),
+  sensorFormat: { name: 'Sensor format', why: 'Decides the width of the swab and how it is drawn.', input: 'choice', choices: SENSOR_FORMAT_IDS },
+  sensorStabilised: yesNo('Stabilised sensor', 'It moves under the swab: even less weight.'),
+  sensorCleaningMode: yesNo('Sensor-cleaning mode', 'It holds the sensor still and the shutter open; without one, a long exposure, and out before it ends.'),
+  viewfinder: yesNo('Viewfinder', 'Has a window and an eyecup.'),
+  value: { name: 'Value', why: 'Weighed against the price of a service.', input: 'number', min: 0, max: 1_000_000, unit: 'money' },
+  servicePrice: { name: 'Service price', why: 'Weighed against the value.', input: 'number', min: 0, max: 100_000, unit: 'money' },
+} as const satisfies Record<TraitId, TraitFacts>;
+export const TRAIT_IDS = Object.keys(TRAITS) as TraitId[];

@@ -1,0 +1,124 @@
+import { hazardFacts } from './knowledge/hazards.js';
+import { kindFacts, surfacesOf, withDefaults } from './knowledge/kinds.js';
+import { materialFacts } from './knowledge/materials.js';
+import { methodFacts } from './knowledge/methods.js';
+import { DEFAULT_SCHOOLS } from './knowledge/schools.js';
+import { SOILS } from './knowledge/soils.js';
+import type { Surface } from './knowledge/surfaces.js';
+import { closingFor, preparationFor } from './aroundTheWork.js';
+import { planSurface, type SurfacePlan } from './planSurface.js';
+import { LOOK_MINUTES } from './steps.js';
+import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Use } from './types.js';
+import { inWorkingOrder } from './workingOrder.js';
+
+/** The request with every default filled in. */
+export const contextOf = (request: Omit<PlanRequest, 'findings'>): Context => ({
+  kind: request.item.kind,
+  traits: withDefaults(request.item.kind, request.item.traits),
+  place: request.place,
+  conditions: request.conditions ?? {},
+  schools: { ...DEFAULT_SCHOOLS, ...request.schools },
+  onHand: request.onHand ?? null,
+});
+
+/** @throws RangeError when a finding names a surface this thing does not have, or a soil or severity nobody knows. */
+function checkFindings(findings: readonly Finding[], { kind, traits }: Context): void {
+  const own = surfacesOf(kind, traits);
+  findings.forEach(({ surface, soil, severity }, i) => {
+    if (!own.includes(surface)) throw new RangeError(`findings[${i}].surface: a ${kindFacts(kind).name} with these traits has no ${surface}; take one of ${own.join(', ')}`);
+    if (!(soil in SOILS)) throw new RangeError(`findings[${i}].soil: ${soil} is not a known soil`);
+    if (!([0, 1, 2, 3, 4] as number[]).includes(severity)) throw new RangeError(`findings[${i}].severity: ${severity} is not one of 0 to 4`);
+  });
+}
+
+/** Findings by surface; the same soil told twice counts once, at its worst. Nothing found is dropped. */
+function bySurface(findings: readonly Finding[]): Map<Surface, Finding[]> {
+  const map = new Map<Surface, Finding[]>();
+  for (const finding of findings) {
+    if (finding.severity === 0) continue;
+    const here = map.get(finding.surface) ?? [];
+    const twin = here.find((f) => f.soil === finding.soil);
+    const merged = twin ? here.map((f) => (f === twin && f.severity < finding.severity ? finding : f)) : [...here, finding];
+    map.set(finding.surface, merged);
+  }
+  // Soils in one order, so that the same findings told in another order give the same plan.
+  for (const here of map.values()) here.sort((a, b) => a.soil.localeCompare(b.soil));
+  return map;
+}
+
+function mergeMissing(all: readonly Missing[]): Missing[] {
+  const merged: Missing[] = [];
+  for (const entry of all) {
+    const twin = merged.find((m) => m.tool === entry.tool && m.material === entry.material && m.reason === entry.reason);
+    if (twin) twin.for = [...new Set([...twin.for, ...entry.for])];
+    else merged.push({ ...entry });
+  }
+  return merged;
+}
+
+/** Each hazard once, before the first step that needs it. */
+function cautionsOf(steps: readonly Step[]): Caution[] {
+  const seen = new Map<string, Caution>();
+  for (const step of steps)
+    for (const hazard of step.cautions)
+      if (!seen.has(hazard)) seen.set(hazard, { hazard, before: step.id, caution: hazardFacts(hazard).caution, wear: hazardFacts(hazard).wear });
+  return [...seen.values()];
+}
+
+function materialsOf(steps: readonly Step[]): Use[] {
+  const totals = new Map<string, Use>();
+  for (const { material, amount } of steps.flatMap((s) => s.uses)) {
+    const quantity = (totals.get(material)?.amount.quantity ?? 0) + amount.quantity;
+    totals.set(material, { material, amount: { ...amount, quantity } });
+  }
+  return [...totals.values()];
+}
+
+/** Every step tried once, every look taken: the most it takes when each rung has to be climbed. */
+function totalsOf(steps: readonly Step[]): CleaningPlan['totals'] {
+  const materials = materialsOf(steps);
+  const minutes = steps.reduce((sum, s) => sum + methodFacts(s.method).minutes + (s.look ? LOOK_MINUTES : 0), 0);
+  const cost = materials.reduce((sum, { material, amount }) => sum + amount.quantity * materialFacts(material).unitPrice, 0);
+  return { minutes, contacts: steps.filter((s) => s.contact).length, materials, cost: Math.round(cost * 100) / 100 };
+}
+
+function summaryOf(plan: Omit<CleaningPlan, 'summary'>): string {
+  if (plan.steps.length > 0) {
+    const surfaces = new Set(plan.steps.map((s) => s.surface)).size;
+    return `${surfaces === 1 ? 'One surface' : `${surfaces} surfaces`} to clean, gentlest first. Stop as soon as it is clean enough.`;
+  }
+  if (plan.isolate) return 'Move it away from the rest and hand it over; nothing here can be cleaned from outside.';
+  if (plan.deferred.length > 0) return 'Nothing to do here: it waits for home.';
+  if (plan.handOver.length > 0) return 'Nothing to clean yourself: hand it over, or accept it.';
+  if (plan.missing.length > 0) return 'Leave it for now: the drawer lacks what it needs.';
+  return 'Leave it. It is good enough for the picture, and every touch is wear.';
+}
+
+/**
+ * The gentlest sufficient plan for what was found: steps in contamination-safe order, each followed by a look,
+ * and everything that was considered and not done with its reason. Pure: the same request, in whatever order
+ * its findings are told, gives the same plan.
+ *
+ * @throws RangeError naming the finding when a surface, soil or severity does not belong to this thing.
+ */
+export function planCleaning(request: PlanRequest): CleaningPlan {
+  const context = contextOf(request);
+  checkFindings(request.findings, context);
+  const found = bySurface(request.findings);
+  const surfaces: SurfacePlan[] = inWorkingOrder([...found.keys()]).map((s) => planSurface(s, found.get(s)!, context));
+  const steps = surfaces.flatMap((s) => s.steps);
+  const plan = {
+    steps,
+    prepare: preparationFor(steps, context),
+    close: closingFor(steps, context),
+    refused: surfaces.flatMap((s) => s.refused),
+    leaveAlone: surfaces.flatMap((s) => s.leaveAlone),
+    deferred: surfaces.flatMap((s) => s.deferred),
+    handOver: surfaces.flatMap((s) => s.handOver),
+    isolate: surfaces.find((s) => s.isolate)?.isolate ?? null,
+    missing: mergeMissing(surfaces.flatMap((s) => s.missing)),
+    cautions: cautionsOf(steps),
+    totals: totalsOf(steps),
+  };
+  return { ...plan, summary: summaryOf(plan) };
+}

@@ -1,0 +1,72 @@
+import { commonPractice, ourChoice } from '../knowledge/basis.js';
+import { MATERIALS, materialFacts, type Material } from '../knowledge/materials.js';
+import { familyOf, isOptical, surfaceFacts, type Surface } from '../knowledge/surfaces.js';
+import type { Context } from '../types.js';
+import { rule, type Candidate } from './rule.js';
+
+const knownMaterials = (candidate: Candidate): Material[] =>
+  candidate.materials.filter((m): m is Material => m in MATERIALS);
+const contains = (candidate: Candidate, ...what: string[]) =>
+  knownMaterials(candidate).some((m) => materialFacts(m).contains.some((c) => what.includes(c)));
+const fluids = (candidate: Candidate) => knownMaterials(candidate).filter((m) => materialFacts(m).unit === 'drop');
+
+/** Plastic all through: either by its nature or because this thing's optic is acrylic. */
+export const isPlasticOptic = (surface: Surface, { traits }: Context): boolean => {
+  const { family, stuff } = surfaceFacts(surface);
+  if (family === 'display') return true;
+  return family === 'glass' && (stuff === 'plastic' || traits.opticMaterial === 'acrylic');
+};
+
+/** Which fluid may meet which surface. */
+export const fluidRules = [
+  rule({
+    id: 'no-solvent-on-plastic',
+    title: 'No alcohol, acetone, ammonia or window cleaner on plastic optics',
+    message: 'The {surface} is plastic: alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
+    basis: commonPractice,
+    forbids: (candidate, context) =>
+      isPlasticOptic(candidate.surface, context) &&
+      (contains(candidate, 'alcohol', 'acetone', 'ammonia', 'peroxide') || candidate.materials.includes('window-cleaner')),
+  }),
+  rule({
+    id: 'makers-cleaner-only',
+    title: 'A coating whose maker names a cleaner',
+    message: 'The maker of this coating names a cleaner: that and nothing else on the {surface}.',
+    basis: commonPractice,
+    forbids: (candidate, { traits }) =>
+      !!traits.makerForbidsFluids && familyOf(candidate.surface) === 'glass' &&
+      (fluids(candidate).some((m) => m !== 'maker-fluid' && m !== 'water') || candidate.materials.includes('sealed-wipe')),
+  }),
+  rule({
+    id: 'barely-damp-near-the-mount',
+    title: 'Nothing wet near the mount opening',
+    message: 'The {surface} lies at the mount opening: a barely damp swab, nothing that can drip in.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) =>
+      !!surfaceFacts(surface).nearOpening && !isOptical(surface) && ['fresh-water', 'soap-wash', 'damp-wipe', 'wet-wipe'].includes(method),
+  }),
+  rule({
+    id: 'wash-only-what-comes-off',
+    title: 'Only what comes off is washed',
+    message: 'The {surface} does not come off, so it cannot be washed without water getting in.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => method === 'soap-wash' && !surfaceFacts(surface).comesOff,
+  }),
+  rule({
+    id: 'no-solvent-on-rubber',
+    title: 'No solvent on rubber',
+    message: 'Solvent takes the dressing out of rubber: the {surface} would harden and crack.',
+    basis: ourChoice('Practice allows a hidden test patch; we prefer to refuse where nothing but rubber is at stake.'),
+    forbids: (candidate) =>
+      surfaceFacts(candidate.surface).stuff === 'rubber' && candidate.method === 'solvent-wipe',
+  }),
+  rule({
+    id: 'no-household-wipes',
+    title: 'No shirt tails, handkerchiefs or household tissue on optics',
+    message: 'Wood fibre and grit: neither shirt tails nor paper towels nor toilet or facial tissue on the {surface}.',
+    basis: commonPractice,
+    forbids: (candidate) =>
+      (isOptical(candidate.surface) || familyOf(candidate.surface) === 'display') &&
+      candidate.materials.some((m) => m === 'household-tissue' || m === 'shirt-tail' || m === 'paper-towel'),
+  }),
+];

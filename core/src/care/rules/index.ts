@@ -1,0 +1,30 @@
+import { methodFacts } from '../knowledge/methods.js';
+import { surfaceFacts } from '../knowledge/surfaces.js';
+import type { Context } from '../types.js';
+import { fluidRules } from './fluids.js';
+import { placeRules } from './places.js';
+import type { Candidate, Rule } from './rule.js';
+import { schoolRules } from './schools.js';
+import { toolRules } from './tools.js';
+import { wipingRules } from './wiping.js';
+
+/** All rules that hold always, the ones about harm before the ones about place and taste. */
+const ALL = [...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
+
+/** Rules that speak about the whole plan rather than about one candidate. */
+const PLAN_RULE_IDS = ['air-first'] as const;
+
+export type RuleId = (typeof ALL)[number]['id'] | (typeof PLAN_RULE_IDS)[number];
+export const RULES: readonly Rule<RuleId>[] = ALL as readonly Rule<RuleId>[];
+
+const fill = (message: string, { surface, method }: Candidate) =>
+  message.replaceAll('{surface}', surfaceFacts(surface).name).replaceAll('{method}', methodFacts(method).name.toLowerCase());
+
+/** The first rule that forbids the candidate with its reason in words, or null when it is allowed. */
+export function firstRefusal(candidate: Candidate, context: Context): { rule: RuleId; reason: string } | null {
+  const broken = RULES.find((r) => r.forbids(candidate, context));
+  return broken ? { rule: broken.id, reason: fill(broken.message, candidate) } : null;
+}
+
+export { isPlasticOptic } from './fluids.js';
+export type { Candidate, Rule } from './rule.js';

@@ -1,0 +1,31 @@
+import type { Basis } from '../knowledge/basis.js';
+import type { Material, Tool } from '../knowledge/materials.js';
+import type { Method } from '../knowledge/methods.js';
+import type { Surface } from '../knowledge/surfaces.js';
+import type { Context, Contraband, Finding } from '../types.js';
+
+/** One way to clean one surface, as it is put before the rules. */
+export type Candidate = {
+  surface: Surface;
+  method: Method;
+  tool: Tool | null;
+  /** Everything that would touch the surface: fluid, wipe, or what people reach for in need. */
+  materials: readonly (Material | Contraband)[];
+  /** What lies on this surface now. */
+  findings: readonly Finding[];
+};
+
+/**
+ * A rule is a record: what it is about, why (the message, `{surface}` and `{method}` filled in), where it is
+ * from, and the one function that says whether it rules the candidate out.
+ */
+export type Rule<Id extends string = string> = {
+  id: Id;
+  title: string;
+  message: string;
+  basis: Basis;
+  forbids: (candidate: Candidate, context: Context) => boolean;
+};
+
+/** Keeps the id literal, so that all rule ids form a closed union. */
+export const rule = <const Id extends string>(record: Rule<Id>): Rule<Id> => record;

@@ -1,0 +1,58 @@
+import { commonPractice } from '../knowledge/basis.js';
+import { methodFacts } from '../knowledge/methods.js';
+import { familyOf, isOptical } from '../knowledge/surfaces.js';
+import { rule, type Candidate } from './rule.js';
+
+const wipes = (candidate: Candidate) => methodFacts(candidate.method).wipes;
+const lies = (candidate: Candidate, ...soils: string[]) =>
+  candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));
+
+/** What may be rubbed, and when. */
+export const wipingRules = [
+  rule({
+    id: 'grit-in-the-field',
+    title: 'No wiping over grit in the field',
+    message: 'Grains are seen on the {surface}: wiping would drag them across it. Blow, brush, cap it, and wait for home.',
+    basis: commonPractice,
+    forbids: (candidate, { place }) => place === 'field' && wipes(candidate) && lies(candidate, 'grit'),
+  }),
+  rule({
+    id: 'dissolve-salt-first',
+    title: 'Salt is dissolved, not rubbed',
+    message: 'Dried salt is hard crystals. Water dissolves it; rubbing it dry drags it across the {surface}, and alcohol does not dissolve it.',
+    basis: commonPractice,
+    forbids: (candidate) =>
+      lies(candidate, 'salt') && wipes(candidate) && methodFacts(candidate.method).level === 3,
+  }),
+  rule({
+    id: 'no-dry-wipe-on-gritty-splash',
+    title: 'A dried splash is soaked, not rubbed',
+    message: 'A dried splash has a gritty heart: soak it, do not rub the {surface} dry.',
+    basis: commonPractice,
+    forbids: (candidate) =>
+      isOptical(candidate.surface) && lies(candidate, 'splash', 'pollen') && methodFacts(candidate.method).level === 3,
+  }),
+  rule({
+    id: 'fog-is-left',
+    title: 'Fog is left to clear',
+    message: 'Fog clears by itself; wiping the {surface} now only moves dirt about.',
+    basis: commonPractice,
+    forbids: (candidate) => isOptical(candidate.surface) && wipes(candidate) && lies(candidate, 'fog'),
+  }),
+  rule({
+    id: 'nothing-dry-on-a-sensor',
+    title: 'Nothing dry, and no brush, on a sensor',
+    message: 'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) =>
+      familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
+  }),
+  rule({
+    id: 'no-canned-air-inside',
+    title: 'No canned air inside a camera or on glass',
+    message: 'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) =>
+      method === 'canned-air' && (isOptical(surface) || familyOf(surface) === 'mount' || familyOf(surface) === 'contacts'),
+  }),
+];

@@ -1,0 +1,28 @@
+import type { Method } from './knowledge/methods.js';
+import { schoolFacts, type SchoolId } from './knowledge/schools.js';
+import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
+import type { Context, SchoolNote } from './types.js';
+
+/** Which schools have a say in which method, on which families of surface. */
+const SAY: Partial<Record<Method, readonly { school: SchoolId; on: readonly Family[] }[]>> = {
+  'soft-brush': [{ school: 'glass-brush', on: ['glass'] }],
+  'rim-brush': [{ school: 'glass-brush', on: ['glass'] }],
+  'dry-wipe': [{ school: 'wipe', on: ['glass', 'display'] }, { school: 'motion', on: ['glass'] }],
+  breath: [{ school: 'breath', on: ['glass'] }],
+  'damp-wipe': [{ school: 'solvent', on: ['glass'] }, { school: 'wipe', on: ['glass', 'display'] }, { school: 'motion', on: ['glass'] }],
+  'wet-wipe': [{ school: 'field-fluid', on: ['glass', 'display'] }],
+  'solvent-wipe': [{ school: 'motion', on: ['glass'] }],
+  'sensor-swab': [{ school: 'sensor', on: ['sensor'] }, { school: 'sensor-stroke', on: ['sensor'] }],
+};
+
+export function schoolNote(school: SchoolId, followed: string): SchoolNote {
+  const { choices } = schoolFacts(school);
+  const others = Object.entries(choices).filter(([id]) => id !== followed);
+  return { school, followed, others: others.map(([choice, { name, reason }]) => ({ choice, would: `${name}: ${reason}` })) };
+}
+
+/** Which schools this step followed, and what the other ones would say. */
+export function schoolNotesFor(method: Method, surface: Surface, { schools }: Context): SchoolNote[] {
+  const family = familyOf(surface);
+  return (SAY[method] ?? []).filter((s) => s.on.includes(family)).map(({ school }) => schoolNote(school, schools[school]));
+}

@@ -1,0 +1,128 @@
+import { swabFor } from '../sensor/formats.js';
+import type { Outfit } from './equip.js';
+import type { HazardId } from './knowledge/hazards.js';
+import { materialFacts } from './knowledge/materials.js';
+import { methodFacts, type Method } from './knowledge/methods.js';
+import { SOILS, type Soil } from './knowledge/soils.js';
+import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import type { AllowedRung } from './planSurface.js';
+import { schoolNotesFor } from './schoolNotes.js';
+import type { Context, Finding, Look, Motion, Orientation, Step } from './types.js';
+
+const LOOSENING: readonly Method[] = ['blow', 'soft-brush', 'rim-brush', 'stiff-brush'];
+const BRUSHES: readonly Method[] = ['soft-brush', 'rim-brush', 'stiff-brush'];
+
+/** Two tries a rung, then climb; a second swab is a new one, and more air on a sensor only builds static. */
+const TRIES = 2;
+/** How long a look takes, minutes (our choice). */
+export const LOOK_MINUTES = 0.5;
+
+function motionFor(method: Method, surface: Surface, { schools, traits }: Context): Motion {
+  switch (method) {
+    case 'blow': case 'canned-air': return 'air';
+    case 'soft-brush': case 'rim-brush': return 'flick-out';
+    case 'stiff-brush': return 'brush-off';
+    case 'dry-wipe': case 'damp-wipe': case 'wet-wipe': case 'solvent-wipe':
+      return familyOf(surface) === 'glass' ? schools.motion : 'rub';
+    case 'carbon-tip': case 'breath': case 'chamois': return 'spiral-out';
+    case 'fresh-water': return 'lay-and-lift';
+    case 'damp-swab': return 'roll';
+    case 'sensor-swab': return traits.sensorFormat && swabFor(traits.sensorFormat).lanes > 1 ? 'one-way' : schools['sensor-stroke'];
+    case 'lubricate': return 'work-through';
+    case 'contact-eraser': case 'adhesive-remover': case 'soap-wash': return 'rub';
+    case 'leave': case 'service': return 'none';
+    default: return method satisfies never;
+  }
+}
+
+function orientationFor(method: Method, surface: Surface): Orientation {
+  const { nearOpening, family } = surfaceFacts(surface);
+  if (family === 'sensor') return method === 'blow' ? 'mount-down' : 'facing-up';
+  if (nearOpening && family !== 'glass') return 'mount-down';
+  if (method === 'blow') return 'facing-down';
+  return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
+}
+
+function lookFor(surface: Surface, asksForGrains: boolean, removes: readonly Soil[]): Look {
+  const tells = removes.map((soil) => SOILS[soil].tell).join(' ');
+  if (familyOf(surface) === 'sensor')
+    return { asks: 'clean', lamp: 'A test frame: plain bright surface, defocused, smallest aperture, moved during the exposure.', for: 'Spots that stayed where they were.' };
+  const lamp = familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
+  if (asksForGrains) return { asks: 'grains', lamp, for: SOILS.grit.tell };
+  return { asks: 'clean', lamp, for: tells || 'Anything that is still there.' };
+}
+
+/** The cautions of the fluid, of the surface and of what lies there. */
+function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings: readonly Finding[], { traits }: Context): HazardId[] {
+  const hazards = new Set<HazardId>(outfit.uses.flatMap((u) => materialFacts(u.material).hazards));
+  const lies = (soil: Soil) => findings.some((f) => f.soil === soil && f.severity > 0);
+  if (lies('fungus-outside')) hazards.add('mould');
+  if (surface === 'battery-bay' || surface === 'battery-contacts') hazards.add(lies('corrosion') ? 'battery-leak' : 'battery-out');
+  if (familyOf(surface) === 'sensor' && methodFacts(method).contact) hazards.add('sensor-power');
+  if (method === 'lubricate') hazards.add('oil-migrates').add('sharp-tip');
+  const letteringAtRisk = (method === 'solvent-wipe' || method === 'adhesive-remover') && familyOf(surface) === 'shell';
+  if (letteringAtRisk && (traits.paintedLettering || traits.rubberisedCoating)) hazards.add('takes-lettering');
+  if (traits.radioactiveGlass && familyOf(surface) === 'glass' && methodFacts(method).contact) hazards.add('radioactive-glass');
+  return [...hazards];
+}
+
+function buildStep(surface: Surface, rung: AllowedRung, pass: number, completes: string | null, more: Pick<Step, 'look' | 'onNoChange'>, findings: readonly Finding[], context: Context): Step {
+  const { method, outfit, removes } = rung;
+  const facts = methodFacts(method);
+  const first = outfit.uses[0];
+  return {
+    id: `${surface}/${pass}/${method}`,
+    surface, method, pass, completes,
+    level: facts.level,
+    removes,
+    tool: outfit.tool,
+    material: first?.material ?? null,
+    amount: first?.amount ?? null,
+    uses: outfit.uses,
+    motion: motionFor(method, surface, context),
+    orientation: orientationFor(method, surface),
+    minutes: facts.minutes,
+    contact: facts.contact,
+    tries: TRIES,
+    cautions: cautionsFor(method, surface, outfit, findings, context),
+    basis: facts.basis,
+    schoolNotes: schoolNotesFor(method, surface, context),
+    ...more,
+  };
+}
+
+/**
+ * The rungs of one surface as steps. A brush is followed by air, because it loosens what sat in the rim, and
+ * that air begins the next pass; so does a finisher. While grit lies there, every loosening step asks about
+ * grains, and the last of them stops instead of climbing.
+ */
+export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findings: readonly Finding[], context: Context): Step[] {
+  const gritLies = findings.some((f) => f.soil === 'grit' && f.severity > 0);
+  const air = rungs.find((r) => r.method === 'blow');
+  const steps: Step[] = [];
+  let pass = 1;
+  const add = (rung: AllowedRung, completes: string | null) => {
+    const asksForGrains = gritLies && LOOSENING.includes(rung.method);
+    const look = lookFor(surface, asksForGrains, rung.removes);
+    steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange: 'climb' }, findings, context));
+  };
+  for (const rung of rungs) {
+    if (rung.finisher && air) {
+      pass += 1;
+      add({ ...air, removes: [] }, null);
+    }
+    add(rung, null);
+    if (BRUSHES.includes(rung.method) && air) {
+      const brush = steps.at(-1)!.id;
+      pass += 1;
+      add({ ...air, removes: rung.removes }, brush);
+    }
+  }
+  return gritLies ? stopWhileGritLies(steps) : steps;
+}
+
+/** The last loosening step is the gate: past it only with no grain left. */
+function stopWhileGritLies(steps: Step[]): Step[] {
+  const gate = steps.findLast((s) => s.look?.asks === 'grains');
+  return steps.map((s) => (s === gate ? { ...s, onNoChange: 'stop' as const } : s));
+}

@@ -1,0 +1,104 @@
+import type { Basis } from './knowledge/basis.js';
+import type { HazardId } from './knowledge/hazards.js';
+import type { ItemKind } from './knowledge/kinds.js';
+import type { Material, Tool, ToolRole } from './knowledge/materials.js';
+import type { Method } from './knowledge/methods.js';
+import type { SchoolId, Schools } from './knowledge/schools.js';
+import type { Severity, Soil } from './knowledge/soils.js';
+import type { Surface } from './knowledge/surfaces.js';
+import type { Traits } from './knowledge/traits.js';
+import type { RuleId } from './rules/index.js';
+
+export type Place = 'home' | 'field';
+export type Finding = { surface: Surface; soil: Soil; severity: Severity };
+export type Conditions = { wind?: boolean; blowingSand?: boolean; rain?: boolean; temperatureC?: number; humidityPct?: number };
+
+/** A tool or material that is there: where it may be used, and whether it is fit to be used now. */
+export type OnHand = { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' };
+
+export type PlanRequest = {
+  item: { kind: ItemKind; traits: Traits };
+  findings: Finding[];
+  place: Place;
+  conditions?: Conditions;
+  schools?: Partial<Schools>;
+  /** Left out: everything is assumed to be at hand. */
+  onHand?: OnHand[];
+};
+
+export type Motion = 'none' | 'air' | 'flick-out' | 'brush-off' | 'spiral-out' | 'straight-then-out' | 'lay-and-lift' | 'one-way' | 'there-and-back' | 'roll' | 'rub' | 'work-through';
+export type Orientation = 'facing-down' | 'facing-up' | 'mount-down' | 'any';
+export type Use = { material: Material; amount: Amount };
+export type Amount = { quantity: number; unit: 'drop' | 'sheet' | 'swab' | 'wipe' | 'pad' };
+
+/**
+ * What to look for after a step. `asks: 'clean'` asks how the surface is as a whole;
+ * `asks: 'grains'` asks only whether loose grains are left, because wiping waits for that answer.
+ */
+export type Look = { asks: 'clean' | 'grains'; lamp: string; for: string };
+
+export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string; would: string }[] };
+
+export type Step = {
+  /** `surface/pass/method`: stable for the same request. */
+  id: string;
+  surface: Surface;
+  method: Method;
+  level: number;
+  /** A pass begins with air; within it the contact level never goes down. */
+  pass: number;
+  removes: Soil[];
+  tool: Tool | null;
+  /** The fluid where there is one, else what wipes; `uses` has all of it. */
+  material: Material | null;
+  amount: Amount | null;
+  uses: Use[];
+  motion: Motion;
+  orientation: Orientation;
+  minutes: number;
+  contact: boolean;
+  /** How often the step may be tried before climbing. */
+  tries: number;
+  look: Look | null;
+  /** The step this one completes: it is done whenever that one was, whatever the look said. */
+  completes: string | null;
+  /** After the last try without result: go on to the next rung, or stop on this surface. */
+  onNoChange: 'climb' | 'stop';
+  cautions: HazardId[];
+  basis: Basis;
+  schoolNotes: SchoolNote[];
+};
+
+export type Refusal = { surface: Surface; method?: Method; material?: Material | Contraband; rule: RuleId; reason: string };
+/** What people reach for and never should. */
+export type Contraband = 'household-tissue' | 'shirt-tail' | 'window-cleaner';
+
+export type Missing = { tool?: Tool; material?: Material; for: Surface[]; substitute?: Tool | Material; reason: string };
+export type Caution = { hazard: HazardId; before: string; caution: string; wear: readonly string[] };
+
+export type CleaningPlan = {
+  steps: Step[];
+  /** What to do before the first step and after the last one, in order. */
+  prepare: string[];
+  close: string[];
+  refused: Refusal[];
+  leaveAlone: { surface: Surface; soil?: Soil; reason: string }[];
+  deferred: { surface: Surface; reason: string; until: 'home' }[];
+  handOver: { surface: Surface; soil?: Soil; reason: string; costHint?: number }[];
+  isolate: { surface: Surface; reason: string } | null;
+  missing: Missing[];
+  cautions: Caution[];
+  totals: { minutes: number; contacts: number; materials: Use[]; cost: number };
+  /** One line for the whole plan when there is nothing to do, or nothing that may be done. */
+  summary: string;
+};
+
+/** Everything a decision may look at, made once from the request. */
+export type Context = {
+  kind: ItemKind;
+  traits: Traits;
+  place: Place;
+  conditions: Conditions;
+  schools: Schools;
+  onHand: OnHand[] | null;
+};

@@ -1,0 +1,2 @@
+export { protocolFor, type LookStep } from './protocol.js';
+export { assess, assessSurface, mostTelling, type SurfaceVerdict } from './assess.js';

@@ -1,0 +1,90 @@
+import { surfacesOf, type ItemKind } from '../care/knowledge/kinds.js';
+import type { Soil } from '../care/knowledge/soils.js';
+import { familyOf, type Family, type Surface } from '../care/knowledge/surfaces.js';
+import type { Traits } from '../care/knowledge/traits.js';
+
+/** How one surface is looked at: the lamp, the angle, and what may lie there, likeliest first. */
+export type LookStep = { surface: Surface; lamp: string; angle: string; handling: string; mayShow: readonly Soil[] };
+
+type Manner = Omit<LookStep, 'surface'>;
+
+const DAMAGE = ['fine-scratch', 'deep-scratch', 'coating-damage'] as const;
+
+/** How each family is looked at. Common practice. */
+const BY_FAMILY: Record<Family, Manner> = {
+  glass: {
+    lamp: 'One strong small lamp, the room dim.',
+    angle: 'Let the beam skim the glass; tilt and turn until each mark flashes once.',
+    handling: 'Hold it by the barrel. Touch nothing yet.',
+    mayShow: ['dust', 'fingerprint', 'smear', 'water-spot', 'skin-oil', 'lint', 'grit', 'salt', 'splash', 'pollen', 'grease', 'adhesive', 'fungus-outside', 'fog', ...DAMAGE, 'separation'],
+  },
+  sensor: {
+    lamp: 'A test frame first: plain bright surface, defocused, f/16 or smaller, moved during the exposure.',
+    angle: 'In the frame, spots that stay put are on the sensor. Then look in with a lamp from the side.',
+    handling: 'Mount facing down between looks. Body cap back on at once.',
+    mayShow: ['dust', 'lint', 'grease', 'water-spot', 'smear', 'fingerprint', 'pollen', 'grit', 'fine-scratch', 'coating-damage', 'fungus-outside'],
+  },
+  display: {
+    lamp: 'Screen off, a window or lamp reflected in it.',
+    angle: 'Tilt until the reflection crosses every corner.',
+    handling: 'Hold it by the sides.',
+    mayShow: ['fingerprint', 'skin-oil', 'smear', 'dust', 'grit', 'salt', 'splash', 'adhesive', 'fine-scratch', 'deep-scratch'],
+  },
+  shell: {
+    lamp: 'A good lamp from the side.',
+    angle: 'Turn it once all the way round; look into ribs and seams.',
+    handling: 'Caps on.',
+    mayShow: ['dust', 'grit', 'salt', 'skin-oil', 'splash', 'grease', 'fingerprint', 'lint', 'pollen', 'adhesive', 'sticky-coating', 'corrosion', 'fungus-outside', 'water-spot'],
+  },
+  mount: {
+    lamp: 'A lamp from the side, the opening facing down.',
+    angle: 'Follow the ring once all the way round.',
+    handling: 'Opening down, so that nothing falls in.',
+    mayShow: ['dust', 'grit', 'grease', 'skin-oil', 'salt', 'corrosion', 'lint', 'splash', 'fingerprint'],
+  },
+  contacts: {
+    lamp: 'A lamp from the side.',
+    angle: 'Each pin should shine alike; a dull one is dirty.',
+    handling: 'No fingers on the pins.',
+    mayShow: ['dust', 'skin-oil', 'fingerprint', 'corrosion', 'salt', 'smear', 'grease', 'grit'],
+  },
+  cap: {
+    lamp: 'A lamp from the side, into the inside.',
+    angle: 'Look at the inside first: it faces the glass.',
+    handling: 'Tap it out, opening down.',
+    mayShow: ['dust', 'grit', 'lint', 'salt', 'splash', 'grease', 'fungus-outside', 'pollen', 'adhesive'],
+  },
+  inner: {
+    lamp: 'A torch from behind, through the lens, the room dark.',
+    angle: 'Aperture open, then closed; turn the lens: what shifts against the rim lies further in.',
+    handling: 'Both caps off, held level. Look from the front, then from the rear.',
+    mayShow: ['internal-dust', 'haze', 'fungus', 'separation', 'coating-damage'],
+  },
+};
+
+/** Where one surface is looked at unlike its family. */
+const BY_SURFACE: Partial<Record<Surface, Partial<Manner>>> = {
+  'rear-glass': { handling: 'Hold it mount up; never stand it on the rear element.' },
+  'aperture-blades': {
+    lamp: 'A lamp from the front, the aperture closed down.',
+    angle: 'Open and close it: the blades should snap and be dry.',
+    handling: 'By the lever or the ring; no finger near the blades.',
+    mayShow: ['oil', 'corrosion', 'internal-dust'],
+  },
+  helicoid: {
+    lamp: 'No lamp: your fingers.',
+    angle: 'Turn the focus from end to end, slowly. It should go smoothly and alike all the way.',
+    handling: 'Do not force a stiff spot.',
+    mayShow: ['dried-grease', 'oil', 'grit'],
+  },
+  'battery-bay': { handling: 'Camera off, battery out. Do not touch any bloom.', mayShow: ['dust', 'lint', 'grit', 'corrosion', 'salt'] },
+  'battery-contacts': { handling: 'Camera off, battery out. Do not touch any bloom.', mayShow: ['corrosion', 'dust', 'skin-oil', 'salt', 'smear'] },
+  'grip-rubber': { handling: 'Press a fingertip on it: it should let go at once.', mayShow: ['sticky-coating', 'skin-oil', 'dust', 'grit', 'salt', 'grease', 'splash', 'fungus-outside'] },
+  'viewfinder-window': { mayShow: ['skin-oil', 'dust', 'lint', 'smear', 'fingerprint', 'grit', 'water-spot', 'splash', 'fine-scratch'] },
+};
+
+/**
+ * The look at a thing, one surface at a time, in the order light meets them and then the shell from front to back.
+ */
+export const protocolFor = (kind: ItemKind, traits: Traits = {}): LookStep[] =>
+  surfacesOf(kind, traits).map((surface) => ({ surface, ...BY_FAMILY[familyOf(surface)], ...BY_SURFACE[surface] }));

@@ -1,0 +1,69 @@
+import { commonPractice, ourChoice, type Basis } from '../care/knowledge/basis.js';
+import type { ItemKind } from '../care/knowledge/kinds.js';
+
+export type Every = { days: number } | { months: number };
+
+/** Recurring care: how often, how much sooner or later is fine, how long it takes. */
+export type Rhythm = {
+  name: string;
+  /** What doing it means, in one line. */
+  what: string;
+  kinds: readonly ItemKind[];
+  every: Every;
+  windowDays: number;
+  minutes: number;
+  /** What the person does in the application that counts as having done it. */
+  doneBy: 'look' | 'look-or-clean' | 'mark';
+  /** Only for things in quarantine, or only for things that are not. */
+  when: 'in-use' | 'quarantined';
+  basis: Basis;
+};
+
+/** Default rhythms of the trade for the kinds we know. */
+export const RHYTHMS = {
+  'light-test': {
+    name: 'Look through it with a torch',
+    what: 'A light test: every surface under the lamp, and a torch through from behind.',
+    kinds: ['lens'], every: { months: 3 }, windowDays: 14, minutes: 8, doneBy: 'look', when: 'in-use', basis: commonPractice,
+  },
+  'filter-look': {
+    name: 'Look at both faces',
+    what: 'Both faces under the lamp before it meets a lens again.',
+    kinds: ['filter'], every: { months: 6 }, windowDays: 30, minutes: 2, doneBy: 'look', when: 'in-use',
+    basis: ourChoice('A filter is looked at whenever it is fitted; half a year catches the ones that lie in a case.'),
+  },
+  'sensor-frame': {
+    name: 'Sensor frame and look',
+    what: 'A test frame at a small aperture, and a look over the body.',
+    kinds: ['mirrorless-body'], every: { months: 3 }, windowDays: 14, minutes: 10, doneBy: 'look', when: 'in-use', basis: commonPractice,
+  },
+  exercise: {
+    name: 'Exercise it',
+    what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
+    kinds: ['lens', 'mirrorless-body'], every: { months: 3 }, windowDays: 14, minutes: 4, doneBy: 'mark', when: 'in-use', basis: commonPractice,
+  },
+  'battery-contacts': {
+    name: 'Battery contacts',
+    what: 'Battery out, look for bloom, wipe the contacts dry.',
+    kinds: ['mirrorless-body'], every: { months: 6 }, windowDays: 30, minutes: 3, doneBy: 'mark', when: 'in-use', basis: commonPractice,
+  },
+  'quarantine-look': {
+    name: 'Look again: quarantine',
+    what: 'A torch through from behind: has it grown? Three clean looks in a row, at 4, 8 and 12 weeks, before it goes back.',
+    kinds: ['lens', 'filter', 'mirrorless-body'], every: { days: 28 }, windowDays: 4, minutes: 8, doneBy: 'look', when: 'quarantined', basis: commonPractice,
+  },
+  'follow-up-look': {
+    name: 'Look again: not done yet',
+    what: 'What was left undone or would not come off: look whether it has changed.',
+    kinds: [], every: { days: 14 }, windowDays: 7, minutes: 5, doneBy: 'look-or-clean', when: 'in-use',
+    basis: ourChoice('Two weeks is soon enough to catch growth and late enough to see a change.'),
+  },
+} as const satisfies Record<string, Rhythm>;
+
+export type TaskId = keyof typeof RHYTHMS;
+export const TASK_IDS = Object.keys(RHYTHMS) as TaskId[];
+export const rhythm = (task: TaskId): Rhythm => RHYTHMS[task];
+
+/** The tasks that recur for a thing of this kind, in use or in quarantine. */
+export const tasksFor = (kind: ItemKind, status: 'in-use' | 'quarantined'): TaskId[] =>
+  TASK_IDS.filter((id) => rhythm(id).when === status && rhythm(id).kinds.includes(kind));

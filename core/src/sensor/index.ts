@@ -1,0 +1,1 @@
+export { formats, swabFor, type SensorFormat, type SwabChoice } from './formats.js';

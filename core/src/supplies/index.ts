@@ -1,0 +1,1 @@
+export { mayTouch } from './mayTouch.js';

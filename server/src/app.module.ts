@@ -1,0 +1,18 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { CareModule } from './care/care.module.js';
+import { DatabaseModule, type Platform } from './db/database.module.js';
+import { GearModule } from './gear/gear.module.js';
+import { InspectionModule } from './inspection/inspection.module.js';
+import { ScheduleModule } from './schedule/schedule.module.js';
+import { SettingsModule } from './settings/settings.module.js';
+import { TodayModule } from './today/today.module.js';
+
+@Module({})
+export class AppModule {
+  static with(platform: Platform): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [DatabaseModule.with(platform), SettingsModule, ScheduleModule, GearModule, InspectionModule, CareModule, TodayModule],
+    };
+  }
+}

@@ -1,0 +1,60 @@
+import { cleaningsQuery, idParam, planRequest, saveEvents, startCleaning, versioned, type Cleaning, type Cleanings, type CleaningsQuery, type ItemPage, type SaveEvents, type StartCleaning, type Versioned } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
+import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { CareService } from './care.service.js';
+
+type ById = { id: string };
+
+@ApiTags('care')
+@Controller('api/care')
+export class CareController {
+  constructor(private readonly service: CareService) {}
+
+  @Post('plans')
+  @HttpCode(200)
+  @Describe({ summary: 'The cleaning plan for any thing and findings; nothing is stored', body: planRequest })
+  plan(@CheckedBody(planRequest) request: care.PlanRequest): care.CleaningPlan {
+    return this.service.plan(request);
+  }
+
+  @Get('cleanings')
+  @Describe({ summary: 'Cleanings, newest first', query: cleaningsQuery })
+  async list(@CheckedQuery(cleaningsQuery) query: CleaningsQuery): Promise<Cleanings> {
+    return { cleanings: await this.service.list(query) };
+  }
+
+  @Post('cleanings')
+  @Describe({ summary: 'Start cleaning a thing by the plan for what was last seen on it', body: startCleaning, answers: 201 })
+  start(@CheckedBody(startCleaning) start: StartCleaning): Promise<Cleaning> {
+    return this.service.start(start);
+  }
+
+  @Get('cleanings/:id')
+  @Describe({ summary: 'A cleaning as it stands', byId: true })
+  get(@CheckedParams(idParam) { id }: ById): Promise<Cleaning> {
+    return this.service.get(id);
+  }
+
+  @Put('cleanings/:id')
+  @Describe({ summary: 'Save everything done so far', body: saveEvents, byId: true })
+  save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveEvents) body: SaveEvents): Promise<Cleaning> {
+    return this.service.save(id, body);
+  }
+
+  @Post('cleanings/:id/finish')
+  @HttpCode(200)
+  @Describe({ summary: 'End a cleaning: log, surfaces, contacts and next look are written together', body: versioned, byId: true })
+  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
+    return this.service.finish(id, version);
+  }
+
+  @Delete('cleanings/:id')
+  @HttpCode(204)
+  @Describe({ summary: 'Drop a cleaning in which nothing was touched', byId: true, answers: 204 })
+  drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.service.drop(id);
+  }
+}

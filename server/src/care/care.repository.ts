@@ -1,0 +1,50 @@
+import type { Cleaning } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
+import { cleanings } from './care.table.js';
+
+type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
+const toCleaning = ({ cleaning, itemName }: Row): Cleaning => ({
+  ...cleaning, itemName,
+  startedAt: cleaning.startedAt.toISOString(),
+  finishedAt: cleaning.finishedAt?.toISOString() ?? null,
+});
+
+@Injectable()
+export class CareRepository {
+  insert(db: Db, row: typeof cleanings.$inferInsert): Promise<unknown> {
+    return db.insert(cleanings).values(row);
+  }
+
+  async find(db: Db, id: string): Promise<Cleaning | null> {
+    const [row] = await this.named(db).where(eq(cleanings.id, id));
+    return row ? toCleaning(row) : null;
+  }
+
+  async openOf(db: Db, itemId: string): Promise<Cleaning | null> {
+    const [row] = await this.named(db).where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
+    return row ? toCleaning(row) : null;
+  }
+
+  /** Newest first. */
+  async list(db: Db, open: boolean | undefined, limit: number): Promise<Cleaning[]> {
+    const where = open === undefined ? undefined : open ? isNull(cleanings.finishedAt) : isNotNull(cleanings.finishedAt);
+    return (await this.named(db).where(where).orderBy(desc(cleanings.startedAt)).limit(limit)).map(toCleaning);
+  }
+
+  /** @returns whether the row still had this version. */
+  async update(db: Db, id: string, version: number, change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'finishedAt'>>): Promise<boolean> {
+    const rows = await db.update(cleanings).set({ ...change, version: version + 1 }).where(and(eq(cleanings.id, id), eq(cleanings.version, version))).returning({ id: cleanings.id });
+    return rows.length === 1;
+  }
+
+  async remove(db: Db, id: string): Promise<void> {
+    await db.delete(cleanings).where(eq(cleanings.id, id));
+  }
+
+  private named(db: Db) {
+    return db.select({ cleaning: cleanings, itemName: items.name }).from(cleanings).innerJoin(items, eq(items.id, cleanings.itemId));
+  }
+}

@@ -1,0 +1,152 @@
+import { careErrors, commonErrors, type Cleaning, type CleaningsQuery, type Item, type ItemPage, type SaveEvents, type StartCleaning, type SurfaceState } from '@bright-keeper/contract';
+import { care, inspection } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { GearService } from '../gear/gear.service.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { RhythmService } from '../schedule/rhythm.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { CareRepository } from './care.repository.js';
+
+/** What still lies on a surface after it was cleaned: what no step of the plan was for. */
+function leftOn(state: SurfaceState, outcome: care.Outcome, plan: care.CleaningPlan): SurfaceState['findings'] {
+  if (outcome !== 'clean-enough') return state.findings;
+  const removed = new Set(plan.steps.filter((s) => s.surface === state.surface).flatMap((s) => s.removes));
+  return state.findings.filter((f) => !removed.has(f.soil));
+}
+
+const WOULD_NOT_COME_OFF = { verdict: 'hand-over' as const, reason: 'It did not come off: it lies inside, or it is damage. Stop rubbing.' };
+
+/** Plans, and the cleanings that follow them. */
+@Injectable()
+export class CareService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: CareRepository,
+    private readonly gear: GearService,
+    private readonly gearRepository: GearRepository,
+    private readonly rhythms: RhythmService,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  plan(request: care.PlanRequest): care.CleaningPlan {
+    return care.planCleaning(request);
+  }
+
+  /** Fixes the plan for what was last seen on a thing and opens it at the bench. */
+  start({ itemId, place, conditions, schools }: StartCleaning): Promise<Cleaning> {
+    return this.database.transaction(async (db) => {
+      const item = await this.gear.workable(db, itemId);
+      const open = await this.repository.openOf(db, itemId);
+      if (open) throw problem(careErrors, 'cleaning-open', { current: open });
+      const request: care.PlanRequest = {
+        item: { kind: item.kind, traits: item.traits },
+        findings: await this.findingsOf(db, itemId),
+        place,
+        ...(conditions ? { conditions } : {}),
+        schools: { ...(await this.settings.get(db)).schools, ...schools },
+      };
+      const plan = care.planCleaning(request);
+      if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: plan.summary });
+      const id = this.ids.next();
+      await this.repository.insert(db, { id, itemId, request, plan, events: [], startedAt: this.clock.now() });
+      return this.find(db, id);
+    });
+  }
+
+  get(id: string): Promise<Cleaning> {
+    return this.find(this.database.db, id);
+  }
+
+  list({ open, limit }: CleaningsQuery): Promise<Cleaning[]> {
+    return this.repository.list(this.database.db, open, limit);
+  }
+
+  save(id: string, { version, events }: SaveEvents): Promise<Cleaning> {
+    return this.database.transaction(async (db) => {
+      await this.open(db, id);
+      return this.update(db, id, version, { events });
+    });
+  }
+
+  /** Writes the log, the surfaces, the contact counts and the next look, all or none of them. */
+  finish(id: string, version: number): Promise<ItemPage> {
+    return this.database
+      .transaction(async (db) => {
+        const cleaning = await this.open(db, id);
+        const item = await this.gear.get(db, cleaning.itemId);
+        const at = this.clock.now();
+        const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
+        await this.update(db, id, version, { finishedAt: at });
+        await this.writeStates(db, item, cleaning, outcomes, at);
+        await this.writeContactsAndLog(db, cleaning, outcomes, at);
+        await this.rhythms.cleaned(db, item, Object.values(outcomes).some((o) => o !== 'clean-enough'));
+        return item.id;
+      })
+      .then((itemId) => this.gear.page(itemId));
+  }
+
+  /** Drops a cleaning nobody has touched anything in. */
+  drop(id: string): Promise<void> {
+    return this.database.transaction(async (db) => {
+      const cleaning = await this.open(db, id);
+      const touched = Object.keys(care.benchState(cleaning.plan, cleaning.events).contacts).length > 0;
+      if (touched) throw problem(careErrors, 'already-touched', { current: cleaning });
+      await this.repository.remove(db, id);
+    });
+  }
+
+  private async findingsOf(db: Db, itemId: string): Promise<care.Finding[]> {
+    const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
+    return states.flatMap(({ surface, findings }) => findings.map((f) => ({ ...f, surface })));
+  }
+
+  private async writeStates(db: Db, item: Item, { plan, request }: Cleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
+    const states = (await this.gearRepository.statesOf(db, [item.id])).get(item.id) ?? [];
+    const worked = states.filter((s) => outcomes[s.surface] && outcomes[s.surface] !== 'not-reached');
+    await this.gearRepository.saveStates(db, item.id, worked.map((state) => {
+      const outcome = outcomes[state.surface]!;
+      const findings = leftOn(state, outcome, plan);
+      const assessed = inspection.assessSurface(item, findings.map((f) => ({ ...f, surface: state.surface })), request.schools);
+      return { surface: state.surface, findings, knownSince: at, ...(outcome === 'did-not-come-off' ? WOULD_NOT_COME_OFF : assessed) };
+    }));
+  }
+
+  private async writeContactsAndLog(db: Db, cleaning: Cleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
+    const { contacts, done } = care.benchState(cleaning.plan, cleaning.events);
+    const { itemId, plan } = cleaning;
+    const touched = Object.entries(contacts) as [care.Surface, number][];
+    await this.gearRepository.addContacts(db, touched.map(([surface, touches]) => ({ id: this.ids.next(), itemId, surface, touches, at })));
+    const doneSteps = plan.steps.filter((s) => done.includes(s.id));
+    await this.gearRepository.addLog(db, [{
+      id: this.ids.next(), itemId, at,
+      data: {
+        kind: 'clean', cleaningId: cleaning.id, place: cleaning.request.place, outcomes, contacts,
+        methods: [...new Set(doneSteps.map((s) => s.method))],
+        minutes: Math.max(1, Math.round((at.getTime() - Date.parse(cleaning.startedAt)) / 60_000)),
+      },
+    }]);
+  }
+
+  private async find(db: Db, id: string): Promise<Cleaning> {
+    const cleaning = await this.repository.find(db, id);
+    if (!cleaning) throw problem(careErrors, 'cleaning-not-found');
+    return cleaning;
+  }
+
+  private async open(db: Db, id: string): Promise<Cleaning> {
+    const cleaning = await this.find(db, id);
+    if (cleaning.finishedAt) throw problem(careErrors, 'cleaning-finished', { current: cleaning });
+    return cleaning;
+  }
+
+  private async update(db: Db, id: string, version: number, change: Parameters<CareRepository['update']>[3]): Promise<Cleaning> {
+    const updated = await this.repository.update(db, id, version, change);
+    if (!updated) throw problem(commonErrors, 'stale', { current: await this.find(db, id) });
+    return this.find(db, id);
+  }
+}

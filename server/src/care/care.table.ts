@@ -1,0 +1,22 @@
+import type { care } from '@bright-keeper/core';
+import { sql } from 'drizzle-orm';
+import { integer, jsonb, pgTable, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { items } from '../gear/gear.table.js';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+
+export const cleanings = pgTable(
+  'cleaning',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id').notNull().references(() => items.id),
+    version: integer().notNull().default(1),
+    request: jsonb().$type<care.PlanRequest>().notNull(),
+    // The plan as it was agreed on: a later change of knowledge must not move the ladder under a person standing on it.
+    plan: jsonb().$type<care.CleaningPlan>().notNull(),
+    events: jsonb().$type<care.BenchEvent[]>().notNull(),
+    startedAt: instant('started_at').notNull(),
+    finishedAt: instant('finished_at'),
+  },
+  (t) => [uniqueIndex('cleaning_open').on(t.itemId).where(sql`finished_at is null`)],
+);

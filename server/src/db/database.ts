@@ -1,0 +1,59 @@
+import { PGlite } from '@electric-sql/pglite';
+import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { lockDirectory } from './lock.js';
+
+const MIGRATIONS = fileURLToPath(new URL('../../migrations', import.meta.url));
+
+type Drizzle = PgliteDatabase<Record<string, never>>;
+/** What a repository queries with: the database itself or a running transaction. */
+export type Db = Pick<Drizzle, 'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'execute'>;
+
+/** The open database. Whatever belongs together runs in one `transaction`. */
+export abstract class Database {
+  abstract readonly db: Db;
+  abstract transaction<T>(work: (db: Db) => Promise<T>): Promise<T>;
+  abstract close(): Promise<void>;
+}
+
+class PgliteStore extends Database {
+  constructor(
+    readonly db: Drizzle,
+    private readonly client: PGlite,
+    private readonly release: () => Promise<void>,
+  ) {
+    super();
+  }
+
+  transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
+    return this.db.transaction(work);
+  }
+
+  async close(): Promise<void> {
+    await this.client.close();
+    await this.release();
+  }
+}
+
+/**
+ * Opens the database in a directory of its own and brings its schema up to date; without a directory it lives
+ * in memory.
+ *
+ * @throws DirectoryInUse when another process has the directory open.
+ */
+export async function openDatabase(dataDir?: string): Promise<Database> {
+  if (dataDir) mkdirSync(dataDir, { recursive: true });
+  const release = dataDir ? await lockDirectory(dataDir) : async () => {};
+  try {
+    const client = await PGlite.create(dataDir ? join(dataDir, 'db') : undefined);
+    const db = drizzle(client);
+    await migrate(db, { migrationsFolder: MIGRATIONS });
+    return new PgliteStore(db, client, release);
+  } catch (error) {
+    await release();
+    throw error;
+  }
+}

@@ -1,0 +1,142 @@
+import { commonErrors, gearErrors, type Item, type ItemInput, type ItemPage, type ItemUpdate, type Log, type LogData, type LogQuery, type Shelf, type ShelfItem, type ShelfQuery, type StatusChange, type SurfaceState } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/database.js';
+import { readCursor, writeCursor } from '../http/cursor.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { RhythmService } from '../schedule/rhythm.service.js';
+import { ScheduleRepository } from '../schedule/schedule.repository.js';
+import { GearRepository } from './gear.repository.js';
+import { OpenWorkRepository } from './openWork.repository.js';
+
+const GRAVEST_FIRST: readonly care.Verdict[] = ['isolate', 'hand-over', 'clean', 'leave'];
+const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
+  GRAVEST_FIRST.find((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
+
+/** The names of the fields in which two versions of a thing differ. */
+const changedFields = (before: Item, after: ItemInput): string[] =>
+  (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter((field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]));
+
+@Injectable()
+export class GearService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: GearRepository,
+    private readonly openWork: OpenWorkRepository,
+    private readonly due: ScheduleRepository,
+    private readonly rhythms: RhythmService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  add(input: ItemInput): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      const [id] = await this.insertAll(db, [input], 'added');
+      return this.get(db, id!);
+    });
+  }
+
+  /** Puts many things on the shelf in the caller's transaction, logged and scheduled. */
+  async insertAll(db: Db, inputs: readonly ItemInput[], how: 'added' | 'imported'): Promise<string[]> {
+    const at = this.clock.now();
+    const rows = inputs.map((input) => ({ ...input, id: this.ids.next(), createdAt: at, updatedAt: at }));
+    await this.repository.insert(db, rows);
+    await this.repository.addLog(db, rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })));
+    await this.rhythms.begin(db, rows.map((row) => ({ id: row.id, kind: row.kind, status: 'in-use' })));
+    return rows.map((row) => row.id);
+  }
+
+  async shelf(query: ShelfQuery): Promise<Shelf> {
+    const { db } = this.database;
+    const today = await this.rhythms.today(db);
+    const { rows, total } = await this.repository.shelf(db, query, readCursor(query.cursor), today);
+    const page = rows.slice(0, query.limit);
+    const last = page.at(-1);
+    const nextCursor = rows.length > query.limit && last ? writeCursor({ key: last.key, id: last.item.id }) : null;
+    return { items: await this.withStates(db, page.map((r) => r.item)), nextCursor, total };
+  }
+
+  async page(id: string): Promise<ItemPage> {
+    const { db } = this.database;
+    const [item] = await this.withStates(db, [await this.get(db, id)]);
+    const due = await this.due.ofItems(db, [id]);
+    const yearAgo = new Date(this.clock.now());
+    yearAgo.setUTCFullYear(yearAgo.getUTCFullYear() - 1);
+    return {
+      ...item!,
+      due,
+      contacts: await this.repository.contactsSince(db, id, yearAgo),
+      openLookId: await this.openWork.lookOf(db, id),
+      openCleaningId: await this.openWork.cleaningOf(db, id),
+    };
+  }
+
+  update(id: string, { version, ...input }: ItemUpdate): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      const before = await this.get(db, id);
+      const changed = changedFields(before, input);
+      const item = await this.change(db, id, version, input, { kind: 'edited', changed });
+      await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
+      await this.rhythms.realign(db, item);
+      return item;
+    });
+  }
+
+  setStatus(id: string, { version, status }: StatusChange): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
+      await this.rhythms.realign(db, item);
+      return item;
+    });
+  }
+
+  archive(id: string, version: number): Promise<Item> {
+    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: this.clock.now() }, { kind: 'archived' }));
+  }
+
+  restore(id: string, version: number): Promise<Item> {
+    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: null }, { kind: 'restored' }));
+  }
+
+  async log(id: string, { limit, cursor }: LogQuery): Promise<Log> {
+    const { db } = this.database;
+    await this.get(db, id);
+    const entries = await this.repository.log(db, id, limit, readCursor(cursor));
+    const page = entries.slice(0, limit);
+    const last = page.at(-1);
+    return { entries: page, nextCursor: entries.length > limit && last ? writeCursor({ key: last.at, id: last.id }) : null };
+  }
+
+  /** @throws ProblemError when there is no such thing. */
+  async get(db: Db, id: string): Promise<Item> {
+    const item = await this.repository.find(db, id);
+    if (!item) throw problem(gearErrors, 'item-not-found');
+    return item;
+  }
+
+  /** The thing, if work may begin on it. */
+  async workable(db: Db, id: string): Promise<Item> {
+    const item = await this.get(db, id);
+    if (item.archivedAt) throw problem(gearErrors, 'item-archived');
+    return item;
+  }
+
+  private async change(db: Db, id: string, version: number, change: object, data: LogData): Promise<Item> {
+    const at = this.clock.now();
+    const item = await this.repository.update(db, id, version, { ...change, updatedAt: at });
+    if (!item) throw problem(commonErrors, 'stale', { current: await this.get(db, id) });
+    await this.repository.addLog(db, [{ id: this.ids.next(), itemId: id, at, data }]);
+    return item;
+  }
+
+  private async withStates(db: Db, items: readonly Item[]): Promise<ShelfItem[]> {
+    const ids = items.map((i) => i.id);
+    const states = await this.repository.statesOf(db, ids);
+    const due = await this.due.ofItems(db, ids);
+    return items.map((item) => {
+      const surfaces = states.get(item.id) ?? [];
+      return { ...item, surfaces, verdict: gravest(surfaces), nextDue: due.find((d) => d.subjectId === item.id) ?? null };
+    });
+  }
+}

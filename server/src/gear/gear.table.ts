@@ -1,0 +1,61 @@
+import type { care } from '@bright-keeper/core';
+import type { ItemStatus, LogData } from '@bright-keeper/contract';
+import { date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+
+export const items = pgTable(
+  'item',
+  {
+    id: uuid().primaryKey(),
+    version: integer().notNull().default(1),
+    name: text().notNull(),
+    kind: text().$type<care.ItemKind>().notNull(),
+    traits: jsonb().$type<care.Traits>().notNull(),
+    notes: text().notNull(),
+    acquiredOn: date('acquired_on', { mode: 'string' }),
+    status: text().$type<ItemStatus>().notNull().default('in-use'),
+    archivedAt: instant('archived_at'),
+    createdAt: instant('created_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  (t) => [index('item_name').on(t.name)],
+);
+
+/** What is known of each surface, from the last look or clean. */
+export const surfaceStates = pgTable(
+  'surface_state',
+  {
+    itemId: uuid('item_id').notNull().references(() => items.id),
+    surface: text().$type<care.Surface>().notNull(),
+    findings: jsonb().$type<{ soil: care.Soil; severity: care.Severity }[]>().notNull(),
+    verdict: text().$type<care.Verdict>().notNull(),
+    reason: text().notNull(),
+    knownSince: instant('known_since').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.itemId, t.surface] })],
+);
+
+/** Each surface that was touched at a cleaning, and how often. */
+export const contacts = pgTable(
+  'contact',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id').notNull().references(() => items.id),
+    surface: text().$type<care.Surface>().notNull(),
+    touches: integer().notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('contact_item_at').on(t.itemId, t.at)],
+);
+
+export const logEntries = pgTable(
+  'log_entry',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id').notNull().references(() => items.id),
+    at: instant('at').notNull(),
+    data: jsonb().$type<LogData>().notNull(),
+  },
+  (t) => [index('log_item_at').on(t.itemId, t.at), index('log_at').on(t.at)],
+);

@@ -1,0 +1,31 @@
+import { Injectable } from '@nestjs/common';
+import { and, eq, isNull } from 'drizzle-orm';
+import { cleanings } from '../care/care.table.js';
+import type { Db } from '../db/database.js';
+import { looks } from '../inspection/inspection.table.js';
+import { items } from './gear.table.js';
+
+type OpenWork = { id: string; itemId: string; startedAt: Date };
+
+/** What was begun on a thing and is not finished. */
+@Injectable()
+export class OpenWorkRepository {
+  async lookOf(db: Db, itemId: string): Promise<string | null> {
+    const [row] = await db.select({ id: looks.id }).from(looks).where(and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
+    return row?.id ?? null;
+  }
+
+  async cleaningOf(db: Db, itemId: string): Promise<string | null> {
+    const [row] = await db.select({ id: cleanings.id }).from(cleanings).where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
+    return row?.id ?? null;
+  }
+
+  async all(db: Db): Promise<(OpenWork & { kind: 'look' | 'cleaning' })[]> {
+    const onShelf = isNull(items.archivedAt);
+    const openLooks = await db.select({ id: looks.id, itemId: looks.itemId, startedAt: looks.startedAt })
+      .from(looks).innerJoin(items, eq(items.id, looks.itemId)).where(and(isNull(looks.finishedAt), onShelf));
+    const openCleanings = await db.select({ id: cleanings.id, itemId: cleanings.itemId, startedAt: cleanings.startedAt })
+      .from(cleanings).innerJoin(items, eq(items.id, cleanings.itemId)).where(and(isNull(cleanings.finishedAt), onShelf));
+    return [...openCleanings.map((c) => ({ ...c, kind: 'cleaning' as const })), ...openLooks.map((l) => ({ ...l, kind: 'look' as const }))];
+  }
+}

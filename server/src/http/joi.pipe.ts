@@ -1,0 +1,21 @@
+import { commonErrors, fieldsOf, JOI_OPTIONS, JOI_QUERY_OPTIONS } from '@bright-keeper/contract';
+import { Body, Param, Query, type PipeTransform } from '@nestjs/common';
+import type Joi from 'joi';
+import { problem } from './problem.js';
+
+class JoiPipe<T> implements PipeTransform<unknown, T> {
+  constructor(private readonly schema: Joi.Schema<T>, private readonly options: Joi.ValidationOptions) {}
+
+  transform(value: unknown): T {
+    const result = this.schema.validate(value ?? {}, this.options);
+    if (result.error) throw problem(commonErrors, 'bad-input', { fields: fieldsOf(result.error) });
+    return result.value as T;
+  }
+}
+
+/** The request body, checked against a schema of the contract. */
+export const CheckedBody = (schema: Joi.Schema): ParameterDecorator => Body(new JoiPipe(schema, JOI_OPTIONS));
+/** The query, checked; numbers and booleans are read from its text. */
+export const CheckedQuery = (schema: Joi.Schema): ParameterDecorator => Query(new JoiPipe(schema, JOI_QUERY_OPTIONS));
+/** The path parameters, checked. */
+export const CheckedParams = (schema: Joi.Schema): ParameterDecorator => Param(new JoiPipe(schema, JOI_QUERY_OPTIONS));

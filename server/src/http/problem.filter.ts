@@ -1,0 +1,36 @@
+import { commonErrors, PROBLEM_TYPE, type Problem } from '@bright-keeper/contract';
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Response } from 'express';
+import { problem, ProblemError } from './problem.js';
+
+type WithStatus = { status?: number; type?: string };
+
+/** Errors of the body parser and the router, in our own words. */
+function fromFramework(error: unknown): Problem | null {
+  const { status, type } = error as WithStatus;
+  if (type === 'entity.too.large' || status === 413) return problem(commonErrors, 'too-large').problem;
+  if (type?.startsWith('entity.') || type === 'encoding.unsupported' || error instanceof SyntaxError) return problem(commonErrors, 'bad-json').problem;
+  if (!(error instanceof HttpException)) return null;
+  if (error.getStatus() === 404) return problem(commonErrors, 'not-found').problem;
+  if (error.getStatus() === 400) return problem(commonErrors, 'bad-json', { detail: error.message }).problem;
+  return { type: 'about:blank', title: error.message, status: error.getStatus(), detail: error.message, code: 'http' };
+}
+
+const OUR_FAULT: Problem = {
+  type: 'about:blank', status: 500, code: 'internal', title: 'Something went wrong on our side',
+  detail: 'Nothing of this request was saved. Try again; if it stays, the server’s log says more.',
+};
+
+/** Every error leaves as an RFC 9457 problem document. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger('http');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const known = error instanceof ProblemError ? error.problem : fromFramework(error);
+    if (!known) this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    const body = known ?? OUR_FAULT;
+    response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));
+  }
+}

@@ -1,0 +1,46 @@
+import { idParam, saveLook, startLook, versioned, type ItemPage, type LookDoc, type SaveLook, type StartLook, type Versioned } from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { InspectionService } from './inspection.service.js';
+
+type ById = { id: string };
+
+@ApiTags('inspection')
+@Controller('api/inspection/looks')
+export class InspectionController {
+  constructor(private readonly inspection: InspectionService) {}
+
+  @Post()
+  @Describe({ summary: 'Start a look, or go on with the open one', body: startLook, answers: 201 })
+  start(@CheckedBody(startLook) { itemId }: StartLook): Promise<LookDoc> {
+    return this.inspection.start(itemId);
+  }
+
+  @Get(':id')
+  @Describe({ summary: 'A look as it stands', byId: true })
+  get(@CheckedParams(idParam) { id }: ById): Promise<LookDoc> {
+    return this.inspection.get(id);
+  }
+
+  @Put(':id')
+  @Describe({ summary: 'Save a look as it stands', body: saveLook, byId: true })
+  save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveLook) look: SaveLook): Promise<LookDoc> {
+    return this.inspection.save(id, look);
+  }
+
+  @Post(':id/finish')
+  @HttpCode(200)
+  @Describe({ summary: 'Finish a look: surfaces, log and next look are written together', body: versioned, byId: true })
+  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
+    return this.inspection.finish(id, version);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @Describe({ summary: 'Drop an open look', byId: true, answers: 204 })
+  drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.inspection.drop(id);
+  }
+}

@@ -1,0 +1,37 @@
+import type { LookDoc } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { and, eq, isNull, type SQL } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
+import { looks } from './inspection.table.js';
+
+@Injectable()
+export class InspectionRepository {
+  insert(db: Db, row: typeof looks.$inferInsert): Promise<unknown> {
+    return db.insert(looks).values(row);
+  }
+
+  find(db: Db, id: string): Promise<LookDoc | null> {
+    return this.one(db, eq(looks.id, id));
+  }
+
+  openOf(db: Db, itemId: string): Promise<LookDoc | null> {
+    return this.one(db, and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
+  }
+
+  /** @returns whether the row still had this version. */
+  async update(db: Db, id: string, version: number, change: Partial<Pick<typeof looks.$inferInsert, 'at' | 'answers' | 'finishedAt'>>): Promise<boolean> {
+    const rows = await db.update(looks).set({ ...change, version: version + 1 }).where(and(eq(looks.id, id), eq(looks.version, version))).returning({ id: looks.id });
+    return rows.length === 1;
+  }
+
+  async remove(db: Db, id: string): Promise<void> {
+    await db.delete(looks).where(eq(looks.id, id));
+  }
+
+  private async one(db: Db, where: SQL | undefined): Promise<LookDoc | null> {
+    const [row] = await db.select({ look: looks, itemName: items.name }).from(looks).innerJoin(items, eq(items.id, looks.itemId)).where(where);
+    if (!row) return null;
+    return { ...row.look, itemName: row.itemName, startedAt: row.look.startedAt.toISOString(), finishedAt: row.look.finishedAt?.toISOString() ?? null };
+  }
+}

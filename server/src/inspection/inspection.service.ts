@@ -1,0 +1,113 @@
+import { commonErrors, inspectionErrors, type ItemPage, type LookAnswer, type LookDoc, type SaveLook } from '@bright-keeper/contract';
+import { care, inspection } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { GearService } from '../gear/gear.service.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { RhythmService } from '../schedule/rhythm.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { InspectionRepository } from './inspection.repository.js';
+
+@Injectable()
+export class InspectionService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: InspectionRepository,
+    private readonly gear: GearService,
+    private readonly gearRepository: GearRepository,
+    private readonly rhythms: RhythmService,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  /** Starts a look at a thing, or goes on with the one that is open. */
+  start(itemId: string): Promise<LookDoc> {
+    return this.database.transaction(async (db) => {
+      await this.gear.workable(db, itemId);
+      const open = await this.repository.openOf(db, itemId);
+      if (open) return open;
+      await this.repository.insert(db, { id: this.ids.next(), itemId, at: null, answers: [], startedAt: this.clock.now() });
+      return (await this.repository.openOf(db, itemId))!;
+    });
+  }
+
+  get(id: string): Promise<LookDoc> {
+    return this.find(this.database.db, id);
+  }
+
+  save(id: string, { version, at, answers }: SaveLook): Promise<LookDoc> {
+    return this.database.transaction(async (db) => {
+      const look = await this.open(db, id);
+      await this.checkSurfaces(db, look.itemId, answers);
+      return this.update(db, id, version, { at, answers });
+    });
+  }
+
+  /** Writes what is known of each surface, the log and the next look, together. */
+  finish(id: string, version: number): Promise<ItemPage> {
+    return this.database
+      .transaction(async (db) => {
+        const look = await this.open(db, id);
+        if (look.answers.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
+        const at = this.clock.now();
+        const item = await this.gear.get(db, look.itemId);
+        const { schools } = await this.settings.get(db);
+        const own = care.surfacesOf(item.kind, item.traits);
+        const answers = look.answers.filter((a) => own.includes(a.surface));
+        const states = answers.map(({ surface, findings }) => ({
+          surface, findings, knownSince: at,
+          ...inspection.assessSurface(item, findings.map((f) => ({ ...f, surface })), schools),
+        }));
+        await this.update(db, id, version, { finishedAt: at });
+        await this.gearRepository.saveStates(db, item.id, states);
+        await this.gearRepository.addLog(db, [{
+          id: this.ids.next(), itemId: item.id, at,
+          data: {
+            kind: 'look', lookId: id, looked: answers.length,
+            verdicts: states.filter((s) => s.findings.length > 0).map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
+            notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
+          },
+        }]);
+        await this.rhythms.lookedAt(db, item);
+        return item.id;
+      })
+      .then((itemId) => this.gear.page(itemId));
+  }
+
+  /** Drops an open look; nothing of it was counted anywhere. */
+  drop(id: string): Promise<void> {
+    return this.database.transaction(async (db) => {
+      await this.open(db, id);
+      await this.repository.remove(db, id);
+    });
+  }
+
+  private async find(db: Db, id: string): Promise<LookDoc> {
+    const look = await this.repository.find(db, id);
+    if (!look) throw problem(inspectionErrors, 'look-not-found');
+    return look;
+  }
+
+  private async open(db: Db, id: string): Promise<LookDoc> {
+    const look = await this.find(db, id);
+    if (look.finishedAt) throw problem(inspectionErrors, 'look-finished', { current: look });
+    return look;
+  }
+
+  private async update(db: Db, id: string, version: number, change: Parameters<InspectionRepository['update']>[3]): Promise<LookDoc> {
+    const updated = await this.repository.update(db, id, version, change);
+    if (!updated) throw problem(commonErrors, 'stale', { current: await this.find(db, id) });
+    return this.find(db, id);
+  }
+
+  private async checkSurfaces(db: Db, itemId: string, answers: readonly LookAnswer[]): Promise<void> {
+    const item = await this.gear.get(db, itemId);
+    const own = care.surfacesOf(item.kind, item.traits);
+    const stray = answers.findIndex((a) => !own.includes(a.surface));
+    if (stray >= 0)
+      throw problem(inspectionErrors, 'surface-not-there', { fields: { [`answers.${stray}.surface`]: `This ${care.kindFacts(item.kind).name} has no ${care.surfaceFacts(answers[stray]!.surface).name}.` } });
+  }
+}

@@ -1,0 +1,22 @@
+import type { LookAnswer } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
+import { sql } from 'drizzle-orm';
+import { integer, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { items } from '../gear/gear.table.js';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+
+export const looks = pgTable(
+  'look',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id').notNull().references(() => items.id),
+    version: integer().notNull().default(1),
+    at: text().$type<care.Surface>(),
+    answers: jsonb().$type<LookAnswer[]>().notNull(),
+    startedAt: instant('started_at').notNull(),
+    finishedAt: instant('finished_at'),
+  },
+  // One open look for a thing: two browsers that start at once meet in the same one.
+  (t) => [uniqueIndex('look_open').on(t.itemId).where(sql`finished_at is null`)],
+);

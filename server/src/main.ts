@@ -1,0 +1,14 @@
+import 'reflect-metadata';
+import { fileURLToPath } from 'node:url';
+import { dataDirectory, portFromEnvironment, serve } from './serve.js';
+
+const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
+
+try {
+  const dataDir = dataDirectory();
+  const { address } = await serve({ dataDir, port: portFromEnvironment(), webDir: WEB });
+  console.log(`Bright Keeper is at ${address}  (data in ${dataDir})`);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+}

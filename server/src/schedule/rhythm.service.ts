@@ -1,0 +1,82 @@
+import { schedule } from '@bright-keeper/core';
+import type { Item } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import type { Db } from '../db/database.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { ScheduleRepository } from './schedule.repository.js';
+
+type Thing = Pick<Item, 'id' | 'kind' | 'status'>;
+
+/** Keeps every thing's due windows: begins them, and moves them on when something is done. */
+@Injectable()
+export class RhythmService {
+  constructor(
+    private readonly repository: ScheduleRepository,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async today(db: Db): Promise<schedule.Day> {
+    const { timeZone } = await this.settings.get(db);
+    return schedule.localDay(this.clock.now(), timeZone);
+  }
+
+  /** Begins the rhythms of new things: the first look is due now, the rest after their interval. */
+  async begin(db: Db, things: readonly Thing[]): Promise<void> {
+    const today = await this.today(db);
+    await this.repository.save(db, things.flatMap((thing) => schedule.tasksFor(thing.kind, thing.status).map((task) => this.firstWindow(thing, task, today))));
+  }
+
+  /** The thing has become another one (kind or status changed): drop what no longer recurs and begin what is new. */
+  async realign(db: Db, thing: Thing): Promise<void> {
+    const wanted = schedule.tasksFor(thing.kind, thing.status);
+    const present = (await this.repository.ofItems(db, [thing.id])).map((d) => d.task);
+    const keep = [...wanted, ...(thing.status === 'in-use' ? (['follow-up-look'] as const) : [])];
+    await this.repository.dropAllBut(db, thing.id, keep);
+    const today = await this.today(db);
+    const fresh = wanted.filter((task) => !present.includes(task));
+    await this.repository.save(db, fresh.map((task) => (thing.status === 'quarantined' ? this.row(thing.id, task, today, 'Moved to quarantine.') : this.firstWindow(thing, task, today))));
+  }
+
+  /** A look counts for every task done by looking. */
+  async lookedAt(db: Db, thing: Thing): Promise<void> {
+    await this.moveOn(db, thing, ['look', 'look-or-clean'], 'Counted from the last look.');
+    await this.repository.drop(db, thing.id, ['follow-up-look']);
+  }
+
+  /** After a clean the thing has been looked at closely; what was left undone is looked at again soon. */
+  async cleaned(db: Db, thing: Thing, leftUndone: boolean): Promise<void> {
+    await this.moveOn(db, thing, ['look', 'look-or-clean'], 'Counted from the last clean, which ends with a look.');
+    await this.repository.drop(db, thing.id, ['follow-up-look']);
+    if (leftUndone && thing.status === 'in-use')
+      await this.repository.save(db, [this.row(thing.id, 'follow-up-look', await this.today(db), 'Something was left undone at the last clean.')]);
+  }
+
+  /** A task that is only ticked off. */
+  async marked(db: Db, itemId: string, task: schedule.TaskId): Promise<void> {
+    await this.repository.save(db, [this.row(itemId, task, await this.today(db), 'Counted from when it was last done.')]);
+  }
+
+  private async moveOn(db: Db, thing: Thing, doneBy: schedule.Rhythm['doneBy'][], reason: string): Promise<void> {
+    const today = await this.today(db);
+    const tasks = schedule.tasksFor(thing.kind, thing.status).filter((task) => doneBy.includes(schedule.rhythm(task).doneBy));
+    await this.repository.save(db, tasks.map((task) => this.row(thing.id, task, today, reason)));
+  }
+
+  private firstWindow(thing: Thing, task: schedule.TaskId, today: schedule.Day) {
+    const window = schedule.nextWindow(task, thing.id, today);
+    if (schedule.rhythm(task).doneBy === 'mark') return this.fromWindow(window, task, 'Counted from the day it came on the shelf.');
+    const { windowDays } = schedule.rhythm(task);
+    return this.fromWindow({ ...window, earliest: today, due: today, latest: schedule.addDays(today, windowDays) }, task, 'Not looked at since it came on the shelf.');
+  }
+
+  private row(itemId: string, task: schedule.TaskId, lastDone: schedule.Day, reason: string) {
+    return this.fromWindow(schedule.nextWindow(task, itemId, lastDone), task, reason);
+  }
+
+  private fromWindow({ subjectId, earliest, due, latest, minutes }: schedule.DueWindow, task: schedule.TaskId, reason: string) {
+    return { id: this.ids.next(), itemId: subjectId, task, earliest, due, latest, minutes, reason };
+  }
+}

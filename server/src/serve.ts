@@ -1,0 +1,44 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { homedir } from 'node:os';
+import { join } from 'node:path';
+import { createApp } from './app.js';
+import { openDatabase } from './db/database.js';
+import type { Platform } from './db/database.module.js';
+import { SystemClock, SystemIds } from './platform/clock.js';
+
+export const DEFAULT_PORT = 4870;
+
+/** Where the user's own data lives: `BRIGHT_KEEPER_DATA`, or a folder in the home directory. */
+export const dataDirectory = (): string => process.env.BRIGHT_KEEPER_DATA || join(homedir(), '.bright-keeper');
+
+/** @throws RangeError when PORT is not a port. */
+export function portFromEnvironment(): number {
+  const text = process.env.PORT;
+  if (!text) return DEFAULT_PORT;
+  const port = Number(text);
+  if (!(Number.isInteger(port) && port > 0 && port < 65_536)) throw new RangeError(`PORT is "${text}"; give a number from 1 to 65535.`);
+  return port;
+}
+
+export type ServeOptions = { dataDir: string; port: number; webDir?: string; prepare?: (platform: Platform) => Promise<void> };
+
+const portTaken = (port: number) =>
+  new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
+
+/**
+ * Opens the data and listens on this machine only.
+ *
+ * @throws DirectoryInUse when the data is open elsewhere; Error when the port is taken.
+ */
+export async function serve({ dataDir, port, webDir, prepare }: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
+  const platform: Platform = { database: await openDatabase(dataDir), clock: new SystemClock(), ids: new SystemIds() };
+  await prepare?.(platform);
+  const app = await createApp(platform, webDir);
+  try {
+    await app.listen(port, '127.0.0.1');
+  } catch (error) {
+    await app.close();
+    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
+  }
+  return { app, address: `http://localhost:${port}` };
+}

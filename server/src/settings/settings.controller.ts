@@ -1,0 +1,24 @@
+import { settingsUpdate, type Settings } from '@bright-keeper/contract';
+import { Controller, Get, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { SettingsService } from './settings.service.js';
+
+@ApiTags('settings')
+@Controller('api/settings')
+export class SettingsController {
+  constructor(private readonly settings: SettingsService) {}
+
+  @Get()
+  @Describe({ summary: 'The user’s schools, time zone and currency' })
+  get(): Promise<Settings> {
+    return this.settings.get();
+  }
+
+  @Put()
+  @Describe({ summary: 'Change them', body: settingsUpdate })
+  update(@CheckedBody(settingsUpdate) change: Settings): Promise<Settings> {
+    return this.settings.update(change);
+  }
+}

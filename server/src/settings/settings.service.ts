@@ -1,0 +1,39 @@
+import { commonErrors, type Settings } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { and, eq } from 'drizzle-orm';
+import { Database, type Db } from '../db/database.js';
+import { problem } from '../http/problem.js';
+import { settings } from './settings.table.js';
+
+const ONLY_ROW = 1;
+const FIRST: Omit<Settings, 'version'> = {
+  schools: care.DEFAULT_SCHOOLS,
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+  currency: 'EUR',
+};
+
+/** The user's schools, zone and currency: one row, there from the first question on. */
+@Injectable()
+export class SettingsService {
+  constructor(private readonly database: Database) {}
+
+  async get(db: Db = this.database.db): Promise<Settings> {
+    const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
+    if (!row) return { version: 1, ...FIRST };
+    const { id: _, ...stored } = row;
+    // A school added since the row was written takes its default.
+    return { ...stored, schools: { ...care.DEFAULT_SCHOOLS, ...stored.schools } };
+  }
+
+  update(change: Settings): Promise<Settings> {
+    return this.database.transaction(async (db) => {
+      await db.insert(settings).values({ id: ONLY_ROW, ...FIRST }).onConflictDoNothing();
+      const { version, ...rest } = change;
+      const [row] = await db.update(settings).set({ ...rest, version: version + 1 }).where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version))).returning();
+      if (!row) throw problem(commonErrors, 'stale', { current: await this.get(db) });
+      const { id: _, ...stored } = row;
+      return stored;
+    });
+  }
+}

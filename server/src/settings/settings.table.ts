@@ -1,0 +1,11 @@
+import type { care } from '@bright-keeper/core';
+import { integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+
+/** The one row of the user's settings. */
+export const settings = pgTable('settings', {
+  id: integer().primaryKey(),
+  version: integer().notNull().default(1),
+  schools: jsonb().$type<care.Schools>().notNull(),
+  timeZone: text('time_zone').notNull(),
+  currency: text().notNull(),
+});

@@ -1,0 +1,69 @@
+import { scheduleErrors, type Item, type Today } from '@bright-keeper/contract';
+import { schedule, type care } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { OpenWorkRepository } from '../gear/openWork.repository.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { RhythmService } from '../schedule/rhythm.service.js';
+import { ScheduleRepository } from '../schedule/schedule.repository.js';
+
+const RECENT = 8;
+/** By consequence: what spreads, then what only a workshop can halt, then what only shows. */
+const RANK: readonly care.Verdict[] = ['isolate', 'hand-over', 'clean'];
+
+const named = ({ id, name, kind, traits, status }: Item): Today['open'][number]['item'] => ({ id, name, kind, traits, status });
+
+/** What wants the keeper now, gathered from every area. */
+@Injectable()
+export class TodayService {
+  constructor(
+    private readonly database: Database,
+    private readonly gear: GearRepository,
+    private readonly openWork: OpenWorkRepository,
+    private readonly due: ScheduleRepository,
+    private readonly rhythms: RhythmService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async today(): Promise<Today> {
+    const { db } = this.database;
+    const day = await this.rhythms.today(db);
+    const open = await this.openWork.all(db);
+    const due = await this.due.openOn(db, day);
+    const items = new Map((await this.gear.findMany(db, [...new Set([...open.map((o) => o.itemId), ...due.map((d) => d.subjectId)])])).map((i) => [i.id, named(i)]));
+    return {
+      day,
+      counts: await this.gear.countOf(db),
+      open: open.map(({ kind, id, startedAt, itemId }) => ({ kind, id, startedAt: startedAt.toISOString(), item: items.get(itemId)! })),
+      needs: await this.needs(),
+      due: due.map((d) => ({ ...d, item: items.get(d.subjectId)!, urgency: schedule.urgencyOf(d, day) })),
+      recent: await this.gear.recentLog(db, RECENT),
+    };
+  }
+
+  /** Ticks off a task that is not done by looking. */
+  markDone(dueId: string): Promise<void> {
+    return this.database.transaction(async (db) => {
+      const due = await this.due.find(db, dueId);
+      if (!due) throw problem(scheduleErrors, 'due-not-found');
+      if (schedule.rhythm(due.task).doneBy !== 'mark') throw problem(scheduleErrors, 'done-by-looking');
+      await this.rhythms.marked(db, due.subjectId, due.task);
+      await this.gear.addLog(db, [{ id: this.ids.next(), itemId: due.subjectId, at: this.clock.now(), data: { kind: 'care', task: due.task } }]);
+    });
+  }
+
+  private async needs(): Promise<Today['needs']> {
+    const byItem = new Map<string, Today['needs'][number]>();
+    for (const { item, state } of await this.gear.needy(this.database.db)) {
+      const verdict = state.verdict as Today['needs'][number]['verdict'];
+      const need = byItem.get(item.id) ?? { item: named(item), verdict, surfaces: [] };
+      if (RANK.indexOf(verdict) < RANK.indexOf(need.verdict)) need.verdict = verdict;
+      need.surfaces.push({ surface: state.surface, reason: state.reason });
+      byItem.set(item.id, need);
+    }
+    return [...byItem.values()].sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || a.item.name.localeCompare(b.item.name));
+  }
+}
