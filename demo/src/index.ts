@@ -1,0 +1,1 @@
+export { playDemo, THINGS } from './play.js';

@@ -1,0 +1,40 @@
+import { lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server';
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { homedir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { playDemo } from './play.js';
+
+const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
+
+/** The demo never touches the user's own data: it has a directory of its own. */
+const dataDir = process.env.BRIGHT_KEEPER_DEMO_DATA || join(homedir(), '.bright-keeper-demo');
+const marker = join(dataDir, 'demo-loaded.json');
+
+/** Empties the demo directory, unless another process has it open. */
+async function reset(): Promise<void> {
+  mkdirSync(dataDir, { recursive: true });
+  const release = await lockDirectory(dataDir);
+  rmSync(marker, { force: true });
+  rmSync(join(dataDir, 'db'), { recursive: true, force: true });
+  await release();
+}
+
+try {
+  const port = portFromEnvironment();
+  // A load that was cut short left no marker: it is begun anew.
+  if (process.argv.includes('--reset') || !existsSync(marker)) await reset();
+  const { address } = await serve({
+    dataDir, port, webDir: WEB,
+    prepare: async ({ database }) => {
+      if (existsSync(marker)) return;
+      const loadedAt = new Date();
+      await playDemo(database, loadedAt);
+      writeFileSync(marker, JSON.stringify({ loadedAt }));
+    },
+  });
+  console.log(`The demo of Bright Keeper is at ${address}  (data in ${dataDir}; start afresh with: npm run demo -- --reset)`);
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+}

@@ -1,0 +1,106 @@
+import 'reflect-metadata';
+import type { ItemInput } from '@bright-keeper/contract';
+import { care, schedule } from '@bright-keeper/core';
+import { AppModule, CareService, GearService, InspectionService, SeededIds, SetClock, TodayService, type Database } from '@bright-keeper/server';
+import { NestFactory } from '@nestjs/core';
+import { BODIES, FILTERS } from './bodiesAndFilters.js';
+import { LENSES } from './lenses.js';
+import type { DemoThing, Happening, Seen } from './story.js';
+
+export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS];
+
+type Services = { gear: GearService; inspection: InspectionService; care: CareService; today: TodayService };
+type Event = { at: Date; play: () => Promise<void> };
+
+const MS_PER_MINUTE = 60_000;
+const MS_PER_DAY = 86_400_000;
+
+/** Work happens in the late afternoon; things of the same day follow each other a few minutes apart. */
+const instant = (loadedAt: Date, daysAgo: number, order: number): Date =>
+  new Date(Math.min(loadedAt.getTime() - daysAgo * MS_PER_DAY, loadedAt.getTime() - MS_PER_MINUTE) - (1000 - order) * 1000);
+
+const answersFor = (surfaces: readonly care.Surface[], seen: Seen, notes: Partial<Record<care.Surface, string>>) =>
+  surfaces.map((surface) => ({
+    surface,
+    findings: Object.entries(seen[surface] ?? {}).map(([soil, severity]) => ({ soil: soil as care.Soil, severity })),
+    note: notes[surface] ?? '',
+  }));
+
+/** What the keeper does at the bench: loosens, climbs to the first wipe, tries it twice, and calls it clean. */
+function benchEvents(plan: care.CleaningPlan, upTo: number): care.BenchEvent[] {
+  const events: care.BenchEvent[] = [];
+  const answer = ({ step, attempt }: care.BenchState): care.Answer => {
+    if (step!.look!.asks === 'grains') return 'clean-enough';
+    if (step!.level < 3 && plan.steps.some((s) => s.surface === step!.surface && s.level > step!.level)) return 'no-change';
+    return attempt === 1 && step!.level >= 3 ? 'better' : 'clean-enough';
+  };
+  for (let state = care.benchState(plan, events); state.phase !== 'close' && events.length < upTo; state = care.benchState(plan, events)) {
+    if (state.phase === 'prepare') events.push({ type: 'ready' });
+    else if (state.phase === 'step') events.push({ type: 'done', step: state.step!.id });
+    else events.push({ type: 'answer', step: state.step!.id, answer: answer(state) });
+  }
+  return events;
+}
+
+async function look(services: Services, clock: SetClock, itemId: string, thing: DemoThing, happening: Extract<Happening, { did: 'look' }>): Promise<void> {
+  const doc = await services.inspection.start(itemId);
+  const surfaces = care.surfacesOf(thing.kind, thing.traits);
+  const reached = happening.unfinished ? surfaces.slice(0, 3) : surfaces;
+  const saved = await services.inspection.save(doc.id, { version: doc.version, at: surfaces[reached.length] ?? null, answers: answersFor(reached, happening.seen, happening.notes ?? {}) });
+  clock.set(new Date(clock.now().getTime() + 7 * MS_PER_MINUTE));
+  if (!happening.unfinished) await services.inspection.finish(doc.id, saved.version);
+}
+
+async function clean(services: Services, clock: SetClock, itemId: string, happening: Extract<Happening, { did: 'clean' }>): Promise<void> {
+  const { place = 'home', conditions, unfinished } = happening;
+  const cleaning = await services.care.start({ itemId, place, ...(conditions ? { conditions } : {}) });
+  const saved = await services.care.save(cleaning.id, { version: cleaning.version, events: benchEvents(cleaning.plan, unfinished ? 3 : Infinity) });
+  clock.set(new Date(clock.now().getTime() + 14 * MS_PER_MINUTE));
+  if (!unfinished) await services.care.finish(cleaning.id, saved.version);
+}
+
+async function exercise(services: Services, itemId: string): Promise<void> {
+  const page = await services.gear.page(itemId);
+  const due = page.due.find((d) => d.task === 'exercise' satisfies schedule.TaskId);
+  if (due) await services.today.markDone(due.id);
+}
+
+async function quarantine(services: Services, itemId: string): Promise<void> {
+  const { version } = await services.gear.page(itemId);
+  await services.gear.setStatus(itemId, { version, status: 'quarantined' });
+}
+
+function happen(services: Services, clock: SetClock, itemId: string, thing: DemoThing, happening: Happening): Promise<void> {
+  switch (happening.did) {
+    case 'look': return look(services, clock, itemId, thing, happening);
+    case 'clean': return clean(services, clock, itemId, happening);
+    case 'exercise': return exercise(services, itemId);
+    case 'quarantine': return quarantine(services, itemId);
+    default: return happening satisfies never;
+  }
+}
+
+/**
+ * Plays the household's past through the real services with a clock that is set to each day in turn, so that
+ * every verdict, touch count and due window is the application's own. The same day of loading gives the same
+ * data, ids included.
+ */
+export async function playDemo(database: Database, loadedAt: Date): Promise<void> {
+  const clock = new SetClock(loadedAt);
+  const context = await NestFactory.createApplicationContext(AppModule.with({ database, clock, ids: new SeededIds(clock) }), { logger: ['error'] });
+  const services: Services = { gear: context.get(GearService), inspection: context.get(InspectionService), care: context.get(CareService), today: context.get(TodayService) };
+  const ids = new Map<DemoThing, string>();
+  const events: Event[] = THINGS.flatMap((thing, i) => {
+    const came = instant(loadedAt, thing.cameDaysAgo, i);
+    const input: ItemInput = { name: thing.name, kind: thing.kind, traits: thing.traits, notes: thing.notes ?? '', acquiredOn: came.toISOString().slice(0, 10) };
+    const add: Event = { at: came, play: async () => void ids.set(thing, (await services.gear.add(input)).id) };
+    // A clean on the day of a look comes after it.
+    const rest = thing.history.map((h, j): Event => ({ at: instant(loadedAt, h.daysAgo, 100 + i + j * 30), play: () => happen(services, clock, ids.get(thing)!, thing, h) }));
+    return [add, ...rest];
+  });
+  events.sort((a, b) => a.at.getTime() - b.at.getTime());
+  for (const { at, play } of events) {
+    clock.set(at);
+    await play();
+  }
+}

@@ -1,0 +1,26 @@
+import { QueryClient } from '@tanstack/react-query';
+import { keys } from './keys';
+import { ApiError } from './http';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      // A refusal will not change by asking again; silence may.
+      retry: (count, error) => error instanceof ApiError && error.isOffline && count < 2,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+/** Anything written about a thing may change what the shelf, its page and Today say. */
+export function gearChanged(itemId?: string): void {
+  void queryClient.invalidateQueries({ queryKey: keys.today });
+  void queryClient.invalidateQueries({ queryKey: keys.shelf });
+  void queryClient.invalidateQueries({ queryKey: keys.cleanings });
+  if (itemId) {
+    void queryClient.invalidateQueries({ queryKey: keys.item(itemId) });
+    void queryClient.invalidateQueries({ queryKey: keys.log(itemId) });
+  }
+}

@@ -1,0 +1,54 @@
+import type { Problem } from '@bright-keeper/contract';
+
+/** A refusal of the server, or its silence, in words a person can act on. */
+export class ApiError extends Error {
+  readonly problem: Problem;
+  constructor(problem: Problem) {
+    super(problem.title);
+    this.problem = problem;
+  }
+  get isOffline(): boolean {
+    return this.problem.code === 'offline';
+  }
+}
+
+const OFFLINE: Problem = {
+  type: 'about:blank', title: 'Bright Keeper does not answer', status: 0, code: 'offline',
+  detail: 'The server on this machine seems to be stopped. Start it again; what you typed is still here.',
+};
+
+const noProblem = (status: number): Problem => ({ type: 'about:blank', title: 'Something went wrong', status, code: 'http', detail: `The server answered ${status}.` });
+
+async function send(method: string, path: string, body?: unknown): Promise<Response> {
+  const init: RequestInit = { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) };
+  let response: Response;
+  try {
+    response = await fetch(path, init);
+  } catch {
+    throw new ApiError(OFFLINE);
+  }
+  if (response.ok) return response;
+  const isProblem = response.headers.get('content-type')?.includes('problem+json');
+  throw new ApiError(isProblem ? ((await response.json()) as Problem) : noProblem(response.status));
+}
+
+async function json<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const response = await send(method, path, body);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+/** The API as the areas call it; every failure is an ApiError. */
+export const http = {
+  get: <T>(path: string) => json<T>('GET', path),
+  post: <T>(path: string, body: unknown) => json<T>('POST', path, body),
+  put: <T>(path: string, body: unknown) => json<T>('PUT', path, body),
+  delete: (path: string) => json<void>('DELETE', path),
+};
+
+/** A query string of the values that are there. */
+export function queryString(values: Record<string, string | number | boolean | null | undefined>): string {
+  const params = new URLSearchParams();
+  for (const [key, value] of Object.entries(values)) if (value !== undefined && value !== null && value !== '') params.set(key, String(value));
+  const text = params.toString();
+  return text ? `?${text}` : '';
+}

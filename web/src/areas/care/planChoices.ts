@@ -1,0 +1,27 @@
+import { care } from '@bright-keeper/core';
+
+/** The choices of a plan live in the address, so that a reload or a link shows the same plan. */
+export const CONDITION_WORDS = { wind: 'Wind', blowingSand: 'Blowing sand', rain: 'Rain or spray' } as const;
+
+export const placeFrom = (params: URLSearchParams): care.Place => (params.get('place') === 'field' ? 'field' : 'home');
+
+export function conditionsFrom(params: URLSearchParams): care.Conditions {
+  if (placeFrom(params) === 'home') return {};
+  return Object.fromEntries(Object.keys(CONDITION_WORDS).filter((key) => params.has(key)).map((key) => [key, true]));
+}
+
+/** The user's schools, with what was chosen for this plan alone laid over them. */
+export function schoolsFrom(params: URLSearchParams, mine: care.Schools): care.Schools {
+  const chosen = care.SCHOOL_IDS.flatMap((id) => {
+    const choice = params.get(`school.${id}`);
+    return choice && care.schoolChoices(id).includes(choice) ? [[id, choice]] : [];
+  });
+  return { ...mine, ...Object.fromEntries(chosen) };
+}
+
+export function withChoice(params: URLSearchParams, key: string, value: string | null): URLSearchParams {
+  const next = new URLSearchParams(params);
+  if (value === null) next.delete(key);
+  else next.set(key, value);
+  return next;
+}

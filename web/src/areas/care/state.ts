@@ -1,0 +1,19 @@
+import { care } from '@bright-keeper/core';
+import type { BenchCommand } from './benchKeys';
+
+/** What the bench remembers: the list of what was done. Everything else follows from it. */
+export type BenchDraft = { events: care.BenchEvent[] };
+
+export type BenchAction = { type: 'event'; event: care.BenchEvent } | { type: 'undo' };
+
+export const benchReducer = (draft: BenchDraft, action: BenchAction): BenchDraft =>
+  action.type === 'undo' ? { events: draft.events.slice(0, -1) } : { events: [...draft.events, action.event] };
+
+/** What a key means where one stands; null when it means nothing there. */
+export function actionFor(command: BenchCommand, { phase, step }: care.BenchState): BenchAction | null {
+  if (command === 'back') return { type: 'undo' };
+  if (phase === 'prepare') return command === 'forward' ? { type: 'event', event: { type: 'ready' } } : null;
+  if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: { type: 'done', step: step.id } } : null;
+  if (phase === 'look' && step && command !== 'forward') return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
+  return null;
+}

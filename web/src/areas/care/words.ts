@@ -1,0 +1,69 @@
+import { care } from '@bright-keeper/core';
+
+export const LEVEL_WORDS = ['Leave it', 'Air', 'Brush', 'Dry touch', 'Damp', 'Solvent or swab', 'Tools', 'Workshop'] as const;
+
+export const ORIENTATION_WORDS: Record<care.Orientation, string> = {
+  'facing-down': 'Surface facing down',
+  'facing-up': 'Surface facing up, held steady',
+  'mount-down': 'Mount opening facing down',
+  any: 'Held as it lies well in the hand',
+};
+
+export const MOTION_WORDS: Record<care.Motion, string> = {
+  none: '',
+  air: 'Short puffs across it, nozzle clear of it',
+  'flick-out': 'Flick from the centre outward, no pressure',
+  'brush-off': 'Brush away from glass and mount',
+  'spiral-out': 'Circles from the centre outward',
+  'straight-then-out': 'Back and forth first, then centre to edge',
+  'lay-and-lift': 'Lay it on, let it soak, lift it off',
+  'one-way': 'One stroke edge to edge, same direction again with the other face',
+  'there-and-back': 'Out with one face, back with the other',
+  roll: 'Roll the swab, do not scrub',
+  rub: 'Light strokes along it',
+  'work-through': 'Work it through from end to end',
+};
+
+/** What the three answers are called after a look that asks this. */
+export const ANSWER_WORDS: Record<care.Look['asks'], Record<care.Answer, { name: string; then: string }>> = {
+  clean: {
+    'clean-enough': { name: 'Clean enough', then: 'stop touching it' },
+    better: { name: 'Better', then: 'once more, fresh patch' },
+    'no-change': { name: 'Still there', then: 'next rung' },
+  },
+  grains: {
+    'clean-enough': { name: 'No grains left', then: 'the way is free' },
+    better: { name: 'Fewer', then: 'once more' },
+    'no-change': { name: 'Still grains', then: 'do not wipe' },
+  },
+};
+
+const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
+  drop: ['drop', 'drops'], sheet: ['sheet', 'sheets'], swab: ['swab', 'swabs'], wipe: ['wipe', 'wipes'], pad: ['pad', 'pads'],
+};
+
+/** "2 drops of lens fluid", "1 sealed wet wipe", or "fresh water". */
+export function amountWords({ material, amount: { quantity, unit } }: care.Use): string {
+  const { name } = care.MATERIALS[material];
+  if (material === 'water') return quantity > 20 ? 'fresh water' : 'a little fresh water';
+  const [one, many] = UNIT_WORDS[unit];
+  if (name.includes(one)) return quantity === 1 ? `1 ${name}` : `${quantity} × ${name}`;
+  return `${quantity} ${quantity === 1 ? one : many} of ${name}`;
+}
+
+/** What to take in hand for a step. */
+export const inHand = (step: care.Step): string =>
+  [...(step.tool ? [care.TOOLS[step.tool].name] : []), ...step.uses.map(amountWords)].join(', ');
+
+export const basisWords = (basis: care.Basis): string => {
+  switch (basis.kind) {
+    case 'common-practice': return 'Common practice.';
+    case 'published': return basis.source;
+    case 'our-choice': return `Our choice: ${basis.reason}`;
+    default: return basis satisfies never;
+  }
+};
+
+export const minutesWords = (minutes: number): string => (minutes < 1 ? 'under a minute' : `about ${Math.ceil(minutes)} min`);
+
+export const money = (amount: number, currency: string): string => new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount);

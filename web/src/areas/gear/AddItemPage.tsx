@@ -1,0 +1,41 @@
+import { care } from '@bright-keeper/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { LightPath } from '../../ui/lightpath/LightPath';
+import { Button, ButtonLink, Failure, Page } from '../../ui/parts';
+import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
+import { useAddItem } from './queries';
+import { useItemForm } from './useItemForm';
+
+const NO_STATES: never[] = [];
+
+/** Name, kind, and the traits that change advice: under twenty seconds, and the section grows as you tick. */
+export function AddItemPage() {
+  const navigate = useNavigate();
+  const add = useAddItem();
+  const [more, setMore] = useState(false);
+  const { form, kind, fields, changeKind, showProblem } = useItemForm({ name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  const traits = form.watch('traits');
+  const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => void navigate(`/gear/${item.id}`), onError: showProblem }));
+  return (
+    <Page title="Put a thing on the shelf" sub="Name and kind are enough. The ticks change what Bright Keeper advises.">
+      <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-8 lg:grid-cols-[3fr_2fr]">
+        <div className="space-y-6">
+          <NameField {...fields} />
+          <KindField control={fields.control} onKind={changeKind} />
+          <TraitFields kind={kind} form={fields} />
+          {more ? <MoreFields {...fields} /> : <Button look="quiet" className="px-0" onClick={() => setMore(true)}>Add notes or the day it came</Button>}
+          {add.error && <Failure error={add.error} />}
+          <div className="flex gap-3">
+            <Button look="filled" type="submit" disabled={add.isPending}>Put it on the shelf</Button>
+            <ButtonLink to="/gear">Cancel</ButtonLink>
+          </div>
+        </div>
+        <aside className="sheet order-first h-fit p-4 lg:order-last lg:sticky lg:top-4">
+          <LightPath kind={kind} traits={traits} states={NO_STATES} />
+          <p className="mt-2 text-sm text-soft">{care.surfacesOf(kind, traits).length} surfaces to keep an eye on.</p>
+        </aside>
+      </form>
+    </Page>
+  );
+}

@@ -1,0 +1,57 @@
+import type { Item } from '@bright-keeper/contract';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { ApiError } from '../../api/http';
+import { Button, ButtonLink, Failure, Loading, Notice, Page } from '../../ui/parts';
+import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
+import { useItem, useUpdateItem } from './queries';
+import { filledTraits, useItemForm } from './useItemForm';
+
+const newerRow = (error: unknown): Item | null => (error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Item) : null);
+
+function EditForm({ item }: { item: Item }) {
+  const navigate = useNavigate();
+  const update = useUpdateItem(item.id);
+  const [version, setVersion] = useState(item.version);
+  const { name, kind: itemKind, traits, notes, acquiredOn } = item;
+  const { form, kind, fields, changeKind, showProblem } = useItemForm({ name, kind: itemKind, traits, notes, acquiredOn });
+  const save = (asVersion: number) => form.handleSubmit((input) => update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }))();
+  const newer = newerRow(update.error);
+  const takeNewer = (row: Item) => {
+    form.reset({ name: row.name, kind: row.kind, traits: filledTraits(row.kind, row.traits), notes: row.notes, acquiredOn: row.acquiredOn });
+    setVersion(row.version);
+    update.reset();
+  };
+  return (
+    <form onSubmit={(e) => { e.preventDefault(); void save(version); }} noValidate className="max-w-3xl space-y-6">
+      {newer && (
+        <Notice tone="attention">
+          <p className="font-semibold">This was changed elsewhere in the meantime.</p>
+          <p className="mt-1">There it is now called “{newer.name}”. What you typed is still here.</p>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <Button onClick={() => takeNewer(newer)}>Take the newer version</Button>
+            <Button onClick={() => void save(newer.version)}>Keep mine</Button>
+          </div>
+        </Notice>
+      )}
+      <NameField {...fields} />
+      <KindField control={fields.control} onKind={changeKind} />
+      <TraitFields kind={kind} form={fields} />
+      <MoreFields {...fields} />
+      {update.error && !newer && <Failure error={update.error} />}
+      <div className="flex gap-3">
+        <Button look="filled" type="submit" disabled={update.isPending}>Save</Button>
+        <ButtonLink to={`/gear/${item.id}`}>Cancel</ButtonLink>
+      </div>
+    </form>
+  );
+}
+
+export function EditItemPage() {
+  const { id = '' } = useParams();
+  const item = useItem(id);
+  if (item.isPending) return <Loading />;
+  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
+  // The form keeps the version it was opened with, whatever a later refetch brings.
+  return <Page title={`Edit ${item.data.name}`}><EditForm key={id} item={item.data} /></Page>;
+}

@@ -1,0 +1,126 @@
+import { IMPORT_TARGETS, type ImportMapping, type ImportPreview, type ImportRequest, type ImportTarget } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Button, Failure, Notice, Page, Section } from '../../ui/parts';
+import { useImport, usePreview } from './queries';
+
+const TARGET_WORDS: Record<string, string> = {
+  name: 'Name', kind: 'Kind', notes: 'Notes', acquiredOn: 'Day it came',
+  ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
+};
+const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
+
+/** A file as base64, in pieces, so that a large one does not overflow the call. */
+async function toBase64(file: File): Promise<string> {
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const PIECE = 0x8000;
+  let binary = '';
+  for (let i = 0; i < bytes.length; i += PIECE) binary += String.fromCharCode(...bytes.subarray(i, i + PIECE));
+  return btoa(binary);
+}
+
+function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange: (mapping: ImportMapping) => void }) {
+  const targetOf = (column: string) => IMPORT_TARGETS.find((t) => preview.mapping[t] === column) ?? '';
+  const set = (column: string, target: string) => {
+    const rest = Object.entries(preview.mapping).filter(([t, c]) => c !== column && t !== target);
+    onChange(Object.fromEntries(target ? [...rest, [target, column]] : rest));
+  };
+  return (
+    <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
+      {preview.columns.map((column) => (
+        <label key={column} className="block">
+          <span className="mb-1 block truncate text-sm font-medium" title={column}>{column}</span>
+          <select className="input" value={targetOf(column)} onChange={(e) => set(column, e.target.value as ImportTarget | '')}>
+            <option value="">Leave out</option>
+            {IMPORT_TARGETS.map((t) => <option key={t} value={t}>{TARGET_WORDS[t]}</option>)}
+          </select>
+        </label>
+      ))}
+    </div>
+  );
+}
+
+function Rows({ preview }: { preview: ImportPreview }) {
+  const shown = preview.columns.slice(0, 6);
+  return (
+    <div className="sheet overflow-x-auto">
+      <table className="w-full text-left text-sm">
+        <thead><tr>{['Line', ...shown, 'Result'].map((h) => <th key={h} scope="col" className="border-b border-line px-3 py-2 font-medium text-soft">{h}</th>)}</tr></thead>
+        <tbody>
+          {preview.rows.map((row) => {
+            const problems = Object.entries(row.errors);
+            return (
+              <tr key={row.line} className={`border-b border-line align-top last:border-0 ${row.input ? '' : 'bg-act-tint'}`}>
+                <td className="px-3 py-1.5 font-mono">{row.line}</td>
+                {shown.map((c) => <td key={c} className="max-w-48 truncate px-3 py-1.5">{row.cells[c]}</td>)}
+                <td className="px-3 py-1.5">{row.input ? <span className="text-glass">{care.kindFacts(row.input.kind).name}</span> : problems.map(([field, message]) => <p key={field}><span className="font-semibold">{field}:</span> {message}</p>)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** A gear list from CSV: choose, map, see every bad row with its reason, then all of it or nothing. */
+export function ImportPage() {
+  const navigate = useNavigate();
+  const preview = usePreview();
+  const confirm = useImport();
+  const picker = useRef<HTMLInputElement>(null);
+  const [fileName, setFileName] = useState('');
+  const [request, setRequest] = useState<ImportRequest | null>(null);
+  const ask = (next: ImportRequest) => {
+    setRequest(next);
+    confirm.reset();
+    preview.mutate(next);
+  };
+  const choose = async (file: File | undefined) => {
+    if (!file) return;
+    setFileName(file.name);
+    ask({ fileBase64: await toBase64(file), ...(request?.defaultKind ? { defaultKind: request.defaultKind } : {}) });
+  };
+  const data = preview.data;
+  const withKind = (value: string): ImportRequest => {
+    const { fileBase64, mapping } = request!;
+    return { fileBase64, ...(mapping ? { mapping } : {}), ...(value ? { defaultKind: value as care.ItemKind } : {}) };
+  };
+
+  return (
+    <Page title="Import a gear list" sub="A CSV file with a heading line. Nothing is put on the shelf before you have seen every row.">
+      <div className="space-y-6">
+        <div className="sheet flex flex-wrap items-center gap-4 p-4" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); void choose(e.dataTransfer.files[0]); }}>
+          <input ref={picker} id="file" type="file" accept=".csv,text/csv,text/plain" className="sr-only" onChange={(e) => { void choose(e.target.files?.[0]); e.target.value = ''; }} />
+          <Button look={data ? 'plain' : 'filled'} onClick={() => picker.current?.click()}>{data ? 'Choose another file' : 'Choose a file'}</Button>
+          <label htmlFor="file" className="text-soft">{fileName || 'or drop it here'}</label>
+          {data && <p className="text-sm text-soft">Read as {data.encoding}, cells parted by {DELIMITER_WORDS[data.delimiter] ?? data.delimiter}.</p>}
+        </div>
+        {preview.isError && <Failure error={preview.error} />}
+        {data && request && (
+          <>
+            {data.notices.map((n) => <Notice key={n} tone="attention">{n}</Notice>)}
+            <Section title="What the columns mean" aside="Guessed from the headings; change what is wrong.">
+              <MappingFields preview={data} onChange={(mapping) => ask({ ...request, mapping })} />
+              <label className="mt-4 block max-w-xs">
+                <span className="mb-1 block text-sm font-medium">Where no kind is given</span>
+                <select className="input" value={request.defaultKind ?? ''} onChange={(e) => ask(withKind(e.target.value))}>
+                  <option value="">Refuse the row</option>
+                  {care.ITEM_KINDS.map((k) => <option key={k} value={k}>Take it as a {care.kindFacts(k).name}</option>)}
+                </select>
+              </label>
+            </Section>
+            <Section title={data.bad > 0 ? `${data.bad} of ${data.total} rows cannot be imported` : `${data.total} rows, all good`} aside={data.rows.length < data.total ? `showing ${data.rows.length}` : undefined}>
+              <Rows preview={data} />
+            </Section>
+            {confirm.isError && <Failure error={confirm.error} />}
+            <Button look="filled" disabled={data.bad > 0 || data.total === 0 || confirm.isPending || preview.isPending} onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}>
+              {data.bad > 0 ? 'Correct the rows above first' : `Put ${data.total} things on the shelf`}
+            </Button>
+          </>
+        )}
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,127 @@
+import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
+import { care, schedule } from '@bright-keeper/core';
+import { useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { LightPath } from '../../ui/lightpath/LightPath';
+import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
+import { Day, todayHere } from '../../ui/when';
+import { useStartLook } from '../inspection/queries';
+import { useMarkDone } from '../today/queries';
+import { useItem, useSetArchived, useSetStatus } from './queries';
+import { SurfaceCard } from './SurfaceCard';
+import { Timeline } from './Timeline';
+
+const needsWork = (item: ItemPageData) => item.surfaces.some((s) => s.verdict !== 'leave');
+
+/** The one thing to do next with this item, as its filled button. */
+function NextAction({ item }: { item: ItemPageData }) {
+  const navigate = useNavigate();
+  const startLook = useStartLook();
+  const look = () => startLook.mutate(item.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
+  const plan = needsWork(item);
+  const lookWords = item.openLookId ? 'Go on looking' : 'Look at it';
+  if (item.archivedAt) return null;
+  if (item.openCleaningId) return <ButtonLink look="filled" to={`/bench/${item.openCleaningId}`}>Go on at the bench</ButtonLink>;
+  return (
+    <>
+      <Button look={plan && !item.openLookId ? 'plain' : 'filled'} onClick={look} disabled={startLook.isPending}>{lookWords}</Button>
+      {plan && <ButtonLink look={item.openLookId ? 'plain' : 'filled'} to={`/gear/${item.id}/plan`}>See the plan</ButtonLink>}
+    </>
+  );
+}
+
+function Housekeeping({ item }: { item: ItemPageData }) {
+  const setStatus = useSetStatus(item.id);
+  const setArchived = useSetArchived(item.id);
+  const { version } = item;
+  const archived = item.archivedAt !== null;
+  const quarantined = item.status === 'quarantined';
+  return (
+    <>
+      {(setStatus.error ?? setArchived.error) && <Failure error={setStatus.error ?? setArchived.error} />}
+      <div className="flex flex-wrap gap-2">
+        <ButtonLink to={`/gear/${item.id}/edit`}>Edit</ButtonLink>
+        {!archived && <Button disabled={setStatus.isPending} onClick={() => setStatus.mutate({ version, status: quarantined ? 'in-use' : 'quarantined' })}>{quarantined ? 'Back from quarantine' : 'Move to quarantine'}</Button>}
+        <Button disabled={setArchived.isPending} onClick={() => setArchived.mutate({ version, archived: !archived })}>{archived ? 'Restore to the shelf' : 'Archive'}</Button>
+      </div>
+    </>
+  );
+}
+
+function DueList({ item }: { item: ItemPageData }) {
+  const markDone = useMarkDone();
+  if (item.due.length === 0) return <p className="text-soft">Nothing recurs for this thing.</p>;
+  return (
+    <>
+      {markDone.error && <Failure error={markDone.error} />}
+      <ul className="sheet divide-y divide-line">
+        {item.due.map((due) => {
+          const { name, what, doneBy } = schedule.rhythm(due.task);
+          const urgent = schedule.urgencyOf(due, todayHere());
+          return (
+            <li key={due.id} className="flex items-center justify-between gap-3 px-4 py-2.5">
+              <div>
+                <p><span className="font-medium">{name}</span>{' '}<span className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}><Day day={due.due} /></span></p>
+                <p className="text-sm text-soft">{what}</p>
+              </div>
+              {doneBy === 'mark' && <Button aria-label={`Done: ${name}`} onClick={() => markDone.mutate({ dueId: due.id, itemId: item.id })}>Done</Button>}
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
+
+/** Surfaces that ask for something first, then the ones looked at, then the rest, each in light-path order. */
+function surfacesByNeed(item: ItemPageData): care.Surface[] {
+  const weight = (surface: care.Surface) => {
+    const state = item.surfaces.find((s) => s.surface === surface);
+    if (!state) return 3;
+    if (state.verdict !== 'leave') return 0;
+    return state.findings.length > 0 ? 1 : 2;
+  };
+  return [...care.surfacesOf(item.kind, item.traits)].sort((a, b) => weight(a) - weight(b));
+}
+
+export function ItemPage() {
+  const { id = '' } = useParams();
+  const item = useItem(id);
+  const [params, setParams] = useSearchParams();
+  const [counts, setCounts] = useState(false);
+  if (item.isPending) return <Loading />;
+  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
+  const data = item.data;
+  const own = care.surfacesOf(data.kind, data.traits);
+  const wanted = params.get('surface') as care.Surface | null;
+  const selected = wanted && own.includes(wanted) ? wanted : surfacesByNeed(data)[0]!;
+  const select = (surface: care.Surface) => setParams({ surface }, { replace: true });
+  const touches = Object.values(data.contacts).reduce((sum, n) => sum + n, 0);
+
+  return (
+    <Page
+      title={<>{data.name} {data.status === 'quarantined' && <span className="rounded bg-act-tint px-2 text-base text-act">quarantine</span>} {data.archivedAt && <span className="rounded bg-well px-2 text-base text-soft">archived</span>}</>}
+      sub={<>{care.kindFacts(data.kind).name}{data.acquiredOn && <> · came <Day day={data.acquiredOn} /></>}</>}
+      actions={<NextAction item={data} />}
+    >
+      <div className="grid gap-6 lg:grid-cols-12">
+        <div className="sheet p-4 lg:col-span-8">
+          <LightPath kind={data.kind} traits={data.traits} states={data.surfaces} selected={selected} onSelect={select} {...(counts ? { counts: data.contacts } : {})} />
+          <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
+            <label className="flex min-h-11 items-center gap-2"><input type="checkbox" className="size-5 accent-glass" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over 12 months ({touches})</label>
+            <VerdictChip verdict={data.verdict} />
+          </div>
+        </div>
+        <div className="lg:col-span-4"><SurfaceCard item={data} surface={selected} surfaces={surfacesByNeed(data)} onSelect={select} /></div>
+        <div className="space-y-6 lg:col-span-7">
+          <Section title="What was done"><Timeline itemId={data.id} /></Section>
+        </div>
+        <div className="space-y-6 lg:col-span-5">
+          <Section title="What is due"><DueList item={data} /></Section>
+          {data.notes && <Section title="Notes"><p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p></Section>}
+          <Section title="This thing"><Housekeeping item={data} /></Section>
+        </div>
+      </div>
+    </Page>
+  );
+}

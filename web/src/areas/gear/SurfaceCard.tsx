@@ -1,0 +1,49 @@
+import type { ItemPage } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { FacePicture } from '../../ui/lightpath/SoilPicture';
+import { surfaceLook, TONE_CLASSES } from '../../ui/lightpath/surfaceLook';
+import { VerdictChip } from '../../ui/parts';
+import { At } from '../../ui/when';
+
+type Props = { item: ItemPage; surface: care.Surface; surfaces: readonly care.Surface[]; onSelect: (surface: care.Surface) => void };
+
+/** What is known of one surface, and a way to every other one. */
+export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
+  const state = item.surfaces.find((s) => s.surface === surface);
+  const touches = item.contacts[surface] ?? 0;
+  const layers = (state?.findings ?? []).map((f) => ({ pattern: care.SOILS[f.soil].pattern, severity: f.severity }));
+  return (
+    <div className="sheet flex h-full flex-col p-4">
+      <div className="flex gap-4">
+        <FacePicture layers={layers} className="size-24 shrink-0" />
+        <div className="min-w-0">
+          <h2 className="text-lg font-semibold first-letter:uppercase">{care.SURFACES[surface].name}</h2>
+          <VerdictChip verdict={state?.verdict ?? null} />
+          <p className="mt-1 text-sm text-soft">{state ? <>As of <At instant={state.knownSince} /></> : 'Not looked at yet.'} {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}</p>
+        </div>
+      </div>
+      {state && (
+        <div className="mt-3">
+          {state.findings.length === 0 && state.verdict === 'leave' ? <p>Nothing found. A good deed: it was left alone.</p> : <>
+            <ul>{state.findings.map((f) => <li key={f.soil}><span className="font-medium">{care.SOILS[f.soil].name}</span>, {care.SEVERITY_NAMES[f.severity]}</li>)}</ul>
+            <p className="mt-1 text-sm text-soft">{state.reason}</p>
+          </>}
+        </div>
+      )}
+      <ul className="mt-4 flex flex-wrap gap-1.5 border-t border-line pt-3" aria-label="All surfaces">
+        {surfaces.map((s) => {
+          const look = surfaceLook(s, item.surfaces.find((k) => k.surface === s));
+          const { ink } = TONE_CLASSES[look.tone];
+          return (
+            <li key={s}>
+              <button type="button" onClick={() => onSelect(s)} aria-pressed={s === surface} title={look.words}
+                className={`min-h-9 rounded border px-2 text-sm ${s === surface ? 'border-lamp bg-lamp-tint font-semibold text-ink' : `border-line bg-page ${ink}`}`}>
+                {care.SURFACES[s].name}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

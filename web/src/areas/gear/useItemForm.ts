@@ -1,0 +1,33 @@
+import { itemInput, JOI_OPTIONS, type ItemInput } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { joiResolver } from '@hookform/resolvers/joi';
+import { useForm } from 'react-hook-form';
+import { ApiError } from '../../api/http';
+
+/** The traits of a kind with every default filled in, so that the form shows what will be assumed. */
+export const filledTraits = (kind: care.ItemKind, traits: care.Traits = {}): care.Traits => {
+  const all = care.withDefaults(kind, traits);
+  return Object.fromEntries(care.traitsOf(kind).map((t) => [t, all[t]])) as care.Traits;
+};
+
+/** The form of a thing, checked by the same schema as the server's. */
+export function useItemForm(start: ItemInput) {
+  const form = useForm<ItemInput>({
+    defaultValues: { ...start, traits: filledTraits(start.kind, start.traits) },
+    resolver: joiResolver(itemInput, JOI_OPTIONS),
+  });
+  /** Another kind asks for other traits; those both have are kept. */
+  const changeKind = (kind: care.ItemKind) => {
+    const current = form.getValues('traits');
+    const shared = Object.fromEntries(Object.entries(current).filter(([t]) => care.traitsOf(kind).includes(t as care.TraitId)));
+    form.setValue('traits', filledTraits(kind, shared));
+  };
+  /** Puts the server's messages beside their fields; what was typed stays. */
+  const showProblem = (error: unknown) => {
+    if (!(error instanceof ApiError)) return;
+    for (const [field, message] of Object.entries(error.problem.fields ?? {})) form.setError(field as keyof ItemInput, { message });
+  };
+  const kind = form.watch('kind');
+  const fields = { control: form.control, register: form.register, errors: form.formState.errors };
+  return { form, kind, fields, changeKind, showProblem };
+}

@@ -1,0 +1,131 @@
+import type { ItemPage, LookDoc } from '@bright-keeper/contract';
+import { care, inspection } from '@bright-keeper/core';
+import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
+import { useCallback, useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useSavedDocument } from '../../api/useSavedDocument';
+import { LightPath } from '../../ui/lightpath/LightPath';
+import { Button, Failure, Loading, Notice, Page, VerdictChip } from '../../ui/parts';
+import { SaveMark } from '../../ui/SaveMark';
+import { useItem } from '../gear/queries';
+import { useSettings } from '../settings/queries';
+import { FindingsPicker } from './FindingsPicker';
+import { cacheLook, saveLook, useDropLook, useFinishLook, useLook } from './queries';
+import { answerFor, lookReducer, type LookAction, type LookDraft } from './state';
+
+const draftOf = (look: LookDoc): LookDraft => ({ at: look.at, answers: look.answers });
+
+function Manner({ icon: Icon, title, children }: { icon: LucideIcon; title: string; children: string }) {
+  return (
+    <div className="flex gap-3">
+      <Icon size={22} className="mt-0.5 shrink-0 text-lamp" aria-hidden="true" />
+      <p><span className="block text-sm text-soft">{title}</span>{children}</p>
+    </div>
+  );
+}
+
+function Stepper({ steps, draft, at, go }: { steps: inspection.LookStep[]; draft: LookDraft; at: care.Surface; go: (s: care.Surface) => void }) {
+  return (
+    <ol aria-label="Surfaces in the order light meets them" className="flex gap-1 overflow-x-auto pb-1 md:flex-wrap md:overflow-visible">
+      {steps.map(({ surface }) => {
+        const answer = answerFor(draft, surface);
+        const mark = answer ? (answer.findings.length > 0 ? '●' : '✓') : '○';
+        return (
+          <li key={surface}>
+            <button type="button" onClick={() => go(surface)} aria-current={surface === at ? 'step' : undefined}
+              className={`min-h-11 rounded border px-2.5 text-sm whitespace-nowrap md:min-h-9 ${surface === at ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet'}`}>
+              <span aria-hidden="true" className={answer?.findings.length ? 'text-lamp' : answer ? 'text-glass' : 'text-soft'}>{mark}</span>{' '}
+              {care.SURFACES[surface].name}<span className="sr-only">{answer ? ', looked at' : ', not looked at'}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
+  const navigate = useNavigate();
+  const settings = useSettings();
+  const save = useMemo(() => saveLook(look.id), [look.id]);
+  const doc = useSavedDocument({ loaded: look, draftOf, save, onSaved: cacheLook });
+  const finish = useFinishLook(look.id);
+  const drop = useDropLook(look);
+  const { draft, change } = doc;
+  const act = useCallback((action: LookAction) => change(lookReducer(draft, action)), [change, draft]);
+
+  const steps = useMemo(() => inspection.protocolFor(item.kind, item.traits), [item.kind, item.traits]);
+  const index = Math.max(0, steps.findIndex((s) => s.surface === draft.at));
+  const step = steps[index]!;
+  const next = steps[index + 1];
+  const previous = steps[index - 1];
+  const answer = answerFor(draft, step.surface);
+  const schools = settings.data?.schools;
+  const states = useMemo(() => draft.answers.map(({ surface, findings }) => ({
+    surface, findings, ...inspection.assessSurface(item, findings.map((f) => ({ ...f, surface })), schools),
+  })), [draft.answers, item, schools]);
+  const verdict = states.find((s) => s.surface === step.surface);
+
+  const go = (to: care.Surface) => act({ type: 'go', to });
+  /** Says "nothing here" unless something was tapped, and goes on. */
+  const goOn = () => {
+    const seen = answer ? draft : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
+    change(next ? lookReducer(seen, { type: 'go', to: next.surface }) : seen);
+  };
+  const end = async () => finish.mutate(await doc.settled(), { onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`) });
+
+  return (
+    <Page
+      title={<>Look: {look.itemName}</>}
+      sub={`${draft.answers.length} of ${steps.length} surfaces looked at. Saved as you tap; you can stop any time.`}
+      actions={<>
+        <SaveMark state={doc.state} />
+        {draft.answers.length === 0 && <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>}
+        <Button look={next ? 'plain' : 'filled'} disabled={draft.answers.length === 0 || finish.isPending} onClick={() => void end()}>Finish the look</Button>
+      </>}
+    >
+      {doc.newer && <Notice tone="attention">This look went on in another window. <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>Take that state</Button></Notice>}
+      {(finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
+      <div className="grid gap-4 lg:grid-cols-12">
+        <div className="space-y-3 lg:col-span-6">
+          <div className="sheet p-3"><LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} /></div>
+          <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
+        </div>
+        <section className="sheet space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
+          <div className="flex items-start justify-between gap-4">
+            <h2 className="text-xl font-semibold first-letter:uppercase">{care.SURFACES[step.surface].name}</h2>
+            <span className="pt-1 text-sm whitespace-nowrap text-soft">{index + 1} of {steps.length}</span>
+          </div>
+          <div className="space-y-2">
+            <Manner icon={Lightbulb} title="Lamp">{step.lamp}</Manner>
+            <Manner icon={RotateCw} title="Angle">{step.angle}</Manner>
+            <Manner icon={Hand} title="Hands">{step.handling}</Manner>
+          </div>
+          <FindingsPicker key={step.surface} mayShow={step.mayShow} findings={answer?.findings ?? []} onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })} />
+          <label className="block">
+            <span className="mb-1 block text-sm text-soft">Notes on this surface</span>
+            <textarea rows={2} maxLength={2000} className="input" value={answer?.note ?? ''} onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })} />
+          </label>
+          <div aria-live="polite" className="min-h-14 rounded bg-well px-3 py-2">
+            {verdict ? <p className="flex flex-wrap items-center gap-2"><VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{verdict.reason}</span></p> : <p className="flex items-center gap-2 text-soft"><Eye size={18} aria-hidden="true" /> Tap what you see, or go on if there is nothing.</p>}
+          </div>
+          <div className="flex justify-between gap-2">
+            <Button disabled={!previous} onClick={() => previous && go(previous.surface)}><ArrowLeft size={18} aria-hidden="true" /> Back</Button>
+            {(next || !answer) && <Button look="filled" onClick={goOn}>{answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" /></Button>}
+          </div>
+        </section>
+      </div>
+    </Page>
+  );
+}
+
+export function LookPage() {
+  const { id = '' } = useParams();
+  const look = useLook(id);
+  const item = useItem(look.data?.itemId ?? '');
+  if (look.isError) return <Failure error={look.error} onRetry={() => void look.refetch()} />;
+  if (look.isPending) return <Loading />;
+  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
+  if (item.isPending) return <Loading />;
+  return <Looking key={id} look={look.data} item={item.data} />;
+}

@@ -1,0 +1,38 @@
+import { routes, type ItemPage, type LookDoc, type SaveLook } from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { gearChanged, queryClient } from '../../api/client';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+
+export const useStartLook = () =>
+  useMutation({
+    mutationFn: (itemId: string) => http.post<LookDoc>(routes.looks, { itemId }),
+    onSuccess: (look) => {
+      queryClient.setQueryData(keys.look(look.id), look);
+      gearChanged(look.itemId);
+    },
+  });
+
+/** A look is loaded once; from then on the screen is ahead of the server. */
+export const useLook = (id: string) => useQuery({ queryKey: keys.look(id), queryFn: () => http.get<LookDoc>(routes.look(id)), staleTime: Infinity });
+
+export const saveLook = (id: string) => (version: number, draft: Omit<SaveLook, 'version'>) => http.put<LookDoc>(routes.look(id), { version, ...draft });
+export const cacheLook = (look: LookDoc): void => void queryClient.setQueryData(keys.look(look.id), look);
+
+export const useFinishLook = (id: string) =>
+  useMutation({
+    mutationFn: (version: number) => http.post<ItemPage>(routes.lookFinish(id), { version }),
+    onSuccess: (item) => {
+      queryClient.removeQueries({ queryKey: keys.look(id) });
+      gearChanged(item.id);
+    },
+  });
+
+export const useDropLook = (look: LookDoc) =>
+  useMutation({
+    mutationFn: () => http.delete(routes.look(look.id)),
+    onSuccess: () => {
+      queryClient.removeQueries({ queryKey: keys.look(look.id) });
+      gearChanged(look.itemId);
+    },
+  });

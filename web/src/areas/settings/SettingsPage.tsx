@@ -1,0 +1,84 @@
+import { JOI_OPTIONS, settingsUpdate, type Settings } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { joiResolver } from '@hookform/resolvers/joi';
+import { useForm } from 'react-hook-form';
+import { ApiError } from '../../api/http';
+import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { Field } from '../gear/ItemFields';
+import { useSaveSettings, useSettings } from './queries';
+import { ThemeChoice } from './ThemeChoice';
+
+const newerRow = (error: unknown): Settings | null => (error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Settings) : null);
+
+function SettingsForm({ settings }: { settings: Settings }) {
+  const save = useSaveSettings();
+  const { register, handleSubmit, formState: { errors, isDirty }, reset, getValues, setValue, watch, setError } = useForm<Settings>({ defaultValues: settings, resolver: joiResolver(settingsUpdate, JOI_OPTIONS) });
+  const submit = handleSubmit((values) =>
+    save.mutate(values, {
+      onSuccess: (saved) => reset(saved),
+      onError: (error) => error instanceof ApiError && Object.entries(error.problem.fields ?? {}).forEach(([field, message]) => setError(field as keyof Settings, { message })),
+    }),
+  );
+  const newer = newerRow(save.error);
+  return (
+    <form onSubmit={(e) => void submit(e)} noValidate className="space-y-8">
+      {newer && (
+        <Notice tone="attention">
+          <p>The settings were changed elsewhere in the meantime.</p>
+          <div className="mt-2 flex gap-2">
+            <Button onClick={() => { reset(newer); save.reset(); }}>Take the newer ones</Button>
+            <Button onClick={() => { setValue('version', newer.version); save.mutate({ ...getValues(), version: newer.version }, { onSuccess: (saved) => reset(saved) }); }}>Keep mine</Button>
+          </div>
+        </Notice>
+      )}
+      {save.error && !newer && <Failure error={save.error} />}
+      <Section title="Schools" aside="Where good practitioners disagree, you choose. A plan says what the others would do.">
+        <div className="grid gap-3 md:grid-cols-2">
+          {care.SCHOOL_IDS.map((id) => {
+            const facts = care.schoolFacts(id);
+            return (
+              <label key={id} className="sheet block p-4">
+                <span className="block font-semibold">{facts.name}</span>
+                <span className="mb-2 block text-sm text-soft">{facts.question}</span>
+                <select className="input" {...register(`schools.${id}`)}>
+                  {Object.entries(facts.choices).map(([choice, { name }]) => <option key={choice} value={choice}>{name}{choice === facts.default ? ' (usual)' : ''}</option>)}
+                </select>
+                <span className="mt-1 block text-sm text-soft">{facts.choices[watch(`schools.${id}`)]?.reason}</span>
+              </label>
+            );
+          })}
+        </div>
+      </Section>
+      <Section title="Units and place">
+        <div className="sheet grid gap-4 p-4 md:grid-cols-2">
+          <Field label="Time zone" id="timeZone" error={errors.timeZone?.message} hint="Decides which calendar day it is.">
+            <input id="timeZone" list="zones" className="input" aria-invalid={!!errors.timeZone} {...register('timeZone')} />
+            <datalist id="zones">{Intl.supportedValuesOf('timeZone').map((z) => <option key={z} value={z} />)}</datalist>
+          </Field>
+          <Field label="Currency" id="currency" error={errors.currency?.message} hint="Three capitals, like EUR.">
+            <input id="currency" className="input" maxLength={3} aria-invalid={!!errors.currency} {...register('currency')} />
+          </Field>
+        </div>
+      </Section>
+      <div className="flex items-center gap-4">
+        <Button look="filled" type="submit" disabled={save.isPending || !isDirty}>Save</Button>
+        {save.isSuccess && !isDirty && <p role="status" className="text-glass">Saved.</p>}
+      </div>
+    </form>
+  );
+}
+
+export function SettingsPage() {
+  const settings = useSettings();
+  if (settings.isPending) return <Loading />;
+  if (settings.isError) return <Failure error={settings.error} onRetry={() => void settings.refetch()} />;
+  return (
+    <Page title="Settings">
+      <div className="space-y-8">
+        <ThemeChoice />
+        <SettingsForm settings={settings.data} />
+        <p className="text-sm text-soft">Programs can use everything here too: <a className="link" href="/api/docs">the API and its documentation</a>.</p>
+      </div>
+    </Page>
+  );
+}

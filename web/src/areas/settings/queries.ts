@@ -1,0 +1,10 @@
+import { routes, type Settings } from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryClient } from '../../api/client';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+
+export const useSettings = () => useQuery({ queryKey: keys.settings, queryFn: () => http.get<Settings>(routes.settings), staleTime: 60_000 });
+
+export const useSaveSettings = () =>
+  useMutation({ mutationFn: (settings: Settings) => http.put<Settings>(routes.settings, settings), onSuccess: (saved) => queryClient.setQueryData(keys.settings, saved) });

@@ -1,0 +1,31 @@
+import { createBrowserRouter } from 'react-router';
+import { Loading } from './ui/parts';
+import { Broken, NotHere, Shell } from './ui/Shell';
+
+/** Every address; each area's code comes when it is first opened. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    hydrateFallbackElement: <Loading />,
+    errorElement: <Broken />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./areas/today/TodayPage')).TodayPage }) },
+      { path: 'gear', lazy: async () => ({ Component: (await import('./areas/gear/ShelfPage')).ShelfPage }) },
+      { path: 'gear/new', lazy: async () => ({ Component: (await import('./areas/gear/AddItemPage')).AddItemPage }) },
+      { path: 'gear/import', lazy: async () => ({ Component: (await import('./areas/gear/ImportPage')).ImportPage }) },
+      { path: 'gear/:id', lazy: async () => ({ Component: (await import('./areas/gear/ItemPage')).ItemPage }) },
+      { path: 'gear/:id/edit', lazy: async () => ({ Component: (await import('./areas/gear/EditItemPage')).EditItemPage }) },
+      { path: 'gear/:id/plan', lazy: async () => ({ Component: (await import('./areas/care/PlanPage')).PlanPage }) },
+      { path: 'clean', lazy: async () => ({ Component: (await import('./areas/care/CleanPage')).CleanPage }) },
+      { path: 'look/:id', lazy: async () => ({ Component: (await import('./areas/inspection/LookPage')).LookPage }) },
+      { path: 'settings', lazy: async () => ({ Component: (await import('./areas/settings/SettingsPage')).SettingsPage }) },
+      { path: '*', element: <NotHere /> },
+    ],
+  },
+  {
+    path: 'bench/:id',
+    hydrateFallbackElement: <Loading />,
+    errorElement: <Broken />,
+    lazy: async () => ({ Component: (await import('./areas/care/BenchPage')).BenchPage }),
+  },
+]);

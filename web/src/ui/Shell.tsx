@@ -1,0 +1,55 @@
+import { Aperture, CalendarCheck, Settings, SprayCan, type LucideIcon } from 'lucide-react';
+import { NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
+import { ButtonLink, Empty, Failure, Page } from './parts';
+
+type Station = { to: string; name: string; icon: LucideIcon };
+
+/** The stations in the order the work goes; Settings at the far end. */
+const STATIONS: Station[] = [
+  { to: '/', name: 'Today', icon: CalendarCheck },
+  { to: '/gear', name: 'Gear', icon: Aperture },
+  { to: '/clean', name: 'Clean', icon: SprayCan },
+  { to: '/settings', name: 'Settings', icon: Settings },
+];
+
+const railLink = ({ isActive }: { isActive: boolean }) =>
+  `flex min-h-11 items-center gap-2 border-b-2 px-3 ${isActive ? 'border-lamp font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
+const footLink = ({ isActive }: { isActive: boolean }) =>
+  `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 text-sm ${isActive ? 'border-lamp font-semibold' : 'border-transparent text-soft'}`;
+
+/** The rail above every page; on a phone it lies along the bottom edge. */
+export function Shell() {
+  return (
+    <div className="min-h-dvh bg-page">
+      <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">Skip to the work</a>
+      <header className="border-b border-line bg-sheet">
+        <div className="mx-auto flex max-w-[1200px] items-center px-4 md:px-8">
+          <span className="flex items-center gap-2 py-3 pr-8 font-semibold"><img src="/icon.svg" alt="" width="24" height="24" /> Bright Keeper</span>
+          <nav aria-label="Stations" className="hidden flex-1 gap-1 md:flex">
+            {STATIONS.map(({ to, name, icon: Icon }) => (
+              <NavLink key={to} to={to} end={to === '/'} className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}><Icon size={18} aria-hidden="true" /> {name}</NavLink>
+            ))}
+          </nav>
+        </div>
+      </header>
+      <div id="work"><Outlet /></div>
+      <nav aria-label="Stations" className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden">
+        {STATIONS.map(({ to, name, icon: Icon }) => (
+          <NavLink key={to} to={to} end={to === '/'} className={footLink}><Icon size={20} aria-hidden="true" /> {name}</NavLink>
+        ))}
+      </nav>
+      <ScrollRestoration />
+    </div>
+  );
+}
+
+export const NotHere = () => (
+  <Page title="Nothing here">
+    <Empty title="This address leads nowhere" action={<ButtonLink to="/gear" look="filled">Go to the shelf</ButtonLink>}>The thing may have been renamed or the link cut short.</Empty>
+  </Page>
+);
+
+export function Broken() {
+  const error = useRouteError();
+  return <Failure error={error} onRetry={() => window.location.reload()} />;
+}

@@ -1,0 +1,17 @@
+import { mirrored, rect, type Drawing } from './drawing';
+
+const AXIS = 165;
+
+/** A filter in section beside its open case. */
+export const filterDrawing = (): Drawing => ({
+  width: 704,
+  height: 330,
+  axisY: AXIS,
+  outline: [rect(258, AXIS - 138, 90, 16), rect(258, AXIS + 122, 90, 16), rect(302, AXIS - 112, 8, 224)],
+  regions: [
+    { surface: 'filter-front', d: rect(270, AXIS - 112, 30, 224), at: [285, AXIS - 80] },
+    { surface: 'filter-back', d: rect(312, AXIS - 112, 30, 224), at: [327, AXIS + 80] },
+    { surface: 'filter-thread', d: mirrored(350, 118, 34, 20, AXIS), at: [366, AXIS - 128] },
+    { surface: 'case', d: `M470 ${AXIS - 128}h120v256h-120v-18h102v-220h-102z`, at: [580, AXIS] },
+  ],
+});
