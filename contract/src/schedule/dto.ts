@@ -1,5 +1,5 @@
 import type { care, schedule } from '@bright-keeper/core';
-import type { Due, Item, LogEntry } from '../gear/dto.js';
+import type { Due, Item, LogEntry, SurfaceState } from '../gear/dto.js';
 
 type Named = Pick<Item, 'id' | 'name' | 'kind' | 'traits' | 'status'>;
 
@@ -9,7 +9,7 @@ export type Today = {
   counts: { items: number; neverLooked: number };
   open: { kind: 'look' | 'cleaning'; id: string; startedAt: string; item: Named }[];
   /** Things whose last look asks for something; gravest first. */
-  needs: { item: Named; verdict: Exclude<care.Verdict, 'leave'>; surfaces: { surface: care.Surface; reason: string }[] }[];
+  needs: { item: Named; verdict: Exclude<care.Verdict, 'leave'>; surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'reason'>[] }[];
   due: (Due & { item: Named; urgency: schedule.Urgency })[];
   recent: (LogEntry & { itemName: string })[];
 };

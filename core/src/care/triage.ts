@@ -36,7 +36,7 @@ function triageByThreshold(finding: Finding, { schools }: Context): Triage {
   const facts = SOILS[soil];
   if (severity >= facts.actFrom) return clean(facts.why);
   if (schools.habit === 'after-every-outing') return clean('Your school cleans after every outing, a trace included.');
-  return leave(facts.why);
+  return leave(facts.whyLeave);
 }
 
 /** Metal at a battery: beyond a bloom it is a workshop's. */

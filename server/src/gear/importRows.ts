@@ -1,4 +1,4 @@
-import { fieldsOf, IMPORT_TARGETS, itemInput, JOI_OPTIONS, type ImportMapping, type ImportRow, type ImportTarget, type ItemInput } from '@bright-keeper/contract';
+import { fieldsOf, IMPORT_TARGETS, itemInput, JOI_OPTIONS, type ImportMapping, type ImportRow, type ImportTarget } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 
 /** Words people write over such columns, besides our own names for them. */
@@ -98,7 +98,7 @@ function byColumn(fields: Record<string, string>, mapping: ImportMapping): Recor
 
 /** One line of the file as a thing, or what is wrong with it. */
 export function readRow(line: number, cells: Record<string, string>, mapping: ImportMapping, defaultKind?: care.ItemKind): ImportRow {
-  const { error, value } = itemInput.validate(draftOf(cells, mapping, defaultKind), JOI_OPTIONS);
-  if (error) return { line, cells, input: null, errors: byColumn(fieldsOf(error), mapping) };
-  return { line, cells, input: value as ItemInput, errors: {} };
+  const checked = itemInput.validate(draftOf(cells, mapping, defaultKind), JOI_OPTIONS);
+  if (checked.error) return { line, cells, input: null, errors: byColumn(fieldsOf(checked.error), mapping) };
+  return { line, cells, input: checked.value, errors: {} };
 }

@@ -9,7 +9,7 @@ class JoiPipe<T> implements PipeTransform<unknown, T> {
   transform(value: unknown): T {
     const result = this.schema.validate(value ?? {}, this.options);
     if (result.error) throw problem(commonErrors, 'bad-input', { fields: fieldsOf(result.error) });
-    return result.value as T;
+    return result.value;
   }
 }
 

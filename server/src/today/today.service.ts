@@ -13,6 +13,7 @@ const RECENT = 8;
 /** By consequence: what spreads, then what only a workshop can halt, then what only shows. */
 const RANK: readonly care.Verdict[] = ['isolate', 'hand-over', 'clean'];
 
+const worst = ({ findings }: Today['needs'][number]['surfaces'][number]) => Math.max(0, ...findings.map((f) => f.severity));
 const named = ({ id, name, kind, traits, status }: Item): Today['open'][number]['item'] => ({ id, name, kind, traits, status });
 
 /** What wants the keeper now, gathered from every area. */
@@ -61,9 +62,10 @@ export class TodayService {
       const verdict = state.verdict as Today['needs'][number]['verdict'];
       const need = byItem.get(item.id) ?? { item: named(item), verdict, surfaces: [] };
       if (RANK.indexOf(verdict) < RANK.indexOf(need.verdict)) need.verdict = verdict;
-      need.surfaces.push({ surface: state.surface, reason: state.reason });
+      need.surfaces.push({ surface: state.surface, verdict, findings: state.findings, reason: state.reason });
       byItem.set(item.id, need);
     }
+    for (const need of byItem.values()) need.surfaces.sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || worst(b) - worst(a));
     return [...byItem.values()].sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || a.item.name.localeCompare(b.item.name));
   }
 }

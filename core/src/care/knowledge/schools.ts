@@ -69,5 +69,5 @@ export const SCHOOL_IDS = Object.keys(SCHOOLS) as SchoolId[];
 export type Schools = { [S in SchoolId]: keyof (typeof SCHOOLS)[S]['choices'] & string };
 
 export const DEFAULT_SCHOOLS = Object.fromEntries(SCHOOL_IDS.map((id) => [id, SCHOOLS[id].default])) as Schools;
-export const schoolFacts = (id: SchoolId): SchoolFacts => SCHOOLS[id] as SchoolFacts;
+export const schoolFacts = (id: SchoolId): SchoolFacts => SCHOOLS[id];
 export const schoolChoices = (id: SchoolId): string[] => Object.keys(SCHOOLS[id].choices);

@@ -11,11 +11,9 @@ import { wipingRules } from './wiping.js';
 /** All rules that hold always, the ones about harm before the ones about place and taste. */
 const ALL = [...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
 
-/** Rules that speak about the whole plan rather than about one candidate. */
-const PLAN_RULE_IDS = ['air-first'] as const;
-
-export type RuleId = (typeof ALL)[number]['id'] | (typeof PLAN_RULE_IDS)[number];
-export const RULES: readonly Rule<RuleId>[] = ALL as readonly Rule<RuleId>[];
+/** `air-first` speaks about a whole ladder rather than one candidate, so the planner itself applies it. */
+export type RuleId = (typeof ALL)[number]['id'] | 'air-first';
+export const RULES: readonly Rule<RuleId>[] = ALL;
 
 const fill = (message: string, { surface, method }: Candidate) =>
   message.replaceAll('{surface}', surfaceFacts(surface).name).replaceAll('{method}', methodFacts(method).name.toLowerCase());

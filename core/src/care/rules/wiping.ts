@@ -1,5 +1,6 @@
 import { commonPractice } from '../knowledge/basis.js';
 import { methodFacts } from '../knowledge/methods.js';
+import { SOILS } from '../knowledge/soils.js';
 import { familyOf, isOptical } from '../knowledge/surfaces.js';
 import { rule, type Candidate } from './rule.js';
 
@@ -31,6 +32,15 @@ export const wipingRules = [
     basis: commonPractice,
     forbids: (candidate) =>
       isOptical(candidate.surface) && lies(candidate, 'splash', 'pollen') && methodFacts(candidate.method).level === 3,
+  }),
+  rule({
+    id: 'no-dry-wipe-on-heavy-film',
+    title: 'A plain film is not rubbed dry',
+    message: 'A film as plain as this only spreads under a dry cloth: go on to the damp wipe on the {surface}.',
+    basis: commonPractice,
+    forbids: (candidate) =>
+      isOptical(candidate.surface) && candidate.method === 'dry-wipe' &&
+      candidate.findings.some((f) => f.severity >= 3 && SOILS[f.soil].nature === 'film'),
   }),
   rule({
     id: 'fog-is-left',

@@ -7,6 +7,7 @@ import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { surfaceTitle } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
 import { useItem } from '../gear/queries';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
@@ -51,7 +52,7 @@ function StepCard({ step, attempt }: { step: care.Step; attempt: number }) {
   const facts = care.METHODS[step.method];
   return (
     <div className="space-y-4">
-      <p className="text-soft"><span className="font-semibold text-ink first-letter:uppercase">{care.SURFACES[step.surface].name}</span> · rung {step.level}, {LEVEL_WORDS[step.level]?.toLowerCase()} {attempt > 1 && '· second try, fresh patch'}</p>
+      <p className="text-soft"><span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · rung {step.level}, {LEVEL_WORDS[step.level]?.toLowerCase()} {attempt > 1 && '· second try, fresh patch'}</p>
       <h2 className="text-2xl leading-none font-semibold">{facts.name}{step.completes ? ' again' : ''}</h2>
       <p className="text-lg">{step.completes ? 'The brush let go of what sat in the rim: ' : ''}{facts.how}</p>
       {inHand(step) && <p className="text-lg"><span className="text-soft">Take:</span> <b>{inHand(step)}</b></p>}
@@ -63,12 +64,26 @@ function StepCard({ step, attempt }: { step: care.Step; attempt: number }) {
 
 const LookCard = ({ step }: { step: care.Step }) => (
   <div className="space-y-4">
-    <p className="text-soft"><span className="font-semibold text-ink first-letter:uppercase">{care.SURFACES[step.surface].name}</span> · after: {care.METHODS[step.method].name.toLowerCase()}</p>
+    <p className="text-soft"><span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after: {care.METHODS[step.method].name.toLowerCase()}</p>
     <h2 className="text-2xl leading-none font-semibold">{step.look!.asks === 'grains' ? 'Any grains left?' : 'Look'}</h2>
     <p className="text-lg">{step.look!.lamp}</p>
     <p className="text-lg"><span className="text-soft">Look for:</span> {step.look!.for}</p>
   </div>
 );
+
+/** The rungs of this surface in order: done, the one one stands on, and those that may not be needed. */
+function Rungs({ steps, standing, done }: { steps: readonly care.Step[]; standing: care.Step; done: readonly string[] }) {
+  const own = steps.filter((s) => s.surface === standing.surface);
+  return (
+    <ol aria-label="Rungs for this surface" className="mt-4 flex flex-wrap gap-1.5">
+      {own.map((s) => (
+        <li key={s.id} aria-current={s === standing ? 'step' : undefined} className={`rounded border px-2.5 py-1 ${s === standing ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line text-soft'}`}>
+          <span className="font-mono text-sm">{s.level}</span> {care.METHODS[s.method].name}{done.includes(s.id) && s !== standing && <span aria-label="done"> ✓</span>}
+        </li>
+      ))}
+    </ol>
+  );
+}
 
 function Outcomes({ cleaning, events }: { cleaning: Cleaning; events: care.BenchEvent[] }) {
   const { contacts } = care.benchState(cleaning.plan, events);
@@ -76,7 +91,7 @@ function Outcomes({ cleaning, events }: { cleaning: Cleaning; events: care.Bench
     <ul className="sheet divide-y divide-line">
       {Object.entries(care.outcomesOf(cleaning.plan, events)).map(([surface, outcome]) => (
         <li key={surface} className="flex justify-between gap-4 px-4 py-2">
-          <span className="first-letter:uppercase">{care.SURFACES[surface as care.Surface].name}</span>
+          <span>{surfaceTitle(surface as care.Surface)}</span>
           <span><b>{OUTCOME_WORDS[outcome]}</b> <span className="text-soft">· {contacts[surface as care.Surface] ?? 0} touches</span></span>
         </li>
       ))}
@@ -144,7 +159,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           <Button onClick={undo} disabled={draft.events.length === 0}><Undo2 size={18} aria-hidden="true" /> Undo</Button>
           {touched || state.phase === 'close'
             ? state.phase !== 'close' && <Button onClick={() => act({ type: 'stop' })}><X size={18} aria-hidden="true" /> Stop here</Button>
-            : <Button disabled={drop.isPending} onClick={() => void leave()}><X size={18} aria-hidden="true" /> Leave</Button>}
+            : <Button disabled={drop.isPending} onClick={() => void leave()}><X size={18} aria-hidden="true" /> Back to the plan</Button>}
         </div>
       </header>
       {doc.newer && <Notice tone="attention">This cleaning went on in another window. <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>Take that state</Button></Notice>}
@@ -152,6 +167,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
       <div className="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-2">
         <div className="border-line p-4 max-lg:pb-0 lg:border-r lg:p-8">
           <div className="mx-auto max-w-md lg:max-w-none"><LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={state.step?.surface ?? null} /></div>
+          {state.step && <Rungs steps={cleaning.plan.steps} standing={state.step} done={state.done} />}
           {state.step && <p className="mt-4 hidden text-soft lg:block">Space or → does the big button; 1, 2, 3 answer a look; ← undoes. A foot pedal works too.</p>}
         </div>
         <div className="p-4 lg:p-8" aria-live="polite"><Card cleaning={cleaning} events={draft.events} state={state} /></div>

@@ -46,8 +46,8 @@ const FACING: Record<care.Orientation, number | null> = { 'facing-down': 180, 'f
 export function MotionDrawing({ motion, orientation }: Pick<care.Step, 'motion' | 'orientation'>) {
   const turn = FACING[orientation];
   return (
-    <figure className="flex items-center gap-4">
-      <svg viewBox="0 0 160 140" className="h-32 w-auto" aria-hidden="true">{MOTIONS[motion]}</svg>
+    <figure className="flex flex-wrap items-center gap-4 text-lg">
+      <svg viewBox="0 0 160 140" className="h-32 w-auto shrink-0 lg:h-52" aria-hidden="true">{MOTIONS[motion]}</svg>
       <figcaption className="space-y-1">
         <p>{MOTION_WORDS[motion]}</p>
         <p className="flex items-center gap-2 text-soft">

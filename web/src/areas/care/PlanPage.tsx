@@ -6,6 +6,7 @@ import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { surfaceTitle } from '../../ui/words';
 import { useItem, useSetStatus } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { conditionsFrom, CONDITION_WORDS, placeFrom, schoolsFrom, withChoice } from './planChoices';
@@ -51,7 +52,7 @@ const SurfaceTabs = ({ surfaces, plan, selected, onSelect }: { surfaces: readonl
           <button type="button" aria-pressed={surface === selected} onClick={() => onSelect(surface)}
             className={`flex min-h-11 w-full items-center gap-3 rounded border px-3 text-left ${surface === selected ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet hover:bg-well'}`}>
             <span className="font-mono text-soft">{i + 1}</span>
-            <span className="flex-1 first-letter:uppercase">{care.SURFACES[surface].name}</span>
+            <span className="flex-1">{surfaceTitle(surface)}</span>
             <span className="text-sm font-normal text-soft">{steps.length === 0 ? 'no steps' : `at most ${touches} ${touches === 1 ? 'touch' : 'touches'}`}</span>
           </button>
         </li>
@@ -64,7 +65,7 @@ type Reasoned = { surface: care.Surface; reason: string };
 const ReasonList = ({ title, entries }: { title: string; entries: readonly Reasoned[] }) =>
   entries.length === 0 ? null : (
     <Section title={title}>
-      <ul className="sheet divide-y divide-line">{entries.map((e, i) => <li key={i} className="px-4 py-2"><span className="font-medium first-letter:uppercase">{care.SURFACES[e.surface].name}</span><span className="block text-sm text-soft">{e.reason}</span></li>)}</ul>
+      <ul className="sheet divide-y divide-line">{entries.map((e, i) => <li key={i} className="px-4 py-2"><span className="font-medium">{surfaceTitle(e.surface)}</span><span className="block text-sm text-soft">{e.reason}</span></li>)}</ul>
     </Section>
   );
 
@@ -107,7 +108,7 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
   return (
     <Notice tone="act">
       <p className="font-semibold">Move it away from the rest now.</p>
-      <p>{care.SURFACES[plan.isolate.surface].name}: {plan.isolate.reason}</p>
+      <p>{surfaceTitle(plan.isolate.surface)}: {plan.isolate.reason}</p>
       {item.status === 'quarantined'
         ? <p className="mt-2 text-sm">It is in quarantine; the next looks are scheduled.</p>
         : <Button className="mt-2" disabled={setStatus.isPending} onClick={() => setStatus.mutate({ version: item.version, status: 'quarantined' })}>Move to quarantine</Button>}
@@ -162,7 +163,7 @@ function Plan({ item, mySchools, currency }: { item: ItemPage; mySchools: care.S
         </div>
         <div className="space-y-6 lg:col-span-6">
           {selected ? (
-            <Section title={<span className="first-letter:uppercase">{care.SURFACES[selected].name}</span>} aside="stop at the first rung that does it">
+            <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first rung that does it">
               <div className="sheet p-3"><TouchLadder surface={selected} plan={plan} /></div>
               <SchoolNotes steps={plan.steps.filter((s) => s.surface === selected)} />
             </Section>

@@ -1,5 +1,6 @@
 import { care } from '@bright-keeper/core';
 import { Fragment } from 'react';
+import { capital } from '../../ui/words';
 import { inHand, LEVEL_WORDS, minutesWords } from './words';
 
 type Props = {
@@ -11,9 +12,10 @@ type Props = {
 
 const LEVELS = [1, 2, 3, 4, 5, 6, 7] as const;
 
-function StepOnRung({ step, standing }: { step: care.Step; standing: boolean }) {
+function StepOnRung({ step, order, standing }: { step: care.Step; order: number; standing: boolean }) {
   return (
     <li className={`rounded px-2 py-1 ${standing ? 'bg-lamp-tint' : ''}`}>
+      <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center font-mono text-sm" aria-label={`step ${order}`}>{order}</span>
       <span className="font-semibold">{care.METHODS[step.method].name}</span>
       {step.completes && <span className="text-soft"> again, after the brush</span>}
       {!step.completes && step.pass > 1 && step.method === 'blow' && <span className="text-soft"> again, before the next touch</span>}
@@ -47,7 +49,7 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
             <li key={level} className={`grid grid-cols-[7.5rem_1fr] border-t-2 ${lit ? 'border-lamp' : 'border-line'}`}>
               <p className={`px-3 py-2 text-sm ${here.length + handed.length > 0 ? 'font-semibold' : 'text-soft'}`}><span className="font-mono">{level}</span> {LEVEL_WORDS[level]}</p>
               <ul className="min-h-9 space-y-1 py-1 pr-2">
-                {here.map((step) => <StepOnRung key={step.id} step={step} standing={step.id === standing} />)}
+                {here.map((step) => <StepOnRung key={step.id} step={step} order={steps.indexOf(step) + 1} standing={step.id === standing} />)}
                 {handed.map((h, i) => <li key={i} className="px-2 py-1"><span className="font-semibold text-act">Hand over{h.soil ? `: ${care.SOILS[h.soil].name}` : ''}</span><span className="block text-sm text-soft">{h.reason}</span></li>)}
                 {out.map((r, i) => (
                   <li key={`${r.rule}-${i}`} className="px-2 py-1 text-sm">
@@ -61,7 +63,7 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
       </ol>
       {loose.length > 0 && (
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm" aria-label="Never on this surface">
-          {loose.map((r, i) => <Fragment key={i}><dt><s className="text-soft first-letter:uppercase">{refusedName(r)}</s></dt><dd>{r.reason}</dd></Fragment>)}
+          {loose.map((r, i) => <Fragment key={i}><dt><s className="text-soft">{capital(refusedName(r))}</s></dt><dd>{r.reason}</dd></Fragment>)}
         </dl>
       )}
     </div>

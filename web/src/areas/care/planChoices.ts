@@ -7,7 +7,7 @@ export const placeFrom = (params: URLSearchParams): care.Place => (params.get('p
 
 export function conditionsFrom(params: URLSearchParams): care.Conditions {
   if (placeFrom(params) === 'home') return {};
-  return Object.fromEntries(Object.keys(CONDITION_WORDS).filter((key) => params.has(key)).map((key) => [key, true]));
+  return { wind: params.has('wind'), blowingSand: params.has('blowingSand'), rain: params.has('rain') };
 }
 
 /** The user's schools, with what was chosen for this plan alone laid over them. */

@@ -100,7 +100,7 @@ export function MoreFields({ register, errors }: FormProps) {
   return (
     <div className="grid gap-4 sm:grid-cols-2">
       <Field label="Came to you on" id="acquiredOn" error={errors.acquiredOn?.message}>
-        <input id="acquiredOn" type="date" className="input" {...invalid('acquiredOn', errors.acquiredOn)} {...register('acquiredOn', { setValueAs: (v) => v || null })} />
+        <input id="acquiredOn" type="date" className="input" {...invalid('acquiredOn', errors.acquiredOn)} {...register('acquiredOn', { setValueAs: (v: string | null) => v || null })} />
       </Field>
       <Field label="Notes" id="notes" error={errors.notes?.message}>
         <textarea id="notes" rows={3} className="input" {...invalid('notes', errors.notes)} {...register('notes')} />

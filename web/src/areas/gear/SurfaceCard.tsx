@@ -4,6 +4,7 @@ import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { surfaceLook, TONE_CLASSES } from '../../ui/lightpath/surfaceLook';
 import { VerdictChip } from '../../ui/parts';
 import { At } from '../../ui/when';
+import { surfaceTitle } from '../../ui/words';
 
 type Props = { item: ItemPage; surface: care.Surface; surfaces: readonly care.Surface[]; onSelect: (surface: care.Surface) => void };
 
@@ -17,9 +18,9 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
       <div className="flex gap-4">
         <FacePicture layers={layers} className="size-24 shrink-0" />
         <div className="min-w-0">
-          <h2 className="text-lg font-semibold first-letter:uppercase">{care.SURFACES[surface].name}</h2>
+          <h2 className="text-lg font-semibold">{surfaceTitle(surface)}</h2>
           <VerdictChip verdict={state?.verdict ?? null} />
-          <p className="mt-1 text-sm text-soft">{state ? <>As of <At instant={state.knownSince} /></> : 'Not looked at yet.'} {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}</p>
+          <p className="mt-1 text-sm text-soft">{state ? <>As of <At instant={state.knownSince} />.</> : 'Not looked at yet.'} {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}</p>
         </div>
       </div>
       {state && (

@@ -7,7 +7,7 @@ import { ApiError } from '../../api/http';
 /** The traits of a kind with every default filled in, so that the form shows what will be assumed. */
 export const filledTraits = (kind: care.ItemKind, traits: care.Traits = {}): care.Traits => {
   const all = care.withDefaults(kind, traits);
-  return Object.fromEntries(care.traitsOf(kind).map((t) => [t, all[t]])) as care.Traits;
+  return Object.fromEntries(care.traitsOf(kind).map((t) => [t, all[t]]));
 };
 
 /** The form of a thing, checked by the same schema as the server's. */

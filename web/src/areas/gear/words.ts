@@ -1,7 +1,7 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
+import { findingsWords, surfaceTitle } from '../../ui/words';
 
-const surfaceNames = (surfaces: readonly string[]) => surfaces.map((s) => care.SURFACES[s as care.Surface].name).join(', ');
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 export const OUTCOME_WORDS: Record<care.Outcome, string> = {
@@ -17,14 +17,14 @@ const FIELD_WORDS: Record<string, string> = { name: 'name', kind: 'kind', traits
 type Words = { title: string; lines: string[] };
 
 function lookWords(data: Extract<LogData, { kind: 'look' }>): Words {
-  const seen = data.verdicts.map(({ surface, findings }) => `${care.SURFACES[surface].name}: ${findings.map((f) => `${care.SOILS[f.soil].name} (${care.SEVERITY_NAMES[f.severity]})`).join(', ')}`);
-  const notes = data.notes.map(({ surface, note }) => `${care.SURFACES[surface].name}: “${note}”`);
+  const seen = data.verdicts.map(({ surface, findings }) => `${surfaceTitle(surface)}: ${findingsWords(findings)}`);
+  const notes = data.notes.map(({ surface, note }) => `${surfaceTitle(surface)}: “${note}”`);
   return { title: `Looked at ${count(data.looked, 'surface', 'surfaces')}`, lines: [...(seen.length > 0 ? seen : ['Nothing found.']), ...notes] };
 }
 
 function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
   const touches = Object.values(data.contacts).reduce((sum, n) => sum + n, 0);
-  const outcomes = Object.entries(data.outcomes).map(([surface, outcome]) => `${surfaceNames([surface])}: ${OUTCOME_WORDS[outcome]}`);
+  const outcomes = Object.entries(data.outcomes).map(([surface, outcome]) => `${surfaceTitle(surface as care.Surface)}: ${OUTCOME_WORDS[outcome]}`);
   const methods = data.methods.map((m) => care.METHODS[m].name.toLowerCase()).join(', ');
   return { title: `Cleaned ${data.place === 'home' ? 'at the bench' : 'in the field'}`, lines: [...outcomes, `${methods || 'nothing done'}; ${count(touches, 'touch', 'touches')}, ${data.minutes} min`] };
 }

@@ -3,6 +3,7 @@ import { care } from '@bright-keeper/core';
 import { useState } from 'react';
 import { SoilPicture } from '../../ui/lightpath/SoilPicture';
 import { Button } from '../../ui/parts';
+import { capital } from '../../ui/words';
 
 type Props = { mayShow: readonly care.Soil[]; findings: readonly SoilSeen[]; onSee: (soil: care.Soil, severity: care.Severity) => void };
 
@@ -15,7 +16,7 @@ function SeenSoil({ soil, severity, onSee }: { soil: care.Soil; severity: care.S
   const { name, tell } = care.SOILS[soil];
   return (
     <fieldset className="rounded border border-lamp p-3">
-      <legend className="px-1 font-semibold first-letter:uppercase">{name}</legend>
+      <legend className="px-1 font-semibold">{capital(name)}</legend>
       <p className="mb-2 text-sm text-soft">{tell}</p>
       <div className="grid grid-cols-4 gap-2">
         {SEVERITIES.map((s) => (

@@ -7,6 +7,7 @@ import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Notice, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { surfaceTitle } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { FindingsPicker } from './FindingsPicker';
@@ -90,16 +91,16 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
         <div className="space-y-3 lg:col-span-6">
           <div className="sheet p-3"><LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} /></div>
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
-        </div>
-        <section className="sheet space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
-          <div className="flex items-start justify-between gap-4">
-            <h2 className="text-xl font-semibold first-letter:uppercase">{care.SURFACES[step.surface].name}</h2>
-            <span className="pt-1 text-sm whitespace-nowrap text-soft">{index + 1} of {steps.length}</span>
-          </div>
-          <div className="space-y-2">
+          <div className="sheet space-y-2 p-4">
             <Manner icon={Lightbulb} title="Lamp">{step.lamp}</Manner>
             <Manner icon={RotateCw} title="Angle">{step.angle}</Manner>
             <Manner icon={Hand} title="Hands">{step.handling}</Manner>
+          </div>
+        </div>
+        <section className="sheet space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
+          <div className="flex items-start justify-between gap-4">
+            <h2 className="text-xl font-semibold">{surfaceTitle(step.surface)}</h2>
+            <span className="pt-1 text-sm whitespace-nowrap text-soft">{index + 1} of {steps.length}</span>
           </div>
           <FindingsPicker key={step.surface} mayShow={step.mayShow} findings={answer?.findings ?? []} onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })} />
           <label className="block">

@@ -8,12 +8,16 @@ const THEMES = {
 } as const;
 type Theme = keyof typeof THEMES;
 
+function light(theme: Theme): void {
+  document.documentElement.dataset.theme = theme;
+  localStorage.setItem('theme', theme);
+}
+
 /** The theme belongs to this screen, not to the account: a phone in the field differs from the bench. */
 export function ThemeChoice() {
   const [theme, setTheme] = useState(() => (document.documentElement.dataset.theme ?? 'day') as Theme);
   const choose = (next: Theme) => {
-    document.documentElement.dataset.theme = next;
-    localStorage.setItem('theme', next);
+    light(next);
     setTheme(next);
   };
   return (

@@ -1,10 +1,11 @@
 import type { Today } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
-import { Aperture, CalendarClock, PlayCircle, type LucideIcon } from 'lucide-react';
+import { schedule } from '@bright-keeper/core';
+import { CalendarClock, Droplets, PlayCircle, ShieldAlert, Wrench, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
+import { findingsWords, surfaceTitle } from '../../ui/words';
 import { logWords } from '../gear/words';
 import { useStartLook } from '../inspection/queries';
 import { useMarkDone, useToday } from './queries';
@@ -30,17 +31,23 @@ const OpenWork = ({ open }: { open: Today['open'] }) => (
   </>
 );
 
-const TONES: Record<Today['needs'][number]['verdict'], string> = { isolate: 'text-act', 'hand-over': 'text-act', clean: 'text-lamp' };
-const needReason = ({ surfaces }: Today['needs'][number]) => {
+const LOOKS: Record<Today['needs'][number]['verdict'], { icon: LucideIcon; tone: string }> = {
+  isolate: { icon: ShieldAlert, tone: 'text-act' },
+  'hand-over': { icon: Wrench, tone: 'text-act' },
+  clean: { icon: Droplets, tone: 'text-lamp' },
+};
+
+/** The gravest surface with what was found there and why it matters; how many more there are. */
+function needReason({ surfaces }: Today['needs'][number]): string {
   const first = surfaces[0]!;
   const more = surfaces.length - 1;
-  return `${care.SURFACES[first.surface].name}: ${first.reason}${more > 0 ? ` And ${more} more.` : ''}`;
-};
+  return `${surfaceTitle(first.surface)}: ${findingsWords(first.findings)}. ${first.reason}${more > 0 ? ` ${more} more ${more === 1 ? 'surface' : 'surfaces'}.` : ''}`;
+}
 
 const Needs = ({ needs }: { needs: Today['needs'] }) => (
   <>
     {needs.map((need) => (
-      <Row key={need.item.id} icon={Aperture} tone={TONES[need.verdict]} title={<><ItemLink item={need.item} /><VerdictChip verdict={need.verdict} /></>} detail={<span className="inline-block first-letter:uppercase">{needReason(need)}</span>}
+      <Row key={need.item.id} {...LOOKS[need.verdict]} title={<><ItemLink item={need.item} /><VerdictChip verdict={need.verdict} /></>} detail={needReason(need)}
         action={<ButtonLink to={`/gear/${need.item.id}/plan`}>See the plan</ButtonLink>} />
     ))}
   </>

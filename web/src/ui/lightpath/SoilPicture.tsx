@@ -43,12 +43,16 @@ const fibres: Draw = (random, s) => times(s * 2, (i) => {
   return <path key={i} d={`M${x} ${y}q${d()} ${d()} ${d()} ${d()}t${d() / 2} ${d() / 2}`} fill="none" stroke="currentColor" strokeWidth=".9" />;
 });
 
-/** Ridges of a fingertip: nested arcs, more of them and darker the plainer the print. */
+/** Ridges of a fingertip: nested loops open at the foot, more prints and darker the plainer they are. */
 const whorl: Draw = (random, s) => times([0, 1, 1, 2, 3][s]!, (i) => {
-  const { x, y } = i === 0 ? { x: 52, y: 47 } : scatter(random);
-  const turn = random() * 60 - 30;
-  const ridges = Array.from({ length: 4 + s }, (_, k) => `M${-3 - k * 2.4} ${k * 2.6}a${3 + k * 2.4} ${4 + k * 3.1} 0 0 1 ${6 + k * 4.8} 0`).join('');
-  return <path key={i} d={ridges} transform={`translate(${x} ${y}) rotate(${turn})`} fill="none" stroke="currentColor" strokeWidth={0.7 + s * 0.2} opacity={0.3 + s * 0.17} />;
+  const { x, y } = i === 0 ? { x: 50, y: 52 } : scatter(random);
+  const turn = random() * 50 - 25;
+  const ridges = Array.from({ length: 7 }, (_, k) => {
+    const rx = 2.2 + k * 2.7;
+    const ry = 3.4 + k * 3.2;
+    return `M${-rx} ${ry * 0.75}V0A${rx} ${ry} 0 0 1 ${rx} 0V${ry * 0.75}`;
+  }).join('');
+  return <path key={i} d={ridges} transform={`translate(${x} ${y}) rotate(${turn})`} fill="none" stroke="currentColor" strokeWidth={0.7 + s * 0.22} strokeDasharray={`${6 + s * 5} ${5 - s}`} opacity={0.3 + s * 0.17} />;
 });
 
 const drops: Draw = (random, s) => times([0, 2, 4, 8, 15][s]!, (i) => {
@@ -60,6 +64,12 @@ const drops: Draw = (random, s) => times([0, 2, 4, 8, 15][s]!, (i) => {
 const veil: Draw = (random, s) => times(3 + s * 3, (i) => {
   const y = 8 + random() * 84;
   return <path key={i} d={`M-6 ${y}Q50 ${y - 26 + random() * 16} 106 ${y}`} fill="none" stroke="currentColor" strokeWidth={2 + s * 1.5} opacity={0.06 + s * 0.05} />;
+});
+
+/** Strokes of an earlier wipe: arcs round one centre, off to the side. */
+const arcs: Draw = (random, s) => times(2 + s * 3, (i) => {
+  const r = 24 + i * (52 / (2 + s * 3)) + random() * 3;
+  return <path key={i} d={`M${50 - r} 96A${r} ${r} 0 0 1 ${50 + r} 96`} fill="none" stroke="currentColor" strokeWidth={0.8 + s * 0.5} strokeDasharray={`${20 + random() * 40} ${8 + random() * 10}`} opacity={0.15 + s * 0.14} />;
 });
 
 const crystals: Draw = (random, s) => times(COUNT[s]!, (i) => {
@@ -102,8 +112,8 @@ const patch: Draw = (random, s) => times(Math.max(1, s - 1), (i) => {
   return <path key={i} d={`M${x - r} ${y}q${r * 0.2} ${-r * 1.2} ${r} ${-r}t${r} ${r * 0.8}q${-r * 0.4} ${r * 1.3} ${-r} ${r}t${-r} ${-r * 0.8}z`} fill="currentColor" fillOpacity=".22" stroke="currentColor" strokeDasharray="2.5 1.8" strokeWidth=".9" />;
 });
 
-const DRAWS: Record<care.SoilPattern, Draw> = { specks, grains, fibres, whorl, drops, veil, crystals, blob, threads, scratch, patch };
-const SEED: Record<care.SoilPattern, number> = { specks: 11, grains: 23, fibres: 37, whorl: 41, drops: 53, veil: 67, crystals: 71, blob: 83, threads: 97, scratch: 101, patch: 113 };
+const DRAWS: Record<care.SoilPattern, Draw> = { specks, grains, fibres, whorl, drops, veil, arcs, crystals, blob, threads, scratch, patch };
+const SEED: Record<care.SoilPattern, number> = { specks: 11, grains: 23, fibres: 37, whorl: 41, drops: 53, veil: 67, arcs: 61, crystals: 71, blob: 83, threads: 97, scratch: 101, patch: 113 };
 
 /** How a soil shows on a face under the lamp, to compare with what one sees. */
 export function SoilPicture({ soil, severity, className = '' }: { soil: care.Soil; severity: care.Severity; className?: string }) {

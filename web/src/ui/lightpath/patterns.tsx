@@ -11,6 +11,7 @@ const TILES: Record<care.SoilPattern, ReactElement> = {
   whorl: <g fill="none" stroke="currentColor" strokeWidth="1.3"><path d="M11 11m-2 0a2 2 0 1 1 4 0a4 4 0 1 1 -8 0a6 6 0 1 1 12 0a8 8 0 1 1 -16 0" /></g>,
   drops: <g fill="none" stroke="currentColor" strokeWidth="1.4"><circle cx="6" cy="7" r="4" /><circle cx="16" cy="15" r="5" /></g>,
   veil: <g stroke="currentColor" strokeWidth="1.2"><path d="M-2 8L8 -2M-2 16L16 -2M-2 24L24 -2M6 24L24 6M14 24L24 14" /></g>,
+  arcs: <g fill="none" stroke="currentColor" strokeWidth="1.2"><path d="M-2 9Q11 0 24 9M-2 16Q11 7 24 16M-2 23Q11 14 24 23" /></g>,
   crystals: <g stroke="currentColor" strokeWidth="1.3"><path d="M6 2v8M2 6h8M3 3l6 6M9 3l-6 6M16 12v8M12 16h8M13 13l6 6M19 13l-6 6" /></g>,
   blob: <g fill="currentColor"><path d="M4 10q1-6 7-5t8 4q1 7-6 8t-9-7z" opacity=".75" /></g>,
   threads: <g fill="none" stroke="currentColor" strokeWidth="1.2"><path d="M11 22V12l-6-6M11 12l6-7M11 17l7-2M5 6V1M5 6L1 7M17 5V0M17 5l5 1" /></g>,

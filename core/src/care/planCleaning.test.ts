@@ -1,0 +1,322 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import * as care from './index.js';
+import { anyRequest, everySingleFinding } from './testing/requests.js';
+
+const plan = (findings: care.Finding[], more: Partial<care.PlanRequest> = {}) =>
+  care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings, ...more });
+const onFront = (soil: care.Soil, severity: care.Severity): care.Finding => ({ surface: 'front-glass', soil, severity });
+const methods = (p: care.CleaningPlan, surface: care.Surface) => p.steps.filter((s) => s.surface === surface).map((s) => s.method);
+
+/** Holds for the single findings one by one, and for random mixtures of them. */
+function always(claim: (request: care.PlanRequest, plan: care.CleaningPlan) => void): void {
+  for (const request of everySingleFinding()) claim(request, care.planCleaning(request));
+  fc.assert(fc.property(anyRequest, (request) => claim(request, care.planCleaning(request))), { numRuns: 400, seed: 4870 });
+}
+
+const LOOSE: readonly care.Soil[] = ['dust', 'grit', 'lint', 'pollen'];
+const isGlass = (s: care.Surface) => ['glass', 'sensor'].includes(care.familyOf(s));
+
+describe('a cleaning plan, whatever was found', () => {
+  it('touches no glass that carries loose dirt before air has come', () => {
+    always((request, { steps }) => {
+      for (const surface of new Set(steps.map((s) => s.surface))) {
+        const loose = request.findings.some((f) => f.surface === surface && f.severity > 0 && LOOSE.includes(f.soil));
+        if (!loose || !isGlass(surface)) continue;
+        const own = steps.filter((s) => s.surface === surface);
+        const firstTouch = own.findIndex((s) => s.contact);
+        const firstAir = own.findIndex((s) => s.method === 'blow');
+        if (firstTouch >= 0) expect(firstAir, surface).toBeLessThan(firstTouch);
+        if (firstTouch >= 0) expect(firstAir).toBeGreaterThanOrEqual(0);
+      }
+    });
+  });
+
+  it('never goes down a contact level on a surface within a pass', () => {
+    always((_, { steps }) => {
+      for (const [i, step] of steps.entries()) {
+        const before = steps[i - 1];
+        if (before?.surface === step.surface && before.pass === step.pass) expect(step.level).toBeGreaterThanOrEqual(before.level);
+      }
+    });
+  });
+
+  it('begins every later pass with air', () => {
+    always((_, { steps }) => {
+      for (const [i, step] of steps.entries()) {
+        const before = steps[i - 1];
+        if (before?.surface === step.surface && before.pass !== step.pass) expect(step.method).toBe('blow');
+      }
+    });
+  });
+
+  it('does nothing that it refuses', () => {
+    always((_, { steps, refused }) => {
+      for (const r of refused) {
+        const own = steps.filter((s) => s.surface === r.surface);
+        if (r.method) expect(own.map((s) => s.method)).not.toContain(r.method);
+        else expect(own.flatMap((s) => s.uses.map((u) => u.material as string))).not.toContain(r.material);
+      }
+    });
+  });
+
+  it('looks after every touch', () => {
+    always((_, { steps }) => {
+      for (const step of steps) if (step.contact) expect(step.look, step.id).not.toBeNull();
+    });
+  });
+
+  it('keeps open fluid out of the field unless the school carries a small bottle', () => {
+    always((request, { steps }) => {
+      if (request.place !== 'field' || request.schools?.['field-fluid'] === 'small-bottle') return;
+      for (const step of steps) for (const { material } of step.uses) expect(care.materialFacts(material).openFluid, step.id).toBeFalsy();
+    });
+  });
+
+  it('is the same for the same request, in whatever order its findings are told', () => {
+    always((request, plan) => {
+      expect(care.planCleaning({ ...request, findings: [...request.findings].reverse() })).toEqual(plan);
+    });
+  });
+
+  it('works in contamination-safe order across surfaces', () => {
+    always((_, { steps }) => {
+      const ranks = steps.map((s) => care.workingRank(s.surface));
+      expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+    });
+  });
+
+  it('says something about every surface on which something was found', () => {
+    always((request, p) => {
+      const told = new Set([...p.steps, ...p.leaveAlone, ...p.deferred, ...p.handOver].map((e) => e.surface));
+      for (const f of request.findings) if (f.severity > 0) expect(told, `${f.surface} ${f.soil}`).toContain(f.surface);
+    });
+  });
+
+  it('never wipes damage', () => {
+    always((request, { steps }) => {
+      const damaged = request.findings.filter((f) => care.SOILS[f.soil].nature === 'damage');
+      for (const f of damaged) expect(steps.filter((s) => s.surface === f.surface).flatMap((s) => s.removes)).not.toContain(f.soil);
+    });
+  });
+
+  it('uses no tool or material kept for another role', () => {
+    always((_, { steps }) => {
+      for (const step of steps) {
+        const roles = [...(step.tool ? [care.TOOLS[step.tool].role] : []), ...step.uses.map((u) => care.MATERIALS[u.material].role)] as string[];
+        const allowed = care.familyOf(step.surface) === 'sensor' ? ['sensor', 'any'] : ['glass', 'display'].includes(care.familyOf(step.surface)) ? ['glass', 'any'] : ['shell', 'glass', 'any'];
+        for (const role of roles) expect(allowed, step.id).toContain(role);
+      }
+    });
+  });
+
+  it('puts no alcohol, acetone or ammonia on plastic optics', () => {
+    always((request, { steps }) => {
+      const acrylic = request.item.traits.opticMaterial === 'acrylic';
+      for (const step of steps) {
+        const plastic = care.surfaceFacts(step.surface).stuff === 'plastic' && ['glass', 'display'].includes(care.familyOf(step.surface));
+        if (!plastic && !(acrylic && care.familyOf(step.surface) === 'glass')) continue;
+        for (const { material } of step.uses) for (const bad of ['alcohol', 'acetone', 'ammonia']) expect(care.materialFacts(material).contains, step.id).not.toContain(bad);
+      }
+    });
+  });
+
+  it('answers an empty drawer with what is missing and touches nothing', () => {
+    always((request) => {
+      const bare = care.planCleaning({ ...request, onHand: [] });
+      expect(bare.steps).toEqual([]);
+      expect(bare.summary).not.toBe('');
+    });
+  });
+});
+
+describe('nothing found', () => {
+  it('gives an empty plan that says to leave it', () => {
+    const nothing = plan([]);
+    expect(nothing.steps).toEqual([]);
+    expect(nothing.summary).toMatch(/^Leave it/);
+    expect(nothing.totals).toEqual({ minutes: 0, contacts: 0, materials: [], cost: 0 });
+  });
+
+  it('leaves a trace of dust, and cleans it under the school that cleans after every outing', () => {
+    expect(plan([onFront('dust', 1)]).leaveAlone.map((l) => l.surface)).toEqual(['front-glass']);
+    expect(plan([onFront('dust', 1)], { schools: { habit: 'after-every-outing' } }).steps.length).toBeGreaterThan(0);
+  });
+});
+
+describe('facts of the trade (common practice)', () => {
+  it('climbs from air over a brush to a dry cloth for dust, with air again after the brush', () => {
+    expect(methods(plan([onFront('dust', 2)]), 'front-glass')).toEqual(['blow', 'soft-brush', 'blow', 'dry-wipe']);
+  });
+
+  it('takes a plain fingerprint damp, without rubbing it dry first', () => {
+    expect(methods(plan([onFront('fingerprint', 3)]), 'front-glass')).toEqual(['blow', 'damp-wipe']);
+    expect(plan([onFront('fingerprint', 3), onFront('dust', 3)]).refused).toContainEqual(expect.objectContaining({ method: 'dry-wipe', rule: 'no-dry-wipe-on-heavy-film' }));
+  });
+
+  it('tries a light fingerprint dry before damp', () => {
+    expect(methods(plan([onFront('fingerprint', 2)]), 'front-glass')).toEqual(['blow', 'dry-wipe', 'damp-wipe']);
+  });
+
+  it('dissolves salt with fresh water before anything else is rubbed', () => {
+    const found = methods(plan([onFront('salt', 2), onFront('smear', 2)]), 'front-glass');
+    expect(found[0]).toBe('blow');
+    expect(found[1]).toBe('fresh-water');
+    expect(found).not.toContain('dry-wipe');
+  });
+
+  it('waits on grit: the last loosening step stops instead of climbing', () => {
+    const gritty = plan([onFront('grit', 2), onFront('fingerprint', 2)]).steps.filter((s) => s.surface === 'front-glass');
+    const loosening = gritty.filter((s) => s.look?.asks === 'grains');
+    expect(loosening.map((s) => s.method)).toEqual(['blow', 'soft-brush', 'blow']);
+    expect(loosening.map((s) => s.onNoChange)).toEqual(['climb', 'climb', 'stop']);
+  });
+
+  it('caps a gritty lens in the field and takes the rest home', () => {
+    const field = plan([onFront('grit', 2), onFront('fingerprint', 4)], { place: 'field' });
+    expect(field.steps.every((s) => care.METHODS[s.method].level <= 2)).toBe(true);
+    expect(field.deferred.map((d) => d.surface)).toEqual(['front-glass']);
+  });
+
+  it('uses a sealed wipe in the field only when the picture is spoilt', () => {
+    expect(methods(plan([onFront('fingerprint', 3)], { place: 'field' }), 'front-glass')).toEqual(['blow', 'wet-wipe']);
+    expect(methods(plan([onFront('fingerprint', 2)], { place: 'field' }), 'front-glass')).toEqual([]);
+  });
+
+  it('keeps a lens on the camera in blowing sand', () => {
+    const sandy = plan([{ surface: 'rear-glass', soil: 'dust', severity: 4 }], { place: 'field', conditions: { blowingSand: true } });
+    expect(sandy.steps).toEqual([]);
+    expect(sandy.deferred[0]?.reason).toMatch(/closed/);
+  });
+
+  it('uses only the cleaner its maker names on a coating', () => {
+    const named = care.planCleaning({ item: { kind: 'lens', traits: { makerForbidsFluids: true } }, place: 'home', findings: [onFront('grease', 4), onFront('adhesive', 2)] });
+    const fluids = named.steps.flatMap((s) => s.uses).filter((u) => u.amount.unit === 'drop').map((u) => u.material);
+    expect(new Set(fluids)).toEqual(new Set(['maker-fluid']));
+  });
+
+  it('isolates a lens with fungus inside and hands it over, with its service price as a hint', () => {
+    const sick = care.planCleaning({ item: { kind: 'lens', traits: { servicePrice: 130 } }, place: 'home', findings: [{ surface: 'inner-glass', soil: 'fungus', severity: 2 }] });
+    expect(sick.isolate?.surface).toBe('inner-glass');
+    expect(sick.handOver).toEqual([expect.objectContaining({ surface: 'inner-glass', costHint: 130 })]);
+    expect(sick.steps).toEqual([]);
+  });
+
+  it('takes fungus off a reachable face with gloves, and isolates all the same', () => {
+    const outside = plan([onFront('fungus-outside', 2)]);
+    expect(outside.isolate?.surface).toBe('front-glass');
+    expect(outside.cautions.find((c) => c.hazard === 'mould')?.wear).toContain('gloves');
+    expect(methods(outside, 'front-glass')).toEqual(['blow', 'solvent-wipe']);
+  });
+
+  it.each([['alcohol', 'isopropanol'], ['peroxide', 'peroxide'], ['vinegar', 'vinegar']] as const)('follows the fungus school %s with %s and no second fluid', (choice, fluid) => {
+    const fluids = plan([onFront('fungus-outside', 2)], { schools: { 'fungus-fluid': choice } }).steps.flatMap((s) => s.uses).filter((u) => u.amount.unit === 'drop');
+    expect(fluids.map((u) => u.material)).toEqual([fluid]);
+  });
+
+  it('leaves what lies behind a stuck filter', () => {
+    const stuck = care.planCleaning({ item: { kind: 'lens', traits: { filterFitted: true, filterStuck: true } }, place: 'home', findings: [onFront('fingerprint', 4)] });
+    expect(stuck.steps).toEqual([]);
+    expect(stuck.leaveAlone[0]?.reason).toMatch(/stuck filter/);
+  });
+
+  it('oils a stiff helicoid only where its thread lies open', () => {
+    const stiff: care.Finding[] = [{ surface: 'helicoid', soil: 'dried-grease', severity: 2 }];
+    expect(methods(care.planCleaning({ item: { kind: 'lens', traits: { helicoidExposed: true } }, place: 'home', findings: stiff }), 'helicoid')).toEqual(['lubricate']);
+    expect(plan(stiff).handOver.map((h) => h.surface)).toEqual(['helicoid']);
+  });
+});
+
+describe('a mirrorless body', () => {
+  const body = (findings: care.Finding[], more: Partial<care.PlanRequest> = {}) => care.planCleaning({ item: { kind: 'mirrorless-body', traits: {} }, place: 'home', findings, ...more });
+  const dusty: care.Finding = { surface: 'sensor-cover', soil: 'dust', severity: 3 };
+
+  it('blows, then swabs its sensor with a swab as wide as the sensor is tall', () => {
+    const steps = body([dusty]).steps;
+    expect(steps.map((s) => s.method)).toEqual(['blow', 'sensor-swab']);
+    expect(steps[0]?.orientation).toBe('mount-down');
+    expect(body([dusty]).prepare.join(' ')).toMatch(/Swab 24 mm wide/);
+  });
+
+  it('refuses canned air and brushes on the sensor, with the reason', () => {
+    const rules = body([dusty]).refused.map((r) => [r.method, r.rule]);
+    expect(rules).toContainEqual(['canned-air', 'no-canned-air-inside']);
+    expect(rules).toContainEqual(['soft-brush', 'nothing-dry-on-a-sensor']);
+  });
+
+  it('hands the sensor over where the school says so', () => {
+    const served = body([{ ...dusty, soil: 'grease' }], { schools: { sensor: 'service' } });
+    expect(served.steps).toEqual([]);
+    expect(served.handOver.map((h) => h.surface)).toEqual(['sensor-cover']);
+  });
+
+  it('cleans the sensor last', () => {
+    const all = body([dusty, { surface: 'body-shell', soil: 'dust', severity: 3 }, { surface: 'mount-wall', soil: 'dust', severity: 3 }, { surface: 'contacts', soil: 'skin-oil', severity: 2 }]);
+    expect(all.steps.at(-1)?.surface).toBe('sensor-cover');
+    expect(all.steps[0]?.surface).toBe('body-shell');
+  });
+
+  it('puts nothing wet near the mount opening', () => {
+    const salty = body([{ surface: 'body-mount', soil: 'salt', severity: 3 }]);
+    expect(methods(salty, 'body-mount')).toEqual(['blow', 'damp-swab']);
+    expect(salty.refused).toContainEqual(expect.objectContaining({ method: 'fresh-water', rule: 'barely-damp-near-the-mount' }));
+  });
+
+  it('warns of a leaked battery before anything touches the bay', () => {
+    const leaked = body([{ surface: 'battery-bay', soil: 'corrosion', severity: 1 }]);
+    expect(leaked.cautions.find((c) => c.hazard === 'battery-leak')?.wear).toContain('gloves');
+    expect(body([{ surface: 'battery-bay', soil: 'corrosion', severity: 3 }]).handOver).toHaveLength(1);
+  });
+
+  it('airs a grip that begins to stick instead of cleaning it', () => {
+    const sticky = body([{ surface: 'grip-rubber', soil: 'sticky-coating', severity: 2 }]);
+    expect(sticky.steps).toEqual([]);
+    expect(sticky.leaveAlone[0]?.reason).toMatch(/Air it/);
+  });
+});
+
+describe('the drawer', () => {
+  const everything: care.OnHand[] = [...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS)].map((id) => ({ id: id as care.Tool }));
+
+  it('plans the same with everything on hand as with no drawer given', () => {
+    const findings = [onFront('fingerprint', 3), onFront('dust', 3)];
+    expect(plan(findings, { onHand: everything }).steps).toEqual(plan(findings).steps);
+  });
+
+  it('takes another wipe when the tissue is out, and says what is missing', () => {
+    const noTissue = plan([onFront('fingerprint', 3)], { onHand: everything.filter((t) => t.id !== 'lens-tissue') });
+    expect(noTissue.steps.find((s) => s.method === 'damp-wipe')?.tool).toBe('glass-cloth');
+    expect(noTissue.missing).toContainEqual(expect.objectContaining({ material: 'lens-tissue', substitute: 'glass-cloth' }));
+  });
+
+  it('refuses every touch on glass when there is no blower', () => {
+    const noAir = plan([onFront('fingerprint', 3)], { onHand: everything.filter((t) => t.id !== 'bulb-blower') });
+    expect(noAir.steps).toEqual([]);
+    expect(noAir.refused).toContainEqual(expect.objectContaining({ rule: 'air-first' }));
+  });
+
+  it('keeps a cloth that was used on a shell off glass', () => {
+    const demoted = everything.map((t) => (t.id === 'glass-cloth' ? { ...t, role: 'shell' as const } : t));
+    const dry = plan([onFront('dust', 3)], { onHand: demoted, schools: { wipe: 'microfibre' } });
+    expect(dry.steps.map((s) => s.method)).not.toContain('dry-wipe');
+    expect(dry.missing[0]?.reason).toMatch(/kept for shell/);
+  });
+});
+
+describe('a request that cannot be', () => {
+  it('names the finding on a surface the thing does not have', () => {
+    expect(() => plan([{ surface: 'sensor-cover', soil: 'dust', severity: 2 }])).toThrow(/findings\[0\]\.surface.*sensor-cover/);
+    expect(() => plan([onFront('dust', 2), onFront('mud' as care.Soil, 2)])).toThrow(/findings\[1\]\.soil/);
+    expect(() => plan([onFront('dust', 5 as care.Severity)])).toThrow(/findings\[0\]\.severity/);
+  });
+});
+
+describe('the working order', () => {
+  it('refuses relations that run in a circle, naming them', () => {
+    expect(() => care.sortByRelations(['barrel', 'contacts'], [['barrel', 'contacts'], ['contacts', 'barrel']])).toThrow(/cycle among: barrel, contacts/);
+  });
+
+  it('holds every relation of the table', () => {
+    for (const [earlier, later] of care.BEFORE) expect(care.workingRank(earlier), `${earlier} before ${later}`).toBeLessThan(care.workingRank(later));
+  });
+});

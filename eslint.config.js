@@ -1,0 +1,33 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Imports run one way: core <- contract <- server, web. A folder of another workspace is entered by its name only. */
+const forbid = (names, why) => ({ 'no-restricted-imports': ['error', { patterns: [{ group: names, message: why }] }] });
+const deep = ['@bright-keeper/*/*', '**/core/src/**', '**/contract/src/**', '**/server/src/**', '**/web/src/**'];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', 'server/migrations/**', 'web/public/theme.js'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'off',
+      '@typescript-eslint/restrict-template-expressions': 'off',
+      'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  { files: ['core/src/**'], rules: forbid(['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep], 'core imports nothing but small pure libraries.') },
+  { files: ['contract/src/**'], rules: forbid(['@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep], 'contract knows core and nobody else.') },
+  { files: ['server/src/**'], rules: forbid(['@bright-keeper/web', '@bright-keeper/demo', 'react*', ...deep], 'server knows contract and core, never the web.') },
+  { files: ['web/src/**'], plugins: { 'react-hooks': reactHooks }, rules: { ...forbid(['@bright-keeper/server', '@bright-keeper/demo', 'node:*', '@nestjs/*', ...deep], 'web knows contract and core, never the server.'), ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' } },
+  {
+    // Nest's decorators and supertest answer with loose types; what matters there is checked at run time.
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-member-access': 'off', '@typescript-eslint/no-unsafe-argument': 'off', '@typescript-eslint/no-unsafe-return': 'off', '@typescript-eslint/no-unsafe-call': 'off', '@typescript-eslint/unbound-method': 'off' },
+  },
+  { files: ['**/*.mjs', '*.js', 'vitest.config.ts'], ...tseslint.configs.disableTypeChecked, languageOptions: { parserOptions: { projectService: false }, globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', Buffer: 'readonly' } } },
+);
