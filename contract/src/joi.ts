@@ -35,10 +35,13 @@ export const JOI_OPTIONS: Joi.ValidationOptions = {
 /** Address parameters and queries arrive as text, so numbers and booleans may be read from it. */
 export const JOI_QUERY_OPTIONS: Joi.ValidationOptions = { ...JOI_OPTIONS, convert: true };
 
-/** The messages of a validation error by field path, the first one of each field. */
+/** The messages of a validation error by field path, the first one of each field. A rule over several fields says in `at` which one is meant. */
 export function fieldsOf(error: Joi.ValidationError): Record<string, string> {
   const fields: Record<string, string> = {};
-  for (const { path, message } of error.details) fields[path.join('.') || 'body'] ??= message;
+  for (const { path, context, message } of error.details) {
+    const at = (context?.at as Joi.ValidationErrorItem['path'] | undefined) ?? path;
+    fields[at.join('.') || 'body'] ??= message;
+  }
   return fields;
 }
 

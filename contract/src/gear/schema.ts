@@ -43,7 +43,8 @@ const traitsByKind = Joi.when('kind', {
 });
 
 const itemFields = {
-  name: Joi.string().trim().max(LONGEST_NAME).required(),
+  // Not trimmed here: nothing is converted by a check. The service trims.
+  name: Joi.string().pattern(/\S/, 'something to read').max(LONGEST_NAME).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
   kind: Joi.string().valid(...ITEM_KINDS).required(),
   traits: traitsByKind,
   notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),

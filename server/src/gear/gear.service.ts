@@ -40,7 +40,7 @@ export class GearService {
   /** Puts many things on the shelf in the caller's transaction, logged and scheduled. */
   async insertAll(db: Db, inputs: readonly ItemInput[], how: 'added' | 'imported'): Promise<string[]> {
     const at = this.clock.now();
-    const rows = inputs.map((input) => ({ ...input, id: this.ids.next(), createdAt: at, updatedAt: at }));
+    const rows = inputs.map((input) => ({ ...input, name: input.name.trim(), id: this.ids.next(), createdAt: at, updatedAt: at }));
     await this.repository.insert(db, rows);
     await this.repository.addLog(db, rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })));
     await this.rhythms.begin(db, rows.map((row) => ({ id: row.id, kind: row.kind, status: 'in-use' })));
@@ -72,7 +72,8 @@ export class GearService {
     };
   }
 
-  update(id: string, { version, ...input }: ItemUpdate): Promise<Item> {
+  update(id: string, { version, ...given }: ItemUpdate): Promise<Item> {
+    const input = { ...given, name: given.name.trim() };
     return this.database.transaction(async (db) => {
       const before = await this.get(db, id);
       const changed = changedFields(before, input);

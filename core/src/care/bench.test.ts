@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import * as care from './index.js';
+import { anyRequest } from './testing/requests.js';
+
+const planFor = (...findings: [care.Surface, care.Soil, care.Severity][]) =>
+  care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: findings.map(([surface, soil, severity]) => ({ surface, soil, severity })) });
+
+const at = (plan: care.CleaningPlan, events: care.BenchEvent[]) => care.benchState(plan, events);
+const ready: care.BenchEvent = { type: 'ready' };
+const done = (step: string): care.BenchEvent => ({ type: 'done', step });
+const says = (step: string, answer: care.Answer): care.BenchEvent => ({ type: 'answer', step, answer });
+
+const dusty = planFor(['front-glass', 'dust', 2]);
+const [blow, brush, blowAgain, wipe] = dusty.steps.map((s) => s.id) as [string, string, string, string];
+
+describe('at the bench', () => {
+  it('begins with what to have ready, then stands on the first step', () => {
+    expect(at(dusty, []).phase).toBe('prepare');
+    expect(at(dusty, [ready])).toMatchObject({ phase: 'step', step: { id: blow }, attempt: 1 });
+  });
+
+  it('asks for a look after the step', () => {
+    expect(at(dusty, [ready, done(blow)]).phase).toBe('look');
+  });
+
+  it('stops touching the surface at "clean enough"', () => {
+    const state = at(dusty, [ready, done(blow), says(blow, 'clean-enough')]);
+    expect(state).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'clean-enough' }, contacts: {} });
+  });
+
+  it('tries a rung once more at "better", and climbs after the second try', () => {
+    const once = [ready, done(blow), says(blow, 'better')];
+    expect(at(dusty, once)).toMatchObject({ phase: 'step', step: { id: blow }, attempt: 2 });
+    expect(at(dusty, [...once, done(blow), says(blow, 'better')])).toMatchObject({ step: { id: brush }, attempt: 1 });
+  });
+
+  it('climbs at once at "still there"', () => {
+    expect(at(dusty, [ready, done(blow), says(blow, 'no-change')]).step?.id).toBe(brush);
+  });
+
+  it('blows after the brush even when the look was good', () => {
+    const brushed = [ready, done(blow), says(blow, 'no-change'), done(brush), says(brush, 'clean-enough')];
+    expect(at(dusty, brushed)).toMatchObject({ phase: 'step', step: { id: blowAgain } });
+    expect(at(dusty, [...brushed, done(blowAgain)]).phase).toBe('close');
+  });
+
+  it('says that it did not come off when the last rung does not help', () => {
+    const all = [ready, ...[blow, brush, blowAgain, wipe].flatMap((s) => [done(s), says(s, 'no-change')])];
+    expect(at(dusty, all)).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'did-not-come-off' }, contacts: { 'front-glass': 2 } });
+  });
+
+  it('never wipes while grains are left', () => {
+    const gritty = planFor(['front-glass', 'grit', 2], ['front-glass', 'fingerprint', 2]);
+    const loosening = gritty.steps.filter((s) => s.look?.asks === 'grains');
+    const still = [ready, ...loosening.flatMap((s) => [done(s.id), says(s.id, 'no-change')])];
+    expect(at(gritty, still)).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'stopped-by-grit' } });
+  });
+
+  it('goes on to the wipe once no grain is left', () => {
+    const gritty = planFor(['front-glass', 'grit', 2], ['front-glass', 'fingerprint', 2]);
+    const first = gritty.steps[0]!.id;
+    expect(at(gritty, [ready, done(first), says(first, 'clean-enough')]).step?.method).toBe('dry-wipe');
+  });
+
+  it('ends a surface that only held loose grains when none is left', () => {
+    const gritty = planFor(['front-glass', 'grit', 2]);
+    const first = gritty.steps[0]!.id;
+    expect(at(gritty, [ready, done(first), says(first, 'clean-enough')])).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'clean-enough' } });
+  });
+
+  it('leaves one surface and goes on with the next', () => {
+    const two = planFor(['front-glass', 'dust', 2], ['rear-glass', 'dust', 2]);
+    const state = at(two, [ready, { type: 'leave-surface', surface: 'front-glass' }]);
+    expect(state).toMatchObject({ step: { surface: 'rear-glass' }, outcomes: { 'front-glass': 'left' } });
+  });
+
+  it('calls what was not reached so when one stops', () => {
+    const two = planFor(['front-glass', 'dust', 2], ['rear-glass', 'dust', 2]);
+    const events: care.BenchEvent[] = [ready, done(two.steps[0]!.id), says(two.steps[0]!.id, 'clean-enough'), { type: 'stop' }];
+    expect(care.outcomesOf(two, events)).toEqual({ 'front-glass': 'clean-enough', 'rear-glass': 'not-reached' });
+  });
+
+  it('takes no notice of a tap that arrives twice', () => {
+    const once = [ready, done(blow), says(blow, 'no-change')];
+    expect(at(dusty, [...once, says(blow, 'no-change')])).toEqual(at(dusty, once));
+    expect(at(dusty, [ready, ready])).toEqual(at(dusty, [ready]));
+  });
+});
+
+describe('whatever one answers', () => {
+  const walk = (plan: care.CleaningPlan, choose: (n: number) => care.Answer) => {
+    const events: care.BenchEvent[] = [ready];
+    for (let n = 0; n < 2000; n += 1) {
+      const { phase, step } = at(plan, events);
+      if (phase === 'close') return events;
+      events.push(phase === 'step' ? done(step!.id) : says(step!.id, choose(n)));
+    }
+    throw new Error('the bench did not come to an end');
+  };
+
+  it('comes to an end, tries no rung more than twice and counts every touch', () => {
+    fc.assert(
+      fc.property(anyRequest, fc.infiniteStream(fc.constantFrom(...care.ANSWERS)), (request, answers) => {
+        const plan = care.planCleaning(request);
+        const events = walk(plan, () => answers.next().value);
+        const state = at(plan, events);
+        for (const step of plan.steps) expect(state.done.filter((id) => id === step.id).length).toBeLessThanOrEqual(step.tries);
+        const touching = state.done.filter((id) => plan.steps.find((s) => s.id === id)!.contact).length;
+        expect(Object.values(state.contacts).reduce((a, b) => a + b, 0)).toBe(touching);
+        expect(Object.values(care.outcomesOf(plan, events))).not.toContain('not-reached');
+      }),
+      { numRuns: 300, seed: 4871 },
+    );
+  });
+
+  it('stands, after undo, exactly where it stood before the last tap', () => {
+    const events = walk(dusty, (n) => care.ANSWERS[n % 3]!);
+    const places = events.map((_, n) => at(dusty, events.slice(0, n)));
+    events.forEach((_, n) => expect(at(dusty, events.slice(0, n + 1).slice(0, -1))).toEqual(places[n]));
+    expect(new Set(places.map((p) => JSON.stringify(p))).size).toBe(places.length);
+  });
+});

@@ -1,0 +1,47 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+export const freshDirectory = (): string => mkdtempSync(join(tmpdir(), 'bright-keeper-'));
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+export type Running = { url: string; port: number; dataDir: string; process: ChildProcess; output: () => string; kill: (signal: NodeJS.Signals) => Promise<number | null> };
+
+type Options = { program?: 'server' | 'demo'; dataDir?: string; port?: number };
+
+/** Starts a built program as its own process and resolves when it has printed its address or has ended. */
+export async function start({ program = 'server', dataDir = freshDirectory(), port }: Options = {}): Promise<Running> {
+  const onPort = port ?? (await freePort());
+  const env = { ...process.env, PORT: String(onPort), [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir };
+  const child = spawn(process.execPath, [join(ROOT, program, 'dist', 'main.js')], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  let output = '';
+  const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
+  const ready = new Promise<void>((resolve) => {
+    const hear = (chunk: Buffer) => {
+      output += chunk.toString();
+      if (output.includes(' is at http')) resolve();
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+  });
+  await Promise.race([ready, exited]);
+  return {
+    url: `http://localhost:${onPort}`, port: onPort, dataDir, process: child, output: () => output,
+    kill: (signal) => {
+      child.kill(signal);
+      return exited;
+    },
+  };
+}

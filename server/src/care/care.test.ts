@@ -1,0 +1,172 @@
+import { routes, type Cleaning, type ItemPage } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { testApp, type TestApp } from '../testing/testApp.js';
+
+let t: TestApp;
+beforeAll(async () => (t = await testApp()));
+afterAll(() => t.app.close());
+afterEach(() => void vi.restoreAllMocks());
+
+const save = (c: Cleaning, events: care.BenchEvent[], version = c.version) => t.http.put(routes.cleaning(c.id)).send({ version, events });
+
+/** Answers each look in turn, then whatever comes last again and again. */
+function work(plan: care.CleaningPlan, answers: care.Answer[]): care.BenchEvent[] {
+  const events: care.BenchEvent[] = [{ type: 'ready' }];
+  for (let looks = 0; ; ) {
+    const { phase, step } = care.benchState(plan, events);
+    if (phase === 'close') return events;
+    if (phase === 'step') events.push({ type: 'done', step: step!.id });
+    else events.push({ type: 'answer', step: step!.id, answer: answers[looks++] ?? answers.at(-1)! });
+  }
+}
+
+const dirtyLens = async (name: string): Promise<Cleaning> => {
+  const { id } = await t.add(name);
+  await t.look(id, { 'front-glass': { fingerprint: 3, 'fine-scratch': 2 }, 'rear-glass': { dust: 2 } });
+  return t.startCleaning(id);
+};
+
+describe('a plan over the API', () => {
+  it('is the engine’s own', async () => {
+    const request: care.PlanRequest = { item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }] };
+    const { body } = await t.http.post(routes.plans).send(request).expect(200);
+    expect(body).toEqual(JSON.parse(JSON.stringify(care.planCleaning(request))));
+  });
+
+  it.each([
+    ['a surface the thing does not have', { findings: [{ surface: 'sensor-cover', soil: 'dust', severity: 2 }] }, 'findings.0.surface'],
+    ['an unknown soil', { findings: [{ surface: 'front-glass', soil: 'jam', severity: 2 }] }, 'findings.0.soil'],
+    ['a severity beyond heavy', { findings: [{ surface: 'front-glass', soil: 'dust', severity: 5 }] }, 'findings.0.severity'],
+    ['an unknown school', { schools: { solvent: 'spit' } }, 'schools.solvent'],
+    ['an unknown place', { place: 'moon' }, 'place'],
+  ])('refuses %s and names the field', async (_, change, field) => {
+    const { body } = await t.http.post(routes.plans).send({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [], ...change }).expect(400);
+    expect(Object.keys(body.fields)).toContain(field);
+  });
+});
+
+describe('a cleaning', () => {
+  it('follows the plan for what was last seen', async () => {
+    const c = await dirtyLens('Planned');
+    expect(new Set(c.plan.steps.map((s) => s.surface))).toEqual(new Set(['front-glass', 'rear-glass']));
+    expect(c.request.findings).toContainEqual({ surface: 'front-glass', soil: 'fingerprint', severity: 3 });
+  });
+
+  it('stands where it stood after every tap', async () => {
+    const c = await dirtyLens('Resumed');
+    const events: care.BenchEvent[] = [{ type: 'ready' }, { type: 'done', step: c.plan.steps[0]!.id }];
+    await save(c, events).expect(200);
+    const again = (await t.http.get(routes.cleaning(c.id))).body as Cleaning;
+    expect(care.benchState(again.plan, again.events)).toEqual(care.benchState(c.plan, events));
+  });
+
+  it('writes log, surfaces, touches and the next look when it ends', async () => {
+    const c = await dirtyLens('Ended');
+    const events = work(c.plan, ['clean-enough']);
+    await save(c, events).expect(200);
+    t.clock.set(new Date('2026-03-10T10:20:00Z'));
+    const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
+    expect(page.surfaces).toEqual([
+      expect.objectContaining({ surface: 'front-glass', verdict: 'leave', findings: [{ soil: 'fine-scratch', severity: 2 }] }),
+      expect.objectContaining({ surface: 'rear-glass', verdict: 'leave', findings: [] }),
+    ]);
+    expect(page.contacts).toEqual(care.benchState(c.plan, events).contacts);
+    expect(page.openCleaningId).toBeNull();
+    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({ due: '2026-06-10', reason: expect.stringMatching(/last clean/) });
+    const [entry] = (await t.http.get(routes.itemLog(page.id))).body.entries;
+    expect(entry.data).toMatchObject({ kind: 'clean', outcomes: { 'front-glass': 'clean-enough', 'rear-glass': 'clean-enough' }, minutes: 20 });
+  });
+
+  it('hands over what did not come off, and looks again in two weeks', async () => {
+    const c = await dirtyLens('Stubborn');
+    await save(c, work(c.plan, ['no-change'])).expect(200);
+    const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
+    expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({ verdict: 'hand-over', reason: expect.stringMatching(/Stop rubbing/) });
+    expect(page.due.find((d) => d.task === 'follow-up-look')).toMatchObject({ due: '2026-03-24' });
+  });
+
+  it('keeps what it was asked for on surfaces that were not reached', async () => {
+    const c = await dirtyLens('Stopped');
+    await save(c, [{ type: 'ready' }, { type: 'stop' }]).expect(200);
+    const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
+    expect(page.surfaces.map((s) => s.verdict)).toEqual(['clean', 'clean']);
+  });
+
+  it('writes nothing at all when one of its writes fails', async () => {
+    const c = await dirtyLens('Torn');
+    await save(c, work(c.plan, ['no-change'])).expect(200);
+    const before = (await t.http.get(routes.item(c.itemId))).body;
+    // The due window is the last thing written; its id is the last one asked for.
+    const next = t.ids.next.bind(t.ids);
+    let asked = 0;
+    vi.spyOn(t.ids, 'next').mockImplementation(() => {
+      asked += 1;
+      if (asked > 3) throw new Error('the disk is full');
+      return next();
+    });
+    vi.spyOn(console, 'error').mockImplementation(() => undefined);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(500);
+    vi.restoreAllMocks();
+    expect((await t.http.get(routes.item(c.itemId))).body).toEqual(before);
+    expect(((await t.http.get(routes.cleaning(c.id))).body as Cleaning).finishedAt).toBeNull();
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
+  });
+
+  it('is one at a time for a thing, needs something to clean, and is not changed once finished', async () => {
+    const c = await dirtyLens('Single');
+    expect((await t.http.post(routes.cleanings).send({ itemId: c.itemId, place: 'home' }).expect(409)).body).toMatchObject({ code: 'cleaning-open', current: { id: c.id } });
+    const clean = await t.add('Clean already');
+    expect((await t.http.post(routes.cleanings).send({ itemId: clean.id, place: 'home' }).expect(422)).body.code).toBe('nothing-to-clean');
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 1 }).expect(200);
+    expect((await save(c, [], 2).expect(409)).body.code).toBe('cleaning-finished');
+  });
+
+  it('refuses a stale save and an event nobody knows', async () => {
+    const c = await dirtyLens('Stale');
+    await save(c, [{ type: 'ready' }]).expect(200);
+    expect((await save(c, []).expect(409)).body).toMatchObject({ code: 'stale', current: { version: 2, events: [{ type: 'ready' }] } });
+    await save(c, [{ type: 'scrub' } as never], 2).expect(400);
+  });
+
+  it('can be left while nothing was touched, and must be ended afterwards', async () => {
+    const untouched = await dirtyLens('Untouched');
+    await t.http.delete(routes.cleaning(untouched.id)).expect(204);
+    const touched = await dirtyLens('Touched');
+    await save(touched, work(touched.plan, ['no-change'])).expect(200);
+    expect((await t.http.delete(routes.cleaning(touched.id)).expect(409)).body.code).toBe('already-touched');
+  });
+});
+
+describe('today', () => {
+  it('ranks what needs the keeper by consequence and names what is open and due', async () => {
+    const sick = await t.add('A sick lens');
+    await t.look(sick.id, { 'inner-glass': { fungus: 2 } });
+    const { body } = await t.http.get(routes.today).expect(200);
+    expect(body.needs[0]).toMatchObject({ verdict: 'isolate', item: { name: 'A sick lens' } });
+    const verdicts = body.needs.map((n: { verdict: string }) => n.verdict);
+    expect(verdicts).toEqual([...verdicts].sort((a, b) => ['isolate', 'hand-over', 'clean'].indexOf(a) - ['isolate', 'hand-over', 'clean'].indexOf(b)));
+    expect(body.open.map((o: { kind: string }) => o.kind)).toContain('cleaning');
+    const names = body.due.map((d: { item: { name: string } }) => d.item.name);
+    expect(names).toContain('Clean already');
+    expect(names).not.toContain('A sick lens');
+  });
+
+  it('ticks off what is done by doing it, and nothing else', async () => {
+    const item = await t.add('Exercised');
+    const due = (await t.http.get(routes.item(item.id))).body.due as { id: string; task: string }[];
+    await t.http.post(routes.dueDone(due.find((d) => d.task === 'exercise')!.id)).send({}).expect(204);
+    expect((await t.http.get(routes.itemLog(item.id))).body.entries[0].data).toEqual({ kind: 'care', task: 'exercise' });
+    expect((await t.http.post(routes.dueDone(due.find((d) => d.task === 'light-test')!.id)).send({}).expect(409)).body.code).toBe('done-by-looking');
+  });
+});
+
+describe('settings', () => {
+  it('refuse half the schools, a zone nobody knows, and a stale change', async () => {
+    const settings = (await t.http.get(routes.settings)).body;
+    expect((await t.http.put(routes.settings).send({ ...settings, schools: { solvent: 'alcohol' } }).expect(400)).body.fields['schools.wipe']).toBeTruthy();
+    expect((await t.http.put(routes.settings).send({ ...settings, timeZone: 'Saltmarch/Harbour' }).expect(400)).body.fields.timeZone).toMatch(/not a time zone/);
+    await t.http.put(routes.settings).send(settings).expect(200);
+    expect((await t.http.put(routes.settings).send(settings).expect(409)).body.current.version).toBe(settings.version + 1);
+  });
+});

@@ -1,0 +1,75 @@
+import { routes, type LookDoc } from '@bright-keeper/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type TestApp } from '../testing/testApp.js';
+
+let t: TestApp;
+beforeAll(async () => (t = await testApp()));
+afterAll(() => t.app.close());
+
+const start = async (itemId: string) => (await t.http.post(routes.looks).send({ itemId }).expect(201)).body as LookDoc;
+const seen = (surface: string, ...findings: { soil: string; severity: number }[]) => ({ surface, findings, note: '' });
+
+describe('a look', () => {
+  it('is gone on with when it is started twice', async () => {
+    const { id } = await t.add('Two starts');
+    const first = await start(id);
+    const second = await start(id);
+    expect(second.id).toBe(first.id);
+    expect((await t.http.get(routes.item(id))).body.openLookId).toBe(first.id);
+  });
+
+  it('keeps every tap, and where one stood', async () => {
+    const { id } = await t.add('Kept taps');
+    const look = await start(id);
+    await t.http.put(routes.look(look.id)).send({ version: 1, at: 'rear-glass', answers: [seen('front-glass', { soil: 'dust', severity: 2 })] }).expect(200);
+    expect((await t.http.get(routes.look(look.id))).body).toMatchObject({ version: 2, at: 'rear-glass', answers: [{ surface: 'front-glass' }] });
+  });
+
+  it('writes verdicts, log and the next look together when it is finished', async () => {
+    const { id } = await t.add('Finished');
+    const page = await t.look(id, { 'front-glass': { fingerprint: 3 }, 'inner-glass': { 'internal-dust': 1 }, 'rear-glass': {} });
+    expect(page.verdict).toBe('clean');
+    expect(page.surfaces.map((s) => [s.surface, s.verdict])).toEqual([['front-glass', 'clean'], ['inner-glass', 'leave'], ['rear-glass', 'leave']]);
+    expect(page.openLookId).toBeNull();
+    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({ due: '2026-06-10', earliest: '2026-05-27', latest: '2026-06-24' });
+    const [entry] = (await t.http.get(routes.itemLog(id))).body.entries;
+    expect(entry.data).toMatchObject({ kind: 'look', looked: 3 });
+  });
+
+  it('follows the school of the user in its verdicts', async () => {
+    const settings = (await t.http.get(routes.settings)).body;
+    const { id } = await t.add('After every outing');
+    await t.http.put(routes.settings).send({ ...settings, schools: { ...settings.schools, habit: 'after-every-outing' } }).expect(200);
+    expect((await t.look(id, { 'front-glass': { dust: 1 } })).verdict).toBe('clean');
+    await t.http.put(routes.settings).send({ ...settings, version: settings.version + 1 }).expect(200);
+    expect((await t.look(id, { 'front-glass': { dust: 1 } })).verdict).toBe('leave');
+  });
+
+  it('refuses a surface the thing does not have, a soil twice and a severity of nothing', async () => {
+    const { id } = await t.add('Refusals');
+    const look = await start(id);
+    const save = (answers: object[]) => t.http.put(routes.look(look.id)).send({ version: 1, at: null, answers });
+    expect((await save([seen('sensor-cover')]).expect(422)).body.fields['answers.0.surface']).toMatch(/has no sensor cover/);
+    expect((await save([seen('front-glass', { soil: 'dust', severity: 2 }, { soil: 'dust', severity: 3 })]).expect(400)).body.fields['answers.0.findings.1']).toMatch(/twice/);
+    expect((await save([seen('front-glass', { soil: 'dust', severity: 0 })]).expect(400)).body.fields['answers.0.findings.0.severity']).toMatch(/At least 1/);
+    expect((await t.http.post(routes.lookFinish(look.id)).send({ version: 1 }).expect(422)).body.code).toBe('nothing-looked-at');
+  });
+
+  it('refuses a stale save and any change once it is finished', async () => {
+    const { id } = await t.add('Stale look');
+    const look = await start(id);
+    const body = { version: 1, at: null, answers: [seen('front-glass')] };
+    await t.http.put(routes.look(look.id)).send(body).expect(200);
+    expect((await t.http.put(routes.look(look.id)).send(body).expect(409)).body).toMatchObject({ code: 'stale', current: { version: 2 } });
+    await t.http.post(routes.lookFinish(look.id)).send({ version: 2 }).expect(200);
+    expect((await t.http.put(routes.look(look.id)).send({ ...body, version: 3 }).expect(409)).body.code).toBe('look-finished');
+  });
+
+  it('can be dropped while it is open, and leaves no trace', async () => {
+    const { id } = await t.add('Dropped');
+    const look = await start(id);
+    await t.http.delete(routes.look(look.id)).expect(204);
+    await t.http.get(routes.look(look.id)).expect(404);
+    expect((await t.http.get(routes.itemLog(id))).body.entries).toHaveLength(1);
+  });
+});
