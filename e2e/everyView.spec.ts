@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { routes, type Shelf } from '@bright-keeper/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { start, type Running } from './server';
+import { start, type Running } from './server.js';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 

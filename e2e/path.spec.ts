@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { start, type Running } from './server';
+import { start, type Running } from './server.js';
 
 let running: Running;
 test.beforeAll(async () => void (running = await start()));
@@ -17,7 +17,7 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
   await page.getByText('Weather-sealed', { exact: false }).first().click();
   await button(page, 'Put it on the shelf').click();
   await expect(page.getByRole('alert')).toHaveText('This must not be empty.');
-  await page.getByLabel('Name').fill('Corvane 35/2');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Corvane 35/2');
   await expect(page.getByRole('checkbox', { name: /Weather-sealed/ })).toBeChecked();
   await button(page, 'Put it on the shelf').click();
   await expect(heading(page, 'Corvane 35/2')).toBeVisible();
@@ -45,7 +45,7 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
   // The plan: another place and another school replan at once.
   await expect(heading(page, /^Plan: Corvane/)).toBeVisible();
   const ladder = page.getByRole('list', { name: /Touch ladder/ });
-  await expect(ladder.getByText('Damp wipe')).toBeVisible();
+  await expect(ladder.getByText('Damp wipe', { exact: true })).toBeVisible();
   await expect(ladder.getByText(/A film as plain as this only spreads/)).toBeVisible();
   await button(page, 'In the field').click();
   await expect(ladder.getByText('Sealed wet wipe', { exact: true })).toBeVisible();
@@ -110,7 +110,7 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
 
 test('a thing with nothing found gets an empty plan that says to leave it', async ({ page }) => {
   await page.goto(`${running.url}/gear/new`);
-  await page.getByLabel('Name').fill('Clear 52 mm');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Clear 52 mm');
   await page.getByText('filter', { exact: true }).click();
   await button(page, 'Put it on the shelf').click();
   await button(page, 'Look at it').click();
@@ -119,17 +119,18 @@ test('a thing with nothing found gets an empty plan that says to leave it', asyn
     await button(page, 'Nothing here').click();
   }
   await button(page, 'Finish the look').click();
-  await expect(heading(page, 'Clear 52 mm')).toBeVisible();
-  await page.goto(`${page.url().split('?')[0]}/plan`);
+  await page.waitForURL(/\/gear\/[0-9a-f-]+$/);
+  await page.goto(`${page.url()}/plan`);
   await expect(page.getByText(/Leave it\. It is good enough/).first()).toBeVisible();
   await expect(button(page, 'Start cleaning')).toHaveCount(0);
 });
 
 test('fungus is isolated in one tap from the plan', async ({ page }) => {
   await page.goto(`${running.url}/gear/new`);
-  await page.getByLabel('Name').fill('Ostrane 58/2');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Ostrane 58/2');
   await button(page, 'Put it on the shelf').click();
   await button(page, 'Look at it').click();
+  await expect(heading(page, 'Look: Ostrane 58/2')).toBeVisible();
   await page.getByRole('button', { name: /^inner glass/ }).last().click();
   await button(page, 'fungus inside').click();
   await expect(page.getByText('Isolate', { exact: true }).first()).toBeVisible();

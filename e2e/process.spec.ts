@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { routes } from '@bright-keeper/contract';
-import { start } from './server';
+import { start } from './server.js';
 
 const lens = (name: string) => ({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null });
 const post = (url: string, body: object) => fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });

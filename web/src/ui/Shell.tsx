@@ -17,6 +17,14 @@ const railLink = ({ isActive }: { isActive: boolean }) =>
 const footLink = ({ isActive }: { isActive: boolean }) =>
   `flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-t-2 text-sm ${isActive ? 'border-lamp font-semibold' : 'border-transparent text-soft'}`;
 
+/** A lens on the light's axis, in the colours of the theme. */
+const Mark = () => (
+  <svg viewBox="0 0 32 32" className="size-6" aria-hidden="true">
+    <rect width="32" height="32" rx="6" className="fill-fill" />
+    <path d="M11 5c-4 6-4 16 0 22h10c4-6 4-16 0-22zM3 16h26" fill="none" className="stroke-on-fill" strokeWidth="2" />
+  </svg>
+);
+
 /** The rail above every page; on a phone it lies along the bottom edge. */
 export function Shell() {
   return (
@@ -24,7 +32,7 @@ export function Shell() {
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">Skip to the work</a>
       <header className="border-b border-line bg-sheet">
         <div className="mx-auto flex max-w-[1200px] items-center px-4 md:px-8">
-          <span className="flex items-center gap-2 py-3 pr-8 font-semibold"><img src="/icon.svg" alt="" width="24" height="24" /> Bright Keeper</span>
+          <span className="flex items-center gap-2 py-3 pr-8 font-semibold"><Mark /> Bright Keeper</span>
           <nav aria-label="Stations" className="hidden flex-1 gap-1 md:flex">
             {STATIONS.map(({ to, name, icon: Icon }) => (
               <NavLink key={to} to={to} end={to === '/'} className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}><Icon size={18} aria-hidden="true" /> {name}</NavLink>

@@ -53,7 +53,7 @@ const SurfaceTabs = ({ surfaces, plan, selected, onSelect }: { surfaces: readonl
             className={`flex min-h-11 w-full items-center gap-3 rounded border px-3 text-left ${surface === selected ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet hover:bg-well'}`}>
             <span className="font-mono text-soft">{i + 1}</span>
             <span className="flex-1">{surfaceTitle(surface)}</span>
-            <span className="text-sm font-normal text-soft">{steps.length === 0 ? 'no steps' : `at most ${touches} ${touches === 1 ? 'touch' : 'touches'}`}</span>
+            <span className={`text-sm font-normal ${surface === selected ? '' : 'text-soft'}`}>{steps.length === 0 ? 'no steps' : `at most ${touches} ${touches === 1 ? 'touch' : 'touches'}`}</span>
           </button>
         </li>
       );
@@ -93,12 +93,14 @@ const Missing = ({ missing }: { missing: readonly care.Missing[] }) =>
 function Totals({ plan, currency }: { plan: care.CleaningPlan; currency: string }) {
   const { minutes, contacts, materials, cost } = plan.totals;
   return (
-    <dl className="grid grid-cols-3 gap-4 text-center">
-      {[['At most', minutesWords(minutes)], ['Touches', `${contacts} at most`], ['Materials', money(cost, currency)]].map(([term, value]) => (
-        <div key={term} className="rounded bg-well py-2"><dt className="text-sm text-soft">{term}</dt><dd className="text-lg font-semibold">{value}</dd></div>
-      ))}
-      {materials.length > 0 && <p className="col-span-3 text-left text-sm text-soft">Have ready: {materials.map(amountWords).join(', ')}.</p>}
-    </dl>
+    <div>
+      <dl className="grid grid-cols-3 gap-4 text-center">
+        {[['At most', minutesWords(minutes)], ['Touches', `${contacts} at most`], ['Materials', money(cost, currency)]].map(([term, value]) => (
+          <div key={term} className="rounded bg-well py-2"><dt className="text-sm text-soft">{term}</dt><dd className="text-lg font-semibold">{value}</dd></div>
+        ))}
+      </dl>
+      {materials.length > 0 && <p className="mt-2 text-sm text-soft">Have ready: {materials.map(amountWords).join(', ')}.</p>}
+    </div>
   );
 }
 
@@ -152,7 +154,7 @@ function Plan({ item, mySchools, currency }: { item: ItemPage; mySchools: care.S
         {place === 'field' && Object.entries(CONDITION_WORDS).map(([key, words]) => <Toggle key={key} on={params.has(key)} onChange={(on) => set(key, on ? '1' : null)}>{words}</Toggle>)}
       </div>
       <div className="grid gap-6 lg:grid-cols-12">
-        <div className="space-y-4 lg:col-span-6">
+        <div className="min-w-0 space-y-4 lg:col-span-6">
           <Isolate item={item} plan={plan} />
           <div className="sheet p-3">
             <LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={selected} onSelect={(s) => surfaces.includes(s) && set('surface', s)} />
@@ -161,7 +163,7 @@ function Plan({ item, mySchools, currency }: { item: ItemPage; mySchools: care.S
           {plan.steps.length > 0 && <Totals plan={plan} currency={currency} />}
           <SchoolSwitches schools={schools} used={care.SCHOOL_IDS} onChange={(school, choice) => set(`school.${school}`, choice === mySchools[school] ? null : choice)} />
         </div>
-        <div className="space-y-6 lg:col-span-6">
+        <div className="min-w-0 space-y-6 lg:col-span-6">
           {selected ? (
             <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first rung that does it">
               <div className="sheet p-3"><TouchLadder surface={selected} plan={plan} /></div>

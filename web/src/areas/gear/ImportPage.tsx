@@ -31,7 +31,7 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
       {preview.columns.map((column) => (
         <label key={column} className="block">
           <span className="mb-1 block truncate text-sm font-medium" title={column}>{column}</span>
-          <select className="input" value={targetOf(column)} onChange={(e) => set(column, e.target.value)}>
+          <select className="input" aria-label={column} value={targetOf(column)} onChange={(e) => set(column, e.target.value)}>
             <option value="">Leave out</option>
             {IMPORT_TARGETS.map((t) => <option key={t} value={t}>{TARGET_WORDS[t]}</option>)}
           </select>

@@ -60,7 +60,7 @@ function TraitField({ trait, form }: { trait: care.TraitId; form: FormProps }) {
     case 'yes-no':
       return (
         <label className="flex min-h-11 cursor-pointer items-start gap-3 rounded border border-line px-3 py-2 has-[:checked]:border-glass has-[:checked]:bg-glass-tint">
-          <input type="checkbox" className="mt-1 size-5 accent-glass" {...form.register(`traits.${trait}`)} />
+          <input type="checkbox" className="check mt-1" {...form.register(`traits.${trait}`)} />
           <span>{facts.name}<span className="block text-sm text-soft">{facts.why}</span></span>
         </label>
       );

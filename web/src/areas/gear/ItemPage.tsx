@@ -108,7 +108,7 @@ export function ItemPage() {
         <div className="sheet p-4 lg:col-span-8">
           <LightPath kind={data.kind} traits={data.traits} states={data.surfaces} selected={selected} onSelect={select} {...(counts ? { counts: data.contacts } : {})} />
           <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-            <label className="flex min-h-11 items-center gap-2"><input type="checkbox" className="size-5 accent-glass" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over 12 months ({touches})</label>
+            <label className="flex min-h-11 items-center gap-2"><input type="checkbox" className="check" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over 12 months ({touches})</label>
             <VerdictChip verdict={data.verdict} />
           </div>
         </div>

@@ -27,7 +27,7 @@ function Manner({ icon: Icon, title, children }: { icon: LucideIcon; title: stri
 
 function Stepper({ steps, draft, at, go }: { steps: inspection.LookStep[]; draft: LookDraft; at: care.Surface; go: (s: care.Surface) => void }) {
   return (
-    <ol aria-label="Surfaces in the order light meets them" className="flex gap-1 overflow-x-auto pb-1 md:flex-wrap md:overflow-visible">
+    <ol aria-label="Surfaces in the order light meets them" className="relative flex gap-1 overflow-x-auto pb-1 md:flex-wrap md:overflow-visible">
       {steps.map(({ surface }) => {
         const answer = answerFor(draft, surface);
         const mark = answer ? (answer.findings.length > 0 ? '●' : '✓') : '○';
@@ -88,7 +88,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
       {doc.newer && <Notice tone="attention">This look went on in another window. <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>Take that state</Button></Notice>}
       {(finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
       <div className="grid gap-4 lg:grid-cols-12">
-        <div className="space-y-3 lg:col-span-6">
+        <div className="min-w-0 space-y-3 lg:col-span-6">
           <div className="sheet p-3"><LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} /></div>
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
           <div className="sheet space-y-2 p-4">
@@ -97,7 +97,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
             <Manner icon={Hand} title="Hands">{step.handling}</Manner>
           </div>
         </div>
-        <section className="sheet space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
+        <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
           <div className="flex items-start justify-between gap-4">
             <h2 className="text-xl font-semibold">{surfaceTitle(step.surface)}</h2>
             <span className="pt-1 text-sm whitespace-nowrap text-soft">{index + 1} of {steps.length}</span>
