@@ -29,5 +29,5 @@ export default tseslint.config(
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
     rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-member-access': 'off', '@typescript-eslint/no-unsafe-argument': 'off', '@typescript-eslint/no-unsafe-return': 'off', '@typescript-eslint/no-unsafe-call': 'off', '@typescript-eslint/unbound-method': 'off' },
   },
-  { files: ['**/*.mjs', '*.js', 'vitest.config.ts'], ...tseslint.configs.disableTypeChecked, languageOptions: { parserOptions: { projectService: false }, globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', Buffer: 'readonly' } } },
+  { files: ['**/*.mjs', '*.js', 'vitest.config.ts'], ...tseslint.configs.disableTypeChecked, languageOptions: { parserOptions: { projectService: false }, globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', Buffer: 'readonly', document: 'readonly', localStorage: 'readonly', performance: 'readonly' } } },
 );

@@ -103,7 +103,7 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
   await expect(timeline.getByText('Front glass: clean enough')).toBeVisible();
   await expect(timeline.getByText('Front glass: “A whole thumb.”')).toBeVisible();
   await expect(page.getByText('3 touches in 12 months.')).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Look through it with a torch' })).toContainText('in 3 months');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Look through it with a torch' })).toContainText('due in 3 months');
   await page.getByRole('link', { name: 'Today' }).first().click();
   await expect(page.getByText(/Nothing needs you/)).toBeVisible();
 });

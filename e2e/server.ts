@@ -19,13 +19,14 @@ const freePort = (): Promise<number> =>
 
 export type Running = { url: string; port: number; dataDir: string; process: ChildProcess; output: () => string; kill: (signal: NodeJS.Signals) => Promise<number | null> };
 
-type Options = { program?: 'server' | 'demo'; dataDir?: string; port?: number };
+const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'demo/dist/main.js' } as const;
+type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number };
 
 /** Starts a built program as its own process and resolves when it has printed its address or has ended. */
 export async function start({ program = 'server', dataDir = freshDirectory(), port }: Options = {}): Promise<Running> {
   const onPort = port ?? (await freePort());
   const env = { ...process.env, PORT: String(onPort), [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir };
-  const child = spawn(process.execPath, [join(ROOT, program, 'dist', 'main.js')], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, [join(ROOT, PROGRAMS[program])], { env, stdio: ['ignore', 'pipe', 'pipe'] });
   let output = '';
   const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
   const ready = new Promise<void>((resolve) => {

@@ -1,7 +1,8 @@
 import { ensureInstalled } from './run.mjs';
-import { build } from './build.mjs';
 import { runServer } from './runServer.mjs';
 
 ensureInstalled();
-build();
+// Imported only now: it needs the packages that were just installed.
+const { ensureBuilt } = await import('./build.mjs');
+await ensureBuilt();
 runServer('demo/dist/main.js', process.argv.slice(2));

@@ -1,10 +1,8 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
-import { ensureInstalled, ROOT } from './run.mjs';
-import { build } from './build.mjs';
+import { ensureInstalled } from './run.mjs';
 import { runServer } from './runServer.mjs';
 
 ensureInstalled();
-const isBuilt = ['web/dist/index.html', 'server/dist/main.js'].every((file) => existsSync(join(ROOT, file)));
-if (!isBuilt) build();
-runServer('server/dist/main.js');
+// Imported only now: it needs the packages that were just installed.
+const { ensureBuilt } = await import('./build.mjs');
+await ensureBuilt();
+runServer('server/dist/bundle.js');

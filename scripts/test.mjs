@@ -1,6 +1,5 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
 import { bin, ensureInstalled, ROOT, run } from './run.mjs';
 import { typecheck } from './typecheck.mjs';
@@ -38,7 +37,9 @@ ensureInstalled();
 ensureChromium();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS);
-build();
+// Imported only now: it needs the packages that were just installed.
+const { build } = await import('./build.mjs');
+await build();
 
 const results = [typecheck(), lint(), unit(), browser()];
 const sum = (key) => results.reduce((total, result) => total + result[key], 0);

@@ -1,18 +1,18 @@
-import { cleaned, exercised, looked, type DemoThing } from './story.js';
+import { batteryChecked, cleaned, exercised, looked, type DemoThing } from './story.js';
 
 export const BODIES: DemoThing[] = [
   {
     name: 'Skerrow M2', kind: 'mirrorless-body', cameDaysAgo: 398, notes: 'The working body.',
     traits: { sensorFormat: 'full-frame', value: 1900, servicePrice: 75 },
     history: [
-      looked(396), looked(302, { 'sensor-cover': { dust: 2 } }), cleaned(302), looked(208, { screen: { 'skin-oil': 2 }, 'viewfinder-window': { 'skin-oil': 2 } }), cleaned(208), exercised(120), looked(110),
+      looked(396), looked(302, { 'sensor-cover': { dust: 2 } }), cleaned(302), looked(208, { screen: { 'skin-oil': 2 }, 'viewfinder-window': { 'skin-oil': 2 } }), cleaned(208), exercised(120), batteryChecked(115), looked(110), exercised(28),
       looked(3, { 'sensor-cover': { dust: 2 }, screen: { fingerprint: 2 }, 'hot-shoe': { dust: 2 } }, { 'sensor-cover': 'Three spots, seen from f/11 on.' }),
     ],
   },
   {
     name: 'Skerrow M1', kind: 'mirrorless-body', cameDaysAgo: 392, notes: 'Spare body. Lives in the travel bag too often.',
     traits: { sensorFormat: 'aps-c', weatherSealed: false, sensorStabilised: false, value: 520, servicePrice: 60 },
-    history: [looked(390), looked(280), looked(170, { 'grip-rubber': { 'sticky-coating': 1 } }), exercised(160), looked(40, { 'grip-rubber': { 'sticky-coating': 2 }, 'battery-contacts': { corrosion: 1 } }), exercised(38)],
+    history: [looked(390), looked(280), looked(170, { 'grip-rubber': { 'sticky-coating': 1 } }), exercised(160), batteryChecked(158), looked(40, { 'grip-rubber': { 'sticky-coating': 2 }, 'battery-contacts': { corrosion: 1 } }), exercised(38)],
   },
 ];
 

@@ -24,7 +24,7 @@ const MODERN: DemoThing[] = [
     name: 'Corvane 24/2.8', kind: 'lens', traits: { weatherSealed: true, filterFitted: true, value: 480, servicePrice: 140 }, cameDaysAgo: 380,
     notes: 'Out on the shore day with the spray.',
     history: [
-      looked(378), looked(290), looked(200, { 'filter-front': { 'water-spot': 2 } }), cleaned(200), exercised(110), looked(105),
+      looked(378), looked(290), looked(200, { 'filter-front': { 'water-spot': 2 } }), cleaned(200), exercised(110), looked(105), exercised(21),
       looked(2, { 'filter-front': { salt: 3, splash: 2 }, barrel: { salt: 2 }, 'hood-outside': { salt: 2 }, 'lens-mount': {}, 'mount-gasket': {} }, { 'filter-front': 'Spray from the breakwater.' }),
     ],
   },
@@ -71,12 +71,12 @@ const OLD: DemoThing[] = [
     name: 'Fennick 50/1.4 (1968)', kind: 'lens', cameDaysAgo: 318,
     traits: { yearMade: 1968, electronicContacts: false, radioactiveGlass: true, hoodFitted: false, value: 210, servicePrice: 150 },
     notes: 'Yellowed rear group: probably thoriated glass. Never opened.',
-    history: [looked(316), looked(214, { 'front-glass': { fingerprint: 2 } }), cleaned(214), looked(111), exercised(108)],
+    history: [looked(316), looked(214, { 'front-glass': { fingerprint: 2 } }), cleaned(214), looked(95), exercised(80)],
   },
   {
     name: 'Fennick 35/2.8 collapsible (1953)', kind: 'lens', cameDaysAgo: 310,
     traits: { yearMade: 1953, coated: true, electronicContacts: false, collapsible: true, helicoidExposed: true, hoodFitted: false, value: 180, servicePrice: 140 },
-    history: [looked(308, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }, { 'front-glass': 'Cleaning marks from another life.' }), looked(201, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }), looked(99, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }), exercised(97)],
+    history: [looked(308, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }, { 'front-glass': 'Cleaning marks from another life.' }), looked(201, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }), looked(52, { 'front-glass': { 'fine-scratch': 2, 'coating-damage': 1 } }), exercised(50)],
   },
   {
     name: 'Ostrane 200/4 (1971)', kind: 'lens', cameDaysAgo: 296,

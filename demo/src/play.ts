@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { ItemInput } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
 import { AppModule, CareService, GearService, InspectionService, SeededIds, SetClock, TodayService, type Database } from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
@@ -59,9 +59,9 @@ async function clean(services: Services, clock: SetClock, itemId: string, happen
   if (!unfinished) await services.care.finish(cleaning.id, saved.version);
 }
 
-async function exercise(services: Services, itemId: string): Promise<void> {
+async function markDone(services: Services, itemId: string, task: schedule.TaskId): Promise<void> {
   const page = await services.gear.page(itemId);
-  const due = page.due.find((d) => d.task === 'exercise' satisfies schedule.TaskId);
+  const due = page.due.find((d) => d.task === task);
   if (due) await services.today.markDone(due.id);
 }
 
@@ -74,7 +74,7 @@ function happen(services: Services, clock: SetClock, itemId: string, thing: Demo
   switch (happening.did) {
     case 'look': return look(services, clock, itemId, thing, happening);
     case 'clean': return clean(services, clock, itemId, happening);
-    case 'exercise': return exercise(services, itemId);
+    case 'care': return markDone(services, itemId, happening.task);
     case 'quarantine': return quarantine(services, itemId);
     default: return happening satisfies never;
   }

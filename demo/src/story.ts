@@ -1,4 +1,4 @@
-import type { care } from '@bright-keeper/core';
+import type { care, schedule } from '@bright-keeper/core';
 
 /** What was seen on a surface: soils with their severity, or nothing. */
 export type Seen = Partial<Record<care.Surface, Partial<Record<care.Soil, care.Severity>>>>;
@@ -8,7 +8,7 @@ export type Happening =
   | { daysAgo: number; did: 'look'; seen: Seen; notes?: Partial<Record<care.Surface, string>>; unfinished?: true }
   | { daysAgo: number; did: 'clean'; place?: care.Place; conditions?: care.Conditions; unfinished?: true }
   | { daysAgo: number; did: 'quarantine' }
-  | { daysAgo: number; did: 'exercise' };
+  | { daysAgo: number; did: 'care'; task: schedule.TaskId };
 
 export type DemoThing = {
   name: string;
@@ -22,4 +22,5 @@ export type DemoThing = {
 
 export const looked = (daysAgo: number, seen: Seen = {}, notes?: Partial<Record<care.Surface, string>>): Happening => ({ daysAgo, did: 'look', seen, ...(notes ? { notes } : {}) });
 export const cleaned = (daysAgo: number, place: care.Place = 'home', conditions?: care.Conditions): Happening => ({ daysAgo, did: 'clean', place, ...(conditions ? { conditions } : {}) });
-export const exercised = (daysAgo: number): Happening => ({ daysAgo, did: 'exercise' });
+export const exercised = (daysAgo: number): Happening => ({ daysAgo, did: 'care', task: 'exercise' });
+export const batteryChecked = (daysAgo: number): Happening => ({ daysAgo, did: 'care', task: 'battery-contacts' });

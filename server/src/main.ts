@@ -1,8 +1,6 @@
 import 'reflect-metadata';
-import { fileURLToPath } from 'node:url';
+import { WEB } from './paths.js';
 import { dataDirectory, portFromEnvironment, serve } from './serve.js';
-
-const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
 try {
   const dataDir = dataDirectory();

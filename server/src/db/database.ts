@@ -3,10 +3,8 @@ import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { MIGRATIONS } from '../paths.js';
 import { lockDirectory } from './lock.js';
-
-const MIGRATIONS = fileURLToPath(new URL('../../migrations', import.meta.url));
 
 type Drizzle = PgliteDatabase<Record<string, never>>;
 /** What a repository queries with: the database itself or a running transaction. */

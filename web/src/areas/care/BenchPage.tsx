@@ -5,9 +5,10 @@ import { useCallback, useMemo, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
+import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
-import { surfaceTitle } from '../../ui/words';
+import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
 import { useItem } from '../gear/queries';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
@@ -75,13 +76,24 @@ const LookCard = ({ step }: { step: care.Step }) => (
 function Rungs({ steps, standing, done }: { steps: readonly care.Step[]; standing: care.Step; done: readonly string[] }) {
   const own = steps.filter((s) => s.surface === standing.surface);
   return (
-    <ol aria-label="Rungs for this surface" className="mt-4 flex flex-wrap gap-1.5">
+    <ol aria-label="Rungs for this surface" className="relative mt-3 flex gap-1.5 overflow-x-auto lg:mt-4 lg:flex-wrap">
       {own.map((s) => (
-        <li key={s.id} aria-current={s === standing ? 'step' : undefined} className={`rounded border px-2.5 py-1 ${s === standing ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line text-soft'}`}>
+        <li key={s.id} aria-current={s === standing ? 'step' : undefined} className={`rounded border px-2.5 py-1 whitespace-nowrap ${s === standing ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line text-soft'}`}>
           <span className="font-mono text-sm">{s.level}</span> {care.METHODS[s.method].name}{done.includes(s.id) && s !== standing && <span aria-label="done"> ✓</span>}
         </li>
       ))}
     </ol>
+  );
+}
+
+/** What the last look saw here, as it showed under the lamp. */
+function WhatLies({ surface, findings }: { surface: care.Surface; findings: readonly care.Finding[] }) {
+  const here = findings.filter((f) => f.surface === surface);
+  return (
+    <div className="mt-6 hidden items-center gap-4 lg:flex">
+      <FacePicture layers={here.map((f) => ({ pattern: care.SOILS[f.soil].pattern, severity: f.severity }))} className="size-28 shrink-0" />
+      <p><span className="block text-sm text-soft">Seen at the last look</span>{capital(findingsWords(here))}</p>
+    </div>
   );
 }
 
@@ -153,12 +165,12 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
       <header className="flex items-center justify-between gap-3 border-b border-line bg-sheet px-4 py-2">
         <div className="min-w-0">
           <h1 className="truncate font-semibold">{cleaning.itemName}</h1>
-          <p className="text-sm text-soft">{at > 0 ? `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`} · <SaveMark state={doc.state} /></p>
+          <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">{at > 0 ? `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`} <SaveMark state={doc.state} /></p>
         </div>
-        <div className="flex gap-2">
-          <Button onClick={undo} disabled={draft.events.length === 0}><Undo2 size={18} aria-hidden="true" /> Undo</Button>
+        <div className="flex shrink-0 gap-2 whitespace-nowrap">
+          <Button className="max-sm:px-3" onClick={undo} disabled={draft.events.length === 0}><Undo2 size={18} aria-hidden="true" /> Undo</Button>
           {touched || state.phase === 'close'
-            ? state.phase !== 'close' && <Button onClick={() => act({ type: 'stop' })}><X size={18} aria-hidden="true" /> Stop here</Button>
+            ? state.phase !== 'close' && <Button className="max-sm:px-3" onClick={() => act({ type: 'stop' })}><X size={18} aria-hidden="true" /> Stop here</Button>
             : <Button disabled={drop.isPending} onClick={() => void leave()}><X size={18} aria-hidden="true" /> Back to the plan</Button>}
         </div>
       </header>
@@ -168,7 +180,8 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
         <div className="border-line p-4 max-lg:pb-0 lg:border-r lg:p-8">
           <div className="mx-auto max-w-md lg:max-w-none"><LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={state.step?.surface ?? null} /></div>
           {state.step && <Rungs steps={cleaning.plan.steps} standing={state.step} done={state.done} />}
-          {state.step && <p className="mt-4 hidden text-soft lg:block">Space or → does the big button; 1, 2, 3 answer a look; ← undoes. A foot pedal works too.</p>}
+          {state.step && <WhatLies surface={state.step.surface} findings={cleaning.request.findings} />}
+          {state.step && <p className="mt-6 hidden text-soft lg:block">Space or → does the big button; 1, 2, 3 answer a look; ← undoes. A foot pedal works too.</p>}
         </div>
         <div className="p-4 lg:p-8" aria-live="polite"><Card cleaning={cleaning} events={draft.events} state={state} /></div>
       </div>

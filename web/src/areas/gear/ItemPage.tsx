@@ -61,7 +61,7 @@ function DueList({ item }: { item: ItemPageData }) {
           return (
             <li key={due.id} className="flex items-center justify-between gap-3 px-4 py-2.5">
               <div>
-                <p><span className="font-medium">{name}</span>{' '}<span className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}><Day day={due.due} /></span></p>
+                <p><span className="font-medium">{name}</span>{' '}<span className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}>due <Day day={due.due} /></span></p>
                 <p className="text-sm text-soft">{what}</p>
               </div>
               {doneBy === 'mark' && <Button aria-label={`Done: ${name}`} onClick={() => markDone.mutate({ dueId: due.id, itemId: item.id })}>Done</Button>}

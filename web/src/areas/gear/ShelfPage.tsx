@@ -17,7 +17,7 @@ const URGENCY_CLASS: Record<schedule.Urgency, string> = { overdue: 'text-act fon
 function DueCell({ item }: { item: ShelfItem }) {
   if (!item.nextDue) return <span className="text-soft">–</span>;
   const urgency = schedule.urgencyOf(item.nextDue, todayHere());
-  return <span className={URGENCY_CLASS[urgency]}>{schedule.rhythm(item.nextDue.task).name}, <Day day={item.nextDue.due} /></span>;
+  return <span className={URGENCY_CLASS[urgency]}>{schedule.rhythm(item.nextDue.task).name}, due <Day day={item.nextDue.due} /></span>;
 }
 
 const StatusNote = ({ item }: { item: ShelfItem }) => (item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null);
@@ -61,8 +61,8 @@ type SetFilter = (key: (typeof FILTER_KEYS)[number], value: string) => void;
 const SELECTS = [
   { key: 'kind', label: 'Kind', all: 'All kinds', options: KIND_OPTIONS },
   { key: 'needs', label: 'Last verdict', all: 'Any verdict', options: NEED_WORDS },
-  { key: 'due', label: 'Due', all: 'Due any time', options: DUE_FILTERS_WORDS },
-  { key: 'status', label: 'Where', all: 'In use and quarantine', options: { 'in-use': 'In use', quarantined: 'Quarantine' } },
+  { key: 'due', label: 'Due', all: 'Any due day', options: DUE_FILTERS_WORDS },
+  { key: 'status', label: 'Status', all: 'Any status', options: { 'in-use': 'In use', quarantined: 'Quarantine' } },
   { key: 'archived', label: 'Archive', all: 'On the shelf', options: { true: 'Archived' } },
   { key: 'sort', label: 'Sort', all: 'Sort: name', options: SORT_WORDS },
 ] as const;
@@ -79,7 +79,7 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
   }, [search, filters.search, set]);
   return (
     <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
-      <label className="relative col-span-2 md:w-64">
+      <label className="relative col-span-2 md:w-56">
         <Search size={18} className="pointer-events-none absolute top-3.5 left-3 text-soft" aria-hidden="true" />
         <input type="search" aria-label="Search the shelf" placeholder="Search name or notes" className="input pl-10" value={search} onChange={(e) => setSearch(e.target.value)} />
       </label>

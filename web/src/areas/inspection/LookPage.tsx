@@ -90,12 +90,12 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
       <div className="grid gap-4 lg:grid-cols-12">
         <div className="min-w-0 space-y-3 lg:col-span-6">
           <div className="sheet p-3"><LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} /></div>
-          <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
           <div className="sheet space-y-2 p-4">
             <Manner icon={Lightbulb} title="Lamp">{step.lamp}</Manner>
             <Manner icon={RotateCw} title="Angle">{step.angle}</Manner>
             <Manner icon={Hand} title="Hands">{step.handling}</Manner>
           </div>
+          <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
         </div>
         <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
           <div className="flex items-start justify-between gap-4">

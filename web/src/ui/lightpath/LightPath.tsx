@@ -76,13 +76,14 @@ function Count({ region, touches }: { region: Region; touches: number }) {
 export function LightPath({ kind, traits, states, selected = null, onSelect, counts }: Props) {
   const drawing = useMemo(() => drawingOf(kind, traits), [kind, traits]);
   const known = new Map(states.map((s) => [s.surface, s]));
-  const { width, height, axisY, outline, regions } = drawing;
+  const { width, height, axisY, body, outline, regions } = drawing;
   const chosen = regions.find((r) => r.surface === selected);
   // The chosen one is drawn last, so that its halo lies over its neighbours.
   const ordered = chosen ? [...regions.filter((r) => r !== chosen), chosen] : regions;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} className="block h-auto w-full text-ink select-none" role="group" aria-label={`Section of the ${care.kindFacts(kind).name}`}>
       <PatternDefs />
+      {body.map((d) => <path key={d} d={d} className="fill-well stroke-line" strokeWidth="1.2" opacity=".75" />)}
       <path d={`M0 ${axisY}H${width}`} className="stroke-lamp" strokeWidth="1.5" strokeDasharray="10 7" opacity=".8" />
       <path d={`M2 ${axisY - 6}l10 6l-10 6`} fill="none" className="stroke-lamp" strokeWidth="1.5" />
       {outline.map((d) => <path key={d} d={d} fill="none" className="stroke-soft" strokeWidth="1.2" />)}

@@ -4,7 +4,7 @@ import { mirrored, rect, type Drawing, type Region } from './drawing';
 const AXIS = 176;
 
 const finder = (): Region[] => [
-  { surface: 'viewfinder-window', d: rect(486, 50, 20, 42), at: [496, 60] },
+  { surface: 'viewfinder-window', d: rect(490, 48, 16, 42), at: [498, 58] },
   { surface: 'eyecup', d: 'M510 40h18q10 31 0 62h-18z', at: [522, 50] },
 ];
 
@@ -14,7 +14,7 @@ const mount = (traits: care.Traits): Region[] => [
   ...(traits.weatherSealed ? [{ surface: 'mount-gasket' as const, d: mirrored(138, 60, 9, 16, AXIS), at: [142, AXIS - 68] as [number, number] }] : []),
   { surface: 'mount-wall', d: mirrored(176, 52, 102, 14, AXIS), at: [226, AXIS - 58] },
   ...(traits.electronicContacts ? [{ surface: 'contacts' as const, d: Array.from({ length: 6 }, (_, i) => rect(182 + i * 11, AXIS + 36, 7, 13)).join(''), at: [214, AXIS + 42] as [number, number] }] : []),
-  { surface: 'release-button', d: rect(136, AXIS + 86, 16, 22), at: [144, AXIS + 96] },
+  { surface: 'release-button', d: rect(154, AXIS + 84, 18, 14), at: [163, AXIS + 91] },
 ];
 
 /** A mirrorless body in section: mount to the left, screen to the right. */
@@ -22,20 +22,18 @@ export const bodyDrawing = (traits: care.Traits): Drawing => ({
   width: 704,
   height: 352,
   axisY: AXIS,
-  outline: [
-    `M172 ${AXIS - 82}V98H262L300 40H478V98H552V318H172V${AXIS + 82}`,
-    rect(302, AXIS - 62, 8, 124),
-  ],
+  body: [`M172 98H262L300 40H486V98H552V318H172V${AXIS + 54}H280V${AXIS - 54}H172z`],
+  outline: [rect(302, AXIS - 62, 8, 124)],
   regions: [
-    { surface: 'body-shell', d: 'M166 92H258L296 32H484V46H304L266 104H178V120H166zM178 304H560V322H178z', at: [220, 98] },
+    { surface: 'body-shell', d: 'M166 92H258L296 32H490V46H304L266 106H178V118H166zM172 306H552V324H172z', at: [220, 98] },
     { surface: 'sensor-cover', d: rect(280, AXIS - 56, 20, 112), at: [290, AXIS - 20] },
     ...mount(traits),
-    { surface: 'grip-rubber', d: 'M166 296q-46 -2 -50 22q2 20 40 20h74v-14h-52v-28z', at: [130, 318] },
+    { surface: 'grip-rubber', d: 'M170 276q-48 -6 -52 22q0 26 34 26h18z', at: [140, 300] },
     { surface: 'dials', d: 'M512 108h38v-14h-38zM192 74h40v16h-40z', at: [212, 82] },
     { surface: 'hot-shoe', d: 'M372 14h52v14h-12v-6h-28v6h-12z', at: [398, 20] },
     { surface: 'strap-lugs', d: 'M246 58a11 11 0 1 0 .1 0zm0 7a4 4 0 1 1 -.1 0z', at: [246, 68] },
     { surface: 'port-covers', d: rect(330, 124, 34, 52), at: [347, 140] },
-    { surface: 'screen', d: rect(556, 118, 18, 176), at: [565, 160] },
+    { surface: 'screen', d: rect(554, 118, 18, 180), at: [563, 160] },
     ...(traits.viewfinder ? finder() : []),
     { surface: 'card-bay', d: rect(384, 124, 74, 52), at: [420, 140] },
     { surface: 'battery-bay', d: rect(384, 206, 120, 90), at: [440, 250] },

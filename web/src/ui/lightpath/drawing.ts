@@ -3,7 +3,15 @@ import type { care } from '@bright-keeper/core';
 /** One tappable surface of a section: its shape, and where its label's leader begins. */
 export type Region = { surface: care.Surface; d: string; at: [number, number] };
 /** A side-on section: light comes from the left along the axis. */
-export type Drawing = { width: number; height: number; axisY: number; outline: string[]; regions: Region[] };
+export type Drawing = {
+  width: number;
+  height: number;
+  axisY: number;
+  /** The body of the thing, shaded, so that its parts read as one object. */
+  body: string[];
+  outline: string[];
+  regions: Region[];
+};
 
 export const rect = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}z`;
 

@@ -7,7 +7,8 @@ export const filterDrawing = (): Drawing => ({
   width: 704,
   height: 330,
   axisY: AXIS,
-  outline: [rect(258, AXIS - 138, 90, 16), rect(258, AXIS + 122, 90, 16), rect(302, AXIS - 112, 8, 224)],
+  body: [rect(258, AXIS - 138, 90, 26), rect(258, AXIS + 112, 90, 26)],
+  outline: [rect(302, AXIS - 112, 8, 224)],
   regions: [
     { surface: 'filter-front', d: rect(270, AXIS - 112, 30, 224), at: [285, AXIS - 80] },
     { surface: 'filter-back', d: rect(312, AXIS - 112, 30, 224), at: [327, AXIS + 80] },

@@ -67,10 +67,10 @@ export const lensDrawing = (traits: care.Traits): Drawing => ({
   width: 704,
   height: 330,
   axisY: AXIS,
+  body: [`M190 ${AXIS - 98}H598V${AXIS - 66}H640V${AXIS + 66}H598V${AXIS + 98}H190z`],
   outline: [
     element(FRONT + 20, 82, 34, 12, -6, AXIS),
     element(REAR - 34, 50, 34, 8, -7, AXIS),
-    `M192 ${AXIS - 94}H598V${AXIS - 66}H640M192 ${AXIS + 94}H598V${AXIS + 66}H640`,
   ],
   regions: [
     ...(traits.hoodFitted ? hood() : []),

@@ -1,0 +1,92 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { CHROMIUM, ensureChromium } from './chromium.mjs';
+import { ensureInstalled, ROOT } from './run.mjs';
+
+const PORT = 4899;
+const URL_HERE = `http://localhost:${PORT}`;
+const OUT = join(ROOT, 'docs', 'screenshots');
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** A fresh demo household of its own, so that the pictures never show anybody's data. */
+function startDemo() {
+  const env = { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DEMO_DATA: mkdtempSync(join(tmpdir(), 'bright-keeper-shots-')) };
+  const demo = spawn(process.execPath, [join(ROOT, 'demo', 'dist', 'main.js')], { env });
+  return new Promise((resolve, reject) => {
+    demo.stdout.on('data', (text) => String(text).includes(' is at ') && resolve(demo));
+    demo.on('exit', (code) => reject(new Error(`the demo ended with ${code}`)));
+    demo.stderr.pipe(process.stderr);
+  });
+}
+
+async function api(method, path, body) {
+  const response = await fetch(URL_HERE + path, { method, headers: { 'content-type': 'application/json' }, body: body && JSON.stringify(body) });
+  if (!response.ok) throw new Error(`${method} ${path}: ${await response.text()}`);
+  return response.json();
+}
+
+/** A look and a cleaning under way, as a keeper would have left them. */
+async function prepare() {
+  const { items } = await api('GET', '/api/gear?limit=200');
+  const idOf = (name) => items.find((i) => i.name === name).id;
+  const lens = idOf('Corvane 35/2');
+  const fresh = idOf('Corvane 28/2');
+  const look = await api('POST', '/api/inspection/looks', { itemId: fresh });
+  await api('PUT', `/api/inspection/looks/${look.id}`, {
+    version: look.version, at: 'front-glass',
+    answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }, { surface: 'inner-glass', findings: [{ soil: 'internal-dust', severity: 1 }], note: '' }, { surface: 'rear-glass', findings: [], note: '' }],
+  });
+  const cleaning = await api('POST', '/api/care/cleanings', { itemId: lens, place: 'home' });
+  const [first] = cleaning.plan.steps.filter((s) => s.surface === 'front-glass');
+  const damp = cleaning.plan.steps.filter((s) => s.surface === 'front-glass').slice(1);
+  const events = [{ type: 'ready' }, { type: 'leave-surface', surface: 'focus-ring' }, { type: 'leave-surface', surface: 'contacts' }];
+  for (const step of [first, ...damp.slice(0, -1)]) events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
+  await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
+  return { lens, look: look.id, cleaning: cleaning.id, shore: idOf('Corvane 24/2.8'), body: idOf('Skerrow M2') };
+}
+
+/** Every picture: its name, its address, and where it differs from a desk by day. */
+const shots = ({ lens, look, cleaning, shore, body }) => [
+  ['today', '/'],
+  ['gear', '/gear'],
+  ['item', `/gear/${lens}`],
+  ['item-body', `/gear/${body}`],
+  ['add', '/gear/new'],
+  ['look', `/look/${look}`],
+  ['plan', `/gear/${lens}/plan?surface=front-glass`],
+  ['plan-field-phone', `/gear/${shore}/plan?place=field`, { size: PHONE }],
+  ['bench', `/bench/${cleaning}`],
+  ['bench-phone', `/bench/${cleaning}`, { size: PHONE }],
+  ['bench-night-red', `/bench/${cleaning}`, { theme: 'night-red' }],
+  ['settings', '/settings'],
+];
+
+async function shoot(browser, [name, path, { size = DESK, theme = 'day' } = {}]) {
+  const context = await browser.newContext({ viewport: size });
+  await context.addInitScript((t) => localStorage.setItem('theme', t), theme);
+  const page = await context.newPage();
+  await page.goto(URL_HERE + path, { waitUntil: 'networkidle' });
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(OUT, `${name}.png`) });
+  await context.close();
+  console.log(`docs/screenshots/${name}.png`);
+}
+
+ensureInstalled();
+ensureChromium();
+// Imported only now: they need the packages that were just installed.
+const { ensureBuilt } = await import('./build.mjs');
+const { chromium } = await import('@playwright/test');
+await ensureBuilt();
+const demo = await startDemo();
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+try {
+  for (const shot of shots(await prepare())) await shoot(browser, shot);
+} finally {
+  await browser.close();
+  demo.removeAllListeners('exit');
+  demo.kill('SIGTERM');
+}

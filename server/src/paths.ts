@@ -1,0 +1,7 @@
+import { fileURLToPath } from 'node:url';
+
+const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** Folders of the project as seen from this file, which lies at the top of `src` and of `dist` alike. */
+export const MIGRATIONS = beside('../migrations');
+export const WEB = beside('../../web/dist');

@@ -1,0 +1,70 @@
+import { care } from '@bright-keeper/core';
+import { describe, expect, it } from 'vitest';
+import { commandOf } from './benchKeys';
+import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
+import { actionFor, benchReducer, type BenchDraft } from './state';
+import { amountWords, inHand, money } from './words';
+
+const plan = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }] });
+const stateAfter = (draft: BenchDraft) => care.benchState(plan, draft.events);
+const press = (draft: BenchDraft, key: string): BenchDraft => {
+  const action = actionFor(commandOf(key)!, stateAfter(draft));
+  return action ? benchReducer(draft, action) : draft;
+};
+
+describe('keys at the bench', () => {
+  it('lead through the whole plan with a foot pedal and number keys', () => {
+    const draft = ['PageDown', 'PageDown', '3', ' ', '2', ' ', '3', 'ArrowRight', '1'].reduce(press, { events: [] });
+    expect(draft.events.map((e) => e.type)).toEqual(['ready', 'done', 'answer', 'done', 'answer', 'done', 'answer', 'done', 'answer']);
+    expect(stateAfter(draft).phase).toBe('close');
+  });
+
+  it('never answer a look with the forward key: an answer is chosen', () => {
+    const looking = ['PageDown', 'PageDown'].reduce(press, { events: [] });
+    expect(press(looking, ' ')).toBe(looking);
+  });
+
+  it('take back the last tap, and nothing before the first', () => {
+    const two = ['PageDown', 'PageDown'].reduce(press, { events: [] });
+    expect(press(two, 'PageUp').events).toEqual([{ type: 'ready' }]);
+    expect(['PageUp', 'Backspace'].reduce(press, { events: [] }).events).toEqual([]);
+  });
+
+  it('mean nothing where they are not of the bench', () => expect(commandOf('q')).toBeNull());
+});
+
+describe('the choices of a plan in the address', () => {
+  it('are home and the user’s own schools when nothing is said', () => {
+    const params = new URLSearchParams();
+    expect(placeFrom(params)).toBe('home');
+    expect(schoolsFrom(params, care.DEFAULT_SCHOOLS)).toEqual(care.DEFAULT_SCHOOLS);
+    expect(conditionsFrom(new URLSearchParams('wind=1'))).toEqual({});
+  });
+
+  it('lay one plan’s schools over the user’s, and ignore what is no choice', () => {
+    const params = new URLSearchParams('place=field&rain=1&school.solvent=alcohol&school.wipe=sandpaper');
+    expect(schoolsFrom(params, care.DEFAULT_SCHOOLS)).toEqual({ ...care.DEFAULT_SCHOOLS, solvent: 'alcohol' });
+    expect(conditionsFrom(params)).toEqual({ wind: false, blowingSand: false, rain: true });
+  });
+
+  it('are set and taken away again', () => {
+    expect(withChoice(withChoice(new URLSearchParams(), 'place', 'field'), 'place', null).toString()).toBe('');
+  });
+});
+
+describe('words', () => {
+  it.each([
+    [{ material: 'lens-fluid', amount: { quantity: 2, unit: 'drop' } }, '2 drops of lens fluid'],
+    [{ material: 'lens-tissue', amount: { quantity: 1, unit: 'sheet' } }, '1 sheet of lens tissue'],
+    [{ material: 'cotton-swab', amount: { quantity: 2, unit: 'swab' } }, '2 × cotton swab'],
+    [{ material: 'sealed-wipe', amount: { quantity: 1, unit: 'wipe' } }, '1 sealed wet wipe'],
+    [{ material: 'water', amount: { quantity: 200, unit: 'drop' } }, 'fresh water'],
+  ] as [care.Use, string][])('%j reads "%s"', (use, text) => expect(amountWords(use)).toBe(text));
+
+  it('name the tool before what it uses up', () => {
+    const wet = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', schools: { wipe: 'microfibre' }, findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }] });
+    expect(inHand(wet.steps.at(-1)!)).toBe('microfibre kept for glass, 4 drops of lens fluid');
+  });
+
+  it('write money in the user’s currency', () => expect(money(0.21, 'EUR')).toBe('€0.21'));
+});
