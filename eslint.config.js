@@ -20,14 +20,62 @@ export default tseslint.config(
       'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
     },
   },
-  { files: ['core/src/**'], rules: forbid(['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep], 'core imports nothing but small pure libraries.') },
-  { files: ['contract/src/**'], rules: forbid(['@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep], 'contract knows core and nobody else.') },
-  { files: ['server/src/**'], rules: forbid(['@bright-keeper/web', '@bright-keeper/demo', 'react*', ...deep], 'server knows contract and core, never the web.') },
-  { files: ['web/src/**'], plugins: { 'react-hooks': reactHooks }, rules: { ...forbid(['@bright-keeper/server', '@bright-keeper/demo', 'node:*', '@nestjs/*', ...deep], 'web knows contract and core, never the server.'), ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' } },
+  {
+    files: ['core/src/**'],
+    rules: forbid(['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep], 'core imports nothing but small pure libraries.'),
+  },
+  {
+    files: ['contract/src/**'],
+    rules: forbid(
+      ['@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep],
+      'contract knows core and nobody else.',
+    ),
+  },
+  {
+    files: ['server/src/**'],
+    rules: forbid(['@bright-keeper/web', '@bright-keeper/demo', 'react*', ...deep], 'server knows contract and core, never the web.'),
+  },
+  {
+    files: ['web/src/**'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...forbid(
+        ['@bright-keeper/server', '@bright-keeper/demo', 'node:*', '@nestjs/*', ...deep],
+        'web knows contract and core, never the server.',
+      ),
+      ...reactHooks.configs.recommended.rules,
+      'react-hooks/incompatible-library': 'off',
+    },
+  },
   {
     // Nest's decorators and supertest answer with loose types; what matters there is checked at run time.
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
-    rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-member-access': 'off', '@typescript-eslint/no-unsafe-argument': 'off', '@typescript-eslint/no-unsafe-return': 'off', '@typescript-eslint/no-unsafe-call': 'off', '@typescript-eslint/unbound-method': 'off' },
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/unbound-method': 'off',
+      'max-lines': 'off',
+    },
   },
-  { files: ['**/*.mjs', '*.js', 'vitest.config.ts'], ...tseslint.configs.disableTypeChecked, languageOptions: { parserOptions: { projectService: false }, globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly', Buffer: 'readonly', document: 'readonly', localStorage: 'readonly', performance: 'readonly' } } },
+  {
+    files: ['**/*.mjs', '*.js', 'vitest.config.ts'],
+    ...tseslint.configs.disableTypeChecked,
+    languageOptions: {
+      parserOptions: { projectService: false },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        Buffer: 'readonly',
+        document: 'readonly',
+        localStorage: 'readonly',
+        performance: 'readonly',
+      },
+    },
+  },
 );

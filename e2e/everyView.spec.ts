@@ -14,9 +14,25 @@ test.beforeAll(async ({ request }) => {
   running = await start({ program: 'demo' });
   const { items } = (await (await request.get(`${running.url}${routes.gear}?limit=200`)).json()) as Shelf;
   const id = items.find((i) => i.name === 'Corvane 35/2')!.id;
-  const look = (await (await request.post(running.url + routes.looks, { data: { itemId: items.find((i) => i.name === 'Corvane 28/2')!.id } })).json()) as { id: string };
-  const cleaning = (await (await request.post(running.url + routes.cleanings, { data: { itemId: id, place: 'home' } })).json()) as { id: string };
-  views = { Today: '/', Gear: '/gear', 'Add a thing': '/gear/new', Import: '/gear/import', Item: `/gear/${id}`, Edit: `/gear/${id}/edit`, Plan: `/gear/${id}/plan`, Clean: '/clean', Look: `/look/${look.id}`, Bench: `/bench/${cleaning.id}`, Settings: '/settings' };
+  const look = (await (
+    await request.post(running.url + routes.looks, { data: { itemId: items.find((i) => i.name === 'Corvane 28/2')!.id } })
+  ).json()) as { id: string };
+  const cleaning = (await (await request.post(running.url + routes.cleanings, { data: { itemId: id, place: 'home' } })).json()) as {
+    id: string;
+  };
+  views = {
+    Today: '/',
+    Gear: '/gear',
+    'Add a thing': '/gear/new',
+    Import: '/gear/import',
+    Item: `/gear/${id}`,
+    Edit: `/gear/${id}/edit`,
+    Plan: `/gear/${id}/plan`,
+    Clean: '/clean',
+    Look: `/look/${look.id}`,
+    Bench: `/bench/${cleaning.id}`,
+    Settings: '/settings',
+  };
 });
 test.afterAll(() => running.kill('SIGTERM'));
 
@@ -30,7 +46,11 @@ async function open(page: Page, path: string): Promise<void> {
 const faults = async (page: Page): Promise<string[]> => {
   await page.evaluate(AXE);
   return page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run: (context: Document, options: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } };
+    const { axe } = window as unknown as {
+      axe: {
+        run: (context: Document, options: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
+      };
+    };
     const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] });
     return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)}`);
   });

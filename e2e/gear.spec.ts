@@ -21,7 +21,9 @@ test('a gear list: bad rows are marked with their reason, the mapping mends them
   await expect(page.getByRole('heading', { name: '1 of 3 rows cannot be imported' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Correct the rows above first' })).toBeDisabled();
 
-  await page.locator('input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;Type\nCorvane 35/2;lens\n=1+1;filter\n') });
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from('Name;Type\nCorvane 35/2;lens\n=1+1;filter\n') });
   await page.getByRole('button', { name: 'Put 2 things on the shelf' }).click();
   await expect(page.getByRole('link', { name: '=1+1' }).first()).toBeVisible();
 
@@ -34,7 +36,10 @@ test('a gear list: bad rows are marked with their reason, the mapping mends them
 });
 
 test('the shelf is searched and filtered, and the address keeps the choice', async ({ page }) => {
-  for (const [name, kind] of [['Tidewell 24-70/4', 'lens'], ['Skerrow M2', 'mirrorless-body']])
+  for (const [name, kind] of [
+    ['Tidewell 24-70/4', 'lens'],
+    ['Skerrow M2', 'mirrorless-body'],
+  ])
     await page.request.post(running.url + routes.gear, { data: { name, kind, traits: {}, notes: '', acquiredOn: null } });
   await page.goto(`${running.url}/gear`);
   await page.getByLabel('Search the shelf').fill('tide');
@@ -50,11 +55,15 @@ test('the shelf is searched and filtered, and the address keeps the choice', asy
 });
 
 test('a stale edit offers the newer version and keeps what was typed', async ({ page }) => {
-  const created = await page.request.post(running.url + routes.gear, { data: { name: 'Edited twice', kind: 'lens', traits: {}, notes: '', acquiredOn: null } });
+  const created = await page.request.post(running.url + routes.gear, {
+    data: { name: 'Edited twice', kind: 'lens', traits: {}, notes: '', acquiredOn: null },
+  });
   const { id } = (await created.json()) as { id: string };
   await page.goto(`${running.url}/gear/${id}/edit`);
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('My new name');
-  await page.request.put(running.url + routes.item(id), { data: { name: 'Renamed elsewhere', kind: 'lens', traits: {}, notes: '', acquiredOn: null, version: 1 } });
+  await page.request.put(running.url + routes.item(id), {
+    data: { name: 'Renamed elsewhere', kind: 'lens', traits: {}, notes: '', acquiredOn: null, version: 1 },
+  });
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('There it is now called “Renamed elsewhere”')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('My new name');
@@ -63,10 +72,14 @@ test('a stale edit offers the newer version and keeps what was typed', async ({ 
 });
 
 test('a school chosen in Settings changes the plan', async ({ page }) => {
-  const created = await page.request.post(running.url + routes.gear, { data: { name: 'School lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null } });
+  const created = await page.request.post(running.url + routes.gear, {
+    data: { name: 'School lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null },
+  });
   const { id } = (await created.json()) as { id: string };
   const look = (await (await page.request.post(running.url + routes.looks, { data: { itemId: id } })).json()) as { id: string };
-  await page.request.put(running.url + routes.look(look.id), { data: { version: 1, at: null, answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }] } });
+  await page.request.put(running.url + routes.look(look.id), {
+    data: { version: 1, at: null, answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }] },
+  });
   await page.request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
   await page.goto(`${running.url}/settings`);
   await page.getByRole('combobox', { name: /^Fluid What goes on/ }).selectOption('alcohol');

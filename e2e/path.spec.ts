@@ -37,7 +37,10 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
   await expect(heading(page, 'Inner glass')).toBeVisible();
   await button(page, 'Nothing here').click();
   await expect(heading(page, 'Aperture blades')).toBeVisible();
-  await page.getByRole('button', { name: /^rear glass/ }).last().click();
+  await page
+    .getByRole('button', { name: /^rear glass/ })
+    .last()
+    .click();
   await expect(heading(page, 'Rear glass')).toBeVisible();
   await button(page, 'Nothing here').click();
   await button(page, 'Finish the look').click();
@@ -131,7 +134,10 @@ test('fungus is isolated in one tap from the plan', async ({ page }) => {
   await button(page, 'Put it on the shelf').click();
   await button(page, 'Look at it').click();
   await expect(heading(page, 'Look: Ostrane 58/2')).toBeVisible();
-  await page.getByRole('button', { name: /^inner glass/ }).last().click();
+  await page
+    .getByRole('button', { name: /^inner glass/ })
+    .last()
+    .click();
   await button(page, 'fungus inside').click();
   await expect(page.getByText('Isolate', { exact: true }).first()).toBeVisible();
   await button(page, 'Finish the look').click();

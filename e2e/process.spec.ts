@@ -3,7 +3,8 @@ import { routes } from '@bright-keeper/contract';
 import { start } from './server.js';
 
 const lens = (name: string) => ({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null });
-const post = (url: string, body: object) => fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const post = (url: string, body: object) =>
+  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
 test('a second process on the same data refuses and names the first', async () => {
   const first = await start();

@@ -17,7 +17,14 @@ const freePort = (): Promise<number> =>
     });
   });
 
-export type Running = { url: string; port: number; dataDir: string; process: ChildProcess; output: () => string; kill: (signal: NodeJS.Signals) => Promise<number | null> };
+export type Running = {
+  url: string;
+  port: number;
+  dataDir: string;
+  process: ChildProcess;
+  output: () => string;
+  kill: (signal: NodeJS.Signals) => Promise<number | null>;
+};
 
 const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'demo/dist/main.js' } as const;
 type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number };
@@ -39,7 +46,11 @@ export async function start({ program = 'server', dataDir = freshDirectory(), po
   });
   await Promise.race([ready, exited]);
   return {
-    url: `http://localhost:${onPort}`, port: onPort, dataDir, process: child, output: () => output,
+    url: `http://localhost:${onPort}`,
+    port: onPort,
+    dataDir,
+    process: child,
+    output: () => output,
     kill: (signal) => {
       child.kill(signal);
       return exited;

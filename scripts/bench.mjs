@@ -17,7 +17,9 @@ function runTypeScript(file) {
 /** From spawning the process to its first answer. */
 async function startOnce(dataDir) {
   const begin = performance.now();
-  const server = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], { env: { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DATA: dataDir } });
+  const server = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], {
+    env: { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DATA: dataDir },
+  });
   for (;;) {
     try {
       if ((await fetch(`http://localhost:${PORT}/api/today`)).ok) break;
@@ -38,7 +40,9 @@ async function coldStart() {
   const starts = [];
   for (let i = 0; i < 5; i += 1) starts.push(await startOnce(dataDir));
   starts.sort((a, b) => a - b);
-  console.log(`cold start on existing data: median ${(starts[2] / 1000).toFixed(2)} s of 5 (aim: under 2.5 s); on a new directory ${(fresh / 1000).toFixed(2)} s`);
+  console.log(
+    `cold start on existing data: median ${(starts[2] / 1000).toFixed(2)} s of 5 (aim: under 2.5 s); on a new directory ${(fresh / 1000).toFixed(2)} s`,
+  );
 }
 
 /** What the browser loads for the first page: the entry, everything it imports, and the page's own chunk with its imports. */
@@ -52,7 +56,8 @@ function firstPage() {
     const file = todo.pop();
     if (seen.has(file)) continue;
     seen.add(file);
-    for (const [, name] of readFileSync(join(assets, file), 'utf8').matchAll(/(?:import|from)\s*["']\.\/([\w-]+\.js)["']/g)) todo.push(name);
+    for (const [, name] of readFileSync(join(assets, file), 'utf8').matchAll(/(?:import|from)\s*["']\.\/([\w-]+\.js)["']/g))
+      todo.push(name);
   }
   const bytes = [...seen].reduce((sum, file) => sum + gzipSync(readFileSync(join(assets, file))).length, 0);
   console.log(`JavaScript of the first page: ${(bytes / 1000).toFixed(0)} kB gzipped in ${seen.size} files (aim: under 200 kB)`);

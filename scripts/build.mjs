@@ -4,7 +4,16 @@ import { join } from 'node:path';
 import { bin, must, ROOT } from './run.mjs';
 
 /** What the framework would load if it were there; it is not, and not needed. */
-const NOT_INSTALLED = ['@nestjs/microservices', '@nestjs/websockets', '@nestjs/mongoose', 'class-transformer', 'class-validator', '@fastify/static', '@fastify/view', '@as-integrations/fastify'];
+const NOT_INSTALLED = [
+  '@nestjs/microservices',
+  '@nestjs/websockets',
+  '@nestjs/mongoose',
+  'class-transformer',
+  'class-validator',
+  '@fastify/static',
+  '@fastify/view',
+  '@as-integrations/fastify',
+];
 /** What finds files beside itself at run time and so stays where it is installed. */
 const WITH_OWN_FILES = ['@electric-sql/pglite', 'swagger-ui-dist'];
 
@@ -16,7 +25,11 @@ function bundleServer() {
   return bundle({
     entryPoints: [join(ROOT, 'server', 'dist', 'main.js')],
     outfile: join(ROOT, 'server', 'dist', 'bundle.js'),
-    bundle: true, platform: 'node', format: 'esm', target: 'node20', logLevel: 'error',
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    logLevel: 'error',
     // The framework wires classes by their names.
     keepNames: true,
     external: [...NOT_INSTALLED, ...WITH_OWN_FILES].flatMap((name) => [name, `${name}/*`]),
@@ -44,7 +57,10 @@ export async function build() {
 }
 
 const newest = (folder) =>
-  readdirSync(join(ROOT, folder), { recursive: true }).reduce((latest, file) => Math.max(latest, statSync(join(ROOT, folder, file)).mtimeMs), 0);
+  readdirSync(join(ROOT, folder), { recursive: true }).reduce(
+    (latest, file) => Math.max(latest, statSync(join(ROOT, folder, file)).mtimeMs),
+    0,
+  );
 
 /** Is there a build that is newer than every source? */
 function isBuilt() {

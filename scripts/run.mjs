@@ -27,7 +27,10 @@ function isInstalled() {
   if (!existsSync(installed)) return false;
   const wanted = JSON.parse(lockOf(join(ROOT, 'package-lock.json'))).packages;
   const present = JSON.parse(lockOf(installed)).packages;
-  return Object.entries(wanted).every(([path, entry]) => path === '' || entry.optional || entry.link || !path.includes('node_modules/') || present[path]?.version === entry.version);
+  return Object.entries(wanted).every(
+    ([path, entry]) =>
+      path === '' || entry.optional || entry.link || !path.includes('node_modules/') || present[path]?.version === entry.version,
+  );
 }
 
 /** Installs the packages of the lock file unless they are there. */

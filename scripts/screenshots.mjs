@@ -23,7 +23,11 @@ function startDemo() {
 }
 
 async function api(method, path, body) {
-  const response = await fetch(URL_HERE + path, { method, headers: { 'content-type': 'application/json' }, body: body && JSON.stringify(body) });
+  const response = await fetch(URL_HERE + path, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: body && JSON.stringify(body),
+  });
   if (!response.ok) throw new Error(`${method} ${path}: ${await response.text()}`);
   return response.json();
 }
@@ -36,14 +40,20 @@ async function prepare() {
   const fresh = idOf('Corvane 28/2');
   const look = await api('POST', '/api/inspection/looks', { itemId: fresh });
   await api('PUT', `/api/inspection/looks/${look.id}`, {
-    version: look.version, at: 'front-glass',
-    answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }, { surface: 'inner-glass', findings: [{ soil: 'internal-dust', severity: 1 }], note: '' }, { surface: 'rear-glass', findings: [], note: '' }],
+    version: look.version,
+    at: 'front-glass',
+    answers: [
+      { surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' },
+      { surface: 'inner-glass', findings: [{ soil: 'internal-dust', severity: 1 }], note: '' },
+      { surface: 'rear-glass', findings: [], note: '' },
+    ],
   });
   const cleaning = await api('POST', '/api/care/cleanings', { itemId: lens, place: 'home' });
   const [first] = cleaning.plan.steps.filter((s) => s.surface === 'front-glass');
   const damp = cleaning.plan.steps.filter((s) => s.surface === 'front-glass').slice(1);
   const events = [{ type: 'ready' }, { type: 'leave-surface', surface: 'focus-ring' }, { type: 'leave-surface', surface: 'contacts' }];
-  for (const step of [first, ...damp.slice(0, -1)]) events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
+  for (const step of [first, ...damp.slice(0, -1)])
+    events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
   return { lens, look: look.id, cleaning: cleaning.id, shore: idOf('Corvane 24/2.8'), body: idOf('Skerrow M2') };
 }
@@ -82,7 +92,18 @@ const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
 const demo = await startDemo();
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 try {
   for (const shot of shots(await prepare())) await shoot(browser, shot);
 } finally {

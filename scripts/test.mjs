@@ -29,7 +29,10 @@ function unit() {
 function browser() {
   const env = { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report('playwright.json') };
   const ok = run(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'], { env });
-  const { passed, failed } = counts(report('playwright.json'), ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
+  const { passed, failed } = counts(report('playwright.json'), ({ stats }) => ({
+    passed: stats.expected + stats.flaky,
+    failed: stats.unexpected,
+  }));
   return { passed, failed: ok ? failed : Math.max(failed, 1) };
 }
 

@@ -25,7 +25,9 @@ try {
   // A load that was cut short left no marker: it is begun anew.
   if (process.argv.includes('--reset') || !existsSync(marker)) await reset();
   const { address } = await serve({
-    dataDir, port, webDir: WEB,
+    dataDir,
+    port,
+    webDir: WEB,
     prepare: async ({ database }) => {
       if (existsSync(marker)) return;
       const loadedAt = new Date();

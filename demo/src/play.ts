@@ -1,7 +1,16 @@
 import 'reflect-metadata';
 import type { ItemInput } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
-import { AppModule, CareService, GearService, InspectionService, SeededIds, SetClock, TodayService, type Database } from '@bright-keeper/server';
+import {
+  AppModule,
+  CareService,
+  GearService,
+  InspectionService,
+  SeededIds,
+  SetClock,
+  TodayService,
+  type Database,
+} from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { LENSES } from './lenses.js';
@@ -42,11 +51,21 @@ function benchEvents(plan: care.CleaningPlan, upTo: number): care.BenchEvent[] {
   return events;
 }
 
-async function look(services: Services, clock: SetClock, itemId: string, thing: DemoThing, happening: Extract<Happening, { did: 'look' }>): Promise<void> {
+async function look(
+  services: Services,
+  clock: SetClock,
+  itemId: string,
+  thing: DemoThing,
+  happening: Extract<Happening, { did: 'look' }>,
+): Promise<void> {
   const doc = await services.inspection.start(itemId);
   const surfaces = care.surfacesOf(thing.kind, thing.traits);
   const reached = happening.unfinished ? surfaces.slice(0, 3) : surfaces;
-  const saved = await services.inspection.save(doc.id, { version: doc.version, at: surfaces[reached.length] ?? null, answers: answersFor(reached, happening.seen, happening.notes ?? {}) });
+  const saved = await services.inspection.save(doc.id, {
+    version: doc.version,
+    at: surfaces[reached.length] ?? null,
+    answers: answersFor(reached, happening.seen, happening.notes ?? {}),
+  });
   clock.set(new Date(clock.now().getTime() + 7 * MS_PER_MINUTE));
   if (!happening.unfinished) await services.inspection.finish(doc.id, saved.version);
 }
@@ -54,7 +73,10 @@ async function look(services: Services, clock: SetClock, itemId: string, thing: 
 async function clean(services: Services, clock: SetClock, itemId: string, happening: Extract<Happening, { did: 'clean' }>): Promise<void> {
   const { place = 'home', conditions, unfinished } = happening;
   const cleaning = await services.care.start({ itemId, place, ...(conditions ? { conditions } : {}) });
-  const saved = await services.care.save(cleaning.id, { version: cleaning.version, events: benchEvents(cleaning.plan, unfinished ? 3 : Infinity) });
+  const saved = await services.care.save(cleaning.id, {
+    version: cleaning.version,
+    events: benchEvents(cleaning.plan, unfinished ? 3 : Infinity),
+  });
   clock.set(new Date(clock.now().getTime() + 14 * MS_PER_MINUTE));
   if (!unfinished) await services.care.finish(cleaning.id, saved.version);
 }
@@ -72,11 +94,16 @@ async function quarantine(services: Services, itemId: string): Promise<void> {
 
 function happen(services: Services, clock: SetClock, itemId: string, thing: DemoThing, happening: Happening): Promise<void> {
   switch (happening.did) {
-    case 'look': return look(services, clock, itemId, thing, happening);
-    case 'clean': return clean(services, clock, itemId, happening);
-    case 'care': return markDone(services, itemId, happening.task);
-    case 'quarantine': return quarantine(services, itemId);
-    default: return happening satisfies never;
+    case 'look':
+      return look(services, clock, itemId, thing, happening);
+    case 'clean':
+      return clean(services, clock, itemId, happening);
+    case 'care':
+      return markDone(services, itemId, happening.task);
+    case 'quarantine':
+      return quarantine(services, itemId);
+    default:
+      return happening satisfies never;
   }
 }
 
@@ -87,15 +114,31 @@ function happen(services: Services, clock: SetClock, itemId: string, thing: Demo
  */
 export async function playDemo(database: Database, loadedAt: Date): Promise<void> {
   const clock = new SetClock(loadedAt);
-  const context = await NestFactory.createApplicationContext(AppModule.with({ database, clock, ids: new SeededIds(clock) }), { logger: ['error'] });
-  const services: Services = { gear: context.get(GearService), inspection: context.get(InspectionService), care: context.get(CareService), today: context.get(TodayService) };
+  const context = await NestFactory.createApplicationContext(AppModule.with({ database, clock, ids: new SeededIds(clock) }), {
+    logger: ['error'],
+  });
+  const services: Services = {
+    gear: context.get(GearService),
+    inspection: context.get(InspectionService),
+    care: context.get(CareService),
+    today: context.get(TodayService),
+  };
   const ids = new Map<DemoThing, string>();
   const events: Event[] = THINGS.flatMap((thing, i) => {
     const came = instant(loadedAt, thing.cameDaysAgo, i);
-    const input: ItemInput = { name: thing.name, kind: thing.kind, traits: thing.traits, notes: thing.notes ?? '', acquiredOn: came.toISOString().slice(0, 10) };
+    const input: ItemInput = {
+      name: thing.name,
+      kind: thing.kind,
+      traits: thing.traits,
+      notes: thing.notes ?? '',
+      acquiredOn: came.toISOString().slice(0, 10),
+    };
     const add: Event = { at: came, play: async () => void ids.set(thing, (await services.gear.add(input)).id) };
     // A clean on the day of a look comes after it.
-    const rest = thing.history.map((h, j): Event => ({ at: instant(loadedAt, h.daysAgo, 100 + i + j * 30), play: () => happen(services, clock, ids.get(thing)!, thing, h) }));
+    const rest = thing.history.map((h, j): Event => ({
+      at: instant(loadedAt, h.daysAgo, 100 + i + j * 30),
+      play: () => happen(services, clock, ids.get(thing)!, thing, h),
+    }));
     return [add, ...rest];
   });
   events.sort((a, b) => a.at.getTime() - b.at.getTime());

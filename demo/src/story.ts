@@ -20,7 +20,17 @@ export type DemoThing = {
   history: Happening[];
 };
 
-export const looked = (daysAgo: number, seen: Seen = {}, notes?: Partial<Record<care.Surface, string>>): Happening => ({ daysAgo, did: 'look', seen, ...(notes ? { notes } : {}) });
-export const cleaned = (daysAgo: number, place: care.Place = 'home', conditions?: care.Conditions): Happening => ({ daysAgo, did: 'clean', place, ...(conditions ? { conditions } : {}) });
+export const looked = (daysAgo: number, seen: Seen = {}, notes?: Partial<Record<care.Surface, string>>): Happening => ({
+  daysAgo,
+  did: 'look',
+  seen,
+  ...(notes ? { notes } : {}),
+});
+export const cleaned = (daysAgo: number, place: care.Place = 'home', conditions?: care.Conditions): Happening => ({
+  daysAgo,
+  did: 'clean',
+  place,
+  ...(conditions ? { conditions } : {}),
+});
 export const exercised = (daysAgo: number): Happening => ({ daysAgo, did: 'care', task: 'exercise' });
 export const batteryChecked = (daysAgo: number): Happening => ({ daysAgo, did: 'care', task: 'battery-contacts' });

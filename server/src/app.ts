@@ -15,7 +15,11 @@ const BODY_LIMIT = '16mb';
 const A_YEAR_S = 31_536_000;
 
 function serveDocs(app: NestExpressApplication): void {
-  const config = new DocumentBuilder().setTitle('Bright Keeper').setDescription('Everything the application does, as an API. Errors are problem documents (RFC 9457).').setVersion('1').build();
+  const config = new DocumentBuilder()
+    .setTitle('Bright Keeper')
+    .setDescription('Everything the application does, as an API. Errors are problem documents (RFC 9457).')
+    .setVersion('1')
+    .build();
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, config), { jsonDocumentUrl: 'api/docs.json' });
 }
 
@@ -34,7 +38,14 @@ function serveWeb(app: NestExpressApplication, webDir: string): void {
 export async function createApp(platform: Platform, webDir?: string): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: ['error', 'warn'], bodyParser: false });
   // Served over plain http on this machine, so browsers must not be told to upgrade.
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'worker-src': ["'self'", 'blob:'] } }, strictTransportSecurity: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'worker-src': ["'self'", 'blob:'] },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(localOnly);
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT }));

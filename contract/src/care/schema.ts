@@ -20,20 +20,31 @@ export const conditionsSchema = Joi.object<care.Conditions>({
 });
 
 const finding = Joi.object<care.Finding>({
-  surface: Joi.string().valid(...SURFACE_IDS).required(),
-  soil: Joi.string().valid(...SOIL_IDS).required(),
+  surface: Joi.string()
+    .valid(...SURFACE_IDS)
+    .required(),
+  soil: Joi.string()
+    .valid(...SOIL_IDS)
+    .required(),
   severity: Joi.number().integer().min(0).max(4).required(),
 });
 
 const onHand = Joi.object<care.OnHand>({
-  id: Joi.string().valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS)).required(),
+  id: Joi.string()
+    .valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS))
+    .required(),
   role: Joi.string().valid('glass', 'shell', 'sensor', 'any'),
   state: Joi.string().valid('clean', 'dirty'),
 });
 
 const item = Joi.object({
-  kind: Joi.string().valid(...ITEM_KINDS).required(),
-  traits: Joi.when('kind', { switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })), otherwise: Joi.object().unknown().required() }),
+  kind: Joi.string()
+    .valid(...ITEM_KINDS)
+    .required(),
+  traits: Joi.when('kind', {
+    switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
+    otherwise: Joi.object().unknown().required(),
+  }),
 }).required();
 
 /** Refuses a finding on a surface the described thing does not have, naming the finding. */
@@ -68,15 +79,32 @@ const stepId = () => Joi.string().max(120);
 const event = Joi.alternatives().try(
   Joi.object({ type: Joi.string().valid('ready', 'stop').required() }),
   Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required() }),
-  Joi.object({ type: Joi.string().valid('answer').required(), step: stepId().required(), answer: Joi.string().valid(...care.ANSWERS).required() }),
-  Joi.object({ type: Joi.string().valid('leave-surface').required(), surface: Joi.string().valid(...SURFACE_IDS).required() }),
+  Joi.object({
+    type: Joi.string().valid('answer').required(),
+    step: stepId().required(),
+    answer: Joi.string()
+      .valid(...care.ANSWERS)
+      .required(),
+  }),
+  Joi.object({
+    type: Joi.string().valid('leave-surface').required(),
+    surface: Joi.string()
+      .valid(...SURFACE_IDS)
+      .required(),
+  }),
 );
 
 const MOST_EVENTS = 2000;
 
 /** The whole memory of the cleaning: sent after every tap; undo sends one fewer. */
 export type SaveEvents = { version: number; events: care.BenchEvent[] };
-export const saveEvents = Joi.object<SaveEvents>({ version: version().required(), events: Joi.array().items(event).max(MOST_EVENTS).required() });
+export const saveEvents = Joi.object<SaveEvents>({
+  version: version().required(),
+  events: Joi.array().items(event).max(MOST_EVENTS).required(),
+});
 
 export type CleaningsQuery = { open?: boolean; limit: number };
-export const cleaningsQuery = Joi.object<CleaningsQuery>({ open: Joi.boolean(), limit: Joi.number().integer().min(1).max(200).default(40) });
+export const cleaningsQuery = Joi.object<CleaningsQuery>({
+  open: Joi.boolean(),
+  limit: Joi.number().integer().min(1).max(200).default(40),
+});

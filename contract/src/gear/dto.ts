@@ -42,8 +42,22 @@ export type ItemPage = ShelfItem & {
 export type LogData =
   | { kind: 'added' | 'imported' | 'archived' | 'restored' | 'quarantined' | 'released' }
   | { kind: 'edited'; changed: string[] }
-  | { kind: 'look'; lookId: string; verdicts: { surface: care.Surface; verdict: care.Verdict; findings: { soil: care.Soil; severity: care.Severity }[] }[]; notes: { surface: care.Surface; note: string }[]; looked: number }
-  | { kind: 'clean'; cleaningId: string; place: care.Place; outcomes: Partial<Record<care.Surface, care.Outcome>>; contacts: Partial<Record<care.Surface, number>>; methods: care.Method[]; minutes: number }
+  | {
+      kind: 'look';
+      lookId: string;
+      verdicts: { surface: care.Surface; verdict: care.Verdict; findings: { soil: care.Soil; severity: care.Severity }[] }[];
+      notes: { surface: care.Surface; note: string }[];
+      looked: number;
+    }
+  | {
+      kind: 'clean';
+      cleaningId: string;
+      place: care.Place;
+      outcomes: Partial<Record<care.Surface, care.Outcome>>;
+      contacts: Partial<Record<care.Surface, number>>;
+      methods: care.Method[];
+      minutes: number;
+    }
   | { kind: 'care'; task: schedule.TaskId };
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };

@@ -23,13 +23,16 @@ const LONGEST_NOTE = 4000;
 function traitSchema(trait: care.TraitId): Joi.Schema {
   const facts: care.TraitFacts = TRAITS[trait];
   switch (facts.input) {
-    case 'yes-no': return Joi.boolean();
-    case 'choice': return Joi.string().valid(...facts.choices);
+    case 'yes-no':
+      return Joi.boolean();
+    case 'choice':
+      return Joi.string().valid(...facts.choices);
     case 'number': {
       const number = Joi.number().min(facts.min).max(facts.max).allow(null);
       return trait === 'yearMade' ? number.integer() : number;
     }
-    default: return facts satisfies never;
+    default:
+      return facts satisfies never;
   }
 }
 
@@ -44,8 +47,14 @@ const traitsByKind = Joi.when('kind', {
 
 const itemFields = {
   // Not trimmed here: nothing is converted by a check. The service trims.
-  name: Joi.string().pattern(/\S/, 'something to read').max(LONGEST_NAME).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
-  kind: Joi.string().valid(...ITEM_KINDS).required(),
+  name: Joi.string()
+    .pattern(/\S/, 'something to read')
+    .max(LONGEST_NAME)
+    .messages({ 'string.pattern.name': 'This must not be empty.' })
+    .required(),
+  kind: Joi.string()
+    .valid(...ITEM_KINDS)
+    .required(),
   traits: traitsByKind,
   notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),
   acquiredOn: day().allow(null).default(null),
@@ -55,7 +64,12 @@ export const itemInput = Joi.object<ItemInput>(itemFields);
 export const itemUpdate = Joi.object<ItemUpdate>({ ...itemFields, version: version().required() });
 
 export type StatusChange = { version: number; status: ItemStatus };
-export const statusChange = Joi.object<StatusChange>({ version: version().required(), status: Joi.string().valid(...ITEM_STATUSES).required() });
+export const statusChange = Joi.object<StatusChange>({
+  version: version().required(),
+  status: Joi.string()
+    .valid(...ITEM_STATUSES)
+    .required(),
+});
 
 export type Versioned = { version: number };
 export const versioned = Joi.object<Versioned>({ version: version().required() });
@@ -85,7 +99,9 @@ export const shelfQuery = Joi.object<ShelfQuery>({
   due: Joi.string().valid(...DUE_FILTERS),
   status: Joi.string().valid(...ITEM_STATUSES),
   archived: Joi.boolean().default(false),
-  sort: Joi.string().valid(...SHELF_SORTS).default('name'),
+  sort: Joi.string()
+    .valid(...SHELF_SORTS)
+    .default('name'),
   limit: Joi.number().integer().min(1).max(200).default(60),
   cursor: Joi.string().max(600),
 });

@@ -3,6 +3,14 @@ import { errorTable } from '../problem.js';
 export const inspectionErrors = errorTable({
   'look-not-found': { status: 404, title: 'This look is not there', remedy: 'Start a new look from the thing’s page.' },
   'look-finished': { status: 409, title: 'This look is finished', remedy: 'Start a new look; a finished one is not changed.' },
-  'surface-not-there': { status: 422, title: 'This thing has no such surface', remedy: 'Leave the surface out, or correct the thing’s traits.' },
-  'nothing-looked-at': { status: 422, title: 'No surface has been looked at yet', remedy: 'Look at one surface at least, or drop this look.' },
+  'surface-not-there': {
+    status: 422,
+    title: 'This thing has no such surface',
+    remedy: 'Leave the surface out, or correct the thing’s traits.',
+  },
+  'nothing-looked-at': {
+    status: 422,
+    title: 'No surface has been looked at yet',
+    remedy: 'Look at one surface at least, or drop this look.',
+  },
 });

@@ -9,12 +9,16 @@ export type SoilSeen = { soil: care.Soil; severity: care.Severity };
 export type LookAnswer = { surface: care.Surface; findings: SoilSeen[]; note: string };
 
 const soilSeen = Joi.object<SoilSeen>({
-  soil: Joi.string().valid(...care.SOIL_IDS).required(),
+  soil: Joi.string()
+    .valid(...care.SOIL_IDS)
+    .required(),
   severity: Joi.number().integer().min(1).max(4).required(),
 });
 
 const lookAnswer = Joi.object<LookAnswer>({
-  surface: Joi.string().valid(...care.SURFACE_IDS).required(),
+  surface: Joi.string()
+    .valid(...care.SURFACE_IDS)
+    .required(),
   findings: Joi.array().items(soilSeen).unique('soil').max(care.SOIL_IDS.length).required(),
   note: Joi.string().allow('').max(LONGEST_NOTE).required(),
 });
@@ -26,6 +30,9 @@ export const startLook = Joi.object<StartLook>({ itemId: id().required() });
 export type SaveLook = { version: number; at: care.Surface | null; answers: LookAnswer[] };
 export const saveLook = Joi.object<SaveLook>({
   version: version().required(),
-  at: Joi.string().valid(...care.SURFACE_IDS).allow(null).required(),
+  at: Joi.string()
+    .valid(...care.SURFACE_IDS)
+    .allow(null)
+    .required(),
   answers: Joi.array().items(lookAnswer).unique('surface').max(care.SURFACE_IDS.length).required(),
 });

@@ -9,7 +9,11 @@ export type Today = {
   counts: { items: number; neverLooked: number };
   open: { kind: 'look' | 'cleaning'; id: string; startedAt: string; item: Named }[];
   /** Things whose last look asks for something; gravest first. */
-  needs: { item: Named; verdict: Exclude<care.Verdict, 'leave'>; surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'reason'>[] }[];
+  needs: {
+    item: Named;
+    verdict: Exclude<care.Verdict, 'leave'>;
+    surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'reason'>[];
+  }[];
   due: (Due & { item: Named; urgency: schedule.Urgency })[];
   recent: (LogEntry & { itemName: string })[];
 };

@@ -18,5 +18,8 @@ export const settingsUpdate = Joi.object<Settings>({
   version: version().required(),
   schools: schoolsSchema.options({ presence: 'required' }).required(),
   timeZone: Joi.string().max(60).custom(timeZone).required(),
-  currency: Joi.string().pattern(/^[A-Z]{3}$/).messages({ 'string.pattern.base': 'Write a currency as three capitals, like EUR.' }).required(),
+  currency: Joi.string()
+    .pattern(/^[A-Z]{3}$/)
+    .messages({ 'string.pattern.base': 'Write a currency as three capitals, like EUR.' })
+    .required(),
 });

@@ -7,13 +7,18 @@ const nearOpening = (steps: readonly Step[]) => steps.some((s) => surfaceFacts(s
 
 function preparationAtHome(steps: readonly Step[], { kind, traits }: Context): string[] {
   const lines = ['A clear, still, dust-free table and a good slanted lamp. Hands washed; gloves if they sweat.'];
-  if (kind === 'lens' && nearOpening(steps)) lines.push('Clean the body cap, then take the lens off over the table and cap the body. Never stand the lens on its rear element.');
+  if (kind === 'lens' && nearOpening(steps))
+    lines.push('Clean the body cap, then take the lens off over the table and cap the body. Never stand the lens on its rear element.');
   if (kind === 'lens' && traits.zoomExtends) lines.push('Set the zoom where it is longest.');
-  if (kind === 'mirrorless-body') lines.push('Lens off, body cap on until the mount’s turn. Switch off; take the battery out before bay or contacts.');
-  if (traits.filterFitted && !traits.filterStuck && (touches(steps, 'filter-back') || touches(steps, 'front-glass'))) lines.push('Unscrew the filter when its turn comes; it lies face up on a clean cloth.');
+  if (kind === 'mirrorless-body')
+    lines.push('Lens off, body cap on until the mount’s turn. Switch off; take the battery out before bay or contacts.');
+  if (traits.filterFitted && !traits.filterStuck && (touches(steps, 'filter-back') || touches(steps, 'front-glass')))
+    lines.push('Unscrew the filter when its turn comes; it lies face up on a clean cloth.');
   if (steps.some((s) => s.method === 'sensor-swab')) {
     const swab = swabFor(traits.sensorFormat ?? 'full-frame');
-    lines.push(`Battery full or on mains. Swab ${swab.widthMm} mm wide, drawn along the ${swab.axis}${swab.lanes > 1 ? `, in ${swab.lanes} lanes that overlap` : ''}. Keep the blower’s tip outside the mount.`);
+    lines.push(
+      `Battery full or on mains. Swab ${swab.widthMm} mm wide, drawn along the ${swab.axis}${swab.lanes > 1 ? `, in ${swab.lanes} lanes that overlap` : ''}. Keep the blower’s tip outside the mount.`,
+    );
   }
   return lines;
 }
@@ -29,10 +34,14 @@ export function preparationFor(steps: readonly Step[], context: Context): string
 function filterLine({ kind, traits, schools }: Context): string[] {
   if (kind !== 'lens' || traits.filterStuck) return [];
   switch (schools.filter) {
-    case 'always': return ['A checked, clean filter goes back on.'];
-    case 'harsh-places': return traits.filterFitted ? ['The filter goes back on before sand, spray or a crowd; otherwise it may stay off.'] : [];
-    case 'never': return traits.filterFitted ? ['Your school leaves the filter off: keep it in its case.'] : [];
-    default: return schools.filter satisfies never;
+    case 'always':
+      return ['A checked, clean filter goes back on.'];
+    case 'harsh-places':
+      return traits.filterFitted ? ['The filter goes back on before sand, spray or a crowd; otherwise it may stay off.'] : [];
+    case 'never':
+      return traits.filterFitted ? ['Your school leaves the filter off: keep it in its case.'] : [];
+    default:
+      return schools.filter satisfies never;
   }
 }
 
@@ -42,7 +51,8 @@ export function closingFor(steps: readonly Step[], context: Context): string[] {
   const lines = [...filterLine(context)];
   if (steps.some((s) => familyOf(s.surface) === 'sensor')) lines.push('Take one more test frame with the lens you will use next.');
   lines.push(context.kind === 'filter' ? 'Blow out its case and put it away.' : 'Blow out the caps and put them on.');
-  if (steps.some((s) => s.cautions.includes('mould'))) lines.push('Seal the used wipes in a bag, throw them out, wash your hands. Keep it apart from the rest.');
+  if (steps.some((s) => s.cautions.includes('mould')))
+    lines.push('Seal the used wipes in a bag, throw them out, wash your hands. Keep it apart from the rest.');
   lines.push('Hands off the glass.');
   return lines;
 }

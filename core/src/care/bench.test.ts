@@ -4,7 +4,11 @@ import * as care from './index.js';
 import { anyRequest } from './testing/requests.js';
 
 const planFor = (...findings: [care.Surface, care.Soil, care.Severity][]) =>
-  care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: findings.map(([surface, soil, severity]) => ({ surface, soil, severity })) });
+  care.planCleaning({
+    item: { kind: 'lens', traits: {} },
+    place: 'home',
+    findings: findings.map(([surface, soil, severity]) => ({ surface, soil, severity })),
+  });
 
 const at = (plan: care.CleaningPlan, events: care.BenchEvent[]) => care.benchState(plan, events);
 const ready: care.BenchEvent = { type: 'ready' };
@@ -47,7 +51,11 @@ describe('at the bench', () => {
 
   it('says that it did not come off when the last rung does not help', () => {
     const all = [ready, ...[blow, brush, blowAgain, wipe].flatMap((s) => [done(s), says(s, 'no-change')])];
-    expect(at(dusty, all)).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'did-not-come-off' }, contacts: { 'front-glass': 2 } });
+    expect(at(dusty, all)).toMatchObject({
+      phase: 'close',
+      outcomes: { 'front-glass': 'did-not-come-off' },
+      contacts: { 'front-glass': 2 },
+    });
   });
 
   it('never wipes while grains are left', () => {
@@ -66,7 +74,10 @@ describe('at the bench', () => {
   it('ends a surface that only held loose grains when none is left', () => {
     const gritty = planFor(['front-glass', 'grit', 2]);
     const first = gritty.steps[0]!.id;
-    expect(at(gritty, [ready, done(first), says(first, 'clean-enough')])).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'clean-enough' } });
+    expect(at(gritty, [ready, done(first), says(first, 'clean-enough')])).toMatchObject({
+      phase: 'close',
+      outcomes: { 'front-glass': 'clean-enough' },
+    });
   });
 
   it('leaves one surface and goes on with the next', () => {

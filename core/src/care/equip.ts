@@ -30,12 +30,18 @@ function glassWipes(task: 'dry' | 'damp', context: Context): Outfit[] {
   const cotton = (pads: number) => withUses('glass-cloth', use('cotton-pad', pads));
   const pad = withUses(null, use('single-use-pad', task === 'dry' ? 1 : 2));
   switch (context.schools.wipe) {
-    case 'by-task': return task === 'dry' ? [cloth, tissue(1), pad] : [tissue(2), cloth, pad];
-    case 'tissue': return [tissue(task === 'dry' ? 1 : 2), pad];
-    case 'microfibre': return [cloth];
-    case 'cotton-then-cloth': return [cotton(task === 'dry' ? 1 : 2), cloth];
-    case 'single-use-pad': return [pad, tissue(2)];
-    default: return context.schools.wipe satisfies never;
+    case 'by-task':
+      return task === 'dry' ? [cloth, tissue(1), pad] : [tissue(2), cloth, pad];
+    case 'tissue':
+      return [tissue(task === 'dry' ? 1 : 2), pad];
+    case 'microfibre':
+      return [cloth];
+    case 'cotton-then-cloth':
+      return [cotton(task === 'dry' ? 1 : 2), cloth];
+    case 'single-use-pad':
+      return [pad, tissue(2)];
+    default:
+      return context.schools.wipe satisfies never;
   }
 }
 
@@ -66,7 +72,8 @@ function solventWipes(surface: Surface, findings: readonly Finding[], context: C
 function dampSwabs(surface: Surface, context: Context): Outfit[] {
   const family = familyOf(surface);
   if (family === 'glass') return [withUses(null, use(glassFluid(surface, context), 1), use('cotton-swab', 2))];
-  if (family === 'contacts') return [withUses(null, use('isopropanol', 1), use('cotton-swab', 2)), withUses(null, use('water', 1), use('cotton-swab', 2))];
+  if (family === 'contacts')
+    return [withUses(null, use('isopropanol', 1), use('cotton-swab', 2)), withUses(null, use('water', 1), use('cotton-swab', 2))];
   return [withUses(null, use('water', 1), use('cotton-swab', 2))];
 }
 
@@ -79,32 +86,56 @@ const isGlassSide = (surface: Surface) => ['glass', 'display'].includes(familyOf
 /** The ways to equip a method on a surface, best first. */
 export function outfitsFor(method: Method, surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
   switch (method) {
-    case 'blow': return [tool('bulb-blower')];
-    case 'soft-brush': return [tool('glass-brush')];
-    case 'rim-brush': return [tool('rim-brush'), tool('glass-brush')];
-    case 'stiff-brush': return [tool('shell-brush')];
-    case 'dry-wipe': return isGlassSide(surface) ? glassWipes('dry', context) : [tool('body-cloth')];
-    case 'carbon-tip': return [tool('carbon-pen')];
-    case 'chamois': return [tool('chamois'), tool('glass-cloth')];
-    case 'breath': return glassWipes('dry', context);
-    case 'damp-wipe': return dampWipes(surface, findings, context);
-    case 'wet-wipe': return [withUses(null, use('sealed-wipe', 1))];
-    case 'damp-swab': return dampSwabs(surface, context);
-    case 'fresh-water': return waterCloth(surface, context);
-    case 'solvent-wipe': return solventWipes(surface, findings, context);
-    case 'sensor-swab': return [withUses(null, use('sensor-fluid', 2 * swabFor(context.traits.sensorFormat ?? 'full-frame').drops), use('sensor-swab', 1))];
-    case 'contact-eraser': return [tool('contact-eraser')];
-    case 'adhesive-remover': return [withUses(null, use('adhesive-remover', 20), use('paper-towel', 4))];
-    case 'soap-wash': return [withUses(null, use('mild-soap', 1), use('water', 200))];
-    case 'lubricate': return [withUses('oil-tip', use('instrument-oil', 1))];
-    case 'leave': case 'service': case 'canned-air': return [];
-    default: return method satisfies never;
+    case 'blow':
+      return [tool('bulb-blower')];
+    case 'soft-brush':
+      return [tool('glass-brush')];
+    case 'rim-brush':
+      return [tool('rim-brush'), tool('glass-brush')];
+    case 'stiff-brush':
+      return [tool('shell-brush')];
+    case 'dry-wipe':
+      return isGlassSide(surface) ? glassWipes('dry', context) : [tool('body-cloth')];
+    case 'carbon-tip':
+      return [tool('carbon-pen')];
+    case 'chamois':
+      return [tool('chamois'), tool('glass-cloth')];
+    case 'breath':
+      return glassWipes('dry', context);
+    case 'damp-wipe':
+      return dampWipes(surface, findings, context);
+    case 'wet-wipe':
+      return [withUses(null, use('sealed-wipe', 1))];
+    case 'damp-swab':
+      return dampSwabs(surface, context);
+    case 'fresh-water':
+      return waterCloth(surface, context);
+    case 'solvent-wipe':
+      return solventWipes(surface, findings, context);
+    case 'sensor-swab':
+      return [withUses(null, use('sensor-fluid', 2 * swabFor(context.traits.sensorFormat ?? 'full-frame').drops), use('sensor-swab', 1))];
+    case 'contact-eraser':
+      return [tool('contact-eraser')];
+    case 'adhesive-remover':
+      return [withUses(null, use('adhesive-remover', 20), use('paper-towel', 4))];
+    case 'soap-wash':
+      return [withUses(null, use('mild-soap', 1), use('water', 200))];
+    case 'lubricate':
+      return [withUses('oil-tip', use('instrument-oil', 1))];
+    case 'leave':
+    case 'service':
+    case 'canned-air':
+      return [];
+    default:
+      return method satisfies never;
   }
 }
 
 /** Everything an outfit takes in hand. */
-export const thingsOf = (outfit: Outfit): (Tool | Material)[] =>
-  [...(outfit.tool ? [outfit.tool] : []), ...outfit.uses.map((u) => u.material)];
+export const thingsOf = (outfit: Outfit): (Tool | Material)[] => [
+  ...(outfit.tool ? [outfit.tool] : []),
+  ...outfit.uses.map((u) => u.material),
+];
 
 /** Water and a thumb are always there; everything else has to be in the drawer. */
 export const isAlwaysThere = (id: Tool | Material): boolean => id === 'water';
@@ -113,7 +144,8 @@ export const thingName = (id: Tool | Material): string => (id in TOOLS ? TOOLS[i
 
 /** A recess is reached by a swab, not by a cloth; in the field the damp wipe comes out of a sealed bag. */
 export function adaptMethod(method: Method, surface: Surface, context: Context): Method {
-  if (method === 'damp-wipe' && context.place === 'field' && context.schools['field-fluid'] === 'sealed-wipes' && isGlassSide(surface)) return 'wet-wipe';
+  if (method === 'damp-wipe' && context.place === 'field' && context.schools['field-fluid'] === 'sealed-wipes' && isGlassSide(surface))
+    return 'wet-wipe';
   if (method === 'damp-wipe' && surfaceFacts(surface).recessed) return 'damp-swab';
   if (method === 'soft-brush' && familyOf(surface) === 'glass' && context.schools['glass-brush'] === 'rim-only') return 'rim-brush';
   return method;

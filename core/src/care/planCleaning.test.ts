@@ -11,7 +11,10 @@ const methods = (p: care.CleaningPlan, surface: care.Surface) => p.steps.filter(
 /** Holds for the single findings one by one, and for random mixtures of them. */
 function always(claim: (request: care.PlanRequest, plan: care.CleaningPlan) => void): void {
   for (const request of everySingleFinding()) claim(request, care.planCleaning(request));
-  fc.assert(fc.property(anyRequest, (request) => claim(request, care.planCleaning(request))), { numRuns: 400, seed: 4870 });
+  fc.assert(
+    fc.property(anyRequest, (request) => claim(request, care.planCleaning(request))),
+    { numRuns: 400, seed: 4870 },
+  );
 }
 
 const LOOSE: readonly care.Soil[] = ['dust', 'grit', 'lint', 'pollen'];
@@ -103,8 +106,16 @@ describe('a cleaning plan, whatever was found', () => {
   it('uses no tool or material kept for another role', () => {
     always((_, { steps }) => {
       for (const step of steps) {
-        const roles = [...(step.tool ? [care.TOOLS[step.tool].role] : []), ...step.uses.map((u) => care.MATERIALS[u.material].role)] as string[];
-        const allowed = care.familyOf(step.surface) === 'sensor' ? ['sensor', 'any'] : ['glass', 'display'].includes(care.familyOf(step.surface)) ? ['glass', 'any'] : ['shell', 'glass', 'any'];
+        const roles = [
+          ...(step.tool ? [care.TOOLS[step.tool].role] : []),
+          ...step.uses.map((u) => care.MATERIALS[u.material].role),
+        ] as string[];
+        const allowed =
+          care.familyOf(step.surface) === 'sensor'
+            ? ['sensor', 'any']
+            : ['glass', 'display'].includes(care.familyOf(step.surface))
+              ? ['glass', 'any']
+              : ['shell', 'glass', 'any'];
         for (const role of roles) expect(allowed, step.id).toContain(role);
       }
     });
@@ -116,7 +127,8 @@ describe('a cleaning plan, whatever was found', () => {
       for (const step of steps) {
         const plastic = care.surfaceFacts(step.surface).stuff === 'plastic' && ['glass', 'display'].includes(care.familyOf(step.surface));
         if (!plastic && !(acrylic && care.familyOf(step.surface) === 'glass')) continue;
-        for (const { material } of step.uses) for (const bad of ['alcohol', 'acetone', 'ammonia']) expect(care.materialFacts(material).contains, step.id).not.toContain(bad);
+        for (const { material } of step.uses)
+          for (const bad of ['alcohol', 'acetone', 'ammonia']) expect(care.materialFacts(material).contains, step.id).not.toContain(bad);
       }
     });
   });
@@ -151,7 +163,9 @@ describe('facts of the trade (common practice)', () => {
 
   it('takes a plain fingerprint damp, without rubbing it dry first', () => {
     expect(methods(plan([onFront('fingerprint', 3)]), 'front-glass')).toEqual(['blow', 'damp-wipe']);
-    expect(plan([onFront('fingerprint', 3), onFront('dust', 3)]).refused).toContainEqual(expect.objectContaining({ method: 'dry-wipe', rule: 'no-dry-wipe-on-heavy-film' }));
+    expect(plan([onFront('fingerprint', 3), onFront('dust', 3)]).refused).toContainEqual(
+      expect.objectContaining({ method: 'dry-wipe', rule: 'no-dry-wipe-on-heavy-film' }),
+    );
   });
 
   it('tries a light fingerprint dry before damp', () => {
@@ -190,13 +204,24 @@ describe('facts of the trade (common practice)', () => {
   });
 
   it('uses only the cleaner its maker names on a coating', () => {
-    const named = care.planCleaning({ item: { kind: 'lens', traits: { makerForbidsFluids: true } }, place: 'home', findings: [onFront('grease', 4), onFront('adhesive', 2)] });
-    const fluids = named.steps.flatMap((s) => s.uses).filter((u) => u.amount.unit === 'drop').map((u) => u.material);
+    const named = care.planCleaning({
+      item: { kind: 'lens', traits: { makerForbidsFluids: true } },
+      place: 'home',
+      findings: [onFront('grease', 4), onFront('adhesive', 2)],
+    });
+    const fluids = named.steps
+      .flatMap((s) => s.uses)
+      .filter((u) => u.amount.unit === 'drop')
+      .map((u) => u.material);
     expect(new Set(fluids)).toEqual(new Set(['maker-fluid']));
   });
 
   it('isolates a lens with fungus inside and hands it over, with its service price as a hint', () => {
-    const sick = care.planCleaning({ item: { kind: 'lens', traits: { servicePrice: 130 } }, place: 'home', findings: [{ surface: 'inner-glass', soil: 'fungus', severity: 2 }] });
+    const sick = care.planCleaning({
+      item: { kind: 'lens', traits: { servicePrice: 130 } },
+      place: 'home',
+      findings: [{ surface: 'inner-glass', soil: 'fungus', severity: 2 }],
+    });
     expect(sick.isolate?.surface).toBe('inner-glass');
     expect(sick.handOver).toEqual([expect.objectContaining({ surface: 'inner-glass', costHint: 130 })]);
     expect(sick.steps).toEqual([]);
@@ -209,26 +234,39 @@ describe('facts of the trade (common practice)', () => {
     expect(methods(outside, 'front-glass')).toEqual(['blow', 'solvent-wipe']);
   });
 
-  it.each([['alcohol', 'isopropanol'], ['peroxide', 'peroxide'], ['vinegar', 'vinegar']] as const)('follows the fungus school %s with %s and no second fluid', (choice, fluid) => {
-    const fluids = plan([onFront('fungus-outside', 2)], { schools: { 'fungus-fluid': choice } }).steps.flatMap((s) => s.uses).filter((u) => u.amount.unit === 'drop');
+  it.each([
+    ['alcohol', 'isopropanol'],
+    ['peroxide', 'peroxide'],
+    ['vinegar', 'vinegar'],
+  ] as const)('follows the fungus school %s with %s and no second fluid', (choice, fluid) => {
+    const fluids = plan([onFront('fungus-outside', 2)], { schools: { 'fungus-fluid': choice } })
+      .steps.flatMap((s) => s.uses)
+      .filter((u) => u.amount.unit === 'drop');
     expect(fluids.map((u) => u.material)).toEqual([fluid]);
   });
 
   it('leaves what lies behind a stuck filter', () => {
-    const stuck = care.planCleaning({ item: { kind: 'lens', traits: { filterFitted: true, filterStuck: true } }, place: 'home', findings: [onFront('fingerprint', 4)] });
+    const stuck = care.planCleaning({
+      item: { kind: 'lens', traits: { filterFitted: true, filterStuck: true } },
+      place: 'home',
+      findings: [onFront('fingerprint', 4)],
+    });
     expect(stuck.steps).toEqual([]);
     expect(stuck.leaveAlone[0]?.reason).toMatch(/stuck filter/);
   });
 
   it('oils a stiff helicoid only where its thread lies open', () => {
     const stiff: care.Finding[] = [{ surface: 'helicoid', soil: 'dried-grease', severity: 2 }];
-    expect(methods(care.planCleaning({ item: { kind: 'lens', traits: { helicoidExposed: true } }, place: 'home', findings: stiff }), 'helicoid')).toEqual(['lubricate']);
+    expect(
+      methods(care.planCleaning({ item: { kind: 'lens', traits: { helicoidExposed: true } }, place: 'home', findings: stiff }), 'helicoid'),
+    ).toEqual(['lubricate']);
     expect(plan(stiff).handOver.map((h) => h.surface)).toEqual(['helicoid']);
   });
 });
 
 describe('a mirrorless body', () => {
-  const body = (findings: care.Finding[], more: Partial<care.PlanRequest> = {}) => care.planCleaning({ item: { kind: 'mirrorless-body', traits: {} }, place: 'home', findings, ...more });
+  const body = (findings: care.Finding[], more: Partial<care.PlanRequest> = {}) =>
+    care.planCleaning({ item: { kind: 'mirrorless-body', traits: {} }, place: 'home', findings, ...more });
   const dusty: care.Finding = { surface: 'sensor-cover', soil: 'dust', severity: 3 };
 
   it('blows, then swabs its sensor with a swab as wide as the sensor is tall', () => {
@@ -251,7 +289,12 @@ describe('a mirrorless body', () => {
   });
 
   it('cleans the sensor last', () => {
-    const all = body([dusty, { surface: 'body-shell', soil: 'dust', severity: 3 }, { surface: 'mount-wall', soil: 'dust', severity: 3 }, { surface: 'contacts', soil: 'skin-oil', severity: 2 }]);
+    const all = body([
+      dusty,
+      { surface: 'body-shell', soil: 'dust', severity: 3 },
+      { surface: 'mount-wall', soil: 'dust', severity: 3 },
+      { surface: 'contacts', soil: 'skin-oil', severity: 2 },
+    ]);
     expect(all.steps.at(-1)?.surface).toBe('sensor-cover');
     expect(all.steps[0]?.surface).toBe('body-shell');
   });
@@ -313,10 +356,19 @@ describe('a request that cannot be', () => {
 
 describe('the working order', () => {
   it('refuses relations that run in a circle, naming them', () => {
-    expect(() => care.sortByRelations(['barrel', 'contacts'], [['barrel', 'contacts'], ['contacts', 'barrel']])).toThrow(/cycle among: barrel, contacts/);
+    expect(() =>
+      care.sortByRelations(
+        ['barrel', 'contacts'],
+        [
+          ['barrel', 'contacts'],
+          ['contacts', 'barrel'],
+        ],
+      ),
+    ).toThrow(/cycle among: barrel, contacts/);
   });
 
   it('holds every relation of the table', () => {
-    for (const [earlier, later] of care.BEFORE) expect(care.workingRank(earlier), `${earlier} before ${later}`).toBeLessThan(care.workingRank(later));
+    for (const [earlier, later] of care.BEFORE)
+      expect(care.workingRank(earlier), `${earlier} before ${later}`).toBeLessThan(care.workingRank(later));
   });
 });

@@ -25,9 +25,13 @@ export const contextOf = (request: Omit<PlanRequest, 'findings'>): Context => ({
 function checkFindings(findings: readonly Finding[], { kind, traits }: Context): void {
   const own = surfacesOf(kind, traits);
   findings.forEach(({ surface, soil, severity }, i) => {
-    if (!own.includes(surface)) throw new RangeError(`findings[${i}].surface: a ${kindFacts(kind).name} with these traits has no ${surface}; take one of ${own.join(', ')}`);
+    if (!own.includes(surface))
+      throw new RangeError(
+        `findings[${i}].surface: a ${kindFacts(kind).name} with these traits has no ${surface}; take one of ${own.join(', ')}`,
+      );
     if (!(soil in SOILS)) throw new RangeError(`findings[${i}].soil: ${soil} is not a known soil`);
-    if (!([0, 1, 2, 3, 4] as number[]).includes(severity)) throw new RangeError(`findings[${i}].severity: ${severity} is not one of 0 to 4`);
+    if (!([0, 1, 2, 3, 4] as number[]).includes(severity))
+      throw new RangeError(`findings[${i}].severity: ${severity} is not one of 0 to 4`);
   });
 }
 
@@ -61,7 +65,8 @@ function cautionsOf(steps: readonly Step[]): Caution[] {
   const seen = new Map<string, Caution>();
   for (const step of steps)
     for (const hazard of step.cautions)
-      if (!seen.has(hazard)) seen.set(hazard, { hazard, before: step.id, caution: hazardFacts(hazard).caution, wear: hazardFacts(hazard).wear });
+      if (!seen.has(hazard))
+        seen.set(hazard, { hazard, before: step.id, caution: hazardFacts(hazard).caution, wear: hazardFacts(hazard).wear });
   return [...seen.values()];
 }
 

@@ -19,7 +19,14 @@ export type AllowedRung = { method: Method; outfit: Outfit; removes: Soil[]; fin
 const empty = (): SurfacePlan => ({ steps: [], refused: [], leaveAlone: [], deferred: [], handOver: [], missing: [], isolate: null });
 
 /** Why rungs fell away decides what becomes of the finding: wait for home, or hand over. */
-const PLACE_RULES: readonly RuleId[] = ['grit-in-the-field', 'closed-in-sand-and-rain', 'bench-work-waits', 'no-open-fluid-in-the-field', 'field-air-and-brush', 'sensor-stays-closed-outdoors'];
+const PLACE_RULES: readonly RuleId[] = [
+  'grit-in-the-field',
+  'closed-in-sand-and-rain',
+  'bench-work-waits',
+  'no-open-fluid-in-the-field',
+  'field-air-and-brush',
+  'sensor-stays-closed-outdoors',
+];
 
 function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
   return findings
@@ -37,7 +44,12 @@ const isOnHand = (id: Tool | Material, surface: Surface, { onHand }: Context): b
 function missingEntry(id: Tool | Material, surface: Surface, { onHand }: Context, standIn?: Tool | Material): Missing {
   const unfit = onHand?.find((thing) => thing.id === id);
   const reason = (unfit && mayTouch(unfit, surface).reason) ?? `There is no ${thingName(id)} in the drawer.`;
-  return { ...(id in TOOLS ? { tool: id as Tool } : { material: id as Material }), for: [surface], reason, ...(standIn ? { substitute: standIn } : {}) };
+  return {
+    ...(id in TOOLS ? { tool: id as Tool } : { material: id as Material }),
+    for: [surface],
+    reason,
+    ...(standIn ? { substitute: standIn } : {}),
+  };
 }
 
 type Choice = { outfit: Outfit | null; refusal: Omit<Refusal, 'surface'> | null; missing: Missing[] };
@@ -84,13 +96,21 @@ function airFirst(surface: Surface, rungs: AllowedRung[]): { rungs: AllowedRung[
 }
 
 /** What is left of the findings when no rung, or not enough of them, may be climbed here and now. */
-function unserved(surface: Surface, wanted: readonly Finding[], rungs: readonly AllowedRung[], refused: readonly Refusal[], missing: readonly Missing[], context: Context): SurfacePlan {
+function unserved(
+  surface: Surface,
+  wanted: readonly Finding[],
+  rungs: readonly AllowedRung[],
+  refused: readonly Refusal[],
+  missing: readonly Missing[],
+  context: Context,
+): SurfacePlan {
   const plan = empty();
   const waits = refused.find((r) => PLACE_RULES.includes(r.rule));
   if (waits) return { ...plan, deferred: [{ surface, reason: waits.reason, until: 'home' }] };
   const left = wanted.filter((f) => !rungs.some((r) => r.removes.includes(f.soil)));
   if (left.length === 0) return plan;
-  if (missing.length > 0) return { ...plan, leaveAlone: [{ surface, reason: `Leave it until the drawer has what it needs: ${missing[0]!.reason}` }] };
+  if (missing.length > 0)
+    return { ...plan, leaveAlone: [{ surface, reason: `Leave it until the drawer has what it needs: ${missing[0]!.reason}` }] };
   const costHint = context.traits.servicePrice ?? undefined;
   const why = refused[0]?.reason ?? 'No gentle way takes this off.';
   return { ...plan, handOver: left.map(({ soil }) => ({ surface, soil, reason: why, ...(costHint === undefined ? {} : { costHint }) })) };
@@ -107,7 +127,12 @@ function setAside(surface: Surface, findings: readonly Finding[], context: Conte
     if (verdict === 'isolate') plan.isolate ??= { surface, reason };
     if (verdict === 'hand-over' || outOfReach) {
       const costHint = context.traits.servicePrice;
-      plan.handOver.push({ surface, soil, reason: outOfReach ? 'It lies where no cloth reaches. A workshop opens it, or you accept it and keep it apart.' : reason, ...(costHint == null ? {} : { costHint }) });
+      plan.handOver.push({
+        surface,
+        soil,
+        reason: outOfReach ? 'It lies where no cloth reaches. A workshop opens it, or you accept it and keep it apart.' : reason,
+        ...(costHint == null ? {} : { costHint }),
+      });
     }
   }
   return plan;

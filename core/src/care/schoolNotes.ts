@@ -7,12 +7,22 @@ import type { Context, SchoolNote } from './types.js';
 const SAY: Partial<Record<Method, readonly { school: SchoolId; on: readonly Family[] }[]>> = {
   'soft-brush': [{ school: 'glass-brush', on: ['glass'] }],
   'rim-brush': [{ school: 'glass-brush', on: ['glass'] }],
-  'dry-wipe': [{ school: 'wipe', on: ['glass', 'display'] }, { school: 'motion', on: ['glass'] }],
+  'dry-wipe': [
+    { school: 'wipe', on: ['glass', 'display'] },
+    { school: 'motion', on: ['glass'] },
+  ],
   breath: [{ school: 'breath', on: ['glass'] }],
-  'damp-wipe': [{ school: 'solvent', on: ['glass'] }, { school: 'wipe', on: ['glass', 'display'] }, { school: 'motion', on: ['glass'] }],
+  'damp-wipe': [
+    { school: 'solvent', on: ['glass'] },
+    { school: 'wipe', on: ['glass', 'display'] },
+    { school: 'motion', on: ['glass'] },
+  ],
   'wet-wipe': [{ school: 'field-fluid', on: ['glass', 'display'] }],
   'solvent-wipe': [{ school: 'motion', on: ['glass'] }],
-  'sensor-swab': [{ school: 'sensor', on: ['sensor'] }, { school: 'sensor-stroke', on: ['sensor'] }],
+  'sensor-swab': [
+    { school: 'sensor', on: ['sensor'] },
+    { school: 'sensor-stroke', on: ['sensor'] },
+  ],
 };
 
 export function schoolNote(school: SchoolId, followed: string): SchoolNote {

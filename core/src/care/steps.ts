@@ -19,19 +19,40 @@ export const LOOK_MINUTES = 0.5;
 
 function motionFor(method: Method, surface: Surface, { schools, traits }: Context): Motion {
   switch (method) {
-    case 'blow': case 'canned-air': return 'air';
-    case 'soft-brush': case 'rim-brush': return 'flick-out';
-    case 'stiff-brush': return 'brush-off';
-    case 'dry-wipe': case 'damp-wipe': case 'wet-wipe': case 'solvent-wipe':
+    case 'blow':
+    case 'canned-air':
+      return 'air';
+    case 'soft-brush':
+    case 'rim-brush':
+      return 'flick-out';
+    case 'stiff-brush':
+      return 'brush-off';
+    case 'dry-wipe':
+    case 'damp-wipe':
+    case 'wet-wipe':
+    case 'solvent-wipe':
       return familyOf(surface) === 'glass' ? schools.motion : 'rub';
-    case 'carbon-tip': case 'breath': case 'chamois': return 'spiral-out';
-    case 'fresh-water': return 'lay-and-lift';
-    case 'damp-swab': return 'roll';
-    case 'sensor-swab': return traits.sensorFormat && swabFor(traits.sensorFormat).lanes > 1 ? 'one-way' : schools['sensor-stroke'];
-    case 'lubricate': return 'work-through';
-    case 'contact-eraser': case 'adhesive-remover': case 'soap-wash': return 'rub';
-    case 'leave': case 'service': return 'none';
-    default: return method satisfies never;
+    case 'carbon-tip':
+    case 'breath':
+    case 'chamois':
+      return 'spiral-out';
+    case 'fresh-water':
+      return 'lay-and-lift';
+    case 'damp-swab':
+      return 'roll';
+    case 'sensor-swab':
+      return traits.sensorFormat && swabFor(traits.sensorFormat).lanes > 1 ? 'one-way' : schools['sensor-stroke'];
+    case 'lubricate':
+      return 'work-through';
+    case 'contact-eraser':
+    case 'adhesive-remover':
+    case 'soap-wash':
+      return 'rub';
+    case 'leave':
+    case 'service':
+      return 'none';
+    default:
+      return method satisfies never;
   }
 }
 
@@ -46,8 +67,13 @@ function orientationFor(method: Method, surface: Surface): Orientation {
 function lookFor(surface: Surface, asksForGrains: boolean, removes: readonly Soil[]): Look {
   const tells = removes.map((soil) => SOILS[soil].tell).join(' ');
   if (familyOf(surface) === 'sensor')
-    return { asks: 'clean', lamp: 'A test frame: plain bright surface, defocused, smallest aperture, moved during the exposure.', for: 'Spots that stayed where they were.' };
-  const lamp = familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
+    return {
+      asks: 'clean',
+      lamp: 'A test frame: plain bright surface, defocused, smallest aperture, moved during the exposure.',
+      for: 'Spots that stayed where they were.',
+    };
+  const lamp =
+    familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
   if (asksForGrains) return { asks: 'grains', lamp, for: SOILS.grit.tell };
   return { asks: 'clean', lamp, for: tells || 'Anything that is still there.' };
 }
@@ -66,13 +92,24 @@ function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings:
   return [...hazards];
 }
 
-function buildStep(surface: Surface, rung: AllowedRung, pass: number, completes: string | null, more: Pick<Step, 'look' | 'onNoChange'>, findings: readonly Finding[], context: Context): Step {
+function buildStep(
+  surface: Surface,
+  rung: AllowedRung,
+  pass: number,
+  completes: string | null,
+  more: Pick<Step, 'look' | 'onNoChange'>,
+  findings: readonly Finding[],
+  context: Context,
+): Step {
   const { method, outfit, removes } = rung;
   const facts = methodFacts(method);
   const first = outfit.uses[0];
   return {
     id: `${surface}/${pass}/${method}`,
-    surface, method, pass, completes,
+    surface,
+    method,
+    pass,
+    completes,
     level: facts.level,
     removes,
     tool: outfit.tool,

@@ -21,10 +21,15 @@ const TEMPTATIONS: readonly Temptation[] = [
 /** The temptations that fit what is to be cleaned here and that some rule forbids; they are as wrong at home as outdoors. */
 export function temptationsFor(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Refusal[] {
   const natures = new Set(wanted.map((f) => SOILS[f.soil].nature));
-  return TEMPTATIONS.filter((t) => t.families.includes(familyOf(surface)) && t.natures.some((n) => natures.has(n))).flatMap(({ method, material }) => {
-    const refusal = firstRefusal({ surface, method, tool: null, materials: material ? [material] : [], findings }, { ...context, place: 'home' });
-    if (!refusal) return [];
-    // A forbidden material does not forbid the method: the refusal names the one or the other, never both.
-    return [{ surface, ...(material ? { material } : { method }), ...refusal }];
-  });
+  return TEMPTATIONS.filter((t) => t.families.includes(familyOf(surface)) && t.natures.some((n) => natures.has(n))).flatMap(
+    ({ method, material }) => {
+      const refusal = firstRefusal(
+        { surface, method, tool: null, materials: material ? [material] : [], findings },
+        { ...context, place: 'home' },
+      );
+      if (!refusal) return [];
+      // A forbidden material does not forbid the method: the refusal names the one or the other, never both.
+      return [{ surface, ...(material ? { material } : { method }), ...refusal }];
+    },
+  );
 }

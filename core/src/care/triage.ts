@@ -24,8 +24,12 @@ function triageDamage({ soil, severity }: Finding): Triage {
 }
 
 function triageInside({ surface, soil, severity }: Finding, { traits }: Context): Triage {
-  if (soil === 'internal-dust') return severity >= 4 ? handOver(`So much dust inside may cost contrast. ${DO_NOT_OPEN}`) : leave(SOILS[soil].why);
-  if (soil === 'haze') return severity >= 2 ? handOver(`${SOILS[soil].why} ${DO_NOT_OPEN}`) : leave('A trace of haze: note it and look again in three months whether it grows.');
+  if (soil === 'internal-dust')
+    return severity >= 4 ? handOver(`So much dust inside may cost contrast. ${DO_NOT_OPEN}`) : leave(SOILS[soil].why);
+  if (soil === 'haze')
+    return severity >= 2
+      ? handOver(`${SOILS[soil].why} ${DO_NOT_OPEN}`)
+      : leave('A trace of haze: note it and look again in three months whether it grows.');
   if (soil === 'dried-grease' && surface === 'helicoid' && traits.helicoidExposed && !traits.radioactiveGlass)
     return clean('The focus thread lies open: a drop of light oil may free it.');
   return handOver(`${SOILS[soil].why} ${DO_NOT_OPEN}`);
@@ -41,7 +45,9 @@ function triageByThreshold(finding: Finding, { schools }: Context): Triage {
 
 /** Metal at a battery: beyond a bloom it is a workshop's. */
 function triageCorrosion(finding: Finding): Triage {
-  return finding.severity >= 3 ? handOver('Corrosion has gone deep here: what leaked is caustic and the board behind may be hit.') : clean(SOILS.corrosion.why);
+  return finding.severity >= 3
+    ? handOver('Corrosion has gone deep here: what leaked is caustic and the board behind may be hit.')
+    : clean(SOILS.corrosion.why);
 }
 
 /**
@@ -51,20 +57,36 @@ function triageCorrosion(finding: Finding): Triage {
 export function triage(finding: Finding, context: Context): Triage {
   const { surface, soil, severity } = finding;
   if (severity === 0) return leave('Nothing found.');
-  if (behindStuckFilter(surface, context)) return leave('It lies behind a stuck filter. Free the filter first: a wide rubber band round the rim for grip.');
+  if (behindStuckFilter(surface, context))
+    return leave('It lies behind a stuck filter. Free the filter first: a wide rubber band round the rim for grip.');
   const nature = SOILS[soil].nature;
   switch (nature) {
-    case 'damage': return triageDamage(finding);
-    case 'passing': return leave(`${SOILS[soil].why} Keep it in a closed bag until it has warmed, then let it air.`);
-    case 'growth': return { verdict: 'isolate', reason: SOILS[soil].why };
-    case 'tacky': return severity >= 4 ? clean('It is past airing; removing the coating takes the lettering with it.') : leave('Air it for two to twelve months; it often stops, though it may stay slightly tacky.');
-    case 'corrosion': return triageCorrosion(finding);
-    case 'inside': return triageInside(finding, context);
-    case 'loose': case 'film': case 'spot': case 'soluble': case 'bonded':
+    case 'damage':
+      return triageDamage(finding);
+    case 'passing':
+      return leave(`${SOILS[soil].why} Keep it in a closed bag until it has warmed, then let it air.`);
+    case 'growth':
+      return { verdict: 'isolate', reason: SOILS[soil].why };
+    case 'tacky':
+      return severity >= 4
+        ? clean('It is past airing; removing the coating takes the lettering with it.')
+        : leave('Air it for two to twelve months; it often stops, though it may stay slightly tacky.');
+    case 'corrosion':
+      return triageCorrosion(finding);
+    case 'inside':
+      return triageInside(finding, context);
+    case 'loose':
+    case 'film':
+    case 'spot':
+    case 'soluble':
+    case 'bonded':
       if (familyOf(surface) === 'inner')
-        return severity >= 3 ? handOver(`The ${surfaceFacts(surface).name} is not reached from outside. ${DO_NOT_OPEN}`) : leave(SOILS['internal-dust'].why);
+        return severity >= 3
+          ? handOver(`The ${surfaceFacts(surface).name} is not reached from outside. ${DO_NOT_OPEN}`)
+          : leave(SOILS['internal-dust'].why);
       return triageByThreshold(finding, context);
-    default: return nature satisfies never;
+    default:
+      return nature satisfies never;
   }
 }
 
@@ -75,4 +97,5 @@ export const gravest = (triages: readonly Triage[]): Triage =>
   triages.reduce((worst, t) => (WEIGHT[t.verdict] > WEIGHT[worst.verdict] ? t : worst), leave('Nothing found.'));
 
 /** Can fungus be reached on this surface without opening anything? */
-export const growthIsReachable = (surface: Surface, soil: Soil): boolean => soil === 'fungus-outside' && familyOf(surface) !== 'inner' && familyOf(surface) !== 'sensor';
+export const growthIsReachable = (surface: Surface, soil: Soil): boolean =>
+  soil === 'fungus-outside' && familyOf(surface) !== 'inner' && familyOf(surface) !== 'sensor';

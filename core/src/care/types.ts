@@ -26,7 +26,19 @@ export type PlanRequest = {
   onHand?: OnHand[];
 };
 
-export type Motion = 'none' | 'air' | 'flick-out' | 'brush-off' | 'spiral-out' | 'straight-then-out' | 'lay-and-lift' | 'one-way' | 'there-and-back' | 'roll' | 'rub' | 'work-through';
+export type Motion =
+  | 'none'
+  | 'air'
+  | 'flick-out'
+  | 'brush-off'
+  | 'spiral-out'
+  | 'straight-then-out'
+  | 'lay-and-lift'
+  | 'one-way'
+  | 'there-and-back'
+  | 'roll'
+  | 'rub'
+  | 'work-through';
 export type Orientation = 'facing-down' | 'facing-up' | 'mount-down' | 'any';
 export type Use = { material: Material; amount: Amount };
 export type Amount = { quantity: number; unit: 'drop' | 'sheet' | 'swab' | 'wipe' | 'pad' };

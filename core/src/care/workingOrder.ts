@@ -15,8 +15,7 @@ export function sortByRelations(surfaces: readonly Surface[], before: readonly (
     if (!free) throw new Error(`the working order has a cycle among: ${[...waiting.keys()].join(', ')}; remove one relation`);
     waiting.delete(free);
     order.push(free);
-    for (const [earlier, later] of before)
-      if (earlier === free && waiting.has(later)) waiting.set(later, waiting.get(later)! - 1);
+    for (const [earlier, later] of before) if (earlier === free && waiting.has(later)) waiting.set(later, waiting.get(later)! - 1);
   }
   return order;
 }
@@ -27,5 +26,4 @@ const RANK = new Map(sortByRelations(SURFACE_IDS, BEFORE).map((surface, rank) =>
 export const workingRank = (surface: Surface): number => RANK.get(surface)!;
 
 /** The same surfaces in working order. */
-export const inWorkingOrder = (surfaces: readonly Surface[]): Surface[] =>
-  [...surfaces].sort((a, b) => workingRank(a) - workingRank(b));
+export const inWorkingOrder = (surfaces: readonly Surface[]): Surface[] => [...surfaces].sort((a, b) => workingRank(a) - workingRank(b));

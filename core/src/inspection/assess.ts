@@ -20,7 +20,11 @@ export function assessSurface(item: Thing, findings: readonly Finding[], schools
 export const assess = (item: Thing, findings: readonly Finding[], schools?: Partial<Schools>): SurfaceVerdict[] =>
   surfacesOf(item.kind, item.traits).map((surface) => ({
     surface,
-    ...assessSurface(item, findings.filter((f) => f.surface === surface), schools),
+    ...assessSurface(
+      item,
+      findings.filter((f) => f.surface === surface),
+      schools,
+    ),
   }));
 
 /** The finding that is drawn for a surface: the one at its worst, damage after dirt where they tie. */

@@ -38,8 +38,15 @@ describe('a verdict', () => {
   });
 
   it.each([
-    ['dust', 1, 'leave'], ['dust', 2, 'clean'], ['salt', 1, 'clean'], ['fingerprint', 1, 'leave'], ['fingerprint', 2, 'clean'],
-    ['fine-scratch', 4, 'leave'], ['deep-scratch', 3, 'hand-over'], ['fungus-outside', 1, 'isolate'], ['fog', 4, 'leave'],
+    ['dust', 1, 'leave'],
+    ['dust', 2, 'clean'],
+    ['salt', 1, 'clean'],
+    ['fingerprint', 1, 'leave'],
+    ['fingerprint', 2, 'clean'],
+    ['fine-scratch', 4, 'leave'],
+    ['deep-scratch', 3, 'hand-over'],
+    ['fungus-outside', 1, 'isolate'],
+    ['fog', 4, 'leave'],
   ] as const)('on %s of severity %i says %s', (soil, severity, verdict) => {
     expect(assessSurface(lens, [onFront(soil, severity)]).verdict).toBe(verdict);
   });
@@ -53,7 +60,11 @@ describe('a verdict', () => {
   });
 
   it('covers every surface of the thing', () => {
-    expect(assess(lens, [onFront('dust', 2)]).filter((v) => v.verdict !== 'leave').map((v) => v.surface)).toEqual(['front-glass']);
+    expect(
+      assess(lens, [onFront('dust', 2)])
+        .filter((v) => v.verdict !== 'leave')
+        .map((v) => v.surface),
+    ).toEqual(['front-glass']);
     expect(assess(lens, []).length).toBe(surfacesOf('lens').length);
   });
 

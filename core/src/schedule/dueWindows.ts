@@ -15,8 +15,7 @@ export type CareRule = {
 export type Done = { ruleId: string; subjectId: string; on: Day };
 export type DueWindow = { ruleId: string; subjectId: string; earliest: Day; due: Day; latest: Day; minutes: number };
 
-export const nextAfter = (day: Day, every: Every): Day =>
-  'days' in every ? addDays(day, every.days) : addMonths(day, every.months);
+export const nextAfter = (day: Day, every: Every): Day => ('days' in every ? addDays(day, every.days) : addMonths(day, every.months));
 
 function lastDone(rule: CareRule, history: readonly Done[], now: Day): Day {
   const days = history.filter((h) => h.ruleId === rule.id && h.subjectId === rule.subjectId && h.on <= now).map((h) => h.on);
@@ -29,15 +28,31 @@ function lastDone(rule: CareRule, history: readonly Done[], now: Day): Day {
  *
  * @throws RangeError when an interval is not positive, or a day is not `YYYY-MM-DD`.
  */
-export function dueWindows(rules: readonly CareRule[], history: readonly Done[], { from, to, now }: { from: Day; to: Day; now: Day }): DueWindow[] {
+export function dueWindows(
+  rules: readonly CareRule[],
+  history: readonly Done[],
+  { from, to, now }: { from: Day; to: Day; now: Day },
+): DueWindow[] {
   const windows = rules.flatMap((rule) => {
-    if (!(daysBetween('2000-01-01', nextAfter('2000-01-01', rule.every)) > 0)) throw new RangeError(`rule ${rule.id}: every must be at least one day`);
+    if (!(daysBetween('2000-01-01', nextAfter('2000-01-01', rule.every)) > 0))
+      throw new RangeError(`rule ${rule.id}: every must be at least one day`);
     const found: DueWindow[] = [];
-    for (let due = nextAfter(lastDone(rule, history, now), rule.every); addDays(due, -rule.earlyDays) <= to; due = nextAfter(due, rule.every)) {
+    for (
+      let due = nextAfter(lastDone(rule, history, now), rule.every);
+      addDays(due, -rule.earlyDays) <= to;
+      due = nextAfter(due, rule.every)
+    ) {
       const latest = addDays(due, rule.lateDays);
       const overdueFirst = found.length === 0 && due <= now;
       if (latest >= from || overdueFirst)
-        found.push({ ruleId: rule.id, subjectId: rule.subjectId, earliest: addDays(due, -rule.earlyDays), due, latest, minutes: rule.minutes });
+        found.push({
+          ruleId: rule.id,
+          subjectId: rule.subjectId,
+          earliest: addDays(due, -rule.earlyDays),
+          due,
+          latest,
+          minutes: rule.minutes,
+        });
       // The next one counts from today when this one is late: it cannot be done in the past.
       if (due < now) due = now;
     }

@@ -1,9 +1,22 @@
 import { addDays as addDaysReference, addMonths as addMonthsReference, differenceInCalendarDays, format } from 'date-fns';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, addMonths, daysBetween, dueWindows, localDay, nextWindow, TASK_IDS, tasksFor, urgencyOf, type CareRule } from './index.js';
+import {
+  addDays,
+  addMonths,
+  daysBetween,
+  dueWindows,
+  localDay,
+  nextWindow,
+  TASK_IDS,
+  tasksFor,
+  urgencyOf,
+  type CareRule,
+} from './index.js';
 
-const anyDay = fc.date({ min: new Date('1990-01-01T12:00:00Z'), max: new Date('2090-12-31T12:00:00Z'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10));
+const anyDay = fc
+  .date({ min: new Date('1990-01-01T12:00:00Z'), max: new Date('2090-12-31T12:00:00Z'), noInvalidDate: true })
+  .map((d) => d.toISOString().slice(0, 10));
 const noon = (day: string) => new Date(`${day}T12:00:00`);
 const text = (date: Date) => format(date, 'yyyy-MM-dd');
 
@@ -37,17 +50,37 @@ describe('calendar days', () => {
   });
 });
 
-const rule = (more: Partial<CareRule> = {}): CareRule => ({ id: 'light-test', subjectId: 'a', every: { months: 3 }, startsOn: '2026-01-10', earlyDays: 14, lateDays: 14, minutes: 8, ...more });
+const rule = (more: Partial<CareRule> = {}): CareRule => ({
+  id: 'light-test',
+  subjectId: 'a',
+  every: { months: 3 },
+  startsOn: '2026-01-10',
+  earlyDays: 14,
+  lateDays: 14,
+  minutes: 8,
+  ...more,
+});
 // Ends before the window of January 2027 opens.
 const span = { from: '2026-01-01', to: '2026-12-20', now: '2026-01-20' };
 
 describe('due windows', () => {
   it('count from the start until something was done', () => {
-    expect(dueWindows([rule()], [], span)[0]).toEqual({ ruleId: 'light-test', subjectId: 'a', earliest: '2026-03-27', due: '2026-04-10', latest: '2026-04-24', minutes: 8 });
+    expect(dueWindows([rule()], [], span)[0]).toEqual({
+      ruleId: 'light-test',
+      subjectId: 'a',
+      earliest: '2026-03-27',
+      due: '2026-04-10',
+      latest: '2026-04-24',
+      minutes: 8,
+    });
   });
 
   it('count from the last time it was done', () => {
-    const history = [{ ruleId: 'light-test', subjectId: 'a', on: '2026-01-15' }, { ruleId: 'light-test', subjectId: 'a', on: '2026-01-18' }, { ruleId: 'light-test', subjectId: 'b', on: '2026-01-19' }];
+    const history = [
+      { ruleId: 'light-test', subjectId: 'a', on: '2026-01-15' },
+      { ruleId: 'light-test', subjectId: 'a', on: '2026-01-18' },
+      { ruleId: 'light-test', subjectId: 'b', on: '2026-01-19' },
+    ];
     expect(dueWindows([rule()], history, span)[0]?.due).toBe('2026-04-18');
   });
 
@@ -67,7 +100,11 @@ describe('due windows', () => {
   it('lie in order, each holding its due day, and never more than the rhythm asks for', () => {
     fc.assert(
       fc.property(anyDay, fc.integer({ min: 1, max: 200 }), fc.integer({ min: 0, max: 30 }), (startsOn, days, slack) => {
-        const windows = dueWindows([rule({ startsOn, every: { days }, earlyDays: slack, lateDays: slack })], [], { from: startsOn, to: addDays(startsOn, 500), now: startsOn });
+        const windows = dueWindows([rule({ startsOn, every: { days }, earlyDays: slack, lateDays: slack })], [], {
+          from: startsOn,
+          to: addDays(startsOn, 500),
+          now: startsOn,
+        });
         for (const [i, w] of windows.entries()) {
           expect(w.earliest <= w.due && w.due <= w.latest).toBe(true);
           if (i > 0) expect(daysBetween(windows[i - 1]!.due, w.due)).toBe(days);
@@ -79,7 +116,11 @@ describe('due windows', () => {
   });
 
   it.each([
-    ['2026-04-24', 'overdue', '2026-04-25'], ['2026-04-24', 'due', '2026-04-24'], ['2026-04-24', 'due', '2026-04-10'], ['2026-04-24', 'soon', '2026-03-27'], ['2026-04-24', 'later', '2026-03-26'],
+    ['2026-04-24', 'overdue', '2026-04-25'],
+    ['2026-04-24', 'due', '2026-04-24'],
+    ['2026-04-24', 'due', '2026-04-10'],
+    ['2026-04-24', 'soon', '2026-03-27'],
+    ['2026-04-24', 'later', '2026-03-26'],
   ] as const)('ending %s are %s on %s', (latest, urgency, today) => {
     expect(urgencyOf({ earliest: '2026-03-27', due: '2026-04-10', latest }, today)).toBe(urgency);
   });
@@ -92,7 +133,11 @@ describe('rhythms', () => {
   });
 
   it('look at a quarantined thing every 4 weeks, give or take 4 days', () => {
-    expect(nextWindow('quarantine-look', 'x', '2026-05-01')).toMatchObject({ earliest: '2026-05-25', due: '2026-05-29', latest: '2026-06-02' });
+    expect(nextWindow('quarantine-look', 'x', '2026-05-01')).toMatchObject({
+      earliest: '2026-05-25',
+      due: '2026-05-29',
+      latest: '2026-06-02',
+    });
   });
 
   it('ask for no ordinary looks at a thing in quarantine', () => {

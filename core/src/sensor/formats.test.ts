@@ -3,7 +3,11 @@ import { formats, swabFor, type SwabChoice } from './index.js';
 
 /** Swab widths of the trade: 24 mm for full frame, 16–17 mm for the smaller format (common practice). */
 describe('a sensor swab', () => {
-  it.each([['full-frame', 24, 1], ['aps-c', 16, 1], ['four-thirds', 12, 1]] as const)('for %s is %i mm wide and needs %i lane', (format, widthMm, lanes) => {
+  it.each([
+    ['full-frame', 24, 1],
+    ['aps-c', 16, 1],
+    ['four-thirds', 12, 1],
+  ] as const)('for %s is %i mm wide and needs %i lane', (format, widthMm, lanes) => {
     expect(swabFor(format)).toMatchObject({ widthMm, lanes, axis: 'long side' } satisfies Partial<SwabChoice>);
   });
 

@@ -33,5 +33,12 @@ export function swabFor(formatId: SensorFormatId): SwabChoice {
   const oneLaneCovers = widthMm + EDGE_SPREAD_MM >= heightMm;
   const lanes = oneLaneCovers ? 1 : Math.ceil((heightMm - LANE_OVERLAP_MM) / (widthMm - LANE_OVERLAP_MM));
   const overlapMm = lanes === 1 ? 0 : Math.round(((lanes * widthMm - heightMm) / (lanes - 1)) * 10) / 10;
-  return { widthMm, axis: 'long side', lanes, overlapMm, missedMm: lanes === 1 ? Math.max(0, heightMm - widthMm) : 0, drops: widthMm >= 24 ? 2 : 1 };
+  return {
+    widthMm,
+    axis: 'long side',
+    lanes,
+    overlapMm,
+    missedMm: lanes === 1 ? Math.max(0, heightMm - widthMm) : 0,
+    drops: widthMm >= 24 ? 2 : 1,
+  };
 }

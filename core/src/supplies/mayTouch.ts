@@ -23,8 +23,7 @@ export function mayTouch(
 ): { ok: boolean; reason?: string } {
   const soldFor = thing.id in TOOLS ? TOOLS[thing.id as Tool] : MATERIALS[thing.id as Material];
   const role = thing.role ?? soldFor.role;
-  if (thing.state === 'dirty')
-    return { ok: false, reason: `The ${soldFor.name} is not clean: wash it or take a fresh one.` };
+  if (thing.state === 'dirty') return { ok: false, reason: `The ${soldFor.name} is not clean: wash it or take a fresh one.` };
   if (!ROLES_FOR[familyOf(surface)].includes(role))
     return { ok: false, reason: `The ${soldFor.name} is kept for ${role}; it does not touch the ${surfaceFacts(surface).name}.` };
   return { ok: true };

@@ -1,4 +1,18 @@
-import { cleaningsQuery, idParam, planRequest, saveEvents, startCleaning, versioned, type Cleaning, type Cleanings, type CleaningsQuery, type ItemPage, type SaveEvents, type StartCleaning, type Versioned } from '@bright-keeper/contract';
+import {
+  cleaningsQuery,
+  idParam,
+  planRequest,
+  saveEvents,
+  startCleaning,
+  versioned,
+  type Cleaning,
+  type Cleanings,
+  type CleaningsQuery,
+  type ItemPage,
+  type SaveEvents,
+  type StartCleaning,
+  type Versioned,
+} from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';

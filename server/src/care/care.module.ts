@@ -6,5 +6,10 @@ import { CareController } from './care.controller.js';
 import { CareRepository } from './care.repository.js';
 import { CareService } from './care.service.js';
 
-@Module({ imports: [GearModule, ScheduleModule, SettingsModule], controllers: [CareController], providers: [CareRepository, CareService], exports: [CareService] })
+@Module({
+  imports: [GearModule, ScheduleModule, SettingsModule],
+  controllers: [CareController],
+  providers: [CareRepository, CareService],
+  exports: [CareService],
+})
 export class CareModule {}

@@ -7,7 +7,8 @@ import { cleanings } from './care.table.js';
 
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 const toCleaning = ({ cleaning, itemName }: Row): Cleaning => ({
-  ...cleaning, itemName,
+  ...cleaning,
+  itemName,
   startedAt: cleaning.startedAt.toISOString(),
   finishedAt: cleaning.finishedAt?.toISOString() ?? null,
 });
@@ -35,8 +36,17 @@ export class CareRepository {
   }
 
   /** @returns whether the row still had this version. */
-  async update(db: Db, id: string, version: number, change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'finishedAt'>>): Promise<boolean> {
-    const rows = await db.update(cleanings).set({ ...change, version: version + 1 }).where(and(eq(cleanings.id, id), eq(cleanings.version, version))).returning({ id: cleanings.id });
+  async update(
+    db: Db,
+    id: string,
+    version: number,
+    change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'finishedAt'>>,
+  ): Promise<boolean> {
+    const rows = await db
+      .update(cleanings)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(cleanings.id, id), eq(cleanings.version, version)))
+      .returning({ id: cleanings.id });
     return rows.length === 1;
   }
 

@@ -1,4 +1,14 @@
-import { careErrors, commonErrors, type Cleaning, type CleaningsQuery, type Item, type ItemPage, type SaveEvents, type StartCleaning, type SurfaceState } from '@bright-keeper/contract';
+import {
+  careErrors,
+  commonErrors,
+  type Cleaning,
+  type CleaningsQuery,
+  type Item,
+  type ItemPage,
+  type SaveEvents,
+  type StartCleaning,
+  type SurfaceState,
+} from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
@@ -84,7 +94,11 @@ export class CareService {
         await this.update(db, id, version, { finishedAt: at });
         await this.writeStates(db, item, cleaning, outcomes, at);
         await this.writeContactsAndLog(db, cleaning, outcomes, at);
-        await this.rhythms.cleaned(db, item, Object.values(outcomes).some((o) => o !== 'clean-enough'));
+        await this.rhythms.cleaned(
+          db,
+          item,
+          Object.values(outcomes).some((o) => o !== 'clean-enough'),
+        );
         return item.id;
       })
       .then((itemId) => this.gear.page(itemId));
@@ -105,31 +119,56 @@ export class CareService {
     return states.flatMap(({ surface, findings }) => findings.map((f) => ({ ...f, surface })));
   }
 
-  private async writeStates(db: Db, item: Item, { plan, request }: Cleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
+  private async writeStates(
+    db: Db,
+    item: Item,
+    { plan, request }: Cleaning,
+    outcomes: ReturnType<typeof care.outcomesOf>,
+    at: Date,
+  ): Promise<void> {
     const states = (await this.gearRepository.statesOf(db, [item.id])).get(item.id) ?? [];
     const worked = states.filter((s) => outcomes[s.surface] && outcomes[s.surface] !== 'not-reached');
-    await this.gearRepository.saveStates(db, item.id, worked.map((state) => {
-      const outcome = outcomes[state.surface]!;
-      const findings = leftOn(state, outcome, plan);
-      const assessed = inspection.assessSurface(item, findings.map((f) => ({ ...f, surface: state.surface })), request.schools);
-      return { surface: state.surface, findings, knownSince: at, ...(outcome === 'did-not-come-off' ? WOULD_NOT_COME_OFF : assessed) };
-    }));
+    await this.gearRepository.saveStates(
+      db,
+      item.id,
+      worked.map((state) => {
+        const outcome = outcomes[state.surface]!;
+        const findings = leftOn(state, outcome, plan);
+        const assessed = inspection.assessSurface(
+          item,
+          findings.map((f) => ({ ...f, surface: state.surface })),
+          request.schools,
+        );
+        return { surface: state.surface, findings, knownSince: at, ...(outcome === 'did-not-come-off' ? WOULD_NOT_COME_OFF : assessed) };
+      }),
+    );
   }
 
   private async writeContactsAndLog(db: Db, cleaning: Cleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
     const { contacts, done } = care.benchState(cleaning.plan, cleaning.events);
     const { itemId, plan } = cleaning;
     const touched = Object.entries(contacts) as [care.Surface, number][];
-    await this.gearRepository.addContacts(db, touched.map(([surface, touches]) => ({ id: this.ids.next(), itemId, surface, touches, at })));
+    await this.gearRepository.addContacts(
+      db,
+      touched.map(([surface, touches]) => ({ id: this.ids.next(), itemId, surface, touches, at })),
+    );
     const doneSteps = plan.steps.filter((s) => done.includes(s.id));
-    await this.gearRepository.addLog(db, [{
-      id: this.ids.next(), itemId, at,
-      data: {
-        kind: 'clean', cleaningId: cleaning.id, place: cleaning.request.place, outcomes, contacts,
-        methods: [...new Set(doneSteps.map((s) => s.method))],
-        minutes: Math.max(1, Math.round((at.getTime() - Date.parse(cleaning.startedAt)) / 60_000)),
+    await this.gearRepository.addLog(db, [
+      {
+        id: this.ids.next(),
+        itemId,
+        at,
+        data: {
+          kind: 'clean',
+          cleaningId: cleaning.id,
+          place: cleaning.request.place,
+          outcomes,
+          contacts,
+          methods: [...new Set(doneSteps.map((s) => s.method))],
+          minutes: Math.max(1, Math.round((at.getTime() - Date.parse(cleaning.startedAt)) / 60_000)),
+        },
       },
-    }]);
+    ]);
   }
 
   private async find(db: Db, id: string): Promise<Cleaning> {

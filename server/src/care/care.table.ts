@@ -9,7 +9,9 @@ export const cleanings = pgTable(
   'cleaning',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     version: integer().notNull().default(1),
     request: jsonb().$type<care.PlanRequest>().notNull(),
     // The plan as it was agreed on: a later change of knowledge must not move the ladder under a person standing on it.
@@ -18,5 +20,9 @@ export const cleanings = pgTable(
     startedAt: instant('started_at').notNull(),
     finishedAt: instant('finished_at'),
   },
-  (t) => [uniqueIndex('cleaning_open').on(t.itemId).where(sql`finished_at is null`)],
+  (t) => [
+    uniqueIndex('cleaning_open')
+      .on(t.itemId)
+      .where(sql`finished_at is null`),
+  ],
 );

@@ -13,7 +13,7 @@ const save = (c: Cleaning, events: care.BenchEvent[], version = c.version) => t.
 /** Answers each look in turn, then whatever comes last again and again. */
 function work(plan: care.CleaningPlan, answers: care.Answer[]): care.BenchEvent[] {
   const events: care.BenchEvent[] = [{ type: 'ready' }];
-  for (let looks = 0; ; ) {
+  for (let looks = 0; ;) {
     const { phase, step } = care.benchState(plan, events);
     if (phase === 'close') return events;
     if (phase === 'step') events.push({ type: 'done', step: step!.id });
@@ -29,7 +29,11 @@ const dirtyLens = async (name: string): Promise<Cleaning> => {
 
 describe('a plan over the API', () => {
   it('is the engine’s own', async () => {
-    const request: care.PlanRequest = { item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }] };
+    const request: care.PlanRequest = {
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }],
+    };
     const { body } = await t.http.post(routes.plans).send(request).expect(200);
     expect(body).toEqual(JSON.parse(JSON.stringify(care.planCleaning(request))));
   });
@@ -41,7 +45,10 @@ describe('a plan over the API', () => {
     ['an unknown school', { schools: { solvent: 'spit' } }, 'schools.solvent'],
     ['an unknown place', { place: 'moon' }, 'place'],
   ])('refuses %s and names the field', async (_, change, field) => {
-    const { body } = await t.http.post(routes.plans).send({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [], ...change }).expect(400);
+    const { body } = await t.http
+      .post(routes.plans)
+      .send({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [], ...change })
+      .expect(400);
     expect(Object.keys(body.fields)).toContain(field);
   });
 });
@@ -75,14 +82,21 @@ describe('a cleaning', () => {
     expect(page.openCleaningId).toBeNull();
     expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({ due: '2026-06-10', reason: expect.stringMatching(/last clean/) });
     const [entry] = (await t.http.get(routes.itemLog(page.id))).body.entries;
-    expect(entry.data).toMatchObject({ kind: 'clean', outcomes: { 'front-glass': 'clean-enough', 'rear-glass': 'clean-enough' }, minutes: 20 });
+    expect(entry.data).toMatchObject({
+      kind: 'clean',
+      outcomes: { 'front-glass': 'clean-enough', 'rear-glass': 'clean-enough' },
+      minutes: 20,
+    });
   });
 
   it('hands over what did not come off, and looks again in two weeks', async () => {
     const c = await dirtyLens('Stubborn');
     await save(c, work(c.plan, ['no-change'])).expect(200);
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
-    expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({ verdict: 'hand-over', reason: expect.stringMatching(/Stop rubbing/) });
+    expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({
+      verdict: 'hand-over',
+      reason: expect.stringMatching(/Stop rubbing/),
+    });
     expect(page.due.find((d) => d.task === 'follow-up-look')).toMatchObject({ due: '2026-03-24' });
   });
 
@@ -115,7 +129,10 @@ describe('a cleaning', () => {
 
   it('is one at a time for a thing, needs something to clean, and is not changed once finished', async () => {
     const c = await dirtyLens('Single');
-    expect((await t.http.post(routes.cleanings).send({ itemId: c.itemId, place: 'home' }).expect(409)).body).toMatchObject({ code: 'cleaning-open', current: { id: c.id } });
+    expect((await t.http.post(routes.cleanings).send({ itemId: c.itemId, place: 'home' }).expect(409)).body).toMatchObject({
+      code: 'cleaning-open',
+      current: { id: c.id },
+    });
     const clean = await t.add('Clean already');
     expect((await t.http.post(routes.cleanings).send({ itemId: clean.id, place: 'home' }).expect(422)).body.code).toBe('nothing-to-clean');
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: 1 }).expect(200);
@@ -145,7 +162,9 @@ describe('today', () => {
     const { body } = await t.http.get(routes.today).expect(200);
     expect(body.needs[0]).toMatchObject({ verdict: 'isolate', item: { name: 'A sick lens' } });
     const verdicts = body.needs.map((n: { verdict: string }) => n.verdict);
-    expect(verdicts).toEqual([...verdicts].sort((a, b) => ['isolate', 'hand-over', 'clean'].indexOf(a) - ['isolate', 'hand-over', 'clean'].indexOf(b)));
+    expect(verdicts).toEqual(
+      [...verdicts].sort((a, b) => ['isolate', 'hand-over', 'clean'].indexOf(a) - ['isolate', 'hand-over', 'clean'].indexOf(b)),
+    );
     expect(body.open.map((o: { kind: string }) => o.kind)).toContain('cleaning');
     const names = body.due.map((d: { item: { name: string } }) => d.item.name);
     expect(names).toContain('Clean already');
@@ -155,17 +174,41 @@ describe('today', () => {
   it('ticks off what is done by doing it, and nothing else', async () => {
     const item = await t.add('Exercised');
     const due = (await t.http.get(routes.item(item.id))).body.due as { id: string; task: string }[];
-    await t.http.post(routes.dueDone(due.find((d) => d.task === 'exercise')!.id)).send({}).expect(204);
+    await t.http
+      .post(routes.dueDone(due.find((d) => d.task === 'exercise')!.id))
+      .send({})
+      .expect(204);
     expect((await t.http.get(routes.itemLog(item.id))).body.entries[0].data).toEqual({ kind: 'care', task: 'exercise' });
-    expect((await t.http.post(routes.dueDone(due.find((d) => d.task === 'light-test')!.id)).send({}).expect(409)).body.code).toBe('done-by-looking');
+    expect(
+      (
+        await t.http
+          .post(routes.dueDone(due.find((d) => d.task === 'light-test')!.id))
+          .send({})
+          .expect(409)
+      ).body.code,
+    ).toBe('done-by-looking');
   });
 });
 
 describe('settings', () => {
   it('refuse half the schools, a zone nobody knows, and a stale change', async () => {
     const settings = (await t.http.get(routes.settings)).body;
-    expect((await t.http.put(routes.settings).send({ ...settings, schools: { solvent: 'alcohol' } }).expect(400)).body.fields['schools.wipe']).toBeTruthy();
-    expect((await t.http.put(routes.settings).send({ ...settings, timeZone: 'Saltmarch/Harbour' }).expect(400)).body.fields.timeZone).toMatch(/not a time zone/);
+    expect(
+      (
+        await t.http
+          .put(routes.settings)
+          .send({ ...settings, schools: { solvent: 'alcohol' } })
+          .expect(400)
+      ).body.fields['schools.wipe'],
+    ).toBeTruthy();
+    expect(
+      (
+        await t.http
+          .put(routes.settings)
+          .send({ ...settings, timeZone: 'Saltmarch/Harbour' })
+          .expect(400)
+      ).body.fields.timeZone,
+    ).toMatch(/not a time zone/);
     await t.http.put(routes.settings).send(settings).expect(200);
     expect((await t.http.put(routes.settings).send(settings).expect(409)).body.current.version).toBe(settings.version + 1);
   });

@@ -1,7 +1,13 @@
 import Papa from 'papaparse';
 
 export type Encoding = 'UTF-8' | 'UTF-16' | 'Windows-1252';
-export type CsvFile = { encoding: Encoding; delimiter: string; columns: string[]; rows: { line: number; cells: Record<string, string> }[]; notices: string[] };
+export type CsvFile = {
+  encoding: Encoding;
+  delimiter: string;
+  columns: string[];
+  rows: { line: number; cells: Record<string, string> }[];
+  notices: string[];
+};
 
 const startsWith = (bytes: Uint8Array, ...mark: number[]) => mark.every((byte, i) => bytes[i] === byte);
 
@@ -52,7 +58,10 @@ export function readCsv(bytes: Uint8Array): CsvFile | null {
   if (encoding === 'Windows-1252') notices.push('The file is not UTF-8; it was read as Windows-1252. Check the accents.');
   const tooLong = body.filter((row) => row.length > columns.length).length;
   if (tooLong > 0) notices.push(`${tooLong} rows have more cells than the heading line; the extra cells are left out.`);
-  const rows = body.map((row, i) => ({ line: i + 2, cells: Object.fromEntries(columns.map((c, j) => [c, unguard((row[j] ?? '').trim())])) }));
+  const rows = body.map((row, i) => ({
+    line: i + 2,
+    cells: Object.fromEntries(columns.map((c, j) => [c, unguard((row[j] ?? '').trim())])),
+  }));
   return { encoding, delimiter: parsed.meta.delimiter, columns, rows, notices };
 }
 

@@ -1,4 +1,26 @@
-import { idParam, importRequest, itemInput, itemUpdate, logQuery, shelfQuery, statusChange, versioned, type ImportPreview, type ImportRequest, type ImportResult, type Item, type ItemInput, type ItemPage, type ItemUpdate, type Log, type LogQuery, type Shelf, type ShelfQuery, type StatusChange, type Versioned } from '@bright-keeper/contract';
+import {
+  idParam,
+  importRequest,
+  itemInput,
+  itemUpdate,
+  logQuery,
+  shelfQuery,
+  statusChange,
+  versioned,
+  type ImportPreview,
+  type ImportRequest,
+  type ImportResult,
+  type Item,
+  type ItemInput,
+  type ItemPage,
+  type ItemUpdate,
+  type Log,
+  type LogQuery,
+  type Shelf,
+  type ShelfQuery,
+  type StatusChange,
+  type Versioned,
+} from '@bright-keeper/contract';
 import { Controller, Get, Header, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
@@ -11,7 +33,10 @@ type ById = { id: string };
 @ApiTags('gear')
 @Controller('api/gear')
 export class GearController {
-  constructor(private readonly gear: GearService, private readonly imports: ImportService) {}
+  constructor(
+    private readonly gear: GearService,
+    private readonly imports: ImportService,
+  ) {}
 
   @Get()
   @Describe({ summary: 'The shelf, filtered and sorted, a page at a time', query: shelfQuery })

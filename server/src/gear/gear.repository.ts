@@ -46,23 +46,48 @@ export class GearRepository {
 
   async findMany(db: Db, ids: readonly string[]): Promise<Item[]> {
     if (ids.length === 0) return [];
-    return (await db.select().from(items).where(inArray(items.id, [...ids]))).map(toItem);
+    return (
+      await db
+        .select()
+        .from(items)
+        .where(inArray(items.id, [...ids]))
+    ).map(toItem);
   }
 
   /** Changes a row if it still has this version; null when it has moved on. */
   async update(db: Db, id: string, version: number, change: Partial<typeof items.$inferInsert>): Promise<Item | null> {
-    const [row] = await db.update(items).set({ ...change, version: version + 1 }).where(and(eq(items.id, id), eq(items.version, version))).returning();
+    const [row] = await db
+      .update(items)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(items.id, id), eq(items.version, version)))
+      .returning();
     return row ? toItem(row) : null;
   }
 
   /** One page of the shelf, one row more than asked for when there is a next page. */
-  async shelf(db: Db, query: ShelfQuery, after: Mark | null, today: string): Promise<{ rows: { item: Item; key: string }[]; total: number }> {
+  async shelf(
+    db: Db,
+    query: ShelfQuery,
+    after: Mark | null,
+    today: string,
+  ): Promise<{ rows: { item: Item; key: string }[]; total: number }> {
     const gravity = db
-      .select({ itemId: surfaceStates.itemId, rank: sql<number>`max(array_position(array['leave','clean','hand-over','isolate']::text[], ${surfaceStates.verdict}))`.as('rank') })
-      .from(surfaceStates).groupBy(surfaceStates.itemId).as('gravity');
+      .select({
+        itemId: surfaceStates.itemId,
+        rank: sql<number>`max(array_position(array['leave','clean','hand-over','isolate']::text[], ${surfaceStates.verdict}))`.as('rank'),
+      })
+      .from(surfaceStates)
+      .groupBy(surfaceStates.itemId)
+      .as('gravity');
     const first = db
-      .select({ itemId: dueTasks.itemId, due: sql<string>`min(${dueTasks.due})`.as('first_due'), latest: sql<string>`min(${dueTasks.latest})`.as('first_latest') })
-      .from(dueTasks).groupBy(dueTasks.itemId).as('first');
+      .select({
+        itemId: dueTasks.itemId,
+        due: sql<string>`min(${dueTasks.due})`.as('first_due'),
+        latest: sql<string>`min(${dueTasks.latest})`.as('first_latest'),
+      })
+      .from(dueTasks)
+      .groupBy(dueTasks.itemId)
+      .as('first');
 
     const filters: (SQL | undefined)[] = [
       query.archived ? isNotNull(items.archivedAt) : isNull(items.archivedAt),
@@ -81,32 +106,50 @@ export class GearRepository {
 
     const rows = await db
       .select({ item: items, key })
-      .from(items).leftJoin(gravity, eq(gravity.itemId, items.id)).leftJoin(first, eq(first.itemId, items.id))
-      .where(and(...filters, beyond)).orderBy(direction(key), direction(items.id)).limit(query.limit + 1);
+      .from(items)
+      .leftJoin(gravity, eq(gravity.itemId, items.id))
+      .leftJoin(first, eq(first.itemId, items.id))
+      .where(and(...filters, beyond))
+      .orderBy(direction(key), direction(items.id))
+      .limit(query.limit + 1);
     const [counted] = await db
       .select({ total: count() })
-      .from(items).leftJoin(gravity, eq(gravity.itemId, items.id)).leftJoin(first, eq(first.itemId, items.id))
+      .from(items)
+      .leftJoin(gravity, eq(gravity.itemId, items.id))
+      .leftJoin(first, eq(first.itemId, items.id))
       .where(and(...filters));
     return { rows: rows.map((r) => ({ item: toItem(r.item), key: r.key })), total: counted!.total };
   }
 
   /** Every thing on the shelf, for export. */
   async all(db: Db): Promise<Item[]> {
-    return (await db.select().from(items).where(isNull(items.archivedAt)).orderBy(asc(sql`lower(${items.name})`), asc(items.id))).map(toItem);
+    return (
+      await db
+        .select()
+        .from(items)
+        .where(isNull(items.archivedAt))
+        .orderBy(asc(sql`lower(${items.name})`), asc(items.id))
+    ).map(toItem);
   }
 
   async countOf(db: Db): Promise<{ items: number; neverLooked: number }> {
     const known = db.selectDistinct({ itemId: surfaceStates.itemId }).from(surfaceStates).as('known');
     const [row] = await db
       .select({ items: count(), looked: count(known.itemId) })
-      .from(items).leftJoin(known, eq(known.itemId, items.id)).where(isNull(items.archivedAt));
+      .from(items)
+      .leftJoin(known, eq(known.itemId, items.id))
+      .where(isNull(items.archivedAt));
     return { items: row!.items, neverLooked: row!.items - row!.looked };
   }
 
   async statesOf(db: Db, itemIds: readonly string[]): Promise<Map<string, SurfaceState[]>> {
     const byItem = new Map<string, SurfaceState[]>();
     if (itemIds.length === 0) return byItem;
-    const rows = await db.select().from(surfaceStates).where(inArray(surfaceStates.itemId, [...itemIds])).orderBy(asc(surfaceStates.surface));
+    const rows = await db
+      .select()
+      .from(surfaceStates)
+      .where(inArray(surfaceStates.itemId, [...itemIds]))
+      .orderBy(asc(surfaceStates.surface));
     for (const row of rows) byItem.set(row.itemId, [...(byItem.get(row.itemId) ?? []), toState(row)]);
     return byItem;
   }
@@ -115,18 +158,26 @@ export class GearRepository {
   async needy(db: Db): Promise<{ item: Item; state: SurfaceState }[]> {
     const rows = await db
       .select({ item: items, state: surfaceStates })
-      .from(surfaceStates).innerJoin(items, eq(items.id, surfaceStates.itemId))
-      .where(and(isNull(items.archivedAt), notInArray(surfaceStates.verdict, ['leave']))).orderBy(asc(items.name), asc(surfaceStates.surface));
+      .from(surfaceStates)
+      .innerJoin(items, eq(items.id, surfaceStates.itemId))
+      .where(and(isNull(items.archivedAt), notInArray(surfaceStates.verdict, ['leave'])))
+      .orderBy(asc(items.name), asc(surfaceStates.surface));
     return rows.map((r) => ({ item: toItem(r.item), state: toState(r.state) }));
   }
 
   async saveStates(db: Db, itemId: string, states: readonly Omit<StateRow, 'itemId'>[]): Promise<void> {
     if (states.length === 0) return;
     await db
-      .insert(surfaceStates).values(states.map((s) => ({ ...s, itemId })))
+      .insert(surfaceStates)
+      .values(states.map((s) => ({ ...s, itemId })))
       .onConflictDoUpdate({
         target: [surfaceStates.itemId, surfaceStates.surface],
-        set: { findings: sql`excluded.findings`, verdict: sql`excluded.verdict`, reason: sql`excluded.reason`, knownSince: sql`excluded.known_since` },
+        set: {
+          findings: sql`excluded.findings`,
+          verdict: sql`excluded.verdict`,
+          reason: sql`excluded.reason`,
+          knownSince: sql`excluded.known_since`,
+        },
       });
   }
 
@@ -142,7 +193,9 @@ export class GearRepository {
   async contactsSince(db: Db, itemId: string, since: Date): Promise<Partial<Record<care.Surface, number>>> {
     const rows = await db
       .select({ surface: contacts.surface, touches: sum(contacts.touches).mapWith(Number) })
-      .from(contacts).where(and(eq(contacts.itemId, itemId), gte(contacts.at, since))).groupBy(contacts.surface);
+      .from(contacts)
+      .where(and(eq(contacts.itemId, itemId), gte(contacts.at, since)))
+      .groupBy(contacts.surface);
     return Object.fromEntries(rows.map((r) => [r.surface, r.touches]));
   }
 
@@ -153,14 +206,22 @@ export class GearRepository {
   /** Newest first; one more than asked for when there is a next page. */
   async log(db: Db, itemId: string, limit: number, after: Mark | null): Promise<LogEntry[]> {
     const beyond = after ? sql`(${logEntries.at}, ${logEntries.id}) < (${after.key}::timestamptz, ${after.id}::uuid)` : undefined;
-    const rows = await db.select().from(logEntries).where(and(eq(logEntries.itemId, itemId), beyond)).orderBy(desc(logEntries.at), desc(logEntries.id)).limit(limit + 1);
+    const rows = await db
+      .select()
+      .from(logEntries)
+      .where(and(eq(logEntries.itemId, itemId), beyond))
+      .orderBy(desc(logEntries.at), desc(logEntries.id))
+      .limit(limit + 1);
     return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
   }
 
   async recentLog(db: Db, limit: number): Promise<(LogEntry & { itemName: string })[]> {
     const rows = await db
       .select({ entry: logEntries, itemName: items.name })
-      .from(logEntries).innerJoin(items, eq(items.id, logEntries.itemId)).orderBy(desc(logEntries.at), desc(logEntries.id)).limit(limit);
+      .from(logEntries)
+      .innerJoin(items, eq(items.id, logEntries.itemId))
+      .orderBy(desc(logEntries.at), desc(logEntries.id))
+      .limit(limit);
     return rows.map(({ entry, itemName }) => ({ ...entry, at: entry.at.toISOString(), itemName }));
   }
 }

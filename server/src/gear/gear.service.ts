@@ -1,4 +1,19 @@
-import { commonErrors, gearErrors, type Item, type ItemInput, type ItemPage, type ItemUpdate, type Log, type LogData, type LogQuery, type Shelf, type ShelfItem, type ShelfQuery, type StatusChange, type SurfaceState } from '@bright-keeper/contract';
+import {
+  commonErrors,
+  gearErrors,
+  type Item,
+  type ItemInput,
+  type ItemPage,
+  type ItemUpdate,
+  type Log,
+  type LogData,
+  type LogQuery,
+  type Shelf,
+  type ShelfItem,
+  type ShelfQuery,
+  type StatusChange,
+  type SurfaceState,
+} from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
@@ -16,7 +31,9 @@ const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
 
 /** The names of the fields in which two versions of a thing differ. */
 const changedFields = (before: Item, after: ItemInput): string[] =>
-  (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter((field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]));
+  (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter(
+    (field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]),
+  );
 
 @Injectable()
 export class GearService {
@@ -42,8 +59,14 @@ export class GearService {
     const at = this.clock.now();
     const rows = inputs.map((input) => ({ ...input, name: input.name.trim(), id: this.ids.next(), createdAt: at, updatedAt: at }));
     await this.repository.insert(db, rows);
-    await this.repository.addLog(db, rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })));
-    await this.rhythms.begin(db, rows.map((row) => ({ id: row.id, kind: row.kind, status: 'in-use' })));
+    await this.repository.addLog(
+      db,
+      rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })),
+    );
+    await this.rhythms.begin(
+      db,
+      rows.map((row) => ({ id: row.id, kind: row.kind, status: 'in-use' })),
+    );
     return rows.map((row) => row.id);
   }
 
@@ -54,7 +77,14 @@ export class GearService {
     const page = rows.slice(0, query.limit);
     const last = page.at(-1);
     const nextCursor = rows.length > query.limit && last ? writeCursor({ key: last.key, id: last.item.id }) : null;
-    return { items: await this.withStates(db, page.map((r) => r.item)), nextCursor, total };
+    return {
+      items: await this.withStates(
+        db,
+        page.map((r) => r.item),
+      ),
+      nextCursor,
+      total,
+    };
   }
 
   async page(id: string): Promise<ItemPage> {

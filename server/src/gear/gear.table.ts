@@ -26,7 +26,9 @@ export const items = pgTable(
 export const surfaceStates = pgTable(
   'surface_state',
   {
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     surface: text().$type<care.Surface>().notNull(),
     findings: jsonb().$type<{ soil: care.Soil; severity: care.Severity }[]>().notNull(),
     verdict: text().$type<care.Verdict>().notNull(),
@@ -41,7 +43,9 @@ export const contacts = pgTable(
   'contact',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     surface: text().$type<care.Surface>().notNull(),
     touches: integer().notNull(),
     at: instant('at').notNull(),
@@ -53,7 +57,9 @@ export const logEntries = pgTable(
   'log_entry',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     at: instant('at').notNull(),
     data: jsonb().$type<LogData>().notNull(),
   },

@@ -32,14 +32,19 @@ describe('putting a thing on the shelf', () => {
     ['a day that does not exist', { acquiredOn: '2026-02-30' }, 'acquiredOn', /not a day of the calendar/],
     ['an unknown key', { colour: 'black' }, 'colour', /not known here/],
   ])('refuses %s and names the field', async (_, change, field, message) => {
-    const { body, headers } = await t.http.post(routes.gear).send({ ...lens, ...change }).expect(400);
+    const { body, headers } = await t.http
+      .post(routes.gear)
+      .send({ ...lens, ...change })
+      .expect(400);
     expect(headers['content-type']).toMatch('application/problem+json');
     expect(body).toMatchObject({ status: 400, code: 'bad-input' });
     expect(body.fields[field]).toMatch(message);
   });
 
   it('answers broken JSON, an unknown address and an unknown thing with problem documents', async () => {
-    expect((await t.http.post(routes.gear).set('content-type', 'application/json').send('{"name":').expect(400)).body.code).toBe('bad-json');
+    expect((await t.http.post(routes.gear).set('content-type', 'application/json').send('{"name":').expect(400)).body.code).toBe(
+      'bad-json',
+    );
     expect((await t.http.get('/api/attic').expect(404)).body.code).toBe('not-found');
     expect((await t.http.get(routes.item('01980000-0000-7000-8000-000000000000')).expect(404)).body.code).toBe('item-not-found');
     expect((await t.http.get(routes.item('one')).expect(400)).body.fields.id).toMatch(/id/);
@@ -50,8 +55,14 @@ describe('editing', () => {
   it('refuses a stale edit with 409 and hands over the newer row', async () => {
     const item = await t.add('Edited lens');
     const change = { name: 'Edited once', kind: 'lens', traits: {}, notes: '', acquiredOn: null };
-    await t.http.put(routes.item(item.id)).send({ ...change, version: 1 }).expect(200);
-    const { body } = await t.http.put(routes.item(item.id)).send({ ...change, name: 'Too late', version: 1 }).expect(409);
+    await t.http
+      .put(routes.item(item.id))
+      .send({ ...change, version: 1 })
+      .expect(200);
+    const { body } = await t.http
+      .put(routes.item(item.id))
+      .send({ ...change, name: 'Too late', version: 1 })
+      .expect(409);
     expect(body).toMatchObject({ code: 'stale', current: { name: 'Edited once', version: 2 } });
   });
 
@@ -59,7 +70,10 @@ describe('editing', () => {
     const item = await t.add('Filter comes off', { traits: { filterFitted: true } });
     await t.look(item.id, { 'filter-front': { salt: 3 }, 'front-glass': {} });
     const { version } = (await t.http.get(routes.item(item.id))).body as Item;
-    await t.http.put(routes.item(item.id)).send({ ...lens, name: 'Filter comes off', traits: { filterFitted: false }, version }).expect(200);
+    await t.http
+      .put(routes.item(item.id))
+      .send({ ...lens, name: 'Filter comes off', traits: { filterFitted: false }, version })
+      .expect(200);
     expect((await t.http.get(routes.item(item.id))).body).toMatchObject({ verdict: 'leave', surfaces: [{ surface: 'front-glass' }] });
   });
 

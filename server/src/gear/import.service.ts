@@ -1,4 +1,14 @@
-import { gearErrors, IMPORT_TARGETS, type ImportMapping, type ImportPreview, type ImportRequest, type ImportResult, type ImportRow, type ImportTarget, type Item } from '@bright-keeper/contract';
+import {
+  gearErrors,
+  IMPORT_TARGETS,
+  type ImportMapping,
+  type ImportPreview,
+  type ImportRequest,
+  type ImportResult,
+  type ImportRow,
+  type ImportTarget,
+  type Item,
+} from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database } from '../db/database.js';
@@ -43,8 +53,18 @@ export class ImportService {
     const bad = rows.filter((r) => !r.input);
     if (bad.length > 0 || rows.length === 0)
       throw problem(gearErrors, 'import-has-errors', {
-        detail: rows.length === 0 ? 'There are no rows below the heading line.' : `${bad.length} of ${rows.length} rows cannot be imported. Nothing was imported.`,
-        fields: Object.fromEntries(bad.slice(0, BAD_SHOWN).map((r) => [`line ${r.line}`, Object.entries(r.errors).map(([c, m]) => `${c}: ${m}`).join(' ')])),
+        detail:
+          rows.length === 0
+            ? 'There are no rows below the heading line.'
+            : `${bad.length} of ${rows.length} rows cannot be imported. Nothing was imported.`,
+        fields: Object.fromEntries(
+          bad.slice(0, BAD_SHOWN).map((r) => [
+            `line ${r.line}`,
+            Object.entries(r.errors)
+              .map(([c, m]) => `${c}: ${m}`)
+              .join(' '),
+          ]),
+        ),
       });
     const inputs = rows.flatMap((r) => (r.input ? [r.input] : []));
     await this.database.transaction((db) => this.gear.insertAll(db, inputs, 'imported'));
@@ -54,13 +74,19 @@ export class ImportService {
   /** The shelf with one column for each import target, so that the file can be read back. */
   async export(): Promise<string> {
     const items = await this.repository.all(this.database.db);
-    return writeCsv(IMPORT_TARGETS, items.map((item) => IMPORT_TARGETS.map((target) => cellOf(item, target))));
+    return writeCsv(
+      IMPORT_TARGETS,
+      items.map((item) => IMPORT_TARGETS.map((target) => cellOf(item, target))),
+    );
   }
 
   private read({ fileBase64, mapping: given, defaultKind }: ImportRequest): { file: CsvFile; mapping: ImportMapping; rows: ImportRow[] } {
     const file = readCsv(Buffer.from(fileBase64, 'base64'));
     if (!file) throw problem(gearErrors, 'import-unreadable');
-    if (file.rows.length > MOST_ROWS) throw problem(gearErrors, 'import-unreadable', { detail: `The file has ${file.rows.length} rows; split it into files of at most ${MOST_ROWS}.` });
+    if (file.rows.length > MOST_ROWS)
+      throw problem(gearErrors, 'import-unreadable', {
+        detail: `The file has ${file.rows.length} rows; split it into files of at most ${MOST_ROWS}.`,
+      });
     const mapping = given ?? guessMapping(file.columns);
     return { file, mapping, rows: file.rows.map(({ line, cells }) => readRow(line, cells, mapping, defaultKind)) };
   }

@@ -8,21 +8,42 @@ beforeAll(async () => (t = await testApp()));
 afterAll(() => t.app.close());
 
 const base64 = (content: string | Buffer) => Buffer.from(content as string).toString('base64');
-const preview = async (content: string | Buffer, more = {}): Promise<ImportPreview> => (await t.http.post(routes.importPreview).send({ fileBase64: base64(content), ...more }).expect(200)).body as ImportPreview;
+const preview = async (content: string | Buffer, more = {}): Promise<ImportPreview> =>
+  (
+    await t.http
+      .post(routes.importPreview)
+      .send({ fileBase64: base64(content), ...more })
+      .expect(200)
+  ).body as ImportPreview;
 const confirm = (content: string | Buffer, more = {}) => t.http.post(routes.importConfirm).send({ fileBase64: base64(content), ...more });
 const total = async (search: string) => (await t.http.get(`${routes.gear}?search=${search}`)).body.total as number;
 
 describe('a gear list from CSV', () => {
   it('guesses what the columns mean and reads rows as things', async () => {
     const p = await preview('Model,Type,Year,Weather-sealed,Remarks,Shelf no\nCorvane 35/2,Lens,1998,yes,sharp,7\n');
-    expect(p.mapping).toEqual({ name: 'Model', kind: 'Type', notes: 'Remarks', 'trait:yearMade': 'Year', 'trait:weatherSealed': 'Weather-sealed' });
-    expect(p.rows[0]?.input).toMatchObject({ name: 'Corvane 35/2', kind: 'lens', traits: { yearMade: 1998, weatherSealed: true }, notes: 'sharp' });
+    expect(p.mapping).toEqual({
+      name: 'Model',
+      kind: 'Type',
+      notes: 'Remarks',
+      'trait:yearMade': 'Year',
+      'trait:weatherSealed': 'Weather-sealed',
+    });
+    expect(p.rows[0]?.input).toMatchObject({
+      name: 'Corvane 35/2',
+      kind: 'lens',
+      traits: { yearMade: 1998, weatherSealed: true },
+      notes: 'sharp',
+    });
   });
 
   it('marks each bad row with its line, its column and the reason, and keeps the good ones apart', async () => {
     const p = await preview('name,kind,year\nGood,lens,1990\n,lens,1990\nOdd,submarine,\nLate,lens,soon\n');
     expect([p.total, p.good, p.bad]).toEqual([4, 1, 3]);
-    expect(p.rows.filter((r) => !r.input).map((r) => [r.line, Object.keys(r.errors)[0]])).toEqual([[3, 'name'], [4, 'kind'], [5, 'year']]);
+    expect(p.rows.filter((r) => !r.input).map((r) => [r.line, Object.keys(r.errors)[0]])).toEqual([
+      [3, 'name'],
+      [4, 'kind'],
+      [5, 'year'],
+    ]);
   });
 
   it('imports all or nothing', async () => {
@@ -71,7 +92,10 @@ describe('a gear list from CSV', () => {
     expect(p.rows[0]?.input).toMatchObject({ name: 'Named by hand', kind: 'filter' });
   });
 
-  it.each([['nothing', ''], ['bytes that are no text', Buffer.from([0, 1, 2, 0, 255, 0])]])('refuses %s', async (_, content) => {
+  it.each([
+    ['nothing', ''],
+    ['bytes that are no text', Buffer.from([0, 1, 2, 0, 255, 0])],
+  ])('refuses %s', async (_, content) => {
     const response = await t.http.post(routes.importPreview).send({ fileBase64: base64(content) });
     expect([400, 422]).toContain(response.status);
     expect(response.body.detail).toBeTruthy();

@@ -1,4 +1,12 @@
-import { fieldsOf, IMPORT_TARGETS, itemInput, JOI_OPTIONS, type ImportMapping, type ImportRow, type ImportTarget } from '@bright-keeper/contract';
+import {
+  fieldsOf,
+  IMPORT_TARGETS,
+  itemInput,
+  JOI_OPTIONS,
+  type ImportMapping,
+  type ImportRow,
+  type ImportTarget,
+} from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 
 /** Words people write over such columns, besides our own names for them. */
@@ -12,7 +20,11 @@ const OTHER_HEADINGS: Partial<Record<ImportTarget, string[]>> = {
 };
 
 const traitOf = (target: ImportTarget): care.TraitId | null => (target.startsWith('trait:') ? (target.slice(6) as care.TraitId) : null);
-const bare = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+const bare = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
 
 function headingsFor(target: ImportTarget): string[] {
   const trait = traitOf(target);

@@ -11,21 +11,33 @@ type OpenWork = { id: string; itemId: string; startedAt: Date };
 @Injectable()
 export class OpenWorkRepository {
   async lookOf(db: Db, itemId: string): Promise<string | null> {
-    const [row] = await db.select({ id: looks.id }).from(looks).where(and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
+    const [row] = await db
+      .select({ id: looks.id })
+      .from(looks)
+      .where(and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
     return row?.id ?? null;
   }
 
   async cleaningOf(db: Db, itemId: string): Promise<string | null> {
-    const [row] = await db.select({ id: cleanings.id }).from(cleanings).where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
+    const [row] = await db
+      .select({ id: cleanings.id })
+      .from(cleanings)
+      .where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
     return row?.id ?? null;
   }
 
   async all(db: Db): Promise<(OpenWork & { kind: 'look' | 'cleaning' })[]> {
     const onShelf = isNull(items.archivedAt);
-    const openLooks = await db.select({ id: looks.id, itemId: looks.itemId, startedAt: looks.startedAt })
-      .from(looks).innerJoin(items, eq(items.id, looks.itemId)).where(and(isNull(looks.finishedAt), onShelf));
-    const openCleanings = await db.select({ id: cleanings.id, itemId: cleanings.itemId, startedAt: cleanings.startedAt })
-      .from(cleanings).innerJoin(items, eq(items.id, cleanings.itemId)).where(and(isNull(cleanings.finishedAt), onShelf));
+    const openLooks = await db
+      .select({ id: looks.id, itemId: looks.itemId, startedAt: looks.startedAt })
+      .from(looks)
+      .innerJoin(items, eq(items.id, looks.itemId))
+      .where(and(isNull(looks.finishedAt), onShelf));
+    const openCleanings = await db
+      .select({ id: cleanings.id, itemId: cleanings.itemId, startedAt: cleanings.startedAt })
+      .from(cleanings)
+      .innerJoin(items, eq(items.id, cleanings.itemId))
+      .where(and(isNull(cleanings.finishedAt), onShelf));
     return [...openCleanings.map((c) => ({ ...c, kind: 'cleaning' as const })), ...openLooks.map((l) => ({ ...l, kind: 'look' as const }))];
   }
 }

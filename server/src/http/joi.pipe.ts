@@ -4,7 +4,10 @@ import type Joi from 'joi';
 import { problem } from './problem.js';
 
 class JoiPipe<T> implements PipeTransform<unknown, T> {
-  constructor(private readonly schema: Joi.Schema<T>, private readonly options: Joi.ValidationOptions) {}
+  constructor(
+    private readonly schema: Joi.Schema<T>,
+    private readonly options: Joi.ValidationOptions,
+  ) {}
 
   transform(value: unknown): T {
     const result = this.schema.validate(value ?? {}, this.options);

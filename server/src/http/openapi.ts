@@ -22,7 +22,11 @@ export const Describe = ({ summary, body, query, byId, answers = 200 }: Describe
   applyDecorators(
     ApiOperation({ summary }),
     ApiResponse({ status: answers }),
-    ApiResponse({ status: '4XX', description: 'A problem document (RFC 9457).', content: { [PROBLEM_TYPE]: { schema: { type: 'object' } } } }),
+    ApiResponse({
+      status: '4XX',
+      description: 'A problem document (RFC 9457).',
+      content: { [PROBLEM_TYPE]: { schema: { type: 'object' } } },
+    }),
     ...(body ? [ApiBody({ schema: swaggerOf(body) as never })] : []),
     ...(query ? queryParams(query) : []),
     ...(byId ? [ApiParam({ name: 'id', schema: (swaggerOf(idParam) as { properties: { id: never } }).properties.id })] : []),

@@ -20,7 +20,16 @@ function originIsLocal(origin: string | undefined): boolean {
  */
 export function localOnly(request: Request, response: Response, next: NextFunction): void {
   if (isLocal(request.headers.host) && originIsLocal(request.headers.origin)) return next();
-  response.status(403).type('application/problem+json').send(
-    JSON.stringify({ type: 'about:blank', title: 'Not from here', status: 403, code: 'not-local', detail: 'Open Bright Keeper on the machine it runs on, by the address it printed.' }),
-  );
+  response
+    .status(403)
+    .type('application/problem+json')
+    .send(
+      JSON.stringify({
+        type: 'about:blank',
+        title: 'Not from here',
+        status: 403,
+        code: 'not-local',
+        detail: 'Open Bright Keeper on the machine it runs on, by the address it printed.',
+      }),
+    );
 }

@@ -9,7 +9,8 @@ type WithStatus = { status?: number; type?: string };
 function fromFramework(error: unknown): Problem | null {
   const { status, type } = error as WithStatus;
   if (type === 'entity.too.large' || status === 413) return problem(commonErrors, 'too-large').problem;
-  if (type?.startsWith('entity.') || type === 'encoding.unsupported' || error instanceof SyntaxError) return problem(commonErrors, 'bad-json').problem;
+  if (type?.startsWith('entity.') || type === 'encoding.unsupported' || error instanceof SyntaxError)
+    return problem(commonErrors, 'bad-json').problem;
   if (!(error instanceof HttpException)) return null;
   if (error.getStatus() === 404) return problem(commonErrors, 'not-found').problem;
   if (error.getStatus() === 400) return problem(commonErrors, 'bad-json', { detail: error.message }).problem;
@@ -17,7 +18,10 @@ function fromFramework(error: unknown): Problem | null {
 }
 
 const OUR_FAULT: Problem = {
-  type: 'about:blank', status: 500, code: 'internal', title: 'Something went wrong on our side',
+  type: 'about:blank',
+  status: 500,
+  code: 'internal',
+  title: 'Something went wrong on our side',
   detail: 'Nothing of this request was saved. Try again; if it stays, the server’s log says more.',
 };
 

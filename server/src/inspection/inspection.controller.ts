@@ -1,4 +1,14 @@
-import { idParam, saveLook, startLook, versioned, type ItemPage, type LookDoc, type SaveLook, type StartLook, type Versioned } from '@bright-keeper/contract';
+import {
+  idParam,
+  saveLook,
+  startLook,
+  versioned,
+  type ItemPage,
+  type LookDoc,
+  type SaveLook,
+  type StartLook,
+  type Versioned,
+} from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';

@@ -6,5 +6,10 @@ import { InspectionController } from './inspection.controller.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { InspectionService } from './inspection.service.js';
 
-@Module({ imports: [GearModule, ScheduleModule, SettingsModule], controllers: [InspectionController], providers: [InspectionRepository, InspectionService], exports: [InspectionService] })
+@Module({
+  imports: [GearModule, ScheduleModule, SettingsModule],
+  controllers: [InspectionController],
+  providers: [InspectionRepository, InspectionService],
+  exports: [InspectionService],
+})
 export class InspectionModule {}

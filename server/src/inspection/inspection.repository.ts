@@ -20,8 +20,17 @@ export class InspectionRepository {
   }
 
   /** @returns whether the row still had this version. */
-  async update(db: Db, id: string, version: number, change: Partial<Pick<typeof looks.$inferInsert, 'at' | 'answers' | 'finishedAt'>>): Promise<boolean> {
-    const rows = await db.update(looks).set({ ...change, version: version + 1 }).where(and(eq(looks.id, id), eq(looks.version, version))).returning({ id: looks.id });
+  async update(
+    db: Db,
+    id: string,
+    version: number,
+    change: Partial<Pick<typeof looks.$inferInsert, 'at' | 'answers' | 'finishedAt'>>,
+  ): Promise<boolean> {
+    const rows = await db
+      .update(looks)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(looks.id, id), eq(looks.version, version)))
+      .returning({ id: looks.id });
     return rows.length === 1;
   }
 
@@ -30,8 +39,17 @@ export class InspectionRepository {
   }
 
   private async one(db: Db, where: SQL | undefined): Promise<LookDoc | null> {
-    const [row] = await db.select({ look: looks, itemName: items.name }).from(looks).innerJoin(items, eq(items.id, looks.itemId)).where(where);
+    const [row] = await db
+      .select({ look: looks, itemName: items.name })
+      .from(looks)
+      .innerJoin(items, eq(items.id, looks.itemId))
+      .where(where);
     if (!row) return null;
-    return { ...row.look, itemName: row.itemName, startedAt: row.look.startedAt.toISOString(), finishedAt: row.look.finishedAt?.toISOString() ?? null };
+    return {
+      ...row.look,
+      itemName: row.itemName,
+      startedAt: row.look.startedAt.toISOString(),
+      finishedAt: row.look.finishedAt?.toISOString() ?? null,
+    };
   }
 }

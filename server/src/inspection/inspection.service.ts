@@ -58,19 +58,33 @@ export class InspectionService {
         const own = care.surfacesOf(item.kind, item.traits);
         const answers = look.answers.filter((a) => own.includes(a.surface));
         const states = answers.map(({ surface, findings }) => ({
-          surface, findings, knownSince: at,
-          ...inspection.assessSurface(item, findings.map((f) => ({ ...f, surface })), schools),
+          surface,
+          findings,
+          knownSince: at,
+          ...inspection.assessSurface(
+            item,
+            findings.map((f) => ({ ...f, surface })),
+            schools,
+          ),
         }));
         await this.update(db, id, version, { finishedAt: at });
         await this.gearRepository.saveStates(db, item.id, states);
-        await this.gearRepository.addLog(db, [{
-          id: this.ids.next(), itemId: item.id, at,
-          data: {
-            kind: 'look', lookId: id, looked: answers.length,
-            verdicts: states.filter((s) => s.findings.length > 0).map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
-            notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
+        await this.gearRepository.addLog(db, [
+          {
+            id: this.ids.next(),
+            itemId: item.id,
+            at,
+            data: {
+              kind: 'look',
+              lookId: id,
+              looked: answers.length,
+              verdicts: states
+                .filter((s) => s.findings.length > 0)
+                .map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
+              notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
+            },
           },
-        }]);
+        ]);
         await this.rhythms.lookedAt(db, item);
         return item.id;
       })
@@ -108,6 +122,10 @@ export class InspectionService {
     const own = care.surfacesOf(item.kind, item.traits);
     const stray = answers.findIndex((a) => !own.includes(a.surface));
     if (stray >= 0)
-      throw problem(inspectionErrors, 'surface-not-there', { fields: { [`answers.${stray}.surface`]: `This ${care.kindFacts(item.kind).name} has no ${care.surfaceFacts(answers[stray]!.surface).name}.` } });
+      throw problem(inspectionErrors, 'surface-not-there', {
+        fields: {
+          [`answers.${stray}.surface`]: `This ${care.kindFacts(item.kind).name} has no ${care.surfaceFacts(answers[stray]!.surface).name}.`,
+        },
+      });
   }
 }

@@ -10,7 +10,9 @@ export const looks = pgTable(
   'look',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     version: integer().notNull().default(1),
     at: text().$type<care.Surface>(),
     answers: jsonb().$type<LookAnswer[]>().notNull(),
@@ -18,5 +20,9 @@ export const looks = pgTable(
     finishedAt: instant('finished_at'),
   },
   // One open look for a thing: two browsers that start at once meet in the same one.
-  (t) => [uniqueIndex('look_open').on(t.itemId).where(sql`finished_at is null`)],
+  (t) => [
+    uniqueIndex('look_open')
+      .on(t.itemId)
+      .where(sql`finished_at is null`),
+  ],
 );

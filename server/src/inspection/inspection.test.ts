@@ -21,17 +21,32 @@ describe('a look', () => {
   it('keeps every tap, and where one stood', async () => {
     const { id } = await t.add('Kept taps');
     const look = await start(id);
-    await t.http.put(routes.look(look.id)).send({ version: 1, at: 'rear-glass', answers: [seen('front-glass', { soil: 'dust', severity: 2 })] }).expect(200);
-    expect((await t.http.get(routes.look(look.id))).body).toMatchObject({ version: 2, at: 'rear-glass', answers: [{ surface: 'front-glass' }] });
+    await t.http
+      .put(routes.look(look.id))
+      .send({ version: 1, at: 'rear-glass', answers: [seen('front-glass', { soil: 'dust', severity: 2 })] })
+      .expect(200);
+    expect((await t.http.get(routes.look(look.id))).body).toMatchObject({
+      version: 2,
+      at: 'rear-glass',
+      answers: [{ surface: 'front-glass' }],
+    });
   });
 
   it('writes verdicts, log and the next look together when it is finished', async () => {
     const { id } = await t.add('Finished');
     const page = await t.look(id, { 'front-glass': { fingerprint: 3 }, 'inner-glass': { 'internal-dust': 1 }, 'rear-glass': {} });
     expect(page.verdict).toBe('clean');
-    expect(page.surfaces.map((s) => [s.surface, s.verdict])).toEqual([['front-glass', 'clean'], ['inner-glass', 'leave'], ['rear-glass', 'leave']]);
+    expect(page.surfaces.map((s) => [s.surface, s.verdict])).toEqual([
+      ['front-glass', 'clean'],
+      ['inner-glass', 'leave'],
+      ['rear-glass', 'leave'],
+    ]);
     expect(page.openLookId).toBeNull();
-    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({ due: '2026-06-10', earliest: '2026-05-27', latest: '2026-06-24' });
+    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({
+      due: '2026-06-10',
+      earliest: '2026-05-27',
+      latest: '2026-06-24',
+    });
     const [entry] = (await t.http.get(routes.itemLog(id))).body.entries;
     expect(entry.data).toMatchObject({ kind: 'look', looked: 3 });
   });
@@ -39,9 +54,15 @@ describe('a look', () => {
   it('follows the school of the user in its verdicts', async () => {
     const settings = (await t.http.get(routes.settings)).body;
     const { id } = await t.add('After every outing');
-    await t.http.put(routes.settings).send({ ...settings, schools: { ...settings.schools, habit: 'after-every-outing' } }).expect(200);
+    await t.http
+      .put(routes.settings)
+      .send({ ...settings, schools: { ...settings.schools, habit: 'after-every-outing' } })
+      .expect(200);
     expect((await t.look(id, { 'front-glass': { dust: 1 } })).verdict).toBe('clean');
-    await t.http.put(routes.settings).send({ ...settings, version: settings.version + 1 }).expect(200);
+    await t.http
+      .put(routes.settings)
+      .send({ ...settings, version: settings.version + 1 })
+      .expect(200);
     expect((await t.look(id, { 'front-glass': { dust: 1 } })).verdict).toBe('leave');
   });
 
@@ -50,8 +71,14 @@ describe('a look', () => {
     const look = await start(id);
     const save = (answers: object[]) => t.http.put(routes.look(look.id)).send({ version: 1, at: null, answers });
     expect((await save([seen('sensor-cover')]).expect(422)).body.fields['answers.0.surface']).toMatch(/has no sensor cover/);
-    expect((await save([seen('front-glass', { soil: 'dust', severity: 2 }, { soil: 'dust', severity: 3 })]).expect(400)).body.fields['answers.0.findings.1']).toMatch(/twice/);
-    expect((await save([seen('front-glass', { soil: 'dust', severity: 0 })]).expect(400)).body.fields['answers.0.findings.0.severity']).toMatch(/At least 1/);
+    expect(
+      (await save([seen('front-glass', { soil: 'dust', severity: 2 }, { soil: 'dust', severity: 3 })]).expect(400)).body.fields[
+        'answers.0.findings.1'
+      ],
+    ).toMatch(/twice/);
+    expect(
+      (await save([seen('front-glass', { soil: 'dust', severity: 0 })]).expect(400)).body.fields['answers.0.findings.0.severity'],
+    ).toMatch(/At least 1/);
     expect((await t.http.post(routes.lookFinish(look.id)).send({ version: 1 }).expect(422)).body.code).toBe('nothing-looked-at');
   });
 
@@ -62,7 +89,14 @@ describe('a look', () => {
     await t.http.put(routes.look(look.id)).send(body).expect(200);
     expect((await t.http.put(routes.look(look.id)).send(body).expect(409)).body).toMatchObject({ code: 'stale', current: { version: 2 } });
     await t.http.post(routes.lookFinish(look.id)).send({ version: 2 }).expect(200);
-    expect((await t.http.put(routes.look(look.id)).send({ ...body, version: 3 }).expect(409)).body.code).toBe('look-finished');
+    expect(
+      (
+        await t.http
+          .put(routes.look(look.id))
+          .send({ ...body, version: 3 })
+          .expect(409)
+      ).body.code,
+    ).toBe('look-finished');
   });
 
   it('can be dropped while it is open, and leaves no trace', async () => {

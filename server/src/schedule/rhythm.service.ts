@@ -26,7 +26,10 @@ export class RhythmService {
   /** Begins the rhythms of new things: the first look is due now, the rest after their interval. */
   async begin(db: Db, things: readonly Thing[]): Promise<void> {
     const today = await this.today(db);
-    await this.repository.save(db, things.flatMap((thing) => schedule.tasksFor(thing.kind, thing.status).map((task) => this.firstWindow(thing, task, today))));
+    await this.repository.save(
+      db,
+      things.flatMap((thing) => schedule.tasksFor(thing.kind, thing.status).map((task) => this.firstWindow(thing, task, today))),
+    );
   }
 
   /** The thing has become another one (kind or status changed): drop what no longer recurs and begin what is new. */
@@ -37,7 +40,12 @@ export class RhythmService {
     await this.repository.dropAllBut(db, thing.id, keep);
     const today = await this.today(db);
     const fresh = wanted.filter((task) => !present.includes(task));
-    await this.repository.save(db, fresh.map((task) => (thing.status === 'quarantined' ? this.row(thing.id, task, today, 'Moved to quarantine.') : this.firstWindow(thing, task, today))));
+    await this.repository.save(
+      db,
+      fresh.map((task) =>
+        thing.status === 'quarantined' ? this.row(thing.id, task, today, 'Moved to quarantine.') : this.firstWindow(thing, task, today),
+      ),
+    );
   }
 
   /** A look counts for every task done by looking. */
@@ -51,7 +59,9 @@ export class RhythmService {
     await this.moveOn(db, thing, ['look', 'look-or-clean'], 'Counted from the last clean, which ends with a look.');
     await this.repository.drop(db, thing.id, ['follow-up-look']);
     if (leftUndone && thing.status === 'in-use')
-      await this.repository.save(db, [this.row(thing.id, 'follow-up-look', await this.today(db), 'Something was left undone at the last clean.')]);
+      await this.repository.save(db, [
+        this.row(thing.id, 'follow-up-look', await this.today(db), 'Something was left undone at the last clean.'),
+      ]);
   }
 
   /** A task that is only ticked off. */
@@ -62,14 +72,21 @@ export class RhythmService {
   private async moveOn(db: Db, thing: Thing, doneBy: schedule.Rhythm['doneBy'][], reason: string): Promise<void> {
     const today = await this.today(db);
     const tasks = schedule.tasksFor(thing.kind, thing.status).filter((task) => doneBy.includes(schedule.rhythm(task).doneBy));
-    await this.repository.save(db, tasks.map((task) => this.row(thing.id, task, today, reason)));
+    await this.repository.save(
+      db,
+      tasks.map((task) => this.row(thing.id, task, today, reason)),
+    );
   }
 
   private firstWindow(thing: Thing, task: schedule.TaskId, today: schedule.Day) {
     const window = schedule.nextWindow(task, thing.id, today);
     if (schedule.rhythm(task).doneBy === 'mark') return this.fromWindow(window, task, 'Counted from the day it came on the shelf.');
     const { windowDays } = schedule.rhythm(task);
-    return this.fromWindow({ ...window, earliest: today, due: today, latest: schedule.addDays(today, windowDays) }, task, 'Not looked at since it came on the shelf.');
+    return this.fromWindow(
+      { ...window, earliest: today, due: today, latest: schedule.addDays(today, windowDays) },
+      task,
+      'Not looked at since it came on the shelf.',
+    );
   }
 
   private row(itemId: string, task: schedule.TaskId, lastDone: schedule.Day, reason: string) {

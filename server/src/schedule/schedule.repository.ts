@@ -17,10 +17,17 @@ export class ScheduleRepository {
   async save(db: Db, rows: (typeof dueTasks.$inferInsert)[]): Promise<void> {
     for (let i = 0; i < rows.length; i += CHUNK)
       await db
-        .insert(dueTasks).values(rows.slice(i, i + CHUNK))
+        .insert(dueTasks)
+        .values(rows.slice(i, i + CHUNK))
         .onConflictDoUpdate({
           target: [dueTasks.itemId, dueTasks.task],
-          set: { earliest: sql`excluded.earliest`, due: sql`excluded.due`, latest: sql`excluded.latest`, minutes: sql`excluded.minutes`, reason: sql`excluded.reason` },
+          set: {
+            earliest: sql`excluded.earliest`,
+            due: sql`excluded.due`,
+            latest: sql`excluded.latest`,
+            minutes: sql`excluded.minutes`,
+            reason: sql`excluded.reason`,
+          },
         });
   }
 
@@ -39,15 +46,23 @@ export class ScheduleRepository {
 
   async ofItems(db: Db, itemIds: readonly string[]): Promise<Due[]> {
     if (itemIds.length === 0) return [];
-    return (await db.select().from(dueTasks).where(inArray(dueTasks.itemId, [...itemIds])).orderBy(asc(dueTasks.due), asc(dueTasks.task))).map(toDue);
+    return (
+      await db
+        .select()
+        .from(dueTasks)
+        .where(inArray(dueTasks.itemId, [...itemIds]))
+        .orderBy(asc(dueTasks.due), asc(dueTasks.task))
+    ).map(toDue);
   }
 
   /** What may be done on this day already, for things on the shelf. */
   async openOn(db: Db, today: string): Promise<Due[]> {
     const rows = await db
       .select({ due: dueTasks })
-      .from(dueTasks).innerJoin(items, eq(items.id, dueTasks.itemId))
-      .where(and(isNull(items.archivedAt), lte(dueTasks.earliest, today))).orderBy(asc(dueTasks.latest), asc(dueTasks.due));
+      .from(dueTasks)
+      .innerJoin(items, eq(items.id, dueTasks.itemId))
+      .where(and(isNull(items.archivedAt), lte(dueTasks.earliest, today)))
+      .orderBy(asc(dueTasks.latest), asc(dueTasks.due));
     return rows.map((r) => toDue(r.due));
   }
 }

@@ -7,7 +7,9 @@ export const dueTasks = pgTable(
   'due_task',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id').notNull().references(() => items.id),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
     task: text().$type<schedule.TaskId>().notNull(),
     earliest: date({ mode: 'string' }).notNull(),
     due: date({ mode: 'string' }).notNull(),

@@ -28,9 +28,16 @@ export class SettingsService {
 
   update(change: Settings): Promise<Settings> {
     return this.database.transaction(async (db) => {
-      await db.insert(settings).values({ id: ONLY_ROW, ...FIRST }).onConflictDoNothing();
+      await db
+        .insert(settings)
+        .values({ id: ONLY_ROW, ...FIRST })
+        .onConflictDoNothing();
       const { version, ...rest } = change;
-      const [row] = await db.update(settings).set({ ...rest, version: version + 1 }).where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version))).returning();
+      const [row] = await db
+        .update(settings)
+        .set({ ...rest, version: version + 1 })
+        .where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version)))
+        .returning();
       if (!row) throw problem(commonErrors, 'stale', { current: await this.get(db) });
       const { id: _, ...stored } = row;
       return stored;

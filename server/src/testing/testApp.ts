@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import type { Cleaning, Item, ItemPage, LookDoc } from '@bright-keeper/contract';
 import { routes } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
@@ -17,21 +17,31 @@ export async function testApp() {
   const database = await openDatabase();
   const app: NestExpressApplication = await createApp({ database, clock, ids });
   await app.init();
-  const http = request(app.getHttpServer() as Parameters<typeof request>[0]);
-  await http.put(routes.settings).send({ version: 1, schools: (await http.get(routes.settings)).body.schools, timeZone: 'UTC', currency: 'EUR' });
+  const http = request(app.getHttpServer());
+  await http.put(routes.settings).send({ version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'EUR' });
 
   const add = async (name: string, more: Partial<Item> = {}): Promise<Item> =>
-    (await http.post(routes.gear).send({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null, ...more }).expect(201)).body as Item;
+    (
+      await http
+        .post(routes.gear)
+        .send({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null, ...more })
+        .expect(201)
+    ).body as Item;
 
   /** A finished look in which this was found; the other surfaces were not looked at. */
   const look = async (itemId: string, found: Partial<Record<care.Surface, Partial<Record<care.Soil, number>>>>): Promise<ItemPage> => {
     const doc = (await http.post(routes.looks).send({ itemId }).expect(201)).body as LookDoc;
-    const answers = Object.entries(found).map(([surface, soils]) => ({ surface, findings: Object.entries(soils).map(([soil, severity]) => ({ soil, severity })), note: '' }));
+    const answers = Object.entries(found).map(([surface, soils]) => ({
+      surface,
+      findings: Object.entries(soils).map(([soil, severity]) => ({ soil, severity })),
+      note: '',
+    }));
     const saved = (await http.put(routes.look(doc.id)).send({ version: doc.version, at: null, answers }).expect(200)).body as LookDoc;
     return (await http.post(routes.lookFinish(doc.id)).send({ version: saved.version }).expect(200)).body as ItemPage;
   };
 
-  const startCleaning = async (itemId: string): Promise<Cleaning> => (await http.post(routes.cleanings).send({ itemId, place: 'home' }).expect(201)).body as Cleaning;
+  const startCleaning = async (itemId: string): Promise<Cleaning> =>
+    (await http.post(routes.cleanings).send({ itemId, place: 'home' }).expect(201)).body as Cleaning;
 
   return { app, http, clock, ids, database, add, look, startCleaning };
 }

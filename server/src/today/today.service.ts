@@ -34,7 +34,12 @@ export class TodayService {
     const day = await this.rhythms.today(db);
     const open = await this.openWork.all(db);
     const due = await this.due.openOn(db, day);
-    const items = new Map((await this.gear.findMany(db, [...new Set([...open.map((o) => o.itemId), ...due.map((d) => d.subjectId)])])).map((i) => [i.id, named(i)]));
+    const items = new Map(
+      (await this.gear.findMany(db, [...new Set([...open.map((o) => o.itemId), ...due.map((d) => d.subjectId)])])).map((i) => [
+        i.id,
+        named(i),
+      ]),
+    );
     return {
       day,
       counts: await this.gear.countOf(db),
@@ -52,7 +57,9 @@ export class TodayService {
       if (!due) throw problem(scheduleErrors, 'due-not-found');
       if (schedule.rhythm(due.task).doneBy !== 'mark') throw problem(scheduleErrors, 'done-by-looking');
       await this.rhythms.marked(db, due.subjectId, due.task);
-      await this.gear.addLog(db, [{ id: this.ids.next(), itemId: due.subjectId, at: this.clock.now(), data: { kind: 'care', task: due.task } }]);
+      await this.gear.addLog(db, [
+        { id: this.ids.next(), itemId: due.subjectId, at: this.clock.now(), data: { kind: 'care', task: due.task } },
+      ]);
     });
   }
 
@@ -65,7 +72,8 @@ export class TodayService {
       need.surfaces.push({ surface: state.surface, verdict, findings: state.findings, reason: state.reason });
       byItem.set(item.id, need);
     }
-    for (const need of byItem.values()) need.surfaces.sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || worst(b) - worst(a));
+    for (const need of byItem.values())
+      need.surfaces.sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || worst(b) - worst(a));
     return [...byItem.values()].sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || a.item.name.localeCompare(b.item.name));
   }
 }

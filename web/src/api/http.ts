@@ -13,14 +13,26 @@ export class ApiError extends Error {
 }
 
 const OFFLINE: Problem = {
-  type: 'about:blank', title: 'Bright Keeper does not answer', status: 0, code: 'offline',
+  type: 'about:blank',
+  title: 'Bright Keeper does not answer',
+  status: 0,
+  code: 'offline',
   detail: 'The server on this machine seems to be stopped. Start it again; what you typed is still here.',
 };
 
-const noProblem = (status: number): Problem => ({ type: 'about:blank', title: 'Something went wrong', status, code: 'http', detail: `The server answered ${status}.` });
+const noProblem = (status: number): Problem => ({
+  type: 'about:blank',
+  title: 'Something went wrong',
+  status,
+  code: 'http',
+  detail: `The server answered ${status}.`,
+});
 
 async function send(method: string, path: string, body?: unknown): Promise<Response> {
-  const init: RequestInit = { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) };
+  const init: RequestInit = {
+    method,
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+  };
   let response: Response;
   try {
     response = await fetch(path, init);
@@ -48,7 +60,8 @@ export const http = {
 /** A query string of the values that are there. */
 export function queryString(values: Record<string, string | number | boolean | null | undefined>): string {
   const params = new URLSearchParams();
-  for (const [key, value] of Object.entries(values)) if (value !== undefined && value !== null && value !== '') params.set(key, String(value));
+  for (const [key, value] of Object.entries(values))
+    if (value !== undefined && value !== null && value !== '') params.set(key, String(value));
   const text = params.toString();
   return text ? `?${text}` : '';
 }

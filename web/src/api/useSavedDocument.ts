@@ -63,22 +63,28 @@ export function useSavedDocument<Doc extends Versioned, Draft>({ loaded, draftOf
     return running.current;
   }, [flush]);
 
-  const change = useCallback((next: Draft) => {
-    wanted.current = next;
-    setDraft(next);
-    start().catch(() => undefined);
-  }, [start]);
+  const change = useCallback(
+    (next: Draft) => {
+      wanted.current = next;
+      setDraft(next);
+      start().catch(() => undefined);
+    },
+    [start],
+  );
 
   /** Takes over the newer version and forgets the draft on screen. */
-  const takeNewer = useCallback((doc: Doc) => {
-    version.current = doc.version;
-    wanted.current = draftOf(doc);
-    sent.current = JSON.stringify(wanted.current);
-    setDraft(wanted.current);
-    setNewer(null);
-    setState('saved');
-    onSaved(doc);
-  }, [draftOf, onSaved]);
+  const takeNewer = useCallback(
+    (doc: Doc) => {
+      version.current = doc.version;
+      wanted.current = draftOf(doc);
+      sent.current = JSON.stringify(wanted.current);
+      setDraft(wanted.current);
+      setNewer(null);
+      setState('saved');
+      onSaved(doc);
+    },
+    [draftOf, onSaved],
+  );
 
   /** Waits until everything is on the server and gives the version it has there. */
   const settled = useCallback(async (): Promise<number> => {

@@ -11,5 +11,9 @@ const MARKS = {
 /** Whether what is on the screen is safe. */
 export function SaveMark({ state }: { state: SaveState }) {
   const { icon: Icon, words, tone } = MARKS[state];
-  return <span role="status" className={`inline-flex items-center gap-1.5 self-center text-sm ${tone}`}><Icon size={16} aria-hidden="true" /> {words}</span>;
+  return (
+    <span role="status" className={`inline-flex items-center gap-1.5 self-center text-sm ${tone}`}>
+      <Icon size={16} aria-hidden="true" /> {words}
+    </span>
+  );
 }

@@ -29,21 +29,34 @@ const Mark = () => (
 export function Shell() {
   return (
     <div className="min-h-dvh bg-page">
-      <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">Skip to the work</a>
+      <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">
+        Skip to the work
+      </a>
       <header className="border-b border-line bg-sheet">
         <div className="mx-auto flex max-w-[1200px] items-center px-4 md:px-8">
-          <span className="flex items-center gap-2 py-3 pr-8 font-semibold"><Mark /> Bright Keeper</span>
+          <span className="flex items-center gap-2 py-3 pr-8 font-semibold">
+            <Mark /> Bright Keeper
+          </span>
           <nav aria-label="Stations" className="hidden flex-1 gap-1 md:flex">
             {STATIONS.map(({ to, name, icon: Icon }) => (
-              <NavLink key={to} to={to} end={to === '/'} className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}><Icon size={18} aria-hidden="true" /> {name}</NavLink>
+              <NavLink key={to} to={to} end={to === '/'} className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}>
+                <Icon size={18} aria-hidden="true" /> {name}
+              </NavLink>
             ))}
           </nav>
         </div>
       </header>
-      <div id="work"><Outlet /></div>
-      <nav aria-label="Stations" className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden">
+      <div id="work">
+        <Outlet />
+      </div>
+      <nav
+        aria-label="Stations"
+        className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden"
+      >
         {STATIONS.map(({ to, name, icon: Icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={footLink}><Icon size={20} aria-hidden="true" /> {name}</NavLink>
+          <NavLink key={to} to={to} end={to === '/'} className={footLink}>
+            <Icon size={20} aria-hidden="true" /> {name}
+          </NavLink>
         ))}
       </nav>
       <ScrollRestoration />
@@ -53,7 +66,16 @@ export function Shell() {
 
 export const NotHere = () => (
   <Page title="Nothing here">
-    <Empty title="This address leads nowhere" action={<ButtonLink to="/gear" look="filled">Go to the shelf</ButtonLink>}>The thing may have been renamed or the link cut short.</Empty>
+    <Empty
+      title="This address leads nowhere"
+      action={
+        <ButtonLink to="/gear" look="filled">
+          Go to the shelf
+        </ButtonLink>
+      }
+    >
+      The thing may have been renamed or the link cut short.
+    </Empty>
   </Page>
 );
 

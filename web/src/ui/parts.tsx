@@ -37,7 +37,17 @@ export function Page({ title, sub, actions, children }: { title: ReactNode; sub?
   );
 }
 
-export function Section({ title, aside, children, className = '' }: { title: ReactNode; aside?: ReactNode; children: ReactNode; className?: string }) {
+export function Section({
+  title,
+  aside,
+  children,
+  className = '',
+}: {
+  title: ReactNode;
+  aside?: ReactNode;
+  children: ReactNode;
+  className?: string;
+}) {
   return (
     <section className={className}>
       <div className="mb-2 flex items-baseline justify-between gap-4">
@@ -78,14 +88,20 @@ export function Empty({ title, children, action }: { title: string; children?: R
   );
 }
 
-export const Loading = () => <p role="status" className="px-4 py-16 text-center text-soft">Fetching…</p>;
+export const Loading = () => (
+  <p role="status" className="px-4 py-16 text-center text-soft">
+    Fetching…
+  </p>
+);
 
 /** Any failure of a query, with what to do about it. */
 export function Failure({ error, onRetry }: { error: unknown; onRetry?: () => void }) {
   const problem = error instanceof ApiError ? error.problem : null;
   return (
     <div role="alert" className="sheet mx-auto my-8 flex max-w-prose flex-col items-start gap-3 p-6">
-      <p className="flex items-center gap-2 text-lg font-semibold text-act"><AlertTriangle aria-hidden="true" /> {problem?.title ?? 'Something went wrong'}</p>
+      <p className="flex items-center gap-2 text-lg font-semibold text-act">
+        <AlertTriangle aria-hidden="true" /> {problem?.title ?? 'Something went wrong'}
+      </p>
       <p>{problem?.detail ?? (error instanceof Error ? error.message : 'Try again.')}</p>
       {onRetry && <Button onClick={onRetry}>Try again</Button>}
     </div>
@@ -94,5 +110,9 @@ export function Failure({ error, onRetry }: { error: unknown; onRetry?: () => vo
 
 export function Notice({ tone, children }: { tone: 'attention' | 'act' | 'good'; children: ReactNode }) {
   const tones = { attention: 'bg-lamp-tint', act: 'bg-act-tint', good: 'bg-glass-tint' };
-  return <div role={tone === 'good' ? 'status' : 'alert'} className={`rounded px-4 py-3 ${tones[tone]}`}>{children}</div>;
+  return (
+    <div role={tone === 'good' ? 'status' : 'alert'} className={`rounded px-4 py-3 ${tones[tone]}`}>
+      {children}
+    </div>
+  );
 }

@@ -3,7 +3,12 @@ import { commonPractice, published, type Basis } from './basis.js';
 /** What can hurt someone or something, and the usual caution at the step that needs it. */
 export type HazardFacts = { name: string; caution: string; wear: readonly ('gloves' | 'mask' | 'eye-protection')[]; basis: Basis };
 
-const hazard = (name: string, caution: string, wear: HazardFacts['wear'] = [], basis: Basis = commonPractice): HazardFacts => ({ name, caution, wear, basis });
+const hazard = (name: string, caution: string, wear: HazardFacts['wear'] = [], basis: Basis = commonPractice): HazardFacts => ({
+  name,
+  caution,
+  wear,
+  basis,
+});
 
 export const HAZARDS = {
   'flammable-fluid': hazard(
@@ -12,17 +17,53 @@ export const HAZARDS = {
     [],
     published('UN GHS: isopropanol H225 highly flammable liquid and vapour, H319 serious eye irritation, H336 drowsiness (from memory)'),
   ),
-  'solvent-vapour': hazard('Solvent vapour', 'Keep it off skin and out of eyes, and air the room. Follow the label; stop if you feel light-headed.', ['gloves']),
-  'takes-lettering': hazard('Takes lettering and paint with it', 'Try it first where it does not show. Lettering, paint, rubber and leather dressing may come off with the dirt.'),
-  'never-mix': hazard('Never mix cleaners', 'Use one and rinse it away before any other. Vinegar with peroxide, and bleach with anything, give off or form what hurts you.', ['gloves', 'eye-protection']),
-  'skin-and-eyes': hazard('Irritates skin and eyes', 'Gloves on, keep it away from your eyes, and rinse splashes with plenty of water.', ['gloves', 'eye-protection']),
-  'maker-instructions': hazard('The maker’s own instructions decide', 'The maker of this coating names a cleaner: use that as its label says, and nothing else.'),
-  mould: hazard('Mould', 'Work away from your other gear, gloves on, a mask if there is more than a trace. Seal the used wipes in a bag and throw them out. If mould makes you ill, leave it to a workshop.', ['gloves', 'mask']),
-  'sensor-power': hazard('A shutter that closes on a swab wrecks both', 'Full battery or mains. Use the camera’s cleaning mode, and be out before it ends. The maker’s manual decides.'),
+  'solvent-vapour': hazard(
+    'Solvent vapour',
+    'Keep it off skin and out of eyes, and air the room. Follow the label; stop if you feel light-headed.',
+    ['gloves'],
+  ),
+  'takes-lettering': hazard(
+    'Takes lettering and paint with it',
+    'Try it first where it does not show. Lettering, paint, rubber and leather dressing may come off with the dirt.',
+  ),
+  'never-mix': hazard(
+    'Never mix cleaners',
+    'Use one and rinse it away before any other. Vinegar with peroxide, and bleach with anything, give off or form what hurts you.',
+    ['gloves', 'eye-protection'],
+  ),
+  'skin-and-eyes': hazard('Irritates skin and eyes', 'Gloves on, keep it away from your eyes, and rinse splashes with plenty of water.', [
+    'gloves',
+    'eye-protection',
+  ]),
+  'maker-instructions': hazard(
+    'The maker’s own instructions decide',
+    'The maker of this coating names a cleaner: use that as its label says, and nothing else.',
+  ),
+  mould: hazard(
+    'Mould',
+    'Work away from your other gear, gloves on, a mask if there is more than a trace. Seal the used wipes in a bag and throw them out. If mould makes you ill, leave it to a workshop.',
+    ['gloves', 'mask'],
+  ),
+  'sensor-power': hazard(
+    'A shutter that closes on a swab wrecks both',
+    'Full battery or mains. Use the camera’s cleaning mode, and be out before it ends. The maker’s manual decides.',
+  ),
   'battery-out': hazard('Battery out first', 'Switch off and take the battery out before anything touches bay or contacts.'),
-  'battery-leak': hazard('Leaked battery', 'Green or white bloom is caustic. Gloves and eye protection; do not breathe or touch the crust. A swollen, hot or leaking lithium battery is not yours to handle: leave it outdoors on stone and follow local disposal rules.', ['gloves', 'eye-protection']),
-  'radioactive-glass': hazard('Possibly radioactive glass', 'Some old fast lenses hold thoriated glass. Cleaning the outside is fine; never open, grind or polish it, and keep broken pieces sealed. Local radiation-protection advice decides.', [], published('US NRC NUREG-1717, chapter on optical lenses containing thorium (from memory)')),
-  'flash-capacitor': hazard('Flash capacitor', 'Never open a body or anything with a flash: the capacitor holds a dangerous charge long after the battery is out.'),
+  'battery-leak': hazard(
+    'Leaked battery',
+    'Green or white bloom is caustic. Gloves and eye protection; do not breathe or touch the crust. A swollen, hot or leaking lithium battery is not yours to handle: leave it outdoors on stone and follow local disposal rules.',
+    ['gloves', 'eye-protection'],
+  ),
+  'radioactive-glass': hazard(
+    'Possibly radioactive glass',
+    'Some old fast lenses hold thoriated glass. Cleaning the outside is fine; never open, grind or polish it, and keep broken pieces sealed. Local radiation-protection advice decides.',
+    [],
+    published('US NRC NUREG-1717, chapter on optical lenses containing thorium (from memory)'),
+  ),
+  'flash-capacitor': hazard(
+    'Flash capacitor',
+    'Never open a body or anything with a flash: the capacitor holds a dangerous charge long after the battery is out.',
+  ),
   'oil-migrates': hazard('Oil creeps', 'A drop too many ends on blades and glass. Wipe off all you can see.'),
   'sharp-tip': hazard('Sharp tip', 'Point the tip away from glass and from the hand that holds the lens.'),
 } as const satisfies Record<string, HazardFacts>;

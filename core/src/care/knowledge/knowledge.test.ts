@@ -6,7 +6,7 @@ describe('the knowledge tables', () => {
     for (const kind of care.ITEM_KINDS) {
       const all = care.traitsOf(kind).filter((t) => care.TRAITS[t].input === 'yes-no');
       for (const traits of [{}, Object.fromEntries(all.map((t) => [t, true])), Object.fromEntries(all.map((t) => [t, false]))]) {
-        const surfaces = care.surfacesOf(kind, traits as care.Traits);
+        const surfaces = care.surfacesOf(kind, traits);
         expect(new Set(surfaces).size, kind).toBe(surfaces.length);
         expect(surfaces.length, kind).toBeGreaterThan(0);
       }
@@ -23,13 +23,21 @@ describe('the knowledge tables', () => {
   });
 
   it('price a self-made wet clean in fluid and wipes at about 0.20 to 0.28 at the most (common practice, science.md, Money)', () => {
-    const wet = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'skin-oil', severity: 2 }] });
+    const wet = care.planCleaning({
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      findings: [{ surface: 'front-glass', soil: 'skin-oil', severity: 2 }],
+    });
     expect(wet.totals.cost).toBeGreaterThan(0.05);
     expect(wet.totals.cost).toBeLessThanOrEqual(0.28);
   });
 
   it('count well over 100 cleans to a 60 mL bottle at 2 to 4 drops, 20 drops to the mL (common practice)', () => {
-    const heavy = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 4 }] });
+    const heavy = care.planCleaning({
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 4 }],
+    });
     const drops = heavy.totals.materials.find((m) => m.material === 'lens-fluid')!.amount.quantity;
     expect((60 * 20) / drops).toBeGreaterThan(100);
   });

@@ -47,7 +47,14 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
   shell: [
     rung('blow', each(...LOOSE)),
     rung('stiff-brush', each(...LOOSE, 'splash', 'salt')),
-    rung('dry-wipe', { dust: always, lint: always, fingerprint: always, smear: always, 'skin-oil': { upTo: 2 }, 'water-spot': { upTo: 2 } }),
+    rung('dry-wipe', {
+      dust: always,
+      lint: always,
+      fingerprint: always,
+      smear: always,
+      'skin-oil': { upTo: 2 },
+      'water-spot': { upTo: 2 },
+    }),
     rung('fresh-water', each('salt', 'splash')),
     rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen', 'corrosion')),
     rung('soap-wash', each('grease', 'skin-oil', 'splash', 'adhesive', 'fungus-outside')),

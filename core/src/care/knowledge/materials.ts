@@ -38,7 +38,10 @@ export type MaterialFacts = {
 };
 
 const material = (
-  role: ToolRole, name: string, unit: MaterialFacts['unit'], unitPrice: number,
+  role: ToolRole,
+  name: string,
+  unit: MaterialFacts['unit'],
+  unitPrice: number,
   more: Partial<Pick<MaterialFacts, 'contains' | 'openFluid' | 'hazards'>> = {},
 ): MaterialFacts => ({ name, role, unit, unitPrice, contains: [], hazards: [], basis: commonPractice, ...more });
 
@@ -49,14 +52,30 @@ const material = (
 export const MATERIALS = {
   'lens-fluid': material('any', 'lens fluid', 'drop', 0.01, { contains: ['alcohol'], openFluid: true }),
   'alcohol-free-fluid': material('any', 'alcohol-free eyeglass cleaner', 'drop', 0.004, { openFluid: true }),
-  isopropanol: material('any', 'isopropanol, 90 % or purer', 'drop', 0.005, { contains: ['alcohol'], openFluid: true, hazards: ['flammable-fluid', 'solvent-vapour'] }),
+  isopropanol: material('any', 'isopropanol, 90 % or purer', 'drop', 0.005, {
+    contains: ['alcohol'],
+    openFluid: true,
+    hazards: ['flammable-fluid', 'solvent-vapour'],
+  }),
   'maker-fluid': material('any', 'the fluid the maker names', 'drop', 0.02, { openFluid: true, hazards: ['maker-instructions'] }),
-  peroxide: material('any', 'hydrogen peroxide, 3 %', 'drop', 0.002, { contains: ['peroxide'], openFluid: true, hazards: ['never-mix', 'skin-and-eyes'] }),
+  peroxide: material('any', 'hydrogen peroxide, 3 %', 'drop', 0.002, {
+    contains: ['peroxide'],
+    openFluid: true,
+    hazards: ['never-mix', 'skin-and-eyes'],
+  }),
   vinegar: material('any', 'clear household vinegar', 'drop', 0.001, { contains: ['acid'], openFluid: true, hazards: ['never-mix'] }),
   water: material('any', 'fresh or distilled water', 'drop', 0),
-  'sensor-fluid': material('sensor', 'sensor fluid', 'drop', 0.05, { contains: ['alcohol'], openFluid: true, hazards: ['flammable-fluid'] }),
+  'sensor-fluid': material('sensor', 'sensor fluid', 'drop', 0.05, {
+    contains: ['alcohol'],
+    openFluid: true,
+    hazards: ['flammable-fluid'],
+  }),
   'instrument-oil': material('shell', 'light instrument oil', 'drop', 0.02, { contains: ['oil'] }),
-  'adhesive-remover': material('shell', 'plaster-glue remover', 'drop', 0.02, { contains: ['acetone'], openFluid: true, hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'] }),
+  'adhesive-remover': material('shell', 'plaster-glue remover', 'drop', 0.02, {
+    contains: ['acetone'],
+    openFluid: true,
+    hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'],
+  }),
   'mild-soap': material('any', 'mild soap', 'drop', 0.001, { contains: ['soap'] }),
   'lens-tissue': material('glass', 'lens tissue', 'sheet', 0.06),
   'cotton-pad': material('glass', 'cotton pad', 'pad', 0.03),

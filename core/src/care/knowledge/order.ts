@@ -5,8 +5,7 @@ import type { Surface } from './surfaces.js';
  * is touched by it, sits below it, or meets it later. The planner sorts by these; a new kind of thing needs
  * relations, not a hand-written list.
  */
-const inOrder = (...surfaces: Surface[]): [Surface, Surface][] =>
-  surfaces.slice(1).map((later, i) => [surfaces[i]!, later]);
+const inOrder = (...surfaces: Surface[]): [Surface, Surface][] => surfaces.slice(1).map((later, i) => [surfaces[i]!, later]);
 
 export const BEFORE: readonly [Surface, Surface][] = [
   // Protection first: a dirty cap dirties clean glass, and the body cap goes on the moment the lens is off.

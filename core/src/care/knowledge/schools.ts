@@ -6,8 +6,16 @@ export type SchoolFacts<Choice extends string = string> = {
   choices: Record<Choice, { name: string; reason: string }>;
 };
 
-const school = <Choice extends string>(name: string, question: string, fallback: NoInfer<Choice>, choices: SchoolFacts<Choice>['choices']): SchoolFacts<Choice> => ({
-  name, question, default: fallback, choices,
+const school = <Choice extends string>(
+  name: string,
+  question: string,
+  fallback: NoInfer<Choice>,
+  choices: SchoolFacts<Choice>['choices'],
+): SchoolFacts<Choice> => ({
+  name,
+  question,
+  default: fallback,
+  choices,
 });
 
 export const SCHOOLS = {
@@ -17,7 +25,10 @@ export const SCHOOLS = {
     'alcohol-free': { name: 'alcohol-free', reason: 'Eyeglass cleaner is made for coatings, cheap, and safe on plastic.' },
   }),
   wipe: school('Wipe', 'What touches the glass?', 'by-task', {
-    'by-task': { name: 'microfibre dry, tissue damp', reason: 'Each where it is best: cloth for the light pass, a fresh tissue for the damp one.' },
+    'by-task': {
+      name: 'microfibre dry, tissue damp',
+      reason: 'Each where it is best: cloth for the light pass, a fresh tissue for the damp one.',
+    },
     tissue: { name: 'lens tissue', reason: 'Microfibre leaves fibres and gets dirty; a fresh tissue each time does not.' },
     microfibre: { name: 'microfibre', reason: 'Any paper can scratch; only clean microfibre.' },
     'cotton-then-cloth': { name: 'cotton, then cloth', reason: 'Wet cotton floats the dirt off, dry cotton picks it up, cloth finishes.' },
@@ -25,7 +36,10 @@ export const SCHOOLS = {
   }),
   motion: school('Motion', 'How does the wipe travel?', 'spiral-out', {
     'spiral-out': { name: 'circles from the centre out', reason: 'Circles from the centre leave no streaks.' },
-    'straight-then-out': { name: 'straight first, then centre to edge', reason: 'Back and forth lifts the film, centre to edge carries it off.' },
+    'straight-then-out': {
+      name: 'straight first, then centre to edge',
+      reason: 'Back and forth lifts the film, centre to edge carries it off.',
+    },
   }),
   breath: school('Breath', 'May you breathe on glass?', 'allowed', {
     allowed: { name: 'allowed at home', reason: 'A trace of pure moisture lifts water spots and wakes the carbon tip.' },

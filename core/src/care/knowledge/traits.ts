@@ -38,10 +38,22 @@ export type TraitFacts =
 const yesNo = (name: string, why: string): TraitFacts => ({ name, why, input: 'yes-no' });
 
 export const TRAITS = {
-  yearMade: { name: 'Year made', why: 'Old glass may be soft-coated or uncoated; some old fast lenses hold thorium.', input: 'number', min: 1840, max: 2100, unit: '' },
+  yearMade: {
+    name: 'Year made',
+    why: 'Old glass may be soft-coated or uncoated; some old fast lenses hold thorium.',
+    input: 'number',
+    min: 1840,
+    max: 2100,
+    unit: '',
+  },
   coated: yesNo('Coated', 'Soft old coatings and bare glass ask for less rubbing.'),
   makerForbidsFluids: yesNo('Maker names its own cleaner', 'Then that fluid and no other.'),
-  opticMaterial: { name: 'Optic made of', why: 'Acrylic crazes under alcohol, acetone and ammonia.', input: 'choice', choices: ['glass', 'acrylic'] },
+  opticMaterial: {
+    name: 'Optic made of',
+    why: 'Acrylic crazes under alcohol, acetone and ammonia.',
+    input: 'choice',
+    choices: ['glass', 'acrylic'],
+  },
   weatherSealed: yesNo('Weather-sealed', 'Has a gasket at the mount to look after.'),
   zoomExtends: yesNo('Extending zoom', 'Has an inner barrel that carries dust inward.'),
   collapsible: yesNo('Collapsible', 'Has an inner barrel; its focus thread lies open.'),
@@ -53,9 +65,17 @@ export const TRAITS = {
   filterFitted: yesNo('Filter fitted', 'Two more faces in front of the lens.'),
   filterStuck: yesNo('Filter stuck', 'Its back and the front glass are out of reach until it is off.'),
   radioactiveGlass: yesNo('Possibly radioactive glass', 'Never opened or ground.'),
-  sensorFormat: { name: 'Sensor format', why: 'Decides the width of the swab and how it is drawn.', input: 'choice', choices: SENSOR_FORMAT_IDS },
+  sensorFormat: {
+    name: 'Sensor format',
+    why: 'Decides the width of the swab and how it is drawn.',
+    input: 'choice',
+    choices: SENSOR_FORMAT_IDS,
+  },
   sensorStabilised: yesNo('Stabilised sensor', 'It moves under the swab: even less weight.'),
-  sensorCleaningMode: yesNo('Sensor-cleaning mode', 'It holds the sensor still and the shutter open; without one, a long exposure, and out before it ends.'),
+  sensorCleaningMode: yesNo(
+    'Sensor-cleaning mode',
+    'It holds the sensor still and the shutter open; without one, a long exposure, and out before it ends.',
+  ),
   viewfinder: yesNo('Viewfinder', 'Has a window and an eyecup.'),
   value: { name: 'Value', why: 'Weighed against the price of a service.', input: 'number', min: 0, max: 1_000_000, unit: 'money' },
   servicePrice: { name: 'Service price', why: 'Weighed against the value.', input: 'number', min: 0, max: 100_000, unit: 'money' },

@@ -4,8 +4,7 @@ import { familyOf, isOptical, surfaceFacts, type Surface } from '../knowledge/su
 import type { Context } from '../types.js';
 import { rule, type Candidate } from './rule.js';
 
-const knownMaterials = (candidate: Candidate): Material[] =>
-  candidate.materials.filter((m): m is Material => m in MATERIALS);
+const knownMaterials = (candidate: Candidate): Material[] => candidate.materials.filter((m): m is Material => m in MATERIALS);
 const contains = (candidate: Candidate, ...what: string[]) =>
   knownMaterials(candidate).some((m) => materialFacts(m).contains.some((c) => what.includes(c)));
 const fluids = (candidate: Candidate) => knownMaterials(candidate).filter((m) => materialFacts(m).unit === 'drop');
@@ -22,7 +21,8 @@ export const fluidRules = [
   rule({
     id: 'no-solvent-on-plastic',
     title: 'No alcohol, acetone, ammonia or window cleaner on plastic optics',
-    message: 'The {surface} is plastic: alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
+    message:
+      'The {surface} is plastic: alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
     basis: commonPractice,
     forbids: (candidate, context) =>
       isPlasticOptic(candidate.surface, context) &&
@@ -34,7 +34,8 @@ export const fluidRules = [
     message: 'The maker of this coating names a cleaner: that and nothing else on the {surface}.',
     basis: commonPractice,
     forbids: (candidate, { traits }) =>
-      !!traits.makerForbidsFluids && familyOf(candidate.surface) === 'glass' &&
+      !!traits.makerForbidsFluids &&
+      familyOf(candidate.surface) === 'glass' &&
       (fluids(candidate).some((m) => m !== 'maker-fluid' && m !== 'water') || candidate.materials.includes('sealed-wipe')),
   }),
   rule({
@@ -57,8 +58,7 @@ export const fluidRules = [
     title: 'No solvent on rubber',
     message: 'Solvent takes the dressing out of rubber: the {surface} would harden and crack.',
     basis: ourChoice('Practice allows a hidden test patch; we prefer to refuse where nothing but rubber is at stake.'),
-    forbids: (candidate) =>
-      surfaceFacts(candidate.surface).stuff === 'rubber' && candidate.method === 'solvent-wipe',
+    forbids: (candidate) => surfaceFacts(candidate.surface).stuff === 'rubber' && candidate.method === 'solvent-wipe',
   }),
   rule({
     id: 'no-household-wipes',

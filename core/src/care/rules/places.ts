@@ -10,7 +10,17 @@ const worst = (candidate: Candidate) => Math.max(0, ...candidate.findings.map((f
 const spoilsThePicture = (candidate: Candidate) => worst(candidate) >= 3;
 
 /** Methods that wait for the bench wherever one is. */
-const BENCH_ONLY = ['solvent-wipe', 'sensor-swab', 'contact-eraser', 'adhesive-remover', 'soap-wash', 'lubricate', 'damp-swab', 'chamois', 'breath'];
+const BENCH_ONLY = [
+  'solvent-wipe',
+  'sensor-swab',
+  'contact-eraser',
+  'adhesive-remover',
+  'soap-wash',
+  'lubricate',
+  'damp-swab',
+  'chamois',
+  'breath',
+];
 
 /** What the field allows: air, brush, and only if it spoils the picture a sealed wipe. */
 export const placeRules = [
@@ -35,7 +45,8 @@ export const placeRules = [
     message: 'No open fluid in the field: a sealed wipe does it, or it waits for home.',
     basis: commonPractice,
     forbids: ({ materials }, { place, schools }) =>
-      place === 'field' && schools['field-fluid'] === 'sealed-wipes' &&
+      place === 'field' &&
+      schools['field-fluid'] === 'sealed-wipes' &&
       materials.some((m) => m in MATERIALS && !!materialFacts(m as Material).openFluid),
   }),
   rule({
@@ -44,7 +55,8 @@ export const placeRules = [
     message: 'In the field only air and brush on the {surface}, and a wipe only where the picture is spoilt. This can wait for home.',
     basis: commonPractice,
     forbids: (candidate, { place }) =>
-      place === 'field' && methodFacts(candidate.method).wipes &&
+      place === 'field' &&
+      methodFacts(candidate.method).wipes &&
       (!spoilsThePicture(candidate) || !['glass', 'display'].includes(familyOf(candidate.surface))),
   }),
   rule({
@@ -52,7 +64,6 @@ export const placeRules = [
     title: 'A sensor stays closed outdoors unless the picture is spoilt',
     message: 'Opening the camera outdoors lets in more than a blower takes out. Retouch, and look at the {surface} at home.',
     basis: commonPractice,
-    forbids: (candidate, { place }) =>
-      place === 'field' && familyOf(candidate.surface) === 'sensor' && !spoilsThePicture(candidate),
+    forbids: (candidate, { place }) => place === 'field' && familyOf(candidate.surface) === 'sensor' && !spoilsThePicture(candidate),
   }),
 ];

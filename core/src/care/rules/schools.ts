@@ -20,7 +20,8 @@ export const schoolRules = [
     basis: yourSchool,
     forbids: ({ method, surface }, { schools }) =>
       familyOf(surface) === 'glass' &&
-      ((method === 'soft-brush' && schools['glass-brush'] !== 'soft-brush') || (method === 'rim-brush' && schools['glass-brush'] === 'never')),
+      ((method === 'soft-brush' && schools['glass-brush'] !== 'soft-brush') ||
+        (method === 'rim-brush' && schools['glass-brush'] === 'never')),
   }),
   rule({
     id: 'school-sensor-service',

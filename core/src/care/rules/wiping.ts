@@ -5,8 +5,7 @@ import { familyOf, isOptical } from '../knowledge/surfaces.js';
 import { rule, type Candidate } from './rule.js';
 
 const wipes = (candidate: Candidate) => methodFacts(candidate.method).wipes;
-const lies = (candidate: Candidate, ...soils: string[]) =>
-  candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));
+const lies = (candidate: Candidate, ...soils: string[]) => candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));
 
 /** What may be rubbed, and when. */
 export const wipingRules = [
@@ -20,10 +19,10 @@ export const wipingRules = [
   rule({
     id: 'dissolve-salt-first',
     title: 'Salt is dissolved, not rubbed',
-    message: 'Dried salt is hard crystals. Water dissolves it; rubbing it dry drags it across the {surface}, and alcohol does not dissolve it.',
+    message:
+      'Dried salt is hard crystals. Water dissolves it; rubbing it dry drags it across the {surface}, and alcohol does not dissolve it.',
     basis: commonPractice,
-    forbids: (candidate) =>
-      lies(candidate, 'salt') && wipes(candidate) && methodFacts(candidate.method).level === 3,
+    forbids: (candidate) => lies(candidate, 'salt') && wipes(candidate) && methodFacts(candidate.method).level === 3,
   }),
   rule({
     id: 'no-dry-wipe-on-gritty-splash',
@@ -39,7 +38,8 @@ export const wipingRules = [
     message: 'A film as plain as this only spreads under a dry cloth: go on to the damp wipe on the {surface}.',
     basis: commonPractice,
     forbids: (candidate) =>
-      isOptical(candidate.surface) && candidate.method === 'dry-wipe' &&
+      isOptical(candidate.surface) &&
+      candidate.method === 'dry-wipe' &&
       candidate.findings.some((f) => f.severity >= 3 && SOILS[f.soil].nature === 'film'),
   }),
   rule({
@@ -52,10 +52,10 @@ export const wipingRules = [
   rule({
     id: 'nothing-dry-on-a-sensor',
     title: 'Nothing dry, and no brush, on a sensor',
-    message: 'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
+    message:
+      'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
     basis: commonPractice,
-    forbids: ({ surface, method }) =>
-      familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
+    forbids: ({ surface, method }) => familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
   }),
   rule({
     id: 'no-canned-air-inside',

@@ -12,7 +12,7 @@ const ITEMS: { kind: care.ItemKind; traits: care.Traits }[] = [
 ];
 
 const SCHOOL_SETS: Partial<care.Schools>[] = care.SCHOOL_IDS.flatMap((school) =>
-  care.schoolChoices(school).map((choice) => ({ [school]: choice }) as Partial<care.Schools>),
+  care.schoolChoices(school).map((choice) => ({ [school]: choice })),
 );
 
 const SEVERITIES = [1, 2, 3, 4] as const;

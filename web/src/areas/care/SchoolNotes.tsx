@@ -6,12 +6,22 @@ export function SchoolNotes({ steps }: { steps: readonly care.Step[] }) {
   if (notes.size === 0) return null;
   return (
     <details className="mt-3 text-sm">
-      <summary className="min-h-9 cursor-pointer py-1.5 text-soft">Followed {[...notes.values()].map((n) => `${care.schoolFacts(n.school).name.toLowerCase()}: ${care.schoolFacts(n.school).choices[n.followed]!.name}`).join('; ')}</summary>
+      <summary className="min-h-9 cursor-pointer py-1.5 text-soft">
+        Followed{' '}
+        {[...notes.values()]
+          .map((n) => `${care.schoolFacts(n.school).name.toLowerCase()}: ${care.schoolFacts(n.school).choices[n.followed]!.name}`)
+          .join('; ')}
+      </summary>
       <ul className="space-y-2 pt-1 pl-4">
         {[...notes.values()].map((note) => (
           <li key={note.school}>
-            <span className="font-medium">{care.schoolFacts(note.school).name}.</span> {care.schoolFacts(note.school).choices[note.followed]!.reason}
-            <ul className="pl-4 text-soft">{note.others.map((o) => <li key={o.choice}>Others: {o.would}</li>)}</ul>
+            <span className="font-medium">{care.schoolFacts(note.school).name}.</span>{' '}
+            {care.schoolFacts(note.school).choices[note.followed]!.reason}
+            <ul className="pl-4 text-soft">
+              {note.others.map((o) => (
+                <li key={o.choice}>Others: {o.would}</li>
+              ))}
+            </ul>
           </li>
         ))}
       </ul>

@@ -15,11 +15,15 @@ const LEVELS = [1, 2, 3, 4, 5, 6, 7] as const;
 function StepOnRung({ step, order, standing }: { step: care.Step; order: number; standing: boolean }) {
   return (
     <li className={`rounded px-2 py-1 ${standing ? 'bg-lamp-tint' : ''}`}>
-      <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center font-mono text-sm" aria-label={`step ${order}`}>{order}</span>
+      <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center font-mono text-sm" aria-label={`step ${order}`}>
+        {order}
+      </span>
       <span className="font-semibold">{care.METHODS[step.method].name}</span>
       {step.completes && <span className="text-soft"> again, after the brush</span>}
       {!step.completes && step.pass > 1 && step.method === 'blow' && <span className="text-soft"> again, before the next touch</span>}
-      <span className="block text-sm text-soft">{inHand(step)} · {minutesWords(step.minutes)}</span>
+      <span className="block text-sm text-soft">
+        {inHand(step)} · {minutesWords(step.minutes)}
+      </span>
     </li>
   );
 }
@@ -47,10 +51,19 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
           const lit = here.some((s) => s.id === standing);
           return (
             <li key={level} className={`grid grid-cols-[7.5rem_1fr] border-t-2 ${lit ? 'border-lamp' : 'border-line'}`}>
-              <p className={`px-3 py-2 text-sm ${here.length + handed.length > 0 ? 'font-semibold' : 'text-soft'}`}><span className="font-mono">{level}</span> {LEVEL_WORDS[level]}</p>
+              <p className={`px-3 py-2 text-sm ${here.length + handed.length > 0 ? 'font-semibold' : 'text-soft'}`}>
+                <span className="font-mono">{level}</span> {LEVEL_WORDS[level]}
+              </p>
               <ul className="min-h-9 space-y-1 py-1 pr-2">
-                {here.map((step) => <StepOnRung key={step.id} step={step} order={steps.indexOf(step) + 1} standing={step.id === standing} />)}
-                {handed.map((h, i) => <li key={i} className="px-2 py-1"><span className="font-semibold text-act">Hand over{h.soil ? `: ${care.SOILS[h.soil].name}` : ''}</span><span className="block text-sm text-soft">{h.reason}</span></li>)}
+                {here.map((step) => (
+                  <StepOnRung key={step.id} step={step} order={steps.indexOf(step) + 1} standing={step.id === standing} />
+                ))}
+                {handed.map((h, i) => (
+                  <li key={i} className="px-2 py-1">
+                    <span className="font-semibold text-act">Hand over{h.soil ? `: ${care.SOILS[h.soil].name}` : ''}</span>
+                    <span className="block text-sm text-soft">{h.reason}</span>
+                  </li>
+                ))}
                 {out.map((r, i) => (
                   <li key={`${r.rule}-${i}`} className="px-2 py-1 text-sm">
                     <s className="text-soft">{refusedName(r)}</s> <span>{r.reason}</span>
@@ -63,7 +76,14 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
       </ol>
       {loose.length > 0 && (
         <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-sm" aria-label="Never on this surface">
-          {loose.map((r, i) => <Fragment key={i}><dt><s className="text-soft">{capital(refusedName(r))}</s></dt><dd>{r.reason}</dd></Fragment>)}
+          {loose.map((r, i) => (
+            <Fragment key={i}>
+              <dt>
+                <s className="text-soft">{capital(refusedName(r))}</s>
+              </dt>
+              <dd>{r.reason}</dd>
+            </Fragment>
+          ))}
         </dl>
       )}
     </div>

@@ -5,9 +5,18 @@ import { useEffect } from 'react';
 export type BenchCommand = 'forward' | 'back' | care.Answer;
 
 const KEYS: Record<string, BenchCommand> = {
-  ' ': 'forward', Enter: 'forward', ArrowRight: 'forward', PageDown: 'forward',
-  ArrowLeft: 'back', Backspace: 'back', PageUp: 'back',
-  '1': 'clean-enough', '2': 'better', '3': 'no-change', ArrowUp: 'better', ArrowDown: 'no-change',
+  ' ': 'forward',
+  Enter: 'forward',
+  ArrowRight: 'forward',
+  PageDown: 'forward',
+  ArrowLeft: 'back',
+  Backspace: 'back',
+  PageUp: 'back',
+  '1': 'clean-enough',
+  '2': 'better',
+  '3': 'no-change',
+  ArrowUp: 'better',
+  ArrowDown: 'no-change',
 };
 
 export const commandOf = (key: string): BenchCommand | null => KEYS[key] ?? null;

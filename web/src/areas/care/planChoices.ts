@@ -12,11 +12,12 @@ export function conditionsFrom(params: URLSearchParams): care.Conditions {
 
 /** The user's schools, with what was chosen for this plan alone laid over them. */
 export function schoolsFrom(params: URLSearchParams, mine: care.Schools): care.Schools {
-  const chosen = care.SCHOOL_IDS.flatMap((id) => {
+  const schools: Record<string, string> = { ...mine };
+  for (const id of care.SCHOOL_IDS) {
     const choice = params.get(`school.${id}`);
-    return choice && care.schoolChoices(id).includes(choice) ? [[id, choice]] : [];
-  });
-  return { ...mine, ...Object.fromEntries(chosen) };
+    if (choice && care.schoolChoices(id).includes(choice)) schools[id] = choice;
+  }
+  return schools as care.Schools;
 }
 
 export function withChoice(params: URLSearchParams, key: string, value: string | null): URLSearchParams {

@@ -14,11 +14,16 @@ export const useStartCleaning = () =>
   });
 
 /** A cleaning is loaded once; from then on the bench is ahead of the server. */
-export const useCleaning = (id: string) => useQuery({ queryKey: keys.cleaning(id), queryFn: () => http.get<Cleaning>(routes.cleaning(id)), staleTime: Infinity });
+export const useCleaning = (id: string) =>
+  useQuery({ queryKey: keys.cleaning(id), queryFn: () => http.get<Cleaning>(routes.cleaning(id)), staleTime: Infinity });
 
-export const useRecentCleanings = () => useQuery({ queryKey: keys.cleanings, queryFn: () => http.get<Cleanings>(routes.cleanings + queryString({ open: false, limit: 12 })) });
+export const useRecentCleanings = () =>
+  useQuery({ queryKey: keys.cleanings, queryFn: () => http.get<Cleanings>(routes.cleanings + queryString({ open: false, limit: 12 })) });
 
-export const saveCleaning = (id: string) => (version: number, { events }: Pick<SaveEvents, 'events'>) => http.put<Cleaning>(routes.cleaning(id), { version, events });
+export const saveCleaning =
+  (id: string) =>
+  (version: number, { events }: Pick<SaveEvents, 'events'>) =>
+    http.put<Cleaning>(routes.cleaning(id), { version, events });
 export const cacheCleaning = (cleaning: Cleaning): void => void queryClient.setQueryData(keys.cleaning(cleaning.id), cleaning);
 
 export const useFinishCleaning = (id: string) =>

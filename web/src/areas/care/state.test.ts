@@ -5,7 +5,11 @@ import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoice
 import { actionFor, benchReducer, type BenchDraft } from './state';
 import { amountWords, inHand, money } from './words';
 
-const plan = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }] });
+const plan = care.planCleaning({
+  item: { kind: 'lens', traits: {} },
+  place: 'home',
+  findings: [{ surface: 'front-glass', soil: 'dust', severity: 2 }],
+});
 const stateAfter = (draft: BenchDraft) => care.benchState(plan, draft.events);
 const press = (draft: BenchDraft, key: string): BenchDraft => {
   const action = actionFor(commandOf(key)!, stateAfter(draft));
@@ -62,7 +66,12 @@ describe('words', () => {
   ] as [care.Use, string][])('%j reads "%s"', (use, text) => expect(amountWords(use)).toBe(text));
 
   it('name the tool before what it uses up', () => {
-    const wet = care.planCleaning({ item: { kind: 'lens', traits: {} }, place: 'home', schools: { wipe: 'microfibre' }, findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }] });
+    const wet = care.planCleaning({
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      schools: { wipe: 'microfibre' },
+      findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
+    });
     expect(inHand(wet.steps.at(-1)!)).toBe('microfibre kept for glass, 4 drops of lens fluid');
   });
 

@@ -14,6 +14,7 @@ export function actionFor(command: BenchCommand, { phase, step }: care.BenchStat
   if (command === 'back') return { type: 'undo' };
   if (phase === 'prepare') return command === 'forward' ? { type: 'event', event: { type: 'ready' } } : null;
   if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: { type: 'done', step: step.id } } : null;
-  if (phase === 'look' && step && command !== 'forward') return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
+  if (phase === 'look' && step && command !== 'forward')
+    return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
   return null;
 }

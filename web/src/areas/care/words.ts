@@ -39,7 +39,11 @@ export const ANSWER_WORDS: Record<care.Look['asks'], Record<care.Answer, { name:
 };
 
 const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
-  drop: ['drop', 'drops'], sheet: ['sheet', 'sheets'], swab: ['swab', 'swabs'], wipe: ['wipe', 'wipes'], pad: ['pad', 'pads'],
+  drop: ['drop', 'drops'],
+  sheet: ['sheet', 'sheets'],
+  swab: ['swab', 'swabs'],
+  wipe: ['wipe', 'wipes'],
+  pad: ['pad', 'pads'],
 };
 
 /** "2 drops of lens fluid", "1 sealed wet wipe", or "fresh water". */
@@ -57,13 +61,18 @@ export const inHand = (step: care.Step): string =>
 
 export const basisWords = (basis: care.Basis): string => {
   switch (basis.kind) {
-    case 'common-practice': return 'Common practice.';
-    case 'published': return basis.source;
-    case 'our-choice': return `Our choice: ${basis.reason}`;
-    default: return basis satisfies never;
+    case 'common-practice':
+      return 'Common practice.';
+    case 'published':
+      return basis.source;
+    case 'our-choice':
+      return `Our choice: ${basis.reason}`;
+    default:
+      return basis satisfies never;
   }
 };
 
 export const minutesWords = (minutes: number): string => (minutes < 1 ? 'under a minute' : `about ${Math.ceil(minutes)} min`);
 
-export const money = (amount: number, currency: string): string => new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount);
+export const money = (amount: number, currency: string): string =>
+  new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount);

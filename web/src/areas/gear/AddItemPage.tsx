@@ -16,7 +16,9 @@ export function AddItemPage() {
   const [more, setMore] = useState(false);
   const { form, kind, fields, changeKind, showProblem } = useItemForm({ name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
   const traits = form.watch('traits');
-  const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => void navigate(`/gear/${item.id}`), onError: showProblem }));
+  const submit = form.handleSubmit((input) =>
+    add.mutate(input, { onSuccess: (item) => void navigate(`/gear/${item.id}`), onError: showProblem }),
+  );
   return (
     <Page title="Put a thing on the shelf" sub="Name and kind are enough. The ticks change what Bright Keeper advises.">
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -24,10 +26,18 @@ export function AddItemPage() {
           <NameField {...fields} />
           <KindField control={fields.control} onKind={changeKind} />
           <TraitFields kind={kind} form={fields} />
-          {more ? <MoreFields {...fields} /> : <Button look="quiet" className="px-0" onClick={() => setMore(true)}>Add notes or the day it came</Button>}
+          {more ? (
+            <MoreFields {...fields} />
+          ) : (
+            <Button look="quiet" className="px-0" onClick={() => setMore(true)}>
+              Add notes or the day it came
+            </Button>
+          )}
           {add.error && <Failure error={add.error} />}
           <div className="flex gap-3">
-            <Button look="filled" type="submit" disabled={add.isPending}>Put it on the shelf</Button>
+            <Button look="filled" type="submit" disabled={add.isPending}>
+              Put it on the shelf
+            </Button>
             <ButtonLink to="/gear">Cancel</ButtonLink>
           </div>
         </div>

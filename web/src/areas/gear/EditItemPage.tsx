@@ -7,7 +7,8 @@ import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
 import { useItem, useUpdateItem } from './queries';
 import { filledTraits, useItemForm } from './useItemForm';
 
-const newerRow = (error: unknown): Item | null => (error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Item) : null);
+const newerRow = (error: unknown): Item | null =>
+  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Item) : null;
 
 function EditForm({ item }: { item: Item }) {
   const navigate = useNavigate();
@@ -15,15 +16,31 @@ function EditForm({ item }: { item: Item }) {
   const [version, setVersion] = useState(item.version);
   const { name, kind: itemKind, traits, notes, acquiredOn } = item;
   const { form, kind, fields, changeKind, showProblem } = useItemForm({ name, kind: itemKind, traits, notes, acquiredOn });
-  const save = (asVersion: number) => form.handleSubmit((input) => update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }))();
+  const save = (asVersion: number) =>
+    form.handleSubmit((input) =>
+      update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }),
+    )();
   const newer = newerRow(update.error);
   const takeNewer = (row: Item) => {
-    form.reset({ name: row.name, kind: row.kind, traits: filledTraits(row.kind, row.traits), notes: row.notes, acquiredOn: row.acquiredOn });
+    form.reset({
+      name: row.name,
+      kind: row.kind,
+      traits: filledTraits(row.kind, row.traits),
+      notes: row.notes,
+      acquiredOn: row.acquiredOn,
+    });
     setVersion(row.version);
     update.reset();
   };
   return (
-    <form onSubmit={(e) => { e.preventDefault(); void save(version); }} noValidate className="max-w-3xl space-y-6">
+    <form
+      onSubmit={(e) => {
+        e.preventDefault();
+        void save(version);
+      }}
+      noValidate
+      className="max-w-3xl space-y-6"
+    >
       {newer && (
         <Notice tone="attention">
           <p className="font-semibold">This was changed elsewhere in the meantime.</p>
@@ -40,7 +57,9 @@ function EditForm({ item }: { item: Item }) {
       <MoreFields {...fields} />
       {update.error && !newer && <Failure error={update.error} />}
       <div className="flex gap-3">
-        <Button look="filled" type="submit" disabled={update.isPending}>Save</Button>
+        <Button look="filled" type="submit" disabled={update.isPending}>
+          Save
+        </Button>
         <ButtonLink to={`/gear/${item.id}`}>Cancel</ButtonLink>
       </div>
     </form>
@@ -53,5 +72,9 @@ export function EditItemPage() {
   if (item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   // The form keeps the version it was opened with, whatever a later refetch brings.
-  return <Page title={`Edit ${item.data.name}`}><EditForm key={id} item={item.data} /></Page>;
+  return (
+    <Page title={`Edit ${item.data.name}`}>
+      <EditForm key={id} item={item.data} />
+    </Page>
+  );
 }

@@ -6,7 +6,10 @@ import { Button, Failure, Notice, Page, Section } from '../../ui/parts';
 import { useImport, usePreview } from './queries';
 
 const TARGET_WORDS: Record<string, string> = {
-  name: 'Name', kind: 'Kind', notes: 'Notes', acquiredOn: 'Day it came',
+  name: 'Name',
+  kind: 'Kind',
+  notes: 'Notes',
+  acquiredOn: 'Day it came',
   ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
 };
 const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
@@ -30,10 +33,16 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
     <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
       {preview.columns.map((column) => (
         <label key={column} className="block">
-          <span className="mb-1 block truncate text-sm font-medium" title={column}>{column}</span>
+          <span className="mb-1 block truncate text-sm font-medium" title={column}>
+            {column}
+          </span>
           <select className="input" aria-label={column} value={targetOf(column)} onChange={(e) => set(column, e.target.value)}>
             <option value="">Leave out</option>
-            {IMPORT_TARGETS.map((t) => <option key={t} value={t}>{TARGET_WORDS[t]}</option>)}
+            {IMPORT_TARGETS.map((t) => (
+              <option key={t} value={t}>
+                {TARGET_WORDS[t]}
+              </option>
+            ))}
           </select>
         </label>
       ))}
@@ -46,15 +55,37 @@ function Rows({ preview }: { preview: ImportPreview }) {
   return (
     <div className="sheet overflow-x-auto">
       <table className="w-full text-left text-sm">
-        <thead><tr>{['Line', ...shown, 'Result'].map((h) => <th key={h} scope="col" className="border-b border-line px-3 py-2 font-medium text-soft">{h}</th>)}</tr></thead>
+        <thead>
+          <tr>
+            {['Line', ...shown, 'Result'].map((h) => (
+              <th key={h} scope="col" className="border-b border-line px-3 py-2 font-medium text-soft">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
         <tbody>
           {preview.rows.map((row) => {
             const problems = Object.entries(row.errors);
             return (
               <tr key={row.line} className={`border-b border-line align-top last:border-0 ${row.input ? '' : 'bg-act-tint'}`}>
                 <td className="px-3 py-1.5 font-mono">{row.line}</td>
-                {shown.map((c) => <td key={c} className="max-w-48 truncate px-3 py-1.5">{row.cells[c]}</td>)}
-                <td className="px-3 py-1.5">{row.input ? <span className="text-glass">{care.kindFacts(row.input.kind).name}</span> : problems.map(([field, message]) => <p key={field}><span className="font-semibold">{field}:</span> {message}</p>)}</td>
+                {shown.map((c) => (
+                  <td key={c} className="max-w-48 truncate px-3 py-1.5">
+                    {row.cells[c]}
+                  </td>
+                ))}
+                <td className="px-3 py-1.5">
+                  {row.input ? (
+                    <span className="text-glass">{care.kindFacts(row.input.kind).name}</span>
+                  ) : (
+                    problems.map(([field, message]) => (
+                      <p key={field}>
+                        <span className="font-semibold">{field}:</span> {message}
+                      </p>
+                    ))
+                  )}
+                </td>
               </tr>
             );
           })}
@@ -91,31 +122,71 @@ export function ImportPage() {
   return (
     <Page title="Import a gear list" sub="A CSV file with a heading line. Nothing is put on the shelf before you have seen every row.">
       <div className="space-y-6">
-        <div className="sheet flex flex-wrap items-center gap-4 p-4" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); void choose(e.dataTransfer.files[0]); }}>
-          <input ref={picker} id="file" type="file" accept=".csv,text/csv,text/plain" className="sr-only" onChange={(e) => { void choose(e.target.files?.[0]); e.target.value = ''; }} />
-          <Button look={data ? 'plain' : 'filled'} onClick={() => picker.current?.click()}>{data ? 'Choose another file' : 'Choose a file'}</Button>
-          <label htmlFor="file" className="text-soft">{fileName || 'or drop it here'}</label>
-          {data && <p className="text-sm text-soft">Read as {data.encoding}, cells parted by {DELIMITER_WORDS[data.delimiter] ?? data.delimiter}.</p>}
+        <div
+          className="sheet flex flex-wrap items-center gap-4 p-4"
+          onDragOver={(e) => e.preventDefault()}
+          onDrop={(e) => {
+            e.preventDefault();
+            void choose(e.dataTransfer.files[0]);
+          }}
+        >
+          <input
+            ref={picker}
+            id="file"
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            className="sr-only"
+            onChange={(e) => {
+              void choose(e.target.files?.[0]);
+              e.target.value = '';
+            }}
+          />
+          <Button look={data ? 'plain' : 'filled'} onClick={() => picker.current?.click()}>
+            {data ? 'Choose another file' : 'Choose a file'}
+          </Button>
+          <label htmlFor="file" className="text-soft">
+            {fileName || 'or drop it here'}
+          </label>
+          {data && (
+            <p className="text-sm text-soft">
+              Read as {data.encoding}, cells parted by {DELIMITER_WORDS[data.delimiter] ?? data.delimiter}.
+            </p>
+          )}
         </div>
         {preview.isError && <Failure error={preview.error} />}
         {data && request && (
           <>
-            {data.notices.map((n) => <Notice key={n} tone="attention">{n}</Notice>)}
+            {data.notices.map((n) => (
+              <Notice key={n} tone="attention">
+                {n}
+              </Notice>
+            ))}
             <Section title="What the columns mean" aside="Guessed from the headings; change what is wrong.">
               <MappingFields preview={data} onChange={(mapping) => ask({ ...request, mapping })} />
               <label className="mt-4 block max-w-xs">
                 <span className="mb-1 block text-sm font-medium">Where no kind is given</span>
                 <select className="input" value={request.defaultKind ?? ''} onChange={(e) => ask(withKind(e.target.value))}>
                   <option value="">Refuse the row</option>
-                  {care.ITEM_KINDS.map((k) => <option key={k} value={k}>Take it as a {care.kindFacts(k).name}</option>)}
+                  {care.ITEM_KINDS.map((k) => (
+                    <option key={k} value={k}>
+                      Take it as a {care.kindFacts(k).name}
+                    </option>
+                  ))}
                 </select>
               </label>
             </Section>
-            <Section title={data.bad > 0 ? `${data.bad} of ${data.total} rows cannot be imported` : `${data.total} rows, all good`} aside={data.rows.length < data.total ? `showing ${data.rows.length}` : undefined}>
+            <Section
+              title={data.bad > 0 ? `${data.bad} of ${data.total} rows cannot be imported` : `${data.total} rows, all good`}
+              aside={data.rows.length < data.total ? `showing ${data.rows.length}` : undefined}
+            >
               <Rows preview={data} />
             </Section>
             {confirm.isError && <Failure error={confirm.error} />}
-            <Button look="filled" disabled={data.bad > 0 || data.total === 0 || confirm.isPending || preview.isPending} onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}>
+            <Button
+              look="filled"
+              disabled={data.bad > 0 || data.total === 0 || confirm.isPending || preview.isPending}
+              onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}
+            >
               {data.bad > 0 ? 'Correct the rows above first' : `Put ${data.total} things on the shelf`}
             </Button>
           </>

@@ -21,11 +21,22 @@ function NextAction({ item }: { item: ItemPageData }) {
   const plan = needsWork(item);
   const lookWords = item.openLookId ? 'Go on looking' : 'Look at it';
   if (item.archivedAt) return null;
-  if (item.openCleaningId) return <ButtonLink look="filled" to={`/bench/${item.openCleaningId}`}>Go on at the bench</ButtonLink>;
+  if (item.openCleaningId)
+    return (
+      <ButtonLink look="filled" to={`/bench/${item.openCleaningId}`}>
+        Go on at the bench
+      </ButtonLink>
+    );
   return (
     <>
-      <Button look={plan && !item.openLookId ? 'plain' : 'filled'} onClick={look} disabled={startLook.isPending}>{lookWords}</Button>
-      {plan && <ButtonLink look={item.openLookId ? 'plain' : 'filled'} to={`/gear/${item.id}/plan`}>See the plan</ButtonLink>}
+      <Button look={plan && !item.openLookId ? 'plain' : 'filled'} onClick={look} disabled={startLook.isPending}>
+        {lookWords}
+      </Button>
+      {plan && (
+        <ButtonLink look={item.openLookId ? 'plain' : 'filled'} to={`/gear/${item.id}/plan`}>
+          See the plan
+        </ButtonLink>
+      )}
     </>
   );
 }
@@ -41,8 +52,17 @@ function Housekeeping({ item }: { item: ItemPageData }) {
       {(setStatus.error ?? setArchived.error) && <Failure error={setStatus.error ?? setArchived.error} />}
       <div className="flex flex-wrap gap-2">
         <ButtonLink to={`/gear/${item.id}/edit`}>Edit</ButtonLink>
-        {!archived && <Button disabled={setStatus.isPending} onClick={() => setStatus.mutate({ version, status: quarantined ? 'in-use' : 'quarantined' })}>{quarantined ? 'Back from quarantine' : 'Move to quarantine'}</Button>}
-        <Button disabled={setArchived.isPending} onClick={() => setArchived.mutate({ version, archived: !archived })}>{archived ? 'Restore to the shelf' : 'Archive'}</Button>
+        {!archived && (
+          <Button
+            disabled={setStatus.isPending}
+            onClick={() => setStatus.mutate({ version, status: quarantined ? 'in-use' : 'quarantined' })}
+          >
+            {quarantined ? 'Back from quarantine' : 'Move to quarantine'}
+          </Button>
+        )}
+        <Button disabled={setArchived.isPending} onClick={() => setArchived.mutate({ version, archived: !archived })}>
+          {archived ? 'Restore to the shelf' : 'Archive'}
+        </Button>
       </div>
     </>
   );
@@ -61,10 +81,21 @@ function DueList({ item }: { item: ItemPageData }) {
           return (
             <li key={due.id} className="flex items-center justify-between gap-3 px-4 py-2.5">
               <div>
-                <p><span className="font-medium">{name}</span>{' '}<span className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}>due <Day day={due.due} /></span></p>
+                <p>
+                  <span className="font-medium">{name}</span>{' '}
+                  <span
+                    className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}
+                  >
+                    due <Day day={due.due} />
+                  </span>
+                </p>
                 <p className="text-sm text-soft">{what}</p>
               </div>
-              {doneBy === 'mark' && <Button aria-label={`Done: ${name}`} onClick={() => markDone.mutate({ dueId: due.id, itemId: item.id })}>Done</Button>}
+              {doneBy === 'mark' && (
+                <Button aria-label={`Done: ${name}`} onClick={() => markDone.mutate({ dueId: due.id, itemId: item.id })}>
+                  Done
+                </Button>
+              )}
             </li>
           );
         })}
@@ -100,26 +131,63 @@ export function ItemPage() {
 
   return (
     <Page
-      title={<>{data.name} {data.status === 'quarantined' && <span className="rounded bg-act-tint px-2 text-base text-act">quarantine</span>} {data.archivedAt && <span className="rounded bg-well px-2 text-base text-soft">archived</span>}</>}
-      sub={<>{care.kindFacts(data.kind).name}{data.acquiredOn && <> · came <Day day={data.acquiredOn} /></>}</>}
+      title={
+        <>
+          {data.name} {data.status === 'quarantined' && <span className="rounded bg-act-tint px-2 text-base text-act">quarantine</span>}{' '}
+          {data.archivedAt && <span className="rounded bg-well px-2 text-base text-soft">archived</span>}
+        </>
+      }
+      sub={
+        <>
+          {care.kindFacts(data.kind).name}
+          {data.acquiredOn && (
+            <>
+              {' '}
+              · came <Day day={data.acquiredOn} />
+            </>
+          )}
+        </>
+      }
       actions={<NextAction item={data} />}
     >
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="sheet p-4 lg:col-span-8">
-          <LightPath kind={data.kind} traits={data.traits} states={data.surfaces} selected={selected} onSelect={select} {...(counts ? { counts: data.contacts } : {})} />
+          <LightPath
+            kind={data.kind}
+            traits={data.traits}
+            states={data.surfaces}
+            selected={selected}
+            onSelect={select}
+            {...(counts ? { counts: data.contacts } : {})}
+          />
           <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-            <label className="flex min-h-11 items-center gap-2"><input type="checkbox" className="check" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over 12 months ({touches})</label>
+            <label className="flex min-h-11 items-center gap-2">
+              <input type="checkbox" className="check" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over
+              12 months ({touches})
+            </label>
             <VerdictChip verdict={data.verdict} />
           </div>
         </div>
-        <div className="lg:col-span-4"><SurfaceCard item={data} surface={selected} surfaces={surfacesByNeed(data)} onSelect={select} /></div>
+        <div className="lg:col-span-4">
+          <SurfaceCard item={data} surface={selected} surfaces={surfacesByNeed(data)} onSelect={select} />
+        </div>
         <div className="space-y-6 lg:col-span-7">
-          <Section title="What was done"><Timeline itemId={data.id} /></Section>
+          <Section title="What was done">
+            <Timeline itemId={data.id} />
+          </Section>
         </div>
         <div className="space-y-6 lg:col-span-5">
-          <Section title="What is due"><DueList item={data} /></Section>
-          {data.notes && <Section title="Notes"><p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p></Section>}
-          <Section title="This thing"><Housekeeping item={data} /></Section>
+          <Section title="What is due">
+            <DueList item={data} />
+          </Section>
+          {data.notes && (
+            <Section title="Notes">
+              <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>
+            </Section>
+          )}
+          <Section title="This thing">
+            <Housekeeping item={data} />
+          </Section>
         </div>
       </div>
     </Page>

@@ -12,29 +12,54 @@ const FILTER_KEYS = ['search', 'kind', 'needs', 'due', 'status', 'archived', 'so
 const filtersFrom = (params: URLSearchParams): ShelfFilters =>
   Object.fromEntries(FILTER_KEYS.flatMap((key) => (params.get(key) ? [[key, params.get(key)]] : [])));
 
-const URGENCY_CLASS: Record<schedule.Urgency, string> = { overdue: 'text-act font-semibold', due: 'text-lamp font-semibold', soon: '', later: 'text-soft' };
+const URGENCY_CLASS: Record<schedule.Urgency, string> = {
+  overdue: 'text-act font-semibold',
+  due: 'text-lamp font-semibold',
+  soon: '',
+  later: 'text-soft',
+};
 
 function DueCell({ item }: { item: ShelfItem }) {
   if (!item.nextDue) return <span className="text-soft">–</span>;
   const urgency = schedule.urgencyOf(item.nextDue, todayHere());
-  return <span className={URGENCY_CLASS[urgency]}>{schedule.rhythm(item.nextDue.task).name}, due <Day day={item.nextDue.due} /></span>;
+  return (
+    <span className={URGENCY_CLASS[urgency]}>
+      {schedule.rhythm(item.nextDue.task).name}, due <Day day={item.nextDue.due} />
+    </span>
+  );
 }
 
-const StatusNote = ({ item }: { item: ShelfItem }) => (item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null);
+const StatusNote = ({ item }: { item: ShelfItem }) =>
+  item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null;
 
 const ShelfTable = ({ items }: { items: ShelfItem[] }) => (
   <div className="sheet hidden overflow-x-auto md:block">
     <table className="w-full text-left">
       <thead className="text-sm text-soft">
-        <tr>{['Thing', 'Kind', 'Last verdict', 'Next'].map((heading) => <th key={heading} scope="col" className="border-b border-line px-4 py-2 font-medium">{heading}</th>)}</tr>
+        <tr>
+          {['Thing', 'Kind', 'Last verdict', 'Next'].map((heading) => (
+            <th key={heading} scope="col" className="border-b border-line px-4 py-2 font-medium">
+              {heading}
+            </th>
+          ))}
+        </tr>
       </thead>
       <tbody>
         {items.map((item) => (
           <tr key={item.id} className="border-b border-line last:border-0 hover:bg-well">
-            <td className="px-4 py-2.5"><Link className="font-semibold hover:underline" to={`/gear/${item.id}`}>{item.name}</Link><StatusNote item={item} /></td>
+            <td className="px-4 py-2.5">
+              <Link className="font-semibold hover:underline" to={`/gear/${item.id}`}>
+                {item.name}
+              </Link>
+              <StatusNote item={item} />
+            </td>
             <td className="px-4 py-2.5">{care.kindFacts(item.kind).name}</td>
-            <td className="px-4 py-2.5"><VerdictChip verdict={item.verdict} /></td>
-            <td className="px-4 py-2.5"><DueCell item={item} /></td>
+            <td className="px-4 py-2.5">
+              <VerdictChip verdict={item.verdict} />
+            </td>
+            <td className="px-4 py-2.5">
+              <DueCell item={item} />
+            </td>
           </tr>
         ))}
       </tbody>
@@ -47,9 +72,17 @@ const ShelfCards = ({ items }: { items: ShelfItem[] }) => (
     {items.map((item) => (
       <li key={item.id}>
         <Link to={`/gear/${item.id}`} className="sheet block p-3">
-          <span className="flex items-start justify-between gap-3"><span className="font-semibold">{item.name}</span><VerdictChip verdict={item.verdict} /></span>
-          <span className="mt-1 block text-sm text-soft">{care.kindFacts(item.kind).name}<StatusNote item={item} /></span>
-          <span className="block text-sm"><DueCell item={item} /></span>
+          <span className="flex items-start justify-between gap-3">
+            <span className="font-semibold">{item.name}</span>
+            <VerdictChip verdict={item.verdict} />
+          </span>
+          <span className="mt-1 block text-sm text-soft">
+            {care.kindFacts(item.kind).name}
+            <StatusNote item={item} />
+          </span>
+          <span className="block text-sm">
+            <DueCell item={item} />
+          </span>
         </Link>
       </li>
     ))}
@@ -81,12 +114,29 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
     <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
       <label className="relative col-span-2 md:w-56">
         <Search size={18} className="pointer-events-none absolute top-3.5 left-3 text-soft" aria-hidden="true" />
-        <input type="search" aria-label="Search the shelf" placeholder="Search name or notes" className="input pl-10" value={search} onChange={(e) => setSearch(e.target.value)} />
+        <input
+          type="search"
+          aria-label="Search the shelf"
+          placeholder="Search name or notes"
+          className="input pl-10"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
       </label>
       {SELECTS.map(({ key, label, all, options }) => (
-        <select key={key} aria-label={label} className="input md:w-auto" value={String(filters[key] ?? '')} onChange={(e) => set(key, e.target.value)}>
+        <select
+          key={key}
+          aria-label={label}
+          className="input md:w-auto"
+          value={String(filters[key] ?? '')}
+          onChange={(e) => set(key, e.target.value)}
+        >
           <option value="">{all}</option>
-          {Object.entries(options).map(([value, words]) => <option key={value} value={value}>{words}</option>)}
+          {Object.entries(options).map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
         </select>
       ))}
     </div>
@@ -97,12 +147,19 @@ export function ShelfPage() {
   const [params, setParams] = useSearchParams();
   const filters = useMemo(() => filtersFrom(params), [params]);
   const shelf = useShelf(filters);
-  const set: SetFilter = useMemo(() => (key, value) => setParams((previous) => {
-    const next = new URLSearchParams(previous);
-    if (value) next.set(key, value);
-    else next.delete(key);
-    return next;
-  }, { replace: true }), [setParams]);
+  const set: SetFilter = useMemo(
+    () => (key, value) =>
+      setParams(
+        (previous) => {
+          const next = new URLSearchParams(previous);
+          if (value) next.set(key, value);
+          else next.delete(key);
+          return next;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
   const items = shelf.data?.pages.flatMap((p) => p.items) ?? [];
   const total = shelf.data?.pages[0]?.total ?? 0;
   const isFiltered = params.size > 0;
@@ -111,20 +168,59 @@ export function ShelfPage() {
     <Page
       title="Gear"
       sub={shelf.data ? `${total} ${total === 1 ? 'thing' : 'things'}${isFiltered ? ' match' : ' on the shelf'}` : ' '}
-      actions={<>
-        <a className="inline-flex min-h-11 items-center gap-2 rounded border border-soft bg-sheet px-4 hover:bg-well" href={routes.gearExport} download><Download size={18} aria-hidden="true" /> Export CSV</a>
-        <ButtonLink to="/gear/import"><Upload size={18} aria-hidden="true" /> Import</ButtonLink>
-        <ButtonLink to="/gear/new" look="filled"><Plus size={18} aria-hidden="true" /> Add a thing</ButtonLink>
-      </>}
+      actions={
+        <>
+          <a
+            className="inline-flex min-h-11 items-center gap-2 rounded border border-soft bg-sheet px-4 hover:bg-well"
+            href={routes.gearExport}
+            download
+          >
+            <Download size={18} aria-hidden="true" /> Export CSV
+          </a>
+          <ButtonLink to="/gear/import">
+            <Upload size={18} aria-hidden="true" /> Import
+          </ButtonLink>
+          <ButtonLink to="/gear/new" look="filled">
+            <Plus size={18} aria-hidden="true" /> Add a thing
+          </ButtonLink>
+        </>
+      }
     >
       <Filters filters={filters} set={set} />
       {shelf.isPending && <Loading />}
       {shelf.isError && <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />}
-      {shelf.data && items.length === 0 && (isFiltered
-        ? <Empty title="Nothing matches" action={<Button onClick={() => setParams({})}>Show the whole shelf</Button>}>Take a filter away, or search for a part of the name.</Empty>
-        : <Empty title="The shelf is empty" action={<ButtonLink to="/gear/new" look="filled">Add your first lens</ButtonLink>}>Put one lens on it, look at it under a lamp, and Bright Keeper works out the gentlest way to clean it. Or import a list you already have.</Empty>)}
-      {items.length > 0 && <><ShelfTable items={items} /><ShelfCards items={items} /></>}
-      {shelf.hasNextPage && <div className="mt-4 text-center"><Button onClick={() => void shelf.fetchNextPage()} disabled={shelf.isFetchingNextPage}>Show more ({total - items.length} left)</Button></div>}
+      {shelf.data &&
+        items.length === 0 &&
+        (isFiltered ? (
+          <Empty title="Nothing matches" action={<Button onClick={() => setParams({})}>Show the whole shelf</Button>}>
+            Take a filter away, or search for a part of the name.
+          </Empty>
+        ) : (
+          <Empty
+            title="The shelf is empty"
+            action={
+              <ButtonLink to="/gear/new" look="filled">
+                Add your first lens
+              </ButtonLink>
+            }
+          >
+            Put one lens on it, look at it under a lamp, and Bright Keeper works out the gentlest way to clean it. Or import a list you
+            already have.
+          </Empty>
+        ))}
+      {items.length > 0 && (
+        <>
+          <ShelfTable items={items} />
+          <ShelfCards items={items} />
+        </>
+      )}
+      {shelf.hasNextPage && (
+        <div className="mt-4 text-center">
+          <Button onClick={() => void shelf.fetchNextPage()} disabled={shelf.isFetchingNextPage}>
+            Show more ({total - items.length} left)
+          </Button>
+        </div>
+      )}
     </Page>
   );
 }

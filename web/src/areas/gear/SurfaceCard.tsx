@@ -20,25 +20,52 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
         <div className="min-w-0">
           <h2 className="text-lg font-semibold">{surfaceTitle(surface)}</h2>
           <VerdictChip verdict={state?.verdict ?? null} />
-          <p className="mt-1 text-sm text-soft">{state ? <>As of <At instant={state.knownSince} />.</> : 'Not looked at yet.'} {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}</p>
+          <p className="mt-1 text-sm text-soft">
+            {state ? (
+              <>
+                As of <At instant={state.knownSince} />.
+              </>
+            ) : (
+              'Not looked at yet.'
+            )}{' '}
+            {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}
+          </p>
         </div>
       </div>
       {state && (
         <div className="mt-3">
-          {state.findings.length === 0 && state.verdict === 'leave' ? <p>Nothing found. A good deed: it was left alone.</p> : <>
-            <ul>{state.findings.map((f) => <li key={f.soil}><span className="font-medium">{care.SOILS[f.soil].name}</span>, {care.SEVERITY_NAMES[f.severity]}</li>)}</ul>
-            <p className="mt-1 text-sm text-soft">{state.reason}</p>
-          </>}
+          {state.findings.length === 0 && state.verdict === 'leave' ? (
+            <p>Nothing found. A good deed: it was left alone.</p>
+          ) : (
+            <>
+              <ul>
+                {state.findings.map((f) => (
+                  <li key={f.soil}>
+                    <span className="font-medium">{care.SOILS[f.soil].name}</span>, {care.SEVERITY_NAMES[f.severity]}
+                  </li>
+                ))}
+              </ul>
+              <p className="mt-1 text-sm text-soft">{state.reason}</p>
+            </>
+          )}
         </div>
       )}
       <ul className="mt-4 flex flex-wrap gap-1.5 border-t border-line pt-3" aria-label="All surfaces">
         {surfaces.map((s) => {
-          const look = surfaceLook(s, item.surfaces.find((k) => k.surface === s));
+          const look = surfaceLook(
+            s,
+            item.surfaces.find((k) => k.surface === s),
+          );
           const { ink } = TONE_CLASSES[look.tone];
           return (
             <li key={s}>
-              <button type="button" onClick={() => onSelect(s)} aria-pressed={s === surface} title={look.words}
-                className={`min-h-9 rounded border px-2 text-sm ${s === surface ? 'border-lamp bg-lamp-tint font-semibold text-ink' : `border-line bg-page ${ink}`}`}>
+              <button
+                type="button"
+                onClick={() => onSelect(s)}
+                aria-pressed={s === surface}
+                title={look.words}
+                className={`min-h-9 rounded border px-2 text-sm ${s === surface ? 'border-lamp bg-lamp-tint font-semibold text-ink' : `border-line bg-page ${ink}`}`}
+              >
                 {care.SURFACES[s].name}
               </button>
             </li>

@@ -9,8 +9,17 @@ function Entry({ entry }: { entry: LogEntry }) {
   return (
     <li className="relative border-l border-line pb-4 pl-5 last:pb-0">
       <span aria-hidden="true" className="absolute top-2 -left-[5px] size-[9px] rounded-full bg-fill" />
-      <p className="flex justify-between gap-4"><span className="font-medium">{title}</span><span className="text-sm whitespace-nowrap text-soft"><At instant={entry.at} /></span></p>
-      {lines.map((line) => <p key={line} className="text-sm text-soft">{line}</p>)}
+      <p className="flex justify-between gap-4">
+        <span className="font-medium">{title}</span>
+        <span className="text-sm whitespace-nowrap text-soft">
+          <At instant={entry.at} />
+        </span>
+      </p>
+      {lines.map((line) => (
+        <p key={line} className="text-sm text-soft">
+          {line}
+        </p>
+      ))}
     </li>
   );
 }
@@ -22,8 +31,18 @@ export function Timeline({ itemId }: { itemId: string }) {
   if (log.isError) return <Failure error={log.error} onRetry={() => void log.refetch()} />;
   return (
     <div className="sheet p-4">
-      <ol aria-label="Timeline">{log.data.pages.flatMap((p) => p.entries).map((entry) => <Entry key={entry.id} entry={entry} />)}</ol>
-      {log.hasNextPage && <Button className="mt-3" onClick={() => void log.fetchNextPage()} disabled={log.isFetchingNextPage}>Show older</Button>}
+      <ol aria-label="Timeline">
+        {log.data.pages
+          .flatMap((p) => p.entries)
+          .map((entry) => (
+            <Entry key={entry.id} entry={entry} />
+          ))}
+      </ol>
+      {log.hasNextPage && (
+        <Button className="mt-3" onClick={() => void log.fetchNextPage()} disabled={log.isFetchingNextPage}>
+          Show older
+        </Button>
+      )}
     </div>
   );
 }

@@ -1,4 +1,17 @@
-import { routes, type ImportPreview, type ImportRequest, type ImportResult, type Item, type ItemInput, type ItemPage, type ItemStatus, type ItemUpdate, type Log, type Shelf, type ShelfQuery } from '@bright-keeper/contract';
+import {
+  routes,
+  type ImportPreview,
+  type ImportRequest,
+  type ImportResult,
+  type Item,
+  type ItemInput,
+  type ItemPage,
+  type ItemStatus,
+  type ItemUpdate,
+  type Log,
+  type Shelf,
+  type ShelfQuery,
+} from '@bright-keeper/contract';
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged } from '../../api/client';
 import { http, queryString } from '../../api/http';
@@ -25,18 +38,29 @@ export const useLog = (id: string) =>
     getNextPageParam: (last) => last.nextCursor,
   });
 
-export const useAddItem = () => useMutation({ mutationFn: (input: ItemInput) => http.post<Item>(routes.gear, input), onSuccess: (item) => gearChanged(item.id) });
+export const useAddItem = () =>
+  useMutation({ mutationFn: (input: ItemInput) => http.post<Item>(routes.gear, input), onSuccess: (item) => gearChanged(item.id) });
 
-export const useUpdateItem = (id: string) => useMutation({ mutationFn: (change: ItemUpdate) => http.put<Item>(routes.item(id), change), onSuccess: () => gearChanged(id) });
+export const useUpdateItem = (id: string) =>
+  useMutation({ mutationFn: (change: ItemUpdate) => http.put<Item>(routes.item(id), change), onSuccess: () => gearChanged(id) });
 
 export const useSetStatus = (id: string) =>
-  useMutation({ mutationFn: (change: { version: number; status: ItemStatus }) => http.put<Item>(routes.itemStatus(id), change), onSettled: () => gearChanged(id) });
-
-export const useSetArchived = (id: string) =>
   useMutation({
-    mutationFn: ({ version, archived }: { version: number; archived: boolean }) => http.post<Item>(archived ? routes.itemArchive(id) : routes.itemRestore(id), { version }),
+    mutationFn: (change: { version: number; status: ItemStatus }) => http.put<Item>(routes.itemStatus(id), change),
     onSettled: () => gearChanged(id),
   });
 
-export const usePreview = () => useMutation({ mutationFn: (request: ImportRequest) => http.post<ImportPreview>(routes.importPreview, request) });
-export const useImport = () => useMutation({ mutationFn: (request: ImportRequest) => http.post<ImportResult>(routes.importConfirm, request), onSuccess: () => gearChanged() });
+export const useSetArchived = (id: string) =>
+  useMutation({
+    mutationFn: ({ version, archived }: { version: number; archived: boolean }) =>
+      http.post<Item>(archived ? routes.itemArchive(id) : routes.itemRestore(id), { version }),
+    onSettled: () => gearChanged(id),
+  });
+
+export const usePreview = () =>
+  useMutation({ mutationFn: (request: ImportRequest) => http.post<ImportPreview>(routes.importPreview, request) });
+export const useImport = () =>
+  useMutation({
+    mutationFn: (request: ImportRequest) => http.post<ImportResult>(routes.importConfirm, request),
+    onSuccess: () => gearChanged(),
+  });

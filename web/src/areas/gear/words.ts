@@ -19,30 +19,49 @@ type Words = { title: string; lines: string[] };
 function lookWords(data: Extract<LogData, { kind: 'look' }>): Words {
   const seen = data.verdicts.map(({ surface, findings }) => `${surfaceTitle(surface)}: ${findingsWords(findings)}`);
   const notes = data.notes.map(({ surface, note }) => `${surfaceTitle(surface)}: “${note}”`);
-  return { title: `Looked at ${count(data.looked, 'surface', 'surfaces')}`, lines: [...(seen.length > 0 ? seen : ['Nothing found.']), ...notes] };
+  return {
+    title: `Looked at ${count(data.looked, 'surface', 'surfaces')}`,
+    lines: [...(seen.length > 0 ? seen : ['Nothing found.']), ...notes],
+  };
 }
 
 function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
   const touches = Object.values(data.contacts).reduce((sum, n) => sum + n, 0);
-  const outcomes = Object.entries(data.outcomes).map(([surface, outcome]) => `${surfaceTitle(surface as care.Surface)}: ${OUTCOME_WORDS[outcome]}`);
+  const outcomes = Object.entries(data.outcomes).map(
+    ([surface, outcome]) => `${surfaceTitle(surface as care.Surface)}: ${OUTCOME_WORDS[outcome]}`,
+  );
   const methods = data.methods.map((m) => care.METHODS[m].name.toLowerCase()).join(', ');
-  return { title: `Cleaned ${data.place === 'home' ? 'at the bench' : 'in the field'}`, lines: [...outcomes, `${methods || 'nothing done'}; ${count(touches, 'touch', 'touches')}, ${data.minutes} min`] };
+  return {
+    title: `Cleaned ${data.place === 'home' ? 'at the bench' : 'in the field'}`,
+    lines: [...outcomes, `${methods || 'nothing done'}; ${count(touches, 'touch', 'touches')}, ${data.minutes} min`],
+  };
 }
 
 /** What a log entry says, in plain words. */
 export function logWords(data: LogData): Words {
   switch (data.kind) {
-    case 'added': return { title: 'Came on the shelf', lines: [] };
-    case 'imported': return { title: 'Came on the shelf from a list', lines: [] };
-    case 'archived': return { title: 'Taken off the shelf', lines: [] };
-    case 'restored': return { title: 'Put back on the shelf', lines: [] };
-    case 'quarantined': return { title: 'Moved to quarantine', lines: [] };
-    case 'released': return { title: 'Back from quarantine', lines: [] };
-    case 'edited': return { title: 'Edited', lines: data.changed.length > 0 ? [data.changed.map((f) => FIELD_WORDS[f] ?? f).join(', ')] : [] };
-    case 'look': return lookWords(data);
-    case 'clean': return cleanWords(data);
-    case 'care': return { title: schedule.rhythm(data.task).name, lines: [] };
-    default: return data satisfies never;
+    case 'added':
+      return { title: 'Came on the shelf', lines: [] };
+    case 'imported':
+      return { title: 'Came on the shelf from a list', lines: [] };
+    case 'archived':
+      return { title: 'Taken off the shelf', lines: [] };
+    case 'restored':
+      return { title: 'Put back on the shelf', lines: [] };
+    case 'quarantined':
+      return { title: 'Moved to quarantine', lines: [] };
+    case 'released':
+      return { title: 'Back from quarantine', lines: [] };
+    case 'edited':
+      return { title: 'Edited', lines: data.changed.length > 0 ? [data.changed.map((f) => FIELD_WORDS[f] ?? f).join(', ')] : [] };
+    case 'look':
+      return lookWords(data);
+    case 'clean':
+      return cleanWords(data);
+    case 'care':
+      return { title: schedule.rhythm(data.task).name, lines: [] };
+    default:
+      return data satisfies never;
   }
 }
 

@@ -20,14 +20,21 @@ function SeenSoil({ soil, severity, onSee }: { soil: care.Soil; severity: care.S
       <p className="mb-2 text-sm text-soft">{tell}</p>
       <div className="grid grid-cols-4 gap-2">
         {SEVERITIES.map((s) => (
-          <button key={s} type="button" aria-pressed={s === severity} onClick={() => onSee(soil, s)}
-            className={`rounded border p-1 text-sm ${s === severity ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line hover:bg-well'}`}>
+          <button
+            key={s}
+            type="button"
+            aria-pressed={s === severity}
+            onClick={() => onSee(soil, s)}
+            className={`rounded border p-1 text-sm ${s === severity ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line hover:bg-well'}`}
+          >
             <SoilPicture soil={soil} severity={s} className="mx-auto w-full max-w-20" />
             {care.SEVERITY_NAMES[s]}
           </button>
         ))}
       </div>
-      <Button look="quiet" className="mt-1 px-0" onClick={() => onSee(soil, 0)}>Not there after all</Button>
+      <Button look="quiet" className="mt-1 px-0" onClick={() => onSee(soil, 0)}>
+        Not there after all
+      </Button>
     </fieldset>
   );
 }
@@ -39,18 +46,30 @@ export function FindingsPicker({ mayShow, findings, onSee }: Props) {
   const shown = all ? open : open.slice(0, Math.max(0, LIKELY - findings.length));
   return (
     <div className="space-y-3">
-      {findings.map(({ soil, severity }) => <SeenSoil key={soil} soil={soil} severity={severity} onSee={onSee} />)}
+      {findings.map(({ soil, severity }) => (
+        <SeenSoil key={soil} soil={soil} severity={severity} onSee={onSee} />
+      ))}
       <div>
         <p className="mb-1.5 text-sm text-soft">{findings.length > 0 ? 'Anything else?' : 'What do you see?'}</p>
         <div className="grid grid-cols-3 gap-2 sm:grid-cols-4">
           {shown.map((soil) => (
-            <button key={soil} type="button" title={care.SOILS[soil].tell} onClick={() => onSee(soil, USUAL)} className="rounded border border-line p-1.5 text-sm hover:bg-well">
+            <button
+              key={soil}
+              type="button"
+              title={care.SOILS[soil].tell}
+              onClick={() => onSee(soil, USUAL)}
+              className="rounded border border-line p-1.5 text-sm hover:bg-well"
+            >
               <SoilPicture soil={soil} severity={USUAL} className="mx-auto mb-1 w-14" />
               {care.SOILS[soil].name}
             </button>
           ))}
         </div>
-        {open.length > shown.length && <Button look="quiet" className="px-0" onClick={() => setAll(true)}>Show {open.length - shown.length} more</Button>}
+        {open.length > shown.length && (
+          <Button look="quiet" className="px-0" onClick={() => setAll(true)}>
+            Show {open.length - shown.length} more
+          </Button>
+        )}
       </div>
     </div>
   );

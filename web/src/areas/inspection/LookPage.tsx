@@ -20,23 +20,46 @@ function Manner({ icon: Icon, title, children }: { icon: LucideIcon; title: stri
   return (
     <div className="flex gap-3">
       <Icon size={22} className="mt-0.5 shrink-0 text-lamp" aria-hidden="true" />
-      <p><span className="block text-sm text-soft">{title}</span>{children}</p>
+      <p>
+        <span className="block text-sm text-soft">{title}</span>
+        {children}
+      </p>
     </div>
   );
 }
 
-function Stepper({ steps, draft, at, go }: { steps: inspection.LookStep[]; draft: LookDraft; at: care.Surface; go: (s: care.Surface) => void }) {
+function Stepper({
+  steps,
+  draft,
+  at,
+  go,
+}: {
+  steps: inspection.LookStep[];
+  draft: LookDraft;
+  at: care.Surface;
+  go: (s: care.Surface) => void;
+}) {
   return (
-    <ol aria-label="Surfaces in the order light meets them" className="relative flex gap-1 overflow-x-auto pb-1 md:flex-wrap md:overflow-visible">
+    <ol
+      aria-label="Surfaces in the order light meets them"
+      className="relative flex gap-1 overflow-x-auto pb-1 md:flex-wrap md:overflow-visible"
+    >
       {steps.map(({ surface }) => {
         const answer = answerFor(draft, surface);
         const mark = answer ? (answer.findings.length > 0 ? '●' : '✓') : '○';
         return (
           <li key={surface}>
-            <button type="button" onClick={() => go(surface)} aria-current={surface === at ? 'step' : undefined}
-              className={`min-h-11 rounded border px-2.5 text-sm whitespace-nowrap md:min-h-9 ${surface === at ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet'}`}>
-              <span aria-hidden="true" className={answer?.findings.length ? 'text-lamp' : answer ? 'text-glass' : 'text-soft'}>{mark}</span>{' '}
-              {care.SURFACES[surface].name}<span className="sr-only">{answer ? ', looked at' : ', not looked at'}</span>
+            <button
+              type="button"
+              onClick={() => go(surface)}
+              aria-current={surface === at ? 'step' : undefined}
+              className={`min-h-11 rounded border px-2.5 text-sm whitespace-nowrap md:min-h-9 ${surface === at ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet'}`}
+            >
+              <span aria-hidden="true" className={answer?.findings.length ? 'text-lamp' : answer ? 'text-glass' : 'text-soft'}>
+                {mark}
+              </span>{' '}
+              {care.SURFACES[surface].name}
+              <span className="sr-only">{answer ? ', looked at' : ', not looked at'}</span>
             </button>
           </li>
         );
@@ -56,15 +79,28 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
   const act = useCallback((action: LookAction) => change(lookReducer(draft, action)), [change, draft]);
 
   const steps = useMemo(() => inspection.protocolFor(item.kind, item.traits), [item.kind, item.traits]);
-  const index = Math.max(0, steps.findIndex((s) => s.surface === draft.at));
+  const index = Math.max(
+    0,
+    steps.findIndex((s) => s.surface === draft.at),
+  );
   const step = steps[index]!;
   const next = steps[index + 1];
   const previous = steps[index - 1];
   const answer = answerFor(draft, step.surface);
   const schools = settings.data?.schools;
-  const states = useMemo(() => draft.answers.map(({ surface, findings }) => ({
-    surface, findings, ...inspection.assessSurface(item, findings.map((f) => ({ ...f, surface })), schools),
-  })), [draft.answers, item, schools]);
+  const states = useMemo(
+    () =>
+      draft.answers.map(({ surface, findings }) => ({
+        surface,
+        findings,
+        ...inspection.assessSurface(
+          item,
+          findings.map((f) => ({ ...f, surface })),
+          schools,
+        ),
+      })),
+    [draft.answers, item, schools],
+  );
   const verdict = states.find((s) => s.surface === step.surface);
 
   const go = (to: care.Surface) => act({ type: 'go', to });
@@ -73,46 +109,97 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
     const seen = answer ? draft : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
     change(next ? lookReducer(seen, { type: 'go', to: next.surface }) : seen);
   };
-  const end = async () => finish.mutate(await doc.settled(), { onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`) });
+  const end = async () =>
+    finish.mutate(await doc.settled(), {
+      onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`),
+    });
 
   return (
     <Page
       title={<>Look: {look.itemName}</>}
       sub={`${draft.answers.length} of ${steps.length} surfaces looked at. Saved as you tap; you can stop any time.`}
-      actions={<>
-        <SaveMark state={doc.state} />
-        {draft.answers.length === 0 && <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>}
-        <Button look={next ? 'plain' : 'filled'} disabled={draft.answers.length === 0 || finish.isPending} onClick={() => void end()}>Finish the look</Button>
-      </>}
+      actions={
+        <>
+          <SaveMark state={doc.state} />
+          {draft.answers.length === 0 && (
+            <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>
+          )}
+          <Button look={next ? 'plain' : 'filled'} disabled={draft.answers.length === 0 || finish.isPending} onClick={() => void end()}>
+            Finish the look
+          </Button>
+        </>
+      }
     >
-      {doc.newer && <Notice tone="attention">This look went on in another window. <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>Take that state</Button></Notice>}
+      {doc.newer && (
+        <Notice tone="attention">
+          This look went on in another window.{' '}
+          <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>
+            Take that state
+          </Button>
+        </Notice>
+      )}
       {(finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
       <div className="grid gap-4 lg:grid-cols-12">
         <div className="min-w-0 space-y-3 lg:col-span-6">
-          <div className="sheet p-3"><LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} /></div>
+          <div className="sheet p-3">
+            <LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} />
+          </div>
           <div className="sheet space-y-2 p-4">
-            <Manner icon={Lightbulb} title="Lamp">{step.lamp}</Manner>
-            <Manner icon={RotateCw} title="Angle">{step.angle}</Manner>
-            <Manner icon={Hand} title="Hands">{step.handling}</Manner>
+            <Manner icon={Lightbulb} title="Lamp">
+              {step.lamp}
+            </Manner>
+            <Manner icon={RotateCw} title="Angle">
+              {step.angle}
+            </Manner>
+            <Manner icon={Hand} title="Hands">
+              {step.handling}
+            </Manner>
           </div>
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
         </div>
         <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
           <div className="flex items-start justify-between gap-4">
             <h2 className="text-xl font-semibold">{surfaceTitle(step.surface)}</h2>
-            <span className="pt-1 text-sm whitespace-nowrap text-soft">{index + 1} of {steps.length}</span>
+            <span className="pt-1 text-sm whitespace-nowrap text-soft">
+              {index + 1} of {steps.length}
+            </span>
           </div>
-          <FindingsPicker key={step.surface} mayShow={step.mayShow} findings={answer?.findings ?? []} onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })} />
+          <FindingsPicker
+            key={step.surface}
+            mayShow={step.mayShow}
+            findings={answer?.findings ?? []}
+            onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })}
+          />
           <label className="block">
             <span className="mb-1 block text-sm text-soft">Notes on this surface</span>
-            <textarea rows={2} maxLength={2000} className="input" value={answer?.note ?? ''} onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })} />
+            <textarea
+              rows={2}
+              maxLength={2000}
+              className="input"
+              value={answer?.note ?? ''}
+              onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })}
+            />
           </label>
           <div aria-live="polite" className="min-h-14 rounded bg-well px-3 py-2">
-            {verdict ? <p className="flex flex-wrap items-center gap-2"><VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{verdict.reason}</span></p> : <p className="flex items-center gap-2 text-soft"><Eye size={18} aria-hidden="true" /> Tap what you see, or go on if there is nothing.</p>}
+            {verdict ? (
+              <p className="flex flex-wrap items-center gap-2">
+                <VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{verdict.reason}</span>
+              </p>
+            ) : (
+              <p className="flex items-center gap-2 text-soft">
+                <Eye size={18} aria-hidden="true" /> Tap what you see, or go on if there is nothing.
+              </p>
+            )}
           </div>
           <div className="flex justify-between gap-2">
-            <Button disabled={!previous} onClick={() => previous && go(previous.surface)}><ArrowLeft size={18} aria-hidden="true" /> Back</Button>
-            {(next || !answer) && <Button look="filled" onClick={goOn}>{answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" /></Button>}
+            <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
+              <ArrowLeft size={18} aria-hidden="true" /> Back
+            </Button>
+            {(next || !answer) && (
+              <Button look="filled" onClick={goOn}>
+                {answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" />
+              </Button>
+            )}
           </div>
         </section>
       </div>

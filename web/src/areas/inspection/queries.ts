@@ -14,9 +14,11 @@ export const useStartLook = () =>
   });
 
 /** A look is loaded once; from then on the screen is ahead of the server. */
-export const useLook = (id: string) => useQuery({ queryKey: keys.look(id), queryFn: () => http.get<LookDoc>(routes.look(id)), staleTime: Infinity });
+export const useLook = (id: string) =>
+  useQuery({ queryKey: keys.look(id), queryFn: () => http.get<LookDoc>(routes.look(id)), staleTime: Infinity });
 
-export const saveLook = (id: string) => (version: number, draft: Omit<SaveLook, 'version'>) => http.put<LookDoc>(routes.look(id), { version, ...draft });
+export const saveLook = (id: string) => (version: number, draft: Omit<SaveLook, 'version'>) =>
+  http.put<LookDoc>(routes.look(id), { version, ...draft });
 export const cacheLook = (look: LookDoc): void => void queryClient.setQueryData(keys.look(look.id), look);
 
 export const useFinishLook = (id: string) =>

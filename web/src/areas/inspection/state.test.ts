@@ -5,7 +5,11 @@ const after = (...actions: LookAction[]): LookDraft => actions.reduce(lookReduce
 
 describe('at the lamp', () => {
   it('remembers what was seen on each surface, and how much', () => {
-    const draft = after({ type: 'see', surface: 'front-glass', soil: 'dust', severity: 2 }, { type: 'see', surface: 'front-glass', soil: 'dust', severity: 4 }, { type: 'see', surface: 'rear-glass', soil: 'lint', severity: 1 });
+    const draft = after(
+      { type: 'see', surface: 'front-glass', soil: 'dust', severity: 2 },
+      { type: 'see', surface: 'front-glass', soil: 'dust', severity: 4 },
+      { type: 'see', surface: 'rear-glass', soil: 'lint', severity: 1 },
+    );
     expect(draft.answers).toEqual([
       { surface: 'front-glass', findings: [{ soil: 'dust', severity: 4 }], note: '' },
       { surface: 'rear-glass', findings: [{ soil: 'lint', severity: 1 }], note: '' },
@@ -13,11 +17,18 @@ describe('at the lamp', () => {
   });
 
   it('takes a soil away again but still counts the surface as looked at', () => {
-    expect(after({ type: 'see', surface: 'barrel', soil: 'dust', severity: 2 }, { type: 'see', surface: 'barrel', soil: 'dust', severity: 0 }).answers).toEqual([{ surface: 'barrel', findings: [], note: '' }]);
+    expect(
+      after({ type: 'see', surface: 'barrel', soil: 'dust', severity: 2 }, { type: 'see', surface: 'barrel', soil: 'dust', severity: 0 })
+        .answers,
+    ).toEqual([{ surface: 'barrel', findings: [], note: '' }]);
   });
 
   it('keeps the note when nothing is found', () => {
-    expect(after({ type: 'note', surface: 'barrel', note: 'worn' }, { type: 'nothing-here', surface: 'barrel' }).answers[0]).toEqual({ surface: 'barrel', findings: [], note: 'worn' });
+    expect(after({ type: 'note', surface: 'barrel', note: 'worn' }, { type: 'nothing-here', surface: 'barrel' }).answers[0]).toEqual({
+      surface: 'barrel',
+      findings: [],
+      note: 'worn',
+    });
   });
 
   it('goes where it is sent', () => expect(after({ type: 'go', to: 'rear-glass' }).at).toBe('rear-glass'));

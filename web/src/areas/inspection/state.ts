@@ -10,7 +10,8 @@ export type LookAction =
   | { type: 'see'; surface: care.Surface; soil: care.Soil; severity: care.Severity }
   | { type: 'note'; surface: care.Surface; note: string };
 
-export const answerFor = (draft: LookDraft, surface: care.Surface): LookAnswer | undefined => draft.answers.find((a) => a.surface === surface);
+export const answerFor = (draft: LookDraft, surface: care.Surface): LookAnswer | undefined =>
+  draft.answers.find((a) => a.surface === surface);
 
 function withAnswer(draft: LookDraft, surface: care.Surface, change: (answer: LookAnswer) => LookAnswer): LookDraft {
   const before = answerFor(draft, surface);
@@ -28,10 +29,15 @@ function withSoil(answer: LookAnswer, soil: care.Soil, severity: care.Severity):
 /** One action of the person at the lamp. */
 export function lookReducer(draft: LookDraft, action: LookAction): LookDraft {
   switch (action.type) {
-    case 'go': return { ...draft, at: action.to };
-    case 'nothing-here': return withAnswer(draft, action.surface, (a) => ({ ...a, findings: [] }));
-    case 'see': return withAnswer(draft, action.surface, (a) => withSoil(a, action.soil, action.severity));
-    case 'note': return withAnswer(draft, action.surface, (a) => ({ ...a, note: action.note }));
-    default: return action satisfies never;
+    case 'go':
+      return { ...draft, at: action.to };
+    case 'nothing-here':
+      return withAnswer(draft, action.surface, (a) => ({ ...a, findings: [] }));
+    case 'see':
+      return withAnswer(draft, action.surface, (a) => withSoil(a, action.soil, action.severity));
+    case 'note':
+      return withAnswer(draft, action.surface, (a) => ({ ...a, note: action.note }));
+    default:
+      return action satisfies never;
   }
 }

@@ -8,15 +8,27 @@ import { Field } from '../gear/ItemFields';
 import { useSaveSettings, useSettings } from './queries';
 import { ThemeChoice } from './ThemeChoice';
 
-const newerRow = (error: unknown): Settings | null => (error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Settings) : null);
+const newerRow = (error: unknown): Settings | null =>
+  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Settings) : null;
 
 function SettingsForm({ settings }: { settings: Settings }) {
   const save = useSaveSettings();
-  const { register, handleSubmit, formState: { errors, isDirty }, reset, getValues, setValue, watch, setError } = useForm<Settings>({ defaultValues: settings, resolver: joiResolver(settingsUpdate, JOI_OPTIONS) });
+  const {
+    register,
+    handleSubmit,
+    formState: { errors, isDirty },
+    reset,
+    getValues,
+    setValue,
+    watch,
+    setError,
+  } = useForm<Settings>({ defaultValues: settings, resolver: joiResolver(settingsUpdate, JOI_OPTIONS) });
   const submit = handleSubmit((values) =>
     save.mutate(values, {
       onSuccess: (saved) => reset(saved),
-      onError: (error) => error instanceof ApiError && Object.entries(error.problem.fields ?? {}).forEach(([field, message]) => setError(field as keyof Settings, { message })),
+      onError: (error) =>
+        error instanceof ApiError &&
+        Object.entries(error.problem.fields ?? {}).forEach(([field, message]) => setError(field as keyof Settings, { message })),
     }),
   );
   const newer = newerRow(save.error);
@@ -26,8 +38,22 @@ function SettingsForm({ settings }: { settings: Settings }) {
         <Notice tone="attention">
           <p>The settings were changed elsewhere in the meantime.</p>
           <div className="mt-2 flex gap-2">
-            <Button onClick={() => { reset(newer); save.reset(); }}>Take the newer ones</Button>
-            <Button onClick={() => { setValue('version', newer.version); save.mutate({ ...getValues(), version: newer.version }, { onSuccess: (saved) => reset(saved) }); }}>Keep mine</Button>
+            <Button
+              onClick={() => {
+                reset(newer);
+                save.reset();
+              }}
+            >
+              Take the newer ones
+            </Button>
+            <Button
+              onClick={() => {
+                setValue('version', newer.version);
+                save.mutate({ ...getValues(), version: newer.version }, { onSuccess: (saved) => reset(saved) });
+              }}
+            >
+              Keep mine
+            </Button>
           </div>
         </Notice>
       )}
@@ -41,7 +67,12 @@ function SettingsForm({ settings }: { settings: Settings }) {
                 <span className="block font-semibold">{facts.name}</span>
                 <span className="mb-2 block text-sm text-soft">{facts.question}</span>
                 <select className="input" {...register(`schools.${id}`)}>
-                  {Object.entries(facts.choices).map(([choice, { name }]) => <option key={choice} value={choice}>{name}{choice === facts.default ? ' (usual)' : ''}</option>)}
+                  {Object.entries(facts.choices).map(([choice, { name }]) => (
+                    <option key={choice} value={choice}>
+                      {name}
+                      {choice === facts.default ? ' (usual)' : ''}
+                    </option>
+                  ))}
                 </select>
                 <span className="mt-1 block text-sm text-soft">{facts.choices[watch(`schools.${id}`)]?.reason}</span>
               </label>
@@ -53,7 +84,11 @@ function SettingsForm({ settings }: { settings: Settings }) {
         <div className="sheet grid gap-4 p-4 md:grid-cols-2">
           <Field label="Time zone" id="timeZone" error={errors.timeZone?.message} hint="Decides which calendar day it is.">
             <input id="timeZone" list="zones" className="input" aria-invalid={!!errors.timeZone} {...register('timeZone')} />
-            <datalist id="zones">{Intl.supportedValuesOf('timeZone').map((z) => <option key={z} value={z} />)}</datalist>
+            <datalist id="zones">
+              {Intl.supportedValuesOf('timeZone').map((z) => (
+                <option key={z} value={z} />
+              ))}
+            </datalist>
           </Field>
           <Field label="Currency" id="currency" error={errors.currency?.message} hint="Three capitals, like EUR.">
             <input id="currency" className="input" maxLength={3} aria-invalid={!!errors.currency} {...register('currency')} />
@@ -61,8 +96,14 @@ function SettingsForm({ settings }: { settings: Settings }) {
         </div>
       </Section>
       <div className="flex items-center gap-4">
-        <Button look="filled" type="submit" disabled={save.isPending || !isDirty}>Save</Button>
-        {save.isSuccess && !isDirty && <p role="status" className="text-glass">Saved.</p>}
+        <Button look="filled" type="submit" disabled={save.isPending || !isDirty}>
+          Save
+        </Button>
+        {save.isSuccess && !isDirty && (
+          <p role="status" className="text-glass">
+            Saved.
+          </p>
+        )}
       </div>
     </form>
   );
@@ -77,7 +118,13 @@ export function SettingsPage() {
       <div className="space-y-8">
         <ThemeChoice />
         <SettingsForm settings={settings.data} />
-        <p className="text-sm text-soft">Programs can use everything here too: <a className="link" href="/api/docs">the API and its documentation</a>.</p>
+        <p className="text-sm text-soft">
+          Programs can use everything here too:{' '}
+          <a className="link" href="/api/docs">
+            the API and its documentation
+          </a>
+          .
+        </p>
       </div>
     </Page>
   );

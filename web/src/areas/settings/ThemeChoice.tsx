@@ -24,9 +24,15 @@ export function ThemeChoice() {
     <Section title="Light" aside="Kept on this device.">
       <div className="grid gap-3 sm:grid-cols-3">
         {(Object.keys(THEMES) as Theme[]).map((id) => (
-          <button key={id} type="button" aria-pressed={theme === id} onClick={() => choose(id)}
-            className={`min-h-11 rounded border px-4 py-3 text-left ${theme === id ? 'border-lamp bg-lamp-tint' : 'border-soft bg-sheet'}`}>
-            <span className="block font-semibold">{THEMES[id].name}</span><span className="text-sm text-soft">{THEMES[id].what}</span>
+          <button
+            key={id}
+            type="button"
+            aria-pressed={theme === id}
+            onClick={() => choose(id)}
+            className={`min-h-11 rounded border px-4 py-3 text-left ${theme === id ? 'border-lamp bg-lamp-tint' : 'border-soft bg-sheet'}`}
+          >
+            <span className="block font-semibold">{THEMES[id].name}</span>
+            <span className="text-sm text-soft">{THEMES[id].what}</span>
           </button>
         ))}
       </div>

@@ -4,7 +4,11 @@ import { queryClient } from '../../api/client';
 import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 
-export const useSettings = () => useQuery({ queryKey: keys.settings, queryFn: () => http.get<Settings>(routes.settings), staleTime: 60_000 });
+export const useSettings = () =>
+  useQuery({ queryKey: keys.settings, queryFn: () => http.get<Settings>(routes.settings), staleTime: 60_000 });
 
 export const useSaveSettings = () =>
-  useMutation({ mutationFn: (settings: Settings) => http.put<Settings>(routes.settings, settings), onSuccess: (saved) => queryClient.setQueryData(keys.settings, saved) });
+  useMutation({
+    mutationFn: (settings: Settings) => http.put<Settings>(routes.settings, settings),
+    onSuccess: (saved) => queryClient.setQueryData(keys.settings, saved),
+  });

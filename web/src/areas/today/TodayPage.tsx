@@ -10,23 +10,52 @@ import { logWords } from '../gear/words';
 import { useStartLook } from '../inspection/queries';
 import { useMarkDone, useToday } from './queries';
 
-function Row({ icon: Icon, tone, title, detail, action }: { icon: LucideIcon; tone: string; title: ReactNode; detail: ReactNode; action: ReactNode }) {
+function Row({
+  icon: Icon,
+  tone,
+  title,
+  detail,
+  action,
+}: {
+  icon: LucideIcon;
+  tone: string;
+  title: ReactNode;
+  detail: ReactNode;
+  action: ReactNode;
+}) {
   return (
     <li className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 p-4 sm:flex-nowrap">
       <Icon size={24} className={`shrink-0 ${tone}`} aria-hidden="true" />
-      <div className="min-w-0 flex-1"><div className="flex flex-wrap items-center gap-2">{title}</div><p className="text-sm text-soft">{detail}</p></div>
+      <div className="min-w-0 flex-1">
+        <div className="flex flex-wrap items-center gap-2">{title}</div>
+        <p className="text-sm text-soft">{detail}</p>
+      </div>
       <div className="ml-auto">{action}</div>
     </li>
   );
 }
 
-const ItemLink = ({ item }: { item: Today['open'][number]['item'] }) => <Link to={`/gear/${item.id}`} className="font-semibold hover:underline">{item.name}</Link>;
+const ItemLink = ({ item }: { item: Today['open'][number]['item'] }) => (
+  <Link to={`/gear/${item.id}`} className="font-semibold hover:underline">
+    {item.name}
+  </Link>
+);
 
 const OpenWork = ({ open }: { open: Today['open'] }) => (
   <>
     {open.map((o) => (
-      <Row key={o.id} icon={PlayCircle} tone="text-lamp" title={<ItemLink item={o.item} />} detail={<>{o.kind === 'look' ? 'A look' : 'A cleaning'} begun <At instant={o.startedAt} /> is not finished.</>}
-        action={<ButtonLink to={o.kind === 'look' ? `/look/${o.id}` : `/bench/${o.id}`}>Go on</ButtonLink>} />
+      <Row
+        key={o.id}
+        icon={PlayCircle}
+        tone="text-lamp"
+        title={<ItemLink item={o.item} />}
+        detail={
+          <>
+            {o.kind === 'look' ? 'A look' : 'A cleaning'} begun <At instant={o.startedAt} /> is not finished.
+          </>
+        }
+        action={<ButtonLink to={o.kind === 'look' ? `/look/${o.id}` : `/bench/${o.id}`}>Go on</ButtonLink>}
+      />
     ))}
   </>
 );
@@ -47,8 +76,18 @@ function needReason({ surfaces }: Today['needs'][number]): string {
 const Needs = ({ needs }: { needs: Today['needs'] }) => (
   <>
     {needs.map((need) => (
-      <Row key={need.item.id} {...LOOKS[need.verdict]} title={<><ItemLink item={need.item} /><VerdictChip verdict={need.verdict} /></>} detail={needReason(need)}
-        action={<ButtonLink to={`/gear/${need.item.id}/plan`}>See the plan</ButtonLink>} />
+      <Row
+        key={need.item.id}
+        {...LOOKS[need.verdict]}
+        title={
+          <>
+            <ItemLink item={need.item} />
+            <VerdictChip verdict={need.verdict} />
+          </>
+        }
+        detail={needReason(need)}
+        action={<ButtonLink to={`/gear/${need.item.id}/plan`}>See the plan</ButtonLink>}
+      />
     ))}
   </>
 );
@@ -76,12 +115,26 @@ function DueRows({ due }: { due: Today['due'] }) {
             <li key={d.id} className="flex items-center gap-3 px-4 py-2.5">
               <CalendarClock size={20} className={`shrink-0 ${tone}`} aria-hidden="true" />
               <div className="min-w-0 flex-1">
-                <p><ItemLink item={d.item} /> · {name}</p>
-                <p className="text-sm text-soft"><span className={tone}>{words}</span> <Day day={d.due} /> · {d.minutes} min · {d.reason}</p>
+                <p>
+                  <ItemLink item={d.item} /> · {name}
+                </p>
+                <p className="text-sm text-soft">
+                  <span className={tone}>{words}</span> <Day day={d.due} /> · {d.minutes} min · {d.reason}
+                </p>
               </div>
-              {doneBy === 'mark'
-                ? <Button aria-label={`Done: ${name}, ${d.item.name}`} disabled={markDone.isPending} onClick={() => markDone.mutate({ dueId: d.id, itemId: d.item.id })}>Done</Button>
-                : <Button aria-label={`Look: ${d.item.name}`} disabled={startLook.isPending} onClick={() => look(d.item.id)}>Look</Button>}
+              {doneBy === 'mark' ? (
+                <Button
+                  aria-label={`Done: ${name}, ${d.item.name}`}
+                  disabled={markDone.isPending}
+                  onClick={() => markDone.mutate({ dueId: d.id, itemId: d.item.id })}
+                >
+                  Done
+                </Button>
+              ) : (
+                <Button aria-label={`Look: ${d.item.name}`} disabled={startLook.isPending} onClick={() => look(d.item.id)}>
+                  Look
+                </Button>
+              )}
             </li>
           );
         })}
@@ -102,7 +155,20 @@ export function TodayPage() {
   if (today.isError) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
   const { open, needs, due, recent, counts } = today.data;
   if (counts.items === 0)
-    return <Page title="Today"><Empty title="Begin with one lens" action={<ButtonLink to="/gear/new" look="filled">Put a lens on the shelf</ButtonLink>}>Put it on the shelf, look at it under a lamp, and Bright Keeper works out what to do with it, and what to leave alone.</Empty></Page>;
+    return (
+      <Page title="Today">
+        <Empty
+          title="Begin with one lens"
+          action={
+            <ButtonLink to="/gear/new" look="filled">
+              Put a lens on the shelf
+            </ButtonLink>
+          }
+        >
+          Put it on the shelf, look at it under a lamp, and Bright Keeper works out what to do with it, and what to leave alone.
+        </Empty>
+      </Page>
+    );
   const grave = needs.filter((n) => n.verdict !== 'clean');
   const mild = needs.filter((n) => n.verdict === 'clean');
   const date = new Date(`${today.data.day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
@@ -111,9 +177,15 @@ export function TodayPage() {
       <div className="grid gap-8 lg:grid-cols-12">
         <div className="space-y-8 lg:col-span-8">
           <Section title="Needs you">
-            {open.length + needs.length === 0
-              ? <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>
-              : <ul className="space-y-2"><Needs needs={grave} /><OpenWork open={open} /><Needs needs={mild} /></ul>}
+            {open.length + needs.length === 0 ? (
+              <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>
+            ) : (
+              <ul className="space-y-2">
+                <Needs needs={grave} />
+                <OpenWork open={open} />
+                <Needs needs={mild} />
+              </ul>
+            )}
           </Section>
           <Section title="Due" aside={due.length > 0 ? `${due.reduce((sum, d) => sum + d.minutes, 0)} min in all` : undefined}>
             {due.length === 0 ? <p className="sheet p-4">Nothing is due.</p> : <DueRows due={due} />}
@@ -123,8 +195,12 @@ export function TodayPage() {
           <ol className="sheet divide-y divide-line">
             {recent.map((entry) => (
               <li key={entry.id} className="px-4 py-2">
-                <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">{entry.itemName}</Link>
-                <span className="block text-sm text-soft">{logWords(entry.data).title}, <At instant={entry.at} /></span>
+                <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">
+                  {entry.itemName}
+                </Link>
+                <span className="block text-sm text-soft">
+                  {logWords(entry.data).title}, <At instant={entry.at} />
+                </span>
               </li>
             ))}
           </ol>

@@ -18,7 +18,17 @@ type Props = {
   counts?: Partial<Record<care.Surface, number>>;
 };
 
-function RegionShape({ region, known, selected, onSelect }: { region: Region; known: Known | undefined; selected: boolean; onSelect: Props['onSelect'] }) {
+function RegionShape({
+  region,
+  known,
+  selected,
+  onSelect,
+}: {
+  region: Region;
+  known: Known | undefined;
+  selected: boolean;
+  onSelect: Props['onSelect'];
+}) {
   const look = surfaceLook(region.surface, known);
   const { fill, ink } = TONE_CLASSES[look.tone];
   const name = care.SURFACES[region.surface].name;
@@ -27,16 +37,29 @@ function RegionShape({ region, known, selected, onSelect }: { region: Region; kn
     event.preventDefault();
     onSelect?.(region.surface);
   };
-  const interactive = onSelect ? { role: 'button', tabIndex: 0, onClick: () => onSelect(region.surface), onKeyDown: byKey, 'aria-pressed': selected } : { role: 'img' };
+  const interactive = onSelect
+    ? { role: 'button', tabIndex: 0, onClick: () => onSelect(region.surface), onKeyDown: byKey, 'aria-pressed': selected }
+    : { role: 'img' };
   const pattern = look.pattern ? patternId(look.pattern) : look.tone === 'unknown' ? 'soil-unknown' : null;
   return (
-    <g {...interactive} aria-label={`${name}: ${look.words}`} data-surface={region.surface} className={`${ink} outline-offset-4 ${onSelect ? 'cursor-pointer' : ''}`}>
+    <g
+      {...interactive}
+      aria-label={`${name}: ${look.words}`}
+      data-surface={region.surface}
+      className={`${ink} outline-offset-4 ${onSelect ? 'cursor-pointer' : ''}`}
+    >
       {/* A wide invisible stroke makes a thin surface easy to hit. */}
       {onSelect && <path d={region.d} fill="none" stroke="transparent" strokeWidth="22" pointerEvents="all" />}
       {selected && <path d={region.d} fill="none" className="stroke-lamp" strokeWidth="9" strokeLinejoin="round" opacity=".45" />}
       <path d={region.d} className={fill} />
       {pattern && <path d={region.d} fill={`url(#${pattern})`} />}
-      <path d={region.d} fill="none" className={selected ? 'stroke-lamp' : 'stroke-ink'} strokeWidth={selected ? 2.6 : 1.3} strokeLinejoin="round" />
+      <path
+        d={region.d}
+        fill="none"
+        className={selected ? 'stroke-lamp' : 'stroke-ink'}
+        strokeWidth={selected ? 2.6 : 1.3}
+        strokeLinejoin="round"
+      />
     </g>
   );
 }
@@ -54,7 +77,9 @@ function Label({ region, width, height }: { region: Region; width: number; heigh
       <path d={`M${x} ${y}L${labelX} ${labelY}`} className="stroke-lamp" strokeWidth="1.6" />
       <circle cx={x} cy={y} r="3.5" className="fill-lamp" />
       <rect x={labelX - textWidth / 2} y={labelY - 13} width={textWidth} height="26" rx="6" className="fill-sheet stroke-lamp" />
-      <text x={labelX} y={labelY + 5} textAnchor="middle" className="fill-ink text-base font-medium">{text}</text>
+      <text x={labelX} y={labelY + 5} textAnchor="middle" className="fill-ink text-base font-medium">
+        {text}
+      </text>
     </g>
   );
 }
@@ -64,7 +89,9 @@ function Count({ region, touches }: { region: Region; touches: number }) {
   return (
     <g pointerEvents="none">
       <circle cx={x} cy={y} r="11" className="fill-fill" />
-      <text x={x} y={y + 5} textAnchor="middle" className="fill-on-fill font-mono text-sm">{touches}</text>
+      <text x={x} y={y + 5} textAnchor="middle" className="fill-on-fill font-mono text-sm">
+        {touches}
+      </text>
     </g>
   );
 }
@@ -81,14 +108,29 @@ export function LightPath({ kind, traits, states, selected = null, onSelect, cou
   // The chosen one is drawn last, so that its halo lies over its neighbours.
   const ordered = chosen ? [...regions.filter((r) => r !== chosen), chosen] : regions;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="block h-auto w-full text-ink select-none" role="group" aria-label={`Section of the ${care.kindFacts(kind).name}`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="block h-auto w-full text-ink select-none"
+      role="group"
+      aria-label={`Section of the ${care.kindFacts(kind).name}`}
+    >
       <PatternDefs />
-      {body.map((d) => <path key={d} d={d} className="fill-well stroke-line" strokeWidth="1.2" opacity=".75" />)}
+      {body.map((d) => (
+        <path key={d} d={d} className="fill-well stroke-line" strokeWidth="1.2" opacity=".75" />
+      ))}
       <path d={`M0 ${axisY}H${width}`} className="stroke-lamp" strokeWidth="1.5" strokeDasharray="10 7" opacity=".8" />
       <path d={`M2 ${axisY - 6}l10 6l-10 6`} fill="none" className="stroke-lamp" strokeWidth="1.5" />
-      {outline.map((d) => <path key={d} d={d} fill="none" className="stroke-soft" strokeWidth="1.2" />)}
+      {outline.map((d) => (
+        <path key={d} d={d} fill="none" className="stroke-soft" strokeWidth="1.2" />
+      ))}
       {ordered.map((region) => (
-        <RegionShape key={region.surface} region={region} known={known.get(region.surface)} selected={region === chosen} onSelect={onSelect} />
+        <RegionShape
+          key={region.surface}
+          region={region}
+          known={known.get(region.surface)}
+          selected={region === chosen}
+          onSelect={onSelect}
+        />
       ))}
       {counts && regions.filter((r) => counts[r.surface]).map((r) => <Count key={r.surface} region={r} touches={counts[r.surface]!} />)}
       {chosen && <Label region={chosen} width={width} height={height} />}

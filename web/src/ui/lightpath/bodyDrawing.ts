@@ -11,9 +11,19 @@ const finder = (): Region[] => [
 const mount = (traits: care.Traits): Region[] => [
   { surface: 'body-cap', d: rect(96, AXIS - 66, 16, 132), at: [104, AXIS - 40] },
   { surface: 'body-mount', d: mirrored(150, 56, 22, 22, AXIS), at: [161, AXIS - 66] },
-  ...(traits.weatherSealed ? [{ surface: 'mount-gasket' as const, d: mirrored(138, 60, 9, 16, AXIS), at: [142, AXIS - 68] as [number, number] }] : []),
+  ...(traits.weatherSealed
+    ? [{ surface: 'mount-gasket' as const, d: mirrored(138, 60, 9, 16, AXIS), at: [142, AXIS - 68] as [number, number] }]
+    : []),
   { surface: 'mount-wall', d: mirrored(176, 52, 102, 14, AXIS), at: [226, AXIS - 58] },
-  ...(traits.electronicContacts ? [{ surface: 'contacts' as const, d: Array.from({ length: 6 }, (_, i) => rect(182 + i * 11, AXIS + 36, 7, 13)).join(''), at: [214, AXIS + 42] as [number, number] }] : []),
+  ...(traits.electronicContacts
+    ? [
+        {
+          surface: 'contacts' as const,
+          d: Array.from({ length: 6 }, (_, i) => rect(182 + i * 11, AXIS + 36, 7, 13)).join(''),
+          at: [214, AXIS + 42] as [number, number],
+        },
+      ]
+    : []),
   { surface: 'release-button', d: rect(154, AXIS + 84, 18, 14), at: [163, AXIS + 91] },
 ];
 

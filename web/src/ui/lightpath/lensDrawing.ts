@@ -6,7 +6,8 @@ const FRONT = 205;
 const REAR = 566;
 
 function hood(): Region[] {
-  const wall = (dy: number, inset: number) => `M52 ${AXIS + dy * (128 - inset)}L132 ${AXIS + dy * (108 - inset)}v${-dy * 9}L52 ${AXIS + dy * (119 - inset)}z`;
+  const wall = (dy: number, inset: number) =>
+    `M52 ${AXIS + dy * (128 - inset)}L132 ${AXIS + dy * (108 - inset)}v${-dy * 9}L52 ${AXIS + dy * (119 - inset)}z`;
   return [
     { surface: 'hood-outside', d: wall(-1, 0) + wall(1, 0), at: [80, AXIS - 118] },
     { surface: 'hood-inside', d: wall(-1, 12) + wall(1, 12), at: [80, AXIS - 104] },
@@ -39,14 +40,20 @@ function tube(traits: care.Traits): Region[] {
 function teeth(x: number, width: number): string {
   const pitch = 10;
   const count = Math.floor(width / pitch);
-  const saw = (y: number, up: number) => `M${x} ${y}${Array.from({ length: count }, () => `l${pitch / 2} ${-8 * up}l${pitch / 2} ${8 * up}`).join('')}v${10 * up}H${x}z`;
+  const saw = (y: number, up: number) =>
+    `M${x} ${y}${Array.from({ length: count }, () => `l${pitch / 2} ${-8 * up}l${pitch / 2} ${8 * up}`).join('')}v${10 * up}H${x}z`;
   return saw(AXIS - 94, 1) + saw(AXIS + 94, -1);
 }
 
 function mount(traits: care.Traits): Region[] {
   const regions: Region[] = [{ surface: 'lens-mount', d: mirrored(604, 66, 24, 34, AXIS), at: [616, AXIS - 84] }];
   if (traits.weatherSealed) regions.push({ surface: 'mount-gasket', d: mirrored(630, 84, 10, 20, AXIS), at: [635, AXIS - 94] });
-  if (traits.electronicContacts) regions.push({ surface: 'contacts', d: Array.from({ length: 5 }, (_, i) => rect(596 + i * 9, AXIS + 48, 6, 14)).join(''), at: [616, AXIS + 56] });
+  if (traits.electronicContacts)
+    regions.push({
+      surface: 'contacts',
+      d: Array.from({ length: 5 }, (_, i) => rect(596 + i * 9, AXIS + 48, 6, 14)).join(''),
+      at: [616, AXIS + 56],
+    });
   return regions;
 }
 
@@ -68,10 +75,7 @@ export const lensDrawing = (traits: care.Traits): Drawing => ({
   height: 330,
   axisY: AXIS,
   body: [`M190 ${AXIS - 98}H598V${AXIS - 66}H640V${AXIS + 66}H598V${AXIS + 98}H190z`],
-  outline: [
-    element(FRONT + 20, 82, 34, 12, -6, AXIS),
-    element(REAR - 34, 50, 34, 8, -7, AXIS),
-  ],
+  outline: [element(FRONT + 20, 82, 34, 12, -6, AXIS), element(REAR - 34, 50, 34, 8, -7, AXIS)],
   regions: [
     ...(traits.hoodFitted ? hood() : []),
     { surface: 'filter-thread', d: mirrored(190, 86, 22, 12, AXIS), at: [200, AXIS - 92] },

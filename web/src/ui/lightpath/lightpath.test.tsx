@@ -7,12 +7,18 @@ import { surfaceLook } from './surfaceLook';
 
 afterEach(cleanup);
 
-const TRAIT_SETS: care.Traits[] = [{}, { filterFitted: true, zoomExtends: true, weatherSealed: true, collapsible: true }, { hoodFitted: false, electronicContacts: false, viewfinder: false }];
+const TRAIT_SETS: care.Traits[] = [
+  {},
+  { filterFitted: true, zoomExtends: true, weatherSealed: true, collapsible: true },
+  { hoodFitted: false, electronicContacts: false, viewfinder: false },
+];
 
 describe('the section of a thing', () => {
   it.each(care.ITEM_KINDS)('of a %s draws each of its surfaces exactly once, whatever its traits', (kind) => {
     for (const traits of TRAIT_SETS) {
-      const drawn = drawingOf(kind, traits).regions.map((r) => r.surface).sort();
+      const drawn = drawingOf(kind, traits)
+        .regions.map((r) => r.surface)
+        .sort();
       expect(drawn).toEqual([...care.surfacesOf(kind, traits)].sort());
     }
   });
@@ -20,13 +26,24 @@ describe('the section of a thing', () => {
   it('keeps every label inside the drawing', () => {
     for (const kind of care.ITEM_KINDS) {
       const { width, height, regions } = drawingOf(kind, TRAIT_SETS[1]!);
-      for (const { at: [x, y], surface } of regions) expect(x > 0 && x < width && y > 0 && y < height, surface).toBe(true);
+      for (const {
+        at: [x, y],
+        surface,
+      } of regions)
+        expect(x > 0 && x < width && y > 0 && y < height, surface).toBe(true);
     }
   });
 
   it('tells a surface’s state in words, and is tapped or pressed', () => {
     const onSelect = vi.fn();
-    render(<LightPath kind="lens" traits={{}} states={[{ surface: 'front-glass', verdict: 'clean', findings: [{ soil: 'fingerprint', severity: 3 }] }]} onSelect={onSelect} />);
+    render(
+      <LightPath
+        kind="lens"
+        traits={{}}
+        states={[{ surface: 'front-glass', verdict: 'clean', findings: [{ soil: 'fingerprint', severity: 3 }] }]}
+        onSelect={onSelect}
+      />,
+    );
     fireEvent.click(screen.getByRole('button', { name: 'front glass: fingerprint, obvious' }));
     fireEvent.keyDown(screen.getByRole('button', { name: 'rear glass: not looked at' }), { key: 'Enter' });
     expect(onSelect.mock.calls).toEqual([['front-glass'], ['rear-glass']]);
@@ -44,7 +61,18 @@ describe('how a surface is painted', () => {
     [undefined, 'unknown', null],
     [{ surface: 'front-glass', verdict: 'leave', findings: [] }, 'good', null],
     [{ surface: 'front-glass', verdict: 'leave', findings: [{ soil: 'dust', severity: 1 }] }, 'good', 'specks'],
-    [{ surface: 'front-glass', verdict: 'clean', findings: [{ soil: 'dust', severity: 1 }, { soil: 'fingerprint', severity: 3 }] }, 'attention', 'whorl'],
+    [
+      {
+        surface: 'front-glass',
+        verdict: 'clean',
+        findings: [
+          { soil: 'dust', severity: 1 },
+          { soil: 'fingerprint', severity: 3 },
+        ],
+      },
+      'attention',
+      'whorl',
+    ],
     [{ surface: 'inner-glass', verdict: 'isolate', findings: [{ soil: 'fungus', severity: 2 }] }, 'act', 'threads'],
   ] as const)('%j is toned %s with the pattern %s', (known, tone, pattern) => {
     expect(surfaceLook('front-glass', known as never)).toMatchObject({ tone, pattern });

@@ -14,7 +14,12 @@ export const TONE_CLASSES: Record<Tone, { fill: string; ink: string }> = {
   act: { fill: 'fill-act-tint', ink: 'text-act' },
 };
 
-export const VERDICT_WORDS: Record<care.Verdict, string> = { leave: 'Leave it', clean: 'Clean it', isolate: 'Isolate', 'hand-over': 'Hand over' };
+export const VERDICT_WORDS: Record<care.Verdict, string> = {
+  leave: 'Leave it',
+  clean: 'Clean it',
+  isolate: 'Isolate',
+  'hand-over': 'Hand over',
+};
 
 type Known = Pick<SurfaceState, 'surface' | 'findings' | 'verdict'>;
 
@@ -22,7 +27,12 @@ type Known = Pick<SurfaceState, 'surface' | 'findings' | 'verdict'>;
 export function surfaceLook(surface: care.Surface, known: Known | undefined): SurfaceLook {
   if (!known) return { tone: 'unknown', pattern: null, words: 'not looked at' };
   const telling = inspection.mostTelling(known.findings.map((f) => ({ ...f, surface })));
-  if (!telling) return { tone: TONE_OF[known.verdict], pattern: null, words: known.verdict === 'leave' ? 'clean' : VERDICT_WORDS[known.verdict].toLowerCase() };
+  if (!telling)
+    return {
+      tone: TONE_OF[known.verdict],
+      pattern: null,
+      words: known.verdict === 'leave' ? 'clean' : VERDICT_WORDS[known.verdict].toLowerCase(),
+    };
   const names = known.findings.map((f) => `${care.SOILS[f.soil].name}, ${care.SEVERITY_NAMES[f.severity]}`).join('; ');
   return { tone: TONE_OF[known.verdict], pattern: care.SOILS[telling.soil].pattern, words: names };
 }
