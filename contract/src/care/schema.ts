@@ -53,7 +53,7 @@ const onItsOwnSurfaces: Joi.CustomValidator<care.PlanRequest> = (request, helper
   const stray = request.findings.findIndex((f) => !own.includes(f.surface));
   if (stray < 0) return request;
   const message = `A ${care.kindFacts(request.item.kind).name} with these traits has no ${request.findings[stray]!.surface}.`;
-  return helpers.message({ custom: message }, { path: ['findings', stray, 'surface'] });
+  return helpers.message({ custom: message }, { at: ['findings', stray, 'surface'] });
 };
 
 const MOST_FINDINGS = 400;

@@ -1,17 +1,31 @@
 import { swabFor } from '../sensor/formats.js';
+import type { ItemKind } from './knowledge/kinds.js';
 import { familyOf, surfaceFacts } from './knowledge/surfaces.js';
 import type { Context, Step } from './types.js';
 
 const touches = (steps: readonly Step[], surface: string) => steps.some((s) => s.surface === surface);
 const nearOpening = (steps: readonly Step[]) => steps.some((s) => surfaceFacts(s.surface).nearOpening);
 
+/** What a kind asks for before its ladder is climbed. */
+const BY_KIND: Partial<Record<ItemKind, string[]>> = {
+  compact: [
+    'Switch on so that the lens comes out, then take the battery out so that it stays out. Battery back in at the end; check that it runs.',
+  ],
+  eyepiece: ['Wash your face: lashes and cheeks dirty an eye lens again at once. Eyecup off.'],
+  binocular: ['Wash your face: lashes and cheeks dirty an eye lens again at once. Fold the eyecups down.'],
+  port: ['Rinse it in fresh water and let it dry. Find out whether it is glass or acrylic before any fluid: it decides.'],
+  refractor: ['Tube level or pointing a little down, so that dust falls away from the glass.'],
+  phone: ['Switch the screen off; nothing wet near the openings.'],
+};
+
 function preparationAtHome(steps: readonly Step[], { kind, traits }: Context): string[] {
   const lines = ['A clear, still, dust-free table and a good slanted lamp. Hands washed; gloves if they sweat.'];
   if (kind === 'lens' && nearOpening(steps))
     lines.push('Clean the body cap, then take the lens off over the table and cap the body. Never stand the lens on its rear element.');
   if (kind === 'lens' && traits.zoomExtends) lines.push('Set the zoom where it is longest.');
-  if (kind === 'mirrorless-body')
+  if (kind === 'mirrorless-body' || kind === 'slr-body')
     lines.push('Lens off, body cap on until the mount’s turn. Switch off; take the battery out before bay or contacts.');
+  lines.push(...(BY_KIND[kind] ?? []));
   if (traits.filterFitted && !traits.filterStuck && (touches(steps, 'filter-back') || touches(steps, 'front-glass')))
     lines.push('Unscrew the filter when its turn comes; it lies face up on a clean cloth.');
   if (steps.some((s) => s.method === 'sensor-swab')) {

@@ -104,6 +104,10 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
       return glassWipes('dry', context);
     case 'damp-wipe':
       return dampWipes(surface, findings, context);
+    case 'dab':
+      return [withUses(null, use('water', 1), use('lens-tissue', 2))];
+    case 'plastic-polish':
+      return [withUses(null, use('plastic-polish', 4), use('single-use-pad', 1)), withUses('glass-cloth', use('plastic-polish', 4))];
     case 'wet-wipe':
       return [withUses(null, use('sealed-wipe', 1))];
     case 'damp-swab':

@@ -17,6 +17,7 @@ const SAY: Partial<Record<Method, readonly { school: SchoolId; on: readonly Fami
     { school: 'wipe', on: ['glass', 'display'] },
     { school: 'motion', on: ['glass'] },
   ],
+  dab: [{ school: 'mirror', on: ['mirror'] }],
   'wet-wipe': [{ school: 'field-fluid', on: ['glass', 'display'] }],
   'solvent-wipe': [{ school: 'motion', on: ['glass'] }],
   'sensor-swab': [
@@ -34,5 +35,7 @@ export function schoolNote(school: SchoolId, followed: string): SchoolNote {
 /** Which schools this step followed, and what the other ones would say. */
 export function schoolNotesFor(method: Method, surface: Surface, { schools }: Context): SchoolNote[] {
   const family = familyOf(surface);
-  return (SAY[method] ?? []).filter((s) => s.on.includes(family)).map(({ school }) => schoolNote(school, schools[school]));
+  const heard = (SAY[method] ?? []).filter((s) => s.on.includes(family)).map((s) => s.school);
+  const onEyepiece: SchoolId[] = surface === 'eye-lens' && method === 'damp-wipe' ? ['spray'] : [];
+  return [...heard, ...onEyepiece].map((school) => schoolNote(school, schools[school]));
 }

@@ -37,7 +37,10 @@ function motionFor(method: Method, surface: Surface, { schools, traits }: Contex
     case 'chamois':
       return 'spiral-out';
     case 'fresh-water':
+    case 'dab':
       return 'lay-and-lift';
+    case 'plastic-polish':
+      return 'spiral-out';
     case 'damp-swab':
       return 'roll';
     case 'sensor-swab':
@@ -58,7 +61,7 @@ function motionFor(method: Method, surface: Surface, { schools, traits }: Contex
 
 function orientationFor(method: Method, surface: Surface): Orientation {
   const { nearOpening, family } = surfaceFacts(surface);
-  if (family === 'sensor') return method === 'blow' ? 'mount-down' : 'facing-up';
+  if (family === 'sensor' || family === 'mirror' || family === 'matte') return method === 'blow' ? 'mount-down' : 'facing-up';
   if (nearOpening && family !== 'glass') return 'mount-down';
   if (method === 'blow') return 'facing-down';
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
@@ -85,11 +88,19 @@ function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings:
   if (lies('fungus-outside')) hazards.add('mould');
   if (surface === 'battery-bay' || surface === 'battery-contacts') hazards.add(lies('corrosion') ? 'battery-leak' : 'battery-out');
   if (familyOf(surface) === 'sensor' && methodFacts(method).contact) hazards.add('sensor-power');
+  const beforeTheSixties = traits.yearMade != null && traits.yearMade < 1960;
+  if (method === 'dab' && beforeTheSixties) hazards.add('old-silver');
   if (method === 'lubricate') hazards.add('oil-migrates').add('sharp-tip');
   const letteringAtRisk = (method === 'solvent-wipe' || method === 'adhesive-remover') && familyOf(surface) === 'shell';
   if (letteringAtRisk && (traits.paintedLettering || traits.rubberisedCoating)) hazards.add('takes-lettering');
   if (traits.radioactiveGlass && familyOf(surface) === 'glass' && methodFacts(method).contact) hazards.add('radioactive-glass');
   return [...hazards];
+}
+
+/** Fluid never goes straight on an item, but for one school and its single mist on an eyepiece. */
+function fluidGoes(method: Method, surface: Surface, outfit: Outfit, { schools }: Context): Step['fluidGoes'] {
+  if (!outfit.uses.some((u) => u.amount.unit === 'drop')) return null;
+  return surface === 'eye-lens' && method === 'damp-wipe' && schools.spray === 'far-mist' ? 'far-mist' : 'on-wipe';
 }
 
 function buildStep(
@@ -116,6 +127,7 @@ function buildStep(
     material: first?.material ?? null,
     amount: first?.amount ?? null,
     uses: outfit.uses,
+    fluidGoes: fluidGoes(method, surface, outfit, context),
     motion: motionFor(method, surface, context),
     orientation: orientationFor(method, surface),
     minutes: facts.minutes,

@@ -8,6 +8,11 @@ import type { Context, Contraband, Finding, Refusal } from './types.js';
 type Temptation = { families: readonly Family[]; natures: readonly SoilNature[]; method: Method; material?: Contraband };
 
 const TEMPTATIONS: readonly Temptation[] = [
+  { families: ['mirror', 'matte'], natures: ['loose'], method: 'canned-air' },
+  { families: ['mirror'], natures: ['loose', 'film', 'spot'], method: 'dry-wipe' },
+  { families: ['mirror'], natures: ['film', 'spot'], method: 'damp-swab' },
+  { families: ['matte'], natures: ['loose', 'film', 'spot'], method: 'soft-brush' },
+  { families: ['matte'], natures: ['film', 'spot'], method: 'damp-wipe' },
   { families: ['sensor', 'mount', 'contacts'], natures: ['loose'], method: 'canned-air' },
   { families: ['glass'], natures: ['loose'], method: 'canned-air' },
   { families: ['sensor'], natures: ['loose', 'film', 'spot'], method: 'soft-brush' },

@@ -23,6 +23,23 @@ function triageDamage({ soil, severity }: Finding): Triage {
   return leave(why);
 }
 
+/** Telescope mirrors: dust on them costs next to nothing, and each wash costs silver. */
+function triageBath({ severity }: Finding): Triage {
+  if (severity >= 4)
+    return handOver(
+      'So much is worth a wash: follow the maker’s washing procedure, a bath of water with cotton, or give it to a workshop.',
+    );
+  return leave(
+    'It costs next to nothing in the picture, and each wash costs silver. The maker’s washing procedure, at long intervals, is the only way.',
+  );
+}
+
+const polishes = ({ surface, soil }: Finding, { traits }: Context) =>
+  soil === 'fine-scratch' &&
+  traits.opticMaterial === 'acrylic' &&
+  !traits.coated &&
+  (surface === 'port-outside' || surface === 'port-inside');
+
 function triageInside({ surface, soil, severity }: Finding, { traits }: Context): Triage {
   if (soil === 'internal-dust')
     return severity >= 4 ? handOver(`So much dust inside may cost contrast. ${DO_NOT_OPEN}`) : leave(SOILS[soil].why);
@@ -59,10 +76,11 @@ export function triage(finding: Finding, context: Context): Triage {
   if (severity === 0) return leave('Nothing found.');
   if (behindStuckFilter(surface, context))
     return leave('It lies behind a stuck filter. Free the filter first: a wide rubber band round the rim for grip.');
+  if (familyOf(surface) === 'bath') return triageBath(finding);
   const nature = SOILS[soil].nature;
   switch (nature) {
     case 'damage':
-      return triageDamage(finding);
+      return polishes(finding, context) ? clean('A hairline in bare acrylic polishes out.') : triageDamage(finding);
     case 'passing':
       return leave(`${SOILS[soil].why} Keep it in a closed bag until it has warmed, then let it air.`);
     case 'growth':
@@ -98,4 +116,4 @@ export const gravest = (triages: readonly Triage[]): Triage =>
 
 /** Can fungus be reached on this surface without opening anything? */
 export const growthIsReachable = (surface: Surface, soil: Soil): boolean =>
-  soil === 'fungus-outside' && familyOf(surface) !== 'inner' && familyOf(surface) !== 'sensor';
+  soil === 'fungus-outside' && !['inner', 'sensor', 'mirror', 'matte', 'bath'].includes(familyOf(surface));

@@ -65,6 +65,8 @@ export type Step = {
   material: Material | null;
   amount: Amount | null;
   uses: Use[];
+  /** Where a fluid goes: on what wipes, or as one fine mist from about 30 cm; null without a fluid. */
+  fluidGoes: 'on-wipe' | 'far-mist' | null;
   motion: Motion;
   orientation: Orientation;
   minutes: number;

@@ -104,6 +104,24 @@ const BY_FAMILY: Record<Family, Manner> = {
     handling: 'Both caps off, held level. Look from the front, then from the rear.',
     mayShow: ['internal-dust', 'haze', 'fungus', 'separation', 'coating-damage'],
   },
+  mirror: {
+    lamp: 'A lamp from the side, lens off, the mirror down.',
+    angle: 'Tilt until the mirror reflects something dark: dust then stands out bright.',
+    handling: 'Nothing touches it. What is on it shows in the finder, never in the picture.',
+    mayShow: ['dust', 'lint', 'fingerprint', 'grease', 'smear', 'water-spot', 'fine-scratch', 'coating-damage'],
+  },
+  matte: {
+    lamp: 'Look through the finder at something plain and bright.',
+    angle: 'Specks that stay sharp while you focus lie on the screen.',
+    handling: 'Nothing touches it but air.',
+    mayShow: ['dust', 'lint', 'fingerprint', 'grease', 'fine-scratch', 'deep-scratch'],
+  },
+  bath: {
+    lamp: 'A torch held far from the tube, by night.',
+    angle: 'From the side, any mirror looks dirty: judge by the picture, not by the torch.',
+    handling: 'Nothing touches it.',
+    mayShow: ['dust', 'pollen', 'water-spot', 'fungus-outside', 'fingerprint', 'coating-damage', 'corrosion'],
+  },
 };
 
 /** Where one surface is looked at unlike its family. */
@@ -129,6 +147,11 @@ const BY_SURFACE: Partial<Record<Surface, Partial<Manner>>> = {
   'grip-rubber': {
     handling: 'Press a fingertip on it: it should let go at once.',
     mayShow: ['sticky-coating', 'skin-oil', 'dust', 'grit', 'salt', 'grease', 'splash', 'fungus-outside'],
+  },
+  'o-ring': {
+    angle: 'Run it between two clean fingers: a hair or a grain is felt before it is seen.',
+    handling: 'Off its groove; look into the groove too.',
+    mayShow: ['grit', 'lint', 'salt', 'dust', 'skin-oil', 'deep-scratch'],
   },
   'viewfinder-window': { mayShow: ['skin-oil', 'dust', 'lint', 'smear', 'fingerprint', 'grit', 'water-spot', 'splash', 'fine-scratch'] },
 };

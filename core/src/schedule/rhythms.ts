@@ -1,5 +1,7 @@
 import { commonPractice, ourChoice, type Basis } from '../care/knowledge/basis.js';
-import type { ItemKind } from '../care/knowledge/kinds.js';
+import { ITEM_KINDS, surfacesOf, type ItemKind } from '../care/knowledge/kinds.js';
+import type { Surface } from '../care/knowledge/surfaces.js';
+import type { Traits } from '../care/knowledge/traits.js';
 
 export type Every = { days: number } | { months: number };
 
@@ -9,6 +11,9 @@ export type Rhythm = {
   /** What doing it means, in one line. */
   what: string;
   kinds: readonly ItemKind[];
+  /** Only for things that have this surface, or only for those that lack it. */
+  has?: Surface;
+  lacks?: Surface;
   every: Every;
   windowDays: number;
   minutes: number;
@@ -24,7 +29,7 @@ export const RHYTHMS = {
   'light-test': {
     name: 'Look through it with a torch',
     what: 'A light test: every surface under the lamp, and a torch through from behind.',
-    kinds: ['lens'],
+    kinds: ['lens', 'teleconverter', 'eyepiece', 'binocular', 'refractor', 'viewfinder-loupe'],
     every: { months: 3 },
     windowDays: 14,
     minutes: 8,
@@ -35,7 +40,7 @@ export const RHYTHMS = {
   'filter-look': {
     name: 'Look at both faces',
     what: 'Both faces under the lamp before it meets a lens again.',
-    kinds: ['filter'],
+    kinds: ['filter', 'port'],
     every: { months: 6 },
     windowDays: 30,
     minutes: 2,
@@ -43,10 +48,23 @@ export const RHYTHMS = {
     when: 'in-use',
     basis: ourChoice('A filter is looked at whenever it is fitted; half a year catches the ones that lie in a case.'),
   },
+  'look-over': {
+    name: 'Look it over',
+    what: 'Every surface under the lamp once.',
+    kinds: ['slr-body', 'compact', 'phone', 'reflector', 'accessory'],
+    lacks: 'sensor-cover',
+    every: { months: 6 },
+    windowDays: 30,
+    minutes: 6,
+    doneBy: 'look',
+    when: 'in-use',
+    basis: commonPractice,
+  },
   'sensor-frame': {
     name: 'Sensor frame and look',
     what: 'A test frame at a small aperture, and a look over the body.',
-    kinds: ['mirrorless-body'],
+    kinds: ['mirrorless-body', 'slr-body'],
+    has: 'sensor-cover',
     every: { months: 3 },
     windowDays: 14,
     minutes: 10,
@@ -57,7 +75,7 @@ export const RHYTHMS = {
   exercise: {
     name: 'Exercise it',
     what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
-    kinds: ['lens', 'mirrorless-body'],
+    kinds: ['lens', 'mirrorless-body', 'slr-body', 'compact', 'binocular'],
     every: { months: 3 },
     windowDays: 14,
     minutes: 4,
@@ -68,7 +86,7 @@ export const RHYTHMS = {
   'battery-contacts': {
     name: 'Battery contacts',
     what: 'Battery out, look for bloom, wipe the contacts dry.',
-    kinds: ['mirrorless-body'],
+    kinds: ['mirrorless-body', 'slr-body', 'compact'],
     every: { months: 6 },
     windowDays: 30,
     minutes: 3,
@@ -79,7 +97,7 @@ export const RHYTHMS = {
   'quarantine-look': {
     name: 'Look again: quarantine',
     what: 'A torch through from behind: has it grown? Three clean looks in a row, at 4, 8 and 12 weeks, before it goes back.',
-    kinds: ['lens', 'filter', 'mirrorless-body'],
+    kinds: ITEM_KINDS,
     every: { days: 28 },
     windowDays: 4,
     minutes: 8,
@@ -104,6 +122,11 @@ export type TaskId = keyof typeof RHYTHMS;
 export const TASK_IDS = Object.keys(RHYTHMS) as TaskId[];
 export const rhythm = (task: TaskId): Rhythm => RHYTHMS[task];
 
-/** The tasks that recur for a thing of this kind, in use or in quarantine. */
-export const tasksFor = (kind: ItemKind, status: 'in-use' | 'quarantined'): TaskId[] =>
-  TASK_IDS.filter((id) => rhythm(id).when === status && rhythm(id).kinds.includes(kind));
+/** The tasks that recur for a thing of this kind with these traits, in use or in quarantine. */
+export function tasksFor(kind: ItemKind, traits: Traits, status: 'in-use' | 'quarantined'): TaskId[] {
+  const own = surfacesOf(kind, traits);
+  return TASK_IDS.filter((id) => {
+    const { when, kinds, has, lacks } = rhythm(id);
+    return when === status && kinds.includes(kind) && (!has || own.includes(has)) && (!lacks || !own.includes(lacks));
+  });
+}

@@ -141,9 +141,9 @@ describe('rhythms', () => {
   });
 
   it('ask for no ordinary looks at a thing in quarantine', () => {
-    expect(tasksFor('lens', 'quarantined')).toEqual(['quarantine-look']);
-    expect(tasksFor('lens', 'in-use')).toEqual(['light-test', 'exercise']);
-    expect(tasksFor('mirrorless-body', 'in-use')).toEqual(['sensor-frame', 'exercise', 'battery-contacts']);
+    expect(tasksFor('lens', {}, 'quarantined')).toEqual(['quarantine-look']);
+    expect(tasksFor('lens', {}, 'in-use')).toEqual(['light-test', 'exercise']);
+    expect(tasksFor('mirrorless-body', {}, 'in-use')).toEqual(['sensor-frame', 'exercise', 'battery-contacts']);
   });
 
   it('know every task by name', () => expect(new Set(TASK_IDS).size).toBe(TASK_IDS.length));

@@ -11,6 +11,9 @@ const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
   contacts: ['shell', 'any'],
   cap: ['shell', 'any'],
   inner: ['shell', 'any'],
+  mirror: ['glass', 'any'],
+  matte: ['any'],
+  bath: [],
 };
 
 /**

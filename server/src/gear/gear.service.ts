@@ -65,7 +65,7 @@ export class GearService {
     );
     await this.rhythms.begin(
       db,
-      rows.map((row) => ({ id: row.id, kind: row.kind, status: 'in-use' })),
+      rows.map((row) => ({ id: row.id, kind: row.kind, traits: row.traits, status: 'in-use' })),
     );
     return rows.map((row) => row.id);
   }

@@ -6,7 +6,7 @@ import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { ScheduleRepository } from './schedule.repository.js';
 
-type Thing = Pick<Item, 'id' | 'kind' | 'status'>;
+type Thing = Pick<Item, 'id' | 'kind' | 'traits' | 'status'>;
 
 /** Keeps every thing's due windows: begins them, and moves them on when something is done. */
 @Injectable()
@@ -28,13 +28,15 @@ export class RhythmService {
     const today = await this.today(db);
     await this.repository.save(
       db,
-      things.flatMap((thing) => schedule.tasksFor(thing.kind, thing.status).map((task) => this.firstWindow(thing, task, today))),
+      things.flatMap((thing) =>
+        schedule.tasksFor(thing.kind, thing.traits, thing.status).map((task) => this.firstWindow(thing, task, today)),
+      ),
     );
   }
 
   /** The thing has become another one (kind or status changed): drop what no longer recurs and begin what is new. */
   async realign(db: Db, thing: Thing): Promise<void> {
-    const wanted = schedule.tasksFor(thing.kind, thing.status);
+    const wanted = schedule.tasksFor(thing.kind, thing.traits, thing.status);
     const present = (await this.repository.ofItems(db, [thing.id])).map((d) => d.task);
     const keep = [...wanted, ...(thing.status === 'in-use' ? (['follow-up-look'] as const) : [])];
     await this.repository.dropAllBut(db, thing.id, keep);
@@ -71,7 +73,7 @@ export class RhythmService {
 
   private async moveOn(db: Db, thing: Thing, doneBy: schedule.Rhythm['doneBy'][], reason: string): Promise<void> {
     const today = await this.today(db);
-    const tasks = schedule.tasksFor(thing.kind, thing.status).filter((task) => doneBy.includes(schedule.rhythm(task).doneBy));
+    const tasks = schedule.tasksFor(thing.kind, thing.traits, thing.status).filter((task) => doneBy.includes(schedule.rhythm(task).doneBy));
     await this.repository.save(
       db,
       tasks.map((task) => this.row(thing.id, task, today, reason)),

@@ -60,6 +60,10 @@ export const HAZARDS = {
     [],
     published('US NRC NUREG-1717, chapter on optical lenses containing thorium (from memory)'),
   ),
+  'old-silver': hazard(
+    'Old silver may come off',
+    'Mirrors from before the 1960s can lose their silver to any fluid. Test one corner and stop if anything comes off on the tissue.',
+  ),
   'flash-capacitor': hazard(
     'Flash capacitor',
     'Never open a body or anything with a flash: the capacitor holds a dangerous charge long after the battery is out.',

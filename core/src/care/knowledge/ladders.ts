@@ -31,6 +31,7 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
     rung('fresh-water', each('salt', 'splash')),
     rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen', 'salt')),
     rung('solvent-wipe', { ...each('adhesive', 'fungus-outside'), grease: { from: 3 } }),
+    rung('plastic-polish', each('fine-scratch')),
     { method: 'chamois', removes: { 'skin-oil': { from: 3 }, grease: { from: 3 } }, finisher: true },
   ],
   sensor: [
@@ -77,5 +78,12 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
     rung('stiff-brush', each(...LOOSE, 'splash')),
     rung('soap-wash', each(...FILMS, 'water-spot', 'splash', 'salt', 'pollen', 'adhesive', 'fungus-outside', 'sticky-coating')),
   ],
+  // The silver lies bare: air, and at most a damp tissue laid on and lifted.
+  mirror: [
+    rung('blow', each('dust', 'lint', 'pollen', 'grit')),
+    rung('dab', each('dust', 'lint', 'pollen', 'fingerprint', 'skin-oil', 'grease', 'smear', 'water-spot', 'splash')),
+  ],
+  matte: [rung('blow', each('dust', 'lint', 'pollen', 'grit'))],
+  bath: [],
   inner: [rung('lubricate', each('dried-grease'))],
 };

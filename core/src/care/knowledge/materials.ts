@@ -83,6 +83,7 @@ export const MATERIALS = {
   'cotton-swab': material('any', 'cotton swab', 'swab', 0.02),
   'sealed-wipe': material('glass', 'sealed wet wipe', 'wipe', 0.2, { contains: ['alcohol'] }),
   'sensor-swab': material('sensor', 'sensor swab of the right width', 'swab', 3.5),
+  'plastic-polish': material('glass', 'fine plastic polish', 'drop', 0.03, { hazards: ['maker-instructions'] }),
   'paper-towel': material('shell', 'paper towel', 'sheet', 0.03),
 } as const satisfies Record<string, MaterialFacts>;
 export type Material = keyof typeof MATERIALS;

@@ -65,13 +65,7 @@ export const METHODS = {
   ),
   chamois: method(3, 'Chamois', 1, 'wipes', 'A finisher for the oily smear a damp pass leaves.'),
   breath: method(3, 'Breath', 1, 'wipes', 'Fog the glass with your breath and lift it with microfibre before it clears.'),
-  'damp-wipe': method(
-    4,
-    'Damp wipe',
-    2,
-    'wipes',
-    'Fluid on the wipe, never on the surface. Centre outward in circles, then a dry corner picks up what is left.',
-  ),
+  'damp-wipe': method(4, 'Damp wipe', 2, 'wipes', 'Centre outward in circles, hardly any weight, then a dry corner picks up what is left.'),
   'wet-wipe': method(
     4,
     'Sealed wet wipe',
@@ -80,6 +74,13 @@ export const METHODS = {
     'A sealed single-use wipe, centre outward, then a dry cloth. One wipe for one face.',
   ),
   'damp-swab': method(4, 'Damp swab', 1.5, 'wipes', 'Cotton swab barely damp: touch off the excess first. The dry end picks up.'),
+  dab: method(
+    4,
+    'Dab',
+    2,
+    'touches',
+    'A damp lens tissue laid on the mirror and lifted off, no stroke, never dry. A fresh tissue for the next dab.',
+  ),
   'fresh-water': method(
     4,
     'Fresh water',
@@ -115,6 +116,13 @@ export const METHODS = {
     6,
     'wipes',
     'Off the camera, warm water and a drop of mild soap, rinse, and dry wholly before it goes back.',
+  ),
+  'plastic-polish': method(
+    5,
+    'Plastic polish',
+    15,
+    'touches',
+    'Fine plastic polish on a soft pad, light even circles over the whole scratch and beyond, rinse, look. For uncoated acrylic only.',
   ),
   lubricate: method(
     6,

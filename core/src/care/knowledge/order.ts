@@ -11,6 +11,9 @@ export const BEFORE: readonly [Surface, Surface][] = [
   // Protection first: a dirty cap dirties clean glass, and the body cap goes on the moment the lens is off.
   ...inOrder('body-cap', 'rear-cap', 'front-cap', 'case', 'body-shell'),
   ['case', 'barrel'],
+  // The ring that keeps the water out, before the port it seals.
+  ['barrel', 'o-ring'],
+  ['o-ring', 'port-inside'],
   // Shell from the rough to the fine, top to bottom, so that what falls lands on what is still to do.
   ...inOrder('body-shell', 'grip-rubber', 'strap-lugs', 'dials', 'hot-shoe', 'port-covers', 'card-bay', 'battery-bay', 'battery-contacts'),
   ...inOrder('barrel', 'zoom-ring', 'focus-ring', 'helicoid', 'inner-barrel', 'hood-outside', 'hood-inside', 'hood-mount', 'filter-thread'),
@@ -27,4 +30,18 @@ export const BEFORE: readonly [Surface, Surface][] = [
   ['filter-thread', 'filter-front'],
   ['contacts', 'sensor-cover'],
   ['mount-wall', 'sensor-cover'],
+  ...inOrder('grip-rubber', 'sticky-coating', 'strap-lugs'),
+  ...inOrder('hot-shoe', 'popup-flash', 'port-covers'),
+  // The face and the cup it leans on, before the lens it looks into.
+  ...inOrder('eyecup', 'eye-lens'),
+  ['barrel', 'eyecup'],
+  ...inOrder('mount-wall', 'mirror-box', 'contacts'),
+  // What falls from the mirror box lands on the screen and the mirror; the sensor behind the mirror comes last.
+  ...inOrder('contacts', 'focusing-screen', 'reflex-mirror', 'sensor-cover'),
+  // Front before rear, outside before inside.
+  ...inOrder('rear-glass', 'objective', 'corrector', 'field-lens', 'eye-lens'),
+  ...inOrder('screen', 'phone-lens'),
+  ['eyecup', 'objective'],
+  ...inOrder('contacts', 'port-outside', 'port-inside'),
+  ...inOrder('corrector', 'secondary-mirror', 'primary-mirror'),
 ];

@@ -63,6 +63,20 @@ export const SCHOOLS = {
     'sealed-wipes': { name: 'sealed wipes', reason: 'Nothing to spill, nothing to declare.' },
     'small-bottle': { name: 'a small bottle', reason: 'A few strips and a small bottle clean anything anywhere.' },
   }),
+  spray: school('Fluid on an eyepiece', 'How does fluid reach an eyepiece?', 'on-cloth', {
+    'on-cloth': {
+      name: 'on the cloth',
+      reason: 'Fluid creeps into the rim and leaves drying spots: it goes on the wipe, never on the glass.',
+    },
+    'far-mist': { name: 'one fine mist from afar', reason: 'A single fine mist from about 30 cm wets evenly and is too little to creep.' },
+  }),
+  mirror: school('Reflex mirror', 'What may touch a reflex mirror?', 'air-only', {
+    'air-only': {
+      name: 'air only',
+      reason: 'The silver lies on the surface with no glass over it; dust on it never shows in the picture.',
+    },
+    dab: { name: 'a damp dab', reason: 'A damp tissue laid on and lifted takes grease without a stroke.' },
+  }),
   sensor: school('Sensor', 'Who cleans the sensor?', 'self', {
     self: { name: 'you do', reason: 'A swab costs a fraction of a service visit.' },
     service: { name: 'a workshop', reason: 'A scratched sensor is final.' },

@@ -1,10 +1,11 @@
 import type { Material } from './materials.js';
 
 /**
- * What a surface is like to the hand that cleans it. Surfaces of one family share a ladder;
- * `inner` is whatever cannot be reached without opening the thing.
+ * What a surface is like to the hand that cleans it. Surfaces of one family share a ladder. `mirror` is a reflex
+ * mirror with its silver on the surface, `matte` a focusing screen, `bath` a telescope mirror that only its
+ * maker's washing procedure may touch, `inner` whatever cannot be reached without opening the thing.
  */
-export const FAMILIES = ['glass', 'sensor', 'display', 'shell', 'mount', 'contacts', 'cap', 'inner'] as const;
+export const FAMILIES = ['glass', 'sensor', 'display', 'shell', 'mount', 'contacts', 'cap', 'inner', 'mirror', 'matte', 'bath'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /** What the surface is made of where that alone decides about fluids. */
@@ -34,6 +35,17 @@ export const SURFACES = {
   'filter-back': { name: 'filter, back face', family: 'glass', stuff: 'glass' },
   'viewfinder-window': { name: 'viewfinder window', family: 'glass', stuff: 'plastic', recessed: true },
   'sensor-cover': { name: 'sensor cover glass', family: 'sensor', stuff: 'glass', nearOpening: true },
+  'eye-lens': { name: 'eye lens', family: 'glass', stuff: 'glass' },
+  'field-lens': { name: 'field lens', family: 'glass', stuff: 'glass' },
+  objective: { name: 'objective', family: 'glass', stuff: 'glass' },
+  corrector: { name: 'corrector plate', family: 'glass', stuff: 'glass' },
+  'primary-mirror': { name: 'primary mirror', family: 'bath', stuff: 'metal' },
+  'secondary-mirror': { name: 'secondary mirror', family: 'bath', stuff: 'metal' },
+  'port-outside': { name: 'port, outside', family: 'glass', stuff: 'glass' },
+  'port-inside': { name: 'port, inside', family: 'glass', stuff: 'glass' },
+  'phone-lens': { name: 'phone lens', family: 'glass', stuff: 'glass' },
+  'reflex-mirror': { name: 'reflex mirror', family: 'mirror', stuff: 'metal', nearOpening: true },
+  'focusing-screen': { name: 'focusing screen', family: 'matte', stuff: 'plastic', nearOpening: true },
   barrel: { name: 'barrel', family: 'shell', stuff: 'painted' },
   'zoom-ring': { name: 'zoom ring', family: 'shell', stuff: 'rubber', ribbed: true },
   'focus-ring': { name: 'focus ring', family: 'shell', stuff: 'rubber', ribbed: true },
@@ -55,6 +67,10 @@ export const SURFACES = {
   dials: { name: 'dials and buttons', family: 'shell', stuff: 'painted', recessed: true },
   'strap-lugs': { name: 'strap lugs', family: 'shell', stuff: 'metal', recessed: true },
   'port-covers': { name: 'port covers', family: 'shell', stuff: 'rubber', recessed: true },
+  'mirror-box': { name: 'mirror box', family: 'mount', stuff: 'painted', nearOpening: true },
+  'popup-flash': { name: 'pop-up flash well', family: 'shell', stuff: 'plastic', recessed: true },
+  'sticky-coating': { name: 'rubberised coating', family: 'shell', stuff: 'rubber' },
+  'o-ring': { name: 'o-ring', family: 'shell', stuff: 'rubber', comesOff: true },
   'hot-shoe': { name: 'hot shoe', family: 'contacts', stuff: 'metal', recessed: true },
   screen: { name: 'screen', family: 'display', stuff: 'plastic' },
   eyecup: { name: 'eyecup', family: 'shell', stuff: 'rubber', comesOff: true },
@@ -74,4 +90,4 @@ export const surfaceFacts = (surface: Surface): SurfaceFacts => SURFACES[surface
 export const familyOf = (surface: Surface): Family => SURFACES[surface].family;
 
 /** Families on which a dragged grain leaves a mark in the picture: the strict rules are theirs. */
-export const isOptical = (surface: Surface): boolean => ['glass', 'sensor'].includes(familyOf(surface));
+export const isOptical = (surface: Surface): boolean => ['glass', 'sensor', 'mirror', 'matte', 'bath'].includes(familyOf(surface));

@@ -21,6 +21,13 @@ export type Traits = {
   sensorStabilised?: boolean;
   sensorCleaningMode?: boolean;
   viewfinder?: boolean;
+  /** Has a sensor; left off for a film body. */
+  digital?: boolean;
+  popupFlash?: boolean;
+  /** A telescope of mirrors behind a glass front corrector. */
+  correctorFront?: boolean;
+  /** A dome rather than a flat port. */
+  domed?: boolean;
   value?: number | null;
   servicePrice?: number | null;
 };
@@ -77,6 +84,10 @@ export const TRAITS = {
     'It holds the sensor still and the shutter open; without one, a long exposure, and out before it ends.',
   ),
   viewfinder: yesNo('Viewfinder', 'Has a window and an eyecup.'),
+  digital: yesNo('Digital', 'Has a sensor, a screen and a card; a film body has none.'),
+  popupFlash: yesNo('Pop-up flash', 'Has a well that gathers dust. Its capacitor is why the body is never opened.'),
+  correctorFront: yesNo('Mirror and corrector', 'Its front is a thin glass plate; the mirrors behind it are not reached.'),
+  domed: yesNo('Dome', 'A dome rather than a flat port.'),
   value: { name: 'Value', why: 'Weighed against the price of a service.', input: 'number', min: 0, max: 1_000_000, unit: 'money' },
   servicePrice: { name: 'Service price', why: 'Weighed against the value.', input: 'number', min: 0, max: 100_000, unit: 'money' },
 } as const satisfies Record<TraitId, TraitFacts>;

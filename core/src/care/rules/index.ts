@@ -5,11 +5,12 @@ import { fluidRules } from './fluids.js';
 import { placeRules } from './places.js';
 import type { Candidate, Rule } from './rule.js';
 import { schoolRules } from './schools.js';
+import { surfaceRules } from './surfaces.js';
 import { toolRules } from './tools.js';
 import { wipingRules } from './wiping.js';
 
-/** All rules that hold always, the ones about harm before the ones about place and taste. */
-const ALL = [...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
+/** All rules that hold always, what a surface bears at all first, harm before place and taste. */
+const ALL = [...surfaceRules, ...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
 
 /** `air-first` speaks about a whole ladder rather than one candidate, so the planner itself applies it. */
 export type RuleId = (typeof ALL)[number]['id'] | 'air-first';

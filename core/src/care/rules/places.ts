@@ -20,6 +20,8 @@ const BENCH_ONLY = [
   'damp-swab',
   'chamois',
   'breath',
+  'dab',
+  'plastic-polish',
 ];
 
 /** What the field allows: air, brush, and only if it spoils the picture a sealed wipe. */
@@ -61,9 +63,10 @@ export const placeRules = [
   }),
   rule({
     id: 'sensor-stays-closed-outdoors',
-    title: 'A sensor stays closed outdoors unless the picture is spoilt',
+    title: 'A camera stays closed outdoors unless the picture is spoilt',
     message: 'Opening the camera outdoors lets in more than a blower takes out. Retouch, and look at the {surface} at home.',
     basis: commonPractice,
-    forbids: (candidate, { place }) => place === 'field' && familyOf(candidate.surface) === 'sensor' && !spoilsThePicture(candidate),
+    forbids: (candidate, { place }) =>
+      place === 'field' && ['sensor', 'mirror', 'matte'].includes(familyOf(candidate.surface)) && !spoilsThePicture(candidate),
   }),
 ];

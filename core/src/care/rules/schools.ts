@@ -24,6 +24,14 @@ export const schoolRules = [
         (method === 'rim-brush' && schools['glass-brush'] === 'never')),
   }),
   rule({
+    id: 'school-mirror-air-only',
+    title: 'Your school: only air on a reflex mirror',
+    message: 'Your school leaves it at air on the {surface} until the dirt is obvious; it does not show in the picture.',
+    basis: yourSchool,
+    forbids: ({ method, findings }, { schools }) =>
+      method === 'dab' && schools.mirror === 'air-only' && !findings.some((f) => f.severity >= 3),
+  }),
+  rule({
     id: 'school-sensor-service',
     title: 'Your school: the sensor goes to a workshop',
     message: 'Your school hands the sensor over: a scratched sensor is final.',

@@ -49,20 +49,4 @@ export const wipingRules = [
     basis: commonPractice,
     forbids: (candidate) => isOptical(candidate.surface) && wipes(candidate) && lies(candidate, 'fog'),
   }),
-  rule({
-    id: 'nothing-dry-on-a-sensor',
-    title: 'Nothing dry, and no brush, on a sensor',
-    message:
-      'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
-    basis: commonPractice,
-    forbids: ({ surface, method }) => familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
-  }),
-  rule({
-    id: 'no-canned-air-inside',
-    title: 'No canned air inside a camera or on glass',
-    message: 'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
-    basis: commonPractice,
-    forbids: ({ surface, method }) =>
-      method === 'canned-air' && (isOptical(surface) || familyOf(surface) === 'mount' || familyOf(surface) === 'contacts'),
-  }),
 ];

@@ -9,6 +9,20 @@ const ITEMS: { kind: care.ItemKind; traits: care.Traits }[] = [
   { kind: 'filter', traits: {} },
   { kind: 'filter', traits: { opticMaterial: 'acrylic' } },
   { kind: 'mirrorless-body', traits: { sensorFormat: 'aps-c' } },
+  { kind: 'slr-body', traits: { yearMade: 1954, digital: false, electronicContacts: false } },
+  { kind: 'slr-body', traits: { popupFlash: true, weatherSealed: true } },
+  { kind: 'compact', traits: { viewfinder: true, rubberisedCoating: true } },
+  { kind: 'phone', traits: {} },
+  { kind: 'teleconverter', traits: { weatherSealed: true } },
+  { kind: 'eyepiece', traits: {} },
+  { kind: 'binocular', traits: {} },
+  { kind: 'refractor', traits: {} },
+  { kind: 'refractor', traits: { correctorFront: true } },
+  { kind: 'reflector', traits: {} },
+  { kind: 'port', traits: {} },
+  { kind: 'port', traits: { opticMaterial: 'glass', coated: true, domed: false } },
+  { kind: 'viewfinder-loupe', traits: { opticMaterial: 'acrylic' } },
+  { kind: 'accessory', traits: { electronicContacts: true, rubberisedCoating: true } },
 ];
 
 const SCHOOL_SETS: Partial<care.Schools>[] = care.SCHOOL_IDS.flatMap((school) =>

@@ -6,7 +6,7 @@ import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
 import { MotionDrawing } from './MotionDrawing';
-import { ANSWER_WORDS, inHand, LEVEL_WORDS } from './words';
+import { ANSWER_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
 
 /** Big enough for a thumb in a glove and an eye without its glasses. */
 const BIG = 'min-h-16 rounded px-6 text-lg';
@@ -88,6 +88,7 @@ function StepCard({ step, attempt }: { step: care.Step; attempt: number }) {
           <span className="text-soft">Take:</span> <b>{inHand(step)}</b>
         </p>
       )}
+      {step.fluidGoes && <p className="text-lg">{FLUID_WORDS[step.fluidGoes]}</p>}
       <MotionDrawing motion={step.motion} orientation={step.orientation} />
       <CautionLines hazards={step.cautions} />
     </div>

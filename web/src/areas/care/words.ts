@@ -24,6 +24,11 @@ export const MOTION_WORDS: Record<care.Motion, string> = {
   'work-through': 'Work it through from end to end',
 };
 
+export const FLUID_WORDS: Record<NonNullable<care.Step['fluidGoes']>, string> = {
+  'on-wipe': 'The fluid goes on what wipes, never on the surface.',
+  'far-mist': 'One fine mist from about 30 cm, then wipe before it can creep into the rim.',
+};
+
 /** What the three answers are called after a look that asks this. */
 export const ANSWER_WORDS: Record<care.Look['asks'], Record<care.Answer, { name: string; then: string }>> = {
   clean: {

@@ -39,6 +39,9 @@ export const bodyDrawing = (traits: care.Traits): Drawing => ({
     { surface: 'sensor-cover', d: rect(280, AXIS - 56, 20, 112), at: [290, AXIS - 20] },
     ...mount(traits),
     { surface: 'grip-rubber', d: 'M170 276q-48 -6 -52 22q0 26 34 26h18z', at: [140, 300] },
+    ...(traits.rubberisedCoating
+      ? [{ surface: 'sticky-coating' as const, d: 'M526 108h26v56h-26z', at: [539, 132] as [number, number] }]
+      : []),
     { surface: 'dials', d: 'M512 108h38v-14h-38zM192 74h40v16h-40z', at: [212, 82] },
     { surface: 'hot-shoe', d: 'M372 14h52v14h-12v-6h-28v6h-12z', at: [398, 20] },
     { surface: 'strap-lugs', d: 'M246 58a11 11 0 1 0 .1 0zm0 7a4 4 0 1 1 -.1 0z', at: [246, 68] },

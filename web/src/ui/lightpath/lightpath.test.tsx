@@ -10,7 +10,8 @@ afterEach(cleanup);
 const TRAIT_SETS: care.Traits[] = [
   {},
   { filterFitted: true, zoomExtends: true, weatherSealed: true, collapsible: true },
-  { hoodFitted: false, electronicContacts: false, viewfinder: false },
+  { hoodFitted: false, electronicContacts: false, viewfinder: false, rubberisedCoating: false, digital: false },
+  { correctorFront: true, popupFlash: true, rubberisedCoating: true, viewfinder: true, domed: false, electronicContacts: true },
 ];
 
 describe('the section of a thing', () => {

@@ -1,0 +1,55 @@
+import { commonPractice } from '../knowledge/basis.js';
+import { methodFacts } from '../knowledge/methods.js';
+import { familyOf, isOptical } from '../knowledge/surfaces.js';
+import { rule } from './rule.js';
+
+/** What single surfaces bear at all: the strictest rules, asked first, so that theirs is the reason one reads. */
+export const surfaceRules = [
+  rule({
+    id: 'nothing-dry-on-a-sensor',
+    title: 'Nothing dry, and no brush, on a sensor',
+    message:
+      'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
+  }),
+  rule({
+    id: 'mirror-is-never-stroked',
+    title: 'A reflex mirror is never stroked',
+    message:
+      'The silver of the {surface} lies bare: air, at most a damp dab. Never a dry wipe, never a stroke of cloth, and cotton swabs are coarse.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'mirror' && methodFacts(method).contact && method !== 'dab',
+  }),
+  rule({
+    id: 'only-air-on-a-focusing-screen',
+    title: 'Only air on a focusing screen',
+    message: 'The {surface} is soft plastic or ground glass: only air. Dust on it never shows in the picture.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'matte' && methodFacts(method).contact,
+  }),
+  rule({
+    id: 'telescope-mirrors-are-bathed',
+    title: 'Telescope mirrors are not for this ladder',
+    message:
+      'The {surface} is washed as its maker says, in a bath of water with cotton and at long intervals, or left. Nothing of this ladder touches it.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'bath' && method !== 'leave' && method !== 'service',
+  }),
+  rule({
+    id: 'no-canned-air-inside',
+    title: 'No canned air inside a camera or on glass',
+    message: 'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) =>
+      method === 'canned-air' && (isOptical(surface) || familyOf(surface) === 'mount' || familyOf(surface) === 'contacts'),
+  }),
+  rule({
+    id: 'polish-bare-acrylic-only',
+    title: 'Polish is for uncoated acrylic',
+    message: 'Polish takes hairlines out of uncoated acrylic only. On the {surface} it would take the coating, or do nothing to glass.',
+    basis: commonPractice,
+    forbids: ({ surface, method }, { traits }) =>
+      method === 'plastic-polish' && !(traits.opticMaterial === 'acrylic' && !traits.coated && familyOf(surface) === 'glass'),
+  }),
+];
