@@ -31,6 +31,8 @@ test.beforeAll(async ({ request }) => {
     Clean: '/clean',
     Look: `/look/${look.id}`,
     Bench: `/bench/${cleaning.id}`,
+    Handbook: '/handbook',
+    'Where is the dirt': '/diagnose',
     Settings: '/settings',
   };
 });

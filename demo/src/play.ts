@@ -14,9 +14,10 @@ import {
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { LENSES } from './lenses.js';
+import { OTHERS } from './otherThings.js';
 import type { DemoThing, Happening, Seen } from './story.js';
 
-export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS];
+export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS, ...OTHERS];
 
 type Services = { gear: GearService; inspection: InspectionService; care: CareService; today: TodayService };
 type Event = { at: Date; play: () => Promise<void> };

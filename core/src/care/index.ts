@@ -5,8 +5,10 @@ export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js'
 export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './equip.js';
 export * from './bench.js';
+export * from './diagnose.js';
 export type * from './types.js';
 export * from './knowledge/basis.js';
+export * from './knowledge/clues.js';
 export * from './knowledge/hazards.js';
 export * from './knowledge/kinds.js';
 export * from './knowledge/materials.js';

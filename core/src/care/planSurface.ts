@@ -4,7 +4,7 @@ import { LADDERS, type Rung } from './knowledge/ladders.js';
 import { TOOLS, type Material, type Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import type { Soil } from './knowledge/soils.js';
-import { familyOf, isOptical, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { familyOf, type Surface } from './knowledge/surfaces.js';
 import { firstRefusal, type RuleId } from './rules/index.js';
 import { stepsFor } from './steps.js';
 import { temptationsFor } from './temptations.js';
@@ -87,14 +87,6 @@ function climb(surface: Surface, wanted: readonly Finding[], findings: readonly 
   return { rungs, refused, missing };
 }
 
-/** Air comes before any touch on glass and sensor: without a blower nothing there is touched. */
-function airFirst(surface: Surface, rungs: AllowedRung[]): { rungs: AllowedRung[]; refused: Refusal[] } {
-  const airIsThere = rungs.some((r) => r.method === 'blow');
-  if (airIsThere || !isOptical(surface)) return { rungs, refused: [] };
-  const reason = `Air comes first: without a blower nothing touches the ${surfaceFacts(surface).name}.`;
-  return { rungs: [], refused: rungs.map(({ method }) => ({ surface, method, rule: 'air-first' as const, reason })) };
-}
-
 /** What is left of the findings when no rung, or not enough of them, may be climbed here and now. */
 function unserved(
   surface: Surface,
@@ -150,16 +142,14 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
   const wanted = toClean(findings, context);
   if (wanted.length === 0) return aside;
 
-  const climbed = climb(surface, wanted, findings, context);
-  const aired = airFirst(surface, climbed.rungs);
-  const useful = aired.rungs.some((r) => r.removes.length > 0) ? aired.rungs : [];
-  const refused = [...climbed.refused, ...aired.refused];
-  const rest = unserved(surface, wanted, useful, refused, climbed.missing, context);
+  const { rungs, refused, missing } = climb(surface, wanted, findings, context);
+  const useful = rungs.some((r) => r.removes.length > 0) ? rungs : [];
+  const rest = unserved(surface, wanted, useful, refused, missing, context);
   return {
     ...aside,
     steps: stepsFor(surface, useful, findings, context),
     refused: [...refused, ...temptationsFor(surface, wanted, findings, context)],
-    missing: climbed.missing,
+    missing,
     leaveAlone: [...aside.leaveAlone, ...rest.leaveAlone],
     deferred: rest.deferred,
     handOver: [...aside.handOver, ...rest.handOver],

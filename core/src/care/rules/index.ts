@@ -12,8 +12,7 @@ import { wipingRules } from './wiping.js';
 /** All rules that hold always, what a surface bears at all first, harm before place and taste. */
 const ALL = [...surfaceRules, ...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
 
-/** `air-first` speaks about a whole ladder rather than one candidate, so the planner itself applies it. */
-export type RuleId = (typeof ALL)[number]['id'] | 'air-first';
+export type RuleId = (typeof ALL)[number]['id'];
 export const RULES: readonly Rule<RuleId>[] = ALL;
 
 const fill = (message: string, { surface, method }: Candidate) =>

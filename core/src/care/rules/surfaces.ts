@@ -6,6 +6,17 @@ import { rule } from './rule.js';
 /** What single surfaces bear at all: the strictest rules, asked first, so that theirs is the reason one reads. */
 export const surfaceRules = [
   rule({
+    id: 'air-first',
+    title: 'Air comes before any touch on glass',
+    message: 'Air comes first: without a clean blower at hand nothing touches the {surface}.',
+    basis: commonPractice,
+    forbids: ({ surface, method }, { onHand }) =>
+      isOptical(surface) &&
+      methodFacts(method).contact &&
+      onHand !== null &&
+      !onHand.some((t) => t.id === 'bulb-blower' && t.state !== 'dirty'),
+  }),
+  rule({
     id: 'nothing-dry-on-a-sensor',
     title: 'Nothing dry, and no brush, on a sensor',
     message:

@@ -1,7 +1,7 @@
 import { commonPractice } from '../knowledge/basis.js';
 import { methodFacts } from '../knowledge/methods.js';
 import { SOILS } from '../knowledge/soils.js';
-import { familyOf, isOptical } from '../knowledge/surfaces.js';
+import { isOptical } from '../knowledge/surfaces.js';
 import { rule, type Candidate } from './rule.js';
 
 const wipes = (candidate: Candidate) => methodFacts(candidate.method).wipes;

@@ -17,7 +17,11 @@ export function CleanPage() {
   const needs = today.data.needs.filter((n) => !busy.has(n.item.id));
   const nothing = open.length + needs.length === 0;
   return (
-    <Page title="Clean" sub="Only what the last look asks for. Everything else is left alone, and that is a good deed.">
+    <Page
+      title="Clean"
+      sub="Only what the last look asks for. Everything else is left alone, and that is a good deed."
+      actions={<ButtonLink to="/diagnose">Where is the dirt?</ButtonLink>}
+    >
       <div className="grid gap-8 lg:grid-cols-12">
         <div className="space-y-8 lg:col-span-8">
           {nothing && (

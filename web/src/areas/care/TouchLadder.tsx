@@ -1,5 +1,6 @@
 import { care } from '@bright-keeper/core';
 import { Fragment } from 'react';
+import { Link } from 'react-router';
 import { capital } from '../../ui/words';
 import { inHand, LEVEL_WORDS, minutesWords } from './words';
 
@@ -18,7 +19,9 @@ function StepOnRung({ step, order, standing }: { step: care.Step; order: number;
       <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center font-mono text-sm" aria-label={`step ${order}`}>
         {order}
       </span>
-      <span className="font-semibold">{care.METHODS[step.method].name}</span>
+      <Link className="font-semibold hover:underline" to={`/handbook#method-${step.method}`}>
+        {care.METHODS[step.method].name}
+      </Link>
       {step.completes && <span className="text-soft"> again, after the brush</span>}
       {!step.completes && step.pass > 1 && step.method === 'blow' && <span className="text-soft"> again, before the next touch</span>}
       <span className="block text-sm text-soft">
@@ -66,7 +69,10 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
                 ))}
                 {out.map((r, i) => (
                   <li key={`${r.rule}-${i}`} className="px-2 py-1 text-sm">
-                    <s className="text-soft">{refusedName(r)}</s> <span>{r.reason}</span>
+                    <s className="text-soft">{refusedName(r)}</s>{' '}
+                    <Link className="hover:underline" to={`/handbook#rule-${r.rule}`}>
+                      {r.reason}
+                    </Link>
                   </li>
                 ))}
               </ul>

@@ -1,0 +1,113 @@
+import { expect, test, type APIRequestContext } from '@playwright/test';
+import { routes } from '@bright-keeper/contract';
+import { start, type Running } from './server.js';
+
+let running: Running;
+test.beforeAll(async () => void (running = await start()));
+test.afterAll(() => running.kill('SIGTERM'));
+
+type Seen = Record<string, { soil: string; severity: number }[]>;
+
+/** A thing on the shelf with a finished look; its id. */
+async function lookedAt(request: APIRequestContext, name: string, kind: string, traits: object, seen: Seen): Promise<string> {
+  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
+  const { id } = await post(routes.gear, { name, kind, traits, notes: '', acquiredOn: null });
+  const look = await post(routes.looks, { itemId: id });
+  const answers = Object.entries(seen).map(([surface, findings]) => ({ surface, findings, note: '' }));
+  await request.put(running.url + routes.look(look.id), { data: { version: 1, at: null, answers } });
+  await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
+  return id;
+}
+
+test('an acrylic port gets water and eyeglass cleaner, and no alcohol', async ({ page, request }) => {
+  const id = await lookedAt(
+    request,
+    'Dome port',
+    'port',
+    { opticMaterial: 'acrylic', coated: false },
+    {
+      'port-outside': [
+        { soil: 'salt', severity: 2 },
+        { soil: 'grease', severity: 3 },
+      ],
+    },
+  );
+  await page.goto(`${running.url}/gear/${id}/plan`);
+  const ladder = page.getByRole('list', { name: 'Touch ladder for the port, outside' });
+  await expect(ladder.getByText('Fresh water', { exact: true })).toBeVisible();
+  await expect(ladder.getByText(/alcohol-free eyeglass cleaner/)).toBeVisible();
+  await expect(ladder.getByText(/The port, outside is plastic: alcohol, acetone/)).toBeVisible();
+  await expect(page.getByText(/Rinse it in fresh water/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Start cleaning' }).click();
+  await expect(page.getByText(/Rinse it in fresh water/)).toBeVisible();
+});
+
+test('a reflex body of the 1950s: air, at most a dab, and a warning about its silver', async ({ page, request }) => {
+  const id = await lookedAt(
+    request,
+    'Old reflex',
+    'slr-body',
+    { yearMade: 1954, digital: false },
+    { 'reflex-mirror': [{ soil: 'grease', severity: 3 }], 'focusing-screen': [{ soil: 'dust', severity: 2 }] },
+  );
+  await page.goto(`${running.url}/gear/${id}/plan?surface=reflex-mirror`);
+  const ladder = page.getByRole('list', { name: 'Touch ladder for the reflex mirror' });
+  await expect(ladder.getByText('Dab', { exact: true })).toBeVisible();
+  await expect(ladder.getByText(/Never a dry wipe/).first()).toBeVisible();
+  await expect(page.getByText('Old silver may come off.')).toBeVisible();
+  await page.getByRole('button', { name: /^\d Focusing screen/ }).click();
+  await expect(page.getByRole('list', { name: 'Touch ladder for the focusing screen' }).getByText('Blow', { exact: true })).toBeVisible();
+});
+
+test('in the field, on a phone: grit is blown and brushed, the rest waits for home', async ({ page, request }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const id = await lookedAt(
+    request,
+    'Sandy lens',
+    'lens',
+    {},
+    {
+      'front-glass': [
+        { soil: 'grit', severity: 3 },
+        { soil: 'fingerprint', severity: 3 },
+      ],
+      'rear-glass': [{ soil: 'dust', severity: 2 }],
+    },
+  );
+  await page.goto(`${running.url}/gear/${id}/plan?place=field`);
+  await page.getByRole('button', { name: 'Blowing sand' }).click();
+  await expect(page.getByRole('heading', { name: 'Waits for home' })).toBeVisible();
+  await expect(page.getByText(/stays closed until you are indoors/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Start cleaning' }).click();
+  await page.getByRole('button', { name: 'Ready' }).click();
+  await page.getByRole('button', { name: 'Done, now look' }).click();
+  await expect(page.getByRole('heading', { name: 'Any grains left?' })).toBeVisible();
+  await page.getByRole('button', { name: /^No grains left/ }).click();
+  await expect(page.getByRole('heading', { name: 'Done. Put it away' })).toBeVisible();
+});
+
+test('where is the dirt: the answers lead to a surface, and the look begins there', async ({ page, request }) => {
+  await lookedAt(request, 'Dusty body', 'slr-body', {}, { screen: [] });
+  await page.goto(`${running.url}/clean`);
+  await page.getByRole('link', { name: 'Where is the dirt?' }).click();
+  await page.getByRole('button', { name: 'In the picture, not in the finder' }).click();
+  await page.getByRole('button', { name: 'With every lens' }).click();
+  await expect(page.getByRole('heading', { name: 'Look at the sensor cover glass' })).toBeVisible();
+  await expect(page.getByText(/lies behind the mirror: on the sensor/)).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'With every lens, or with one?' })).toBeVisible();
+  await page.goForward();
+  await page.getByRole('button', { name: 'Look at Dusty body' }).click();
+  await expect(page.getByRole('heading', { name: 'Sensor cover glass' })).toBeVisible();
+});
+
+test('the handbook is searched, and a step leads to its entry', async ({ page, request }) => {
+  const id = await lookedAt(request, 'Handbook lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
+  await page.goto(`${running.url}/gear/${id}/plan`);
+  await page.getByRole('link', { name: 'Soft brush' }).click();
+  await expect(page).toHaveURL(/handbook#method-soft-brush/);
+  await expect(page.locator('#method-soft-brush')).toBeInViewport();
+  await page.getByLabel('Search the handbook').fill('acrylic polish');
+  await expect(page.getByRole('heading', { name: 'Plastic polish', exact: true })).toBeVisible();
+  await expect(page.locator('#method-soft-brush')).toHaveCount(0);
+});

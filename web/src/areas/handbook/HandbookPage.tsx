@@ -1,0 +1,75 @@
+import { Search } from 'lucide-react';
+import { useEffect } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
+import { Button, Empty, Page, Section } from '../../ui/parts';
+import { CHAPTERS, search, type Entry } from './entries';
+
+function EntryCard({ entry, marked }: { entry: Entry; marked: boolean }) {
+  return (
+    <article id={entry.id} className={`sheet scroll-mt-4 p-4 ${marked ? 'outline-3 outline-lamp' : ''}`}>
+      <h3 className="font-semibold">{entry.title}</h3>
+      {entry.lines.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+      <p className="mt-1 text-sm text-soft">{entry.basis}</p>
+    </article>
+  );
+}
+
+/** Every method, material, soil, rule, hazard and school with where it is from. */
+export function HandbookPage() {
+  const [params, setParams] = useSearchParams();
+  const { hash } = useLocation();
+  const text = params.get('search') ?? '';
+  const chapters = search(CHAPTERS, text);
+  const marked = hash.slice(1);
+  // The router changes the address without a page load, so the browser does not jump to the entry by itself.
+  useEffect(() => {
+    if (marked) document.getElementById(marked)?.scrollIntoView();
+  }, [marked]);
+  return (
+    <Page
+      title="Handbook"
+      sub="What Bright Keeper knows and decides by, with where each piece is from. Maker’s instructions and local rules come first."
+    >
+      <div className="mb-6 flex flex-wrap gap-3">
+        <label className="relative w-full md:w-96">
+          <Search size={18} className="pointer-events-none absolute top-3.5 left-3 text-soft" aria-hidden="true" />
+          <input
+            type="search"
+            aria-label="Search the handbook"
+            placeholder="salt, mirror, alcohol…"
+            className="input pl-10"
+            value={text}
+            onChange={(e) => setParams(e.target.value ? { search: e.target.value } : {}, { replace: true })}
+          />
+        </label>
+        <nav aria-label="Chapters" className="flex flex-wrap items-center gap-x-4">
+          {chapters.map((c) => (
+            <a key={c.id} className="link inline-flex min-h-11 items-center" href={`#${c.id}`}>
+              {c.title}
+            </a>
+          ))}
+        </nav>
+      </div>
+      {chapters.length === 0 && (
+        <Empty title="Nothing holds these words" action={<Button onClick={() => setParams({})}>Show everything</Button>}>
+          Try one word less.
+        </Empty>
+      )}
+      <div className="space-y-8">
+        {chapters.map((chapter) => (
+          <div key={chapter.id} id={chapter.id} className="scroll-mt-4">
+            <Section title={chapter.title} aside={`${chapter.entries.length}`}>
+              <div className="grid gap-3 md:grid-cols-2">
+                {chapter.entries.map((e) => (
+                  <EntryCard key={e.id} entry={e} marked={e.id === marked} />
+                ))}
+              </div>
+            </Section>
+          </div>
+        ))}
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,120 @@
+import { care, schedule } from '@bright-keeper/core';
+import { capital } from '../../ui/words';
+import { basisWords, LEVEL_WORDS } from '../care/words';
+
+export type Entry = { id: string; title: string; lines: string[]; basis: string };
+export type Chapter = { id: string; title: string; entries: Entry[] };
+
+const keysOf = <K extends string>(table: Record<K, unknown>): K[] => Object.keys(table) as K[];
+
+const methods = (): Entry[] =>
+  care.METHOD_IDS.map((id) => {
+    const { name, how, level, basis } = care.methodFacts(id);
+    return {
+      id: `method-${id}`,
+      title: name,
+      lines: [how, `Rung ${level}: ${LEVEL_WORDS[level]!.toLowerCase()}.`],
+      basis: basisWords(basis),
+    };
+  });
+
+const soils = (): Entry[] =>
+  care.SOIL_IDS.map((id) => {
+    const { name, tell, why, whyLeave, actFrom, basis } = care.soilFacts(id);
+    const acted = ['damage', 'passing', 'inside'].includes(care.SOILS[id].nature)
+      ? []
+      : [`Acted on from “${care.SEVERITY_NAMES[actFrom]}” on.`];
+    return {
+      id: `soil-${id}`,
+      title: capital(name),
+      lines: [tell, why, ...(whyLeave === why ? [] : [whyLeave]), ...acted],
+      basis: basisWords(basis),
+    };
+  });
+
+const rules = (): Entry[] =>
+  care.RULES.map(({ id, title, message, basis }) => ({
+    id: `rule-${id}`,
+    title,
+    lines: [capital(message.replaceAll('{surface}', 'surface').replaceAll('{method}', 'method'))],
+    basis: basisWords(basis),
+  }));
+
+const hazards = (): Entry[] =>
+  keysOf(care.HAZARDS).map((id) => {
+    const { name, caution, wear, basis } = care.hazardFacts(id);
+    return {
+      id: `hazard-${id}`,
+      title: name,
+      lines: [caution, ...(wear.length > 0 ? [`Wear: ${wear.join(', ').replace('-', ' ')}.`] : [])],
+      basis: basisWords(basis),
+    };
+  });
+
+const ROLE_WORDS: Record<care.ToolRole, string> = {
+  glass: 'Kept for glass.',
+  shell: 'For shells only.',
+  sensor: 'For sensors only.',
+  any: 'For any surface its rules allow.',
+};
+
+const tools = (): Entry[] => [
+  ...keysOf(care.TOOLS).map((id) => {
+    const { name, role, basis } = care.toolFacts(id);
+    return { id: `tool-${id}`, title: capital(name), lines: [ROLE_WORDS[role]], basis: basisWords(basis) };
+  }),
+  ...keysOf(care.MATERIALS).map((id) => {
+    const { name, role, contains, hazards: dangers, basis } = care.materialFacts(id);
+    const holds = contains.length > 0 ? [`Counts as holding ${contains.join(', ')}.`] : [];
+    return {
+      id: `tool-${id}`,
+      title: capital(name),
+      lines: [ROLE_WORDS[role], ...holds, ...dangers.map((h) => `${care.HAZARDS[h].name}.`)],
+      basis: basisWords(basis),
+    };
+  }),
+];
+
+const schools = (): Entry[] =>
+  care.SCHOOL_IDS.map((id) => {
+    const { name, question, choices } = care.schoolFacts(id);
+    return {
+      id: `school-${id}`,
+      title: name,
+      lines: [
+        question,
+        ...Object.entries(choices).map(
+          ([choice, c]) => `${capital(c.name)}${choice === care.schoolFacts(id).default ? ' (usual)' : ''}: ${c.reason}`,
+        ),
+      ],
+      basis: 'Good practitioners disagree; you choose in Settings.',
+    };
+  });
+
+const rhythms = (): Entry[] =>
+  schedule.TASK_IDS.map((id) => {
+    const { name, what, every, windowDays, basis } = schedule.rhythm(id);
+    const often = 'months' in every ? `Every ${every.months} months` : `Every ${every.days} days`;
+    return { id: `rhythm-${id}`, title: name, lines: [what, `${often}, give or take ${windowDays} days.`], basis: basisWords(basis) };
+  });
+
+/** Everything the application knows, from the very tables it decides by. */
+export const CHAPTERS: Chapter[] = [
+  { id: 'methods', title: 'Methods, by rung', entries: methods() },
+  { id: 'soils', title: 'Dirt and damage', entries: soils() },
+  { id: 'rules', title: 'Rules that hold always', entries: rules() },
+  { id: 'hazards', title: 'Hazards', entries: hazards() },
+  { id: 'tools', title: 'Tools and materials', entries: tools() },
+  { id: 'schools', title: 'Schools', entries: schools() },
+  { id: 'rhythms', title: 'Rhythms', entries: rhythms() },
+];
+
+/** The chapters with only the entries that hold every word of the search. */
+export function search(chapters: readonly Chapter[], text: string): Chapter[] {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const holds = (entry: Entry) => {
+    const all = [entry.title, ...entry.lines, entry.basis].join(' ').toLowerCase();
+    return words.every((w) => all.includes(w));
+  };
+  return chapters.map((c) => ({ ...c, entries: c.entries.filter(holds) })).filter((c) => c.entries.length > 0);
+}
