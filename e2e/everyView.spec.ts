@@ -31,6 +31,7 @@ test.beforeAll(async ({ request }) => {
     Clean: '/clean',
     Look: `/look/${look.id}`,
     Bench: `/bench/${cleaning.id}`,
+    Supplies: '/supplies',
     Handbook: '/handbook',
     'Where is the dirt': '/diagnose',
     Settings: '/settings',

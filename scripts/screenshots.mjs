@@ -55,11 +55,18 @@ async function prepare() {
   for (const step of [first, ...damp.slice(0, -1)])
     events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
-  return { lens, look: look.id, cleaning: cleaning.id, shore: idOf('Corvane 24/2.8'), body: idOf('Skerrow M2') };
+  return {
+    lens,
+    look: look.id,
+    cleaning: cleaning.id,
+    shore: idOf('Corvane 24/2.8'),
+    body: idOf('Skerrow M2'),
+    reflex: idOf('Skerrow D7'),
+  };
 }
 
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ lens, look, cleaning, shore, body }) => [
+const shots = ({ lens, look, cleaning, shore, body, reflex }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
@@ -71,6 +78,10 @@ const shots = ({ lens, look, cleaning, shore, body }) => [
   ['bench', `/bench/${cleaning}`],
   ['bench-phone', `/bench/${cleaning}`, { size: PHONE }],
   ['bench-night-red', `/bench/${cleaning}`, { theme: 'night-red' }],
+  ['item-reflex', `/gear/${reflex}?surface=reflex-mirror`],
+  ['diagnose', '/diagnose?seen-in=picture'],
+  ['supplies', '/supplies'],
+  ['handbook', '/handbook'],
   ['settings', '/settings'],
 ];
 

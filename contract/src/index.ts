@@ -6,3 +6,4 @@ export * from './inspection/index.js';
 export * from './care/index.js';
 export * from './schedule/index.js';
 export * from './settings/index.js';
+export * from './supplies/index.js';

@@ -18,5 +18,9 @@ export const routes = {
   cleaningFinish: (id: string) => `/api/care/cleanings/${id}/finish`,
   today: '/api/today',
   dueDone: (id: string) => `/api/schedule/due/${id}/done`,
+  supplies: '/api/supplies',
+  supply: (id: string) => `/api/supplies/${id}`,
+  supplyWash: (id: string) => `/api/supplies/${id}/wash`,
+  supplyDemote: (id: string) => `/api/supplies/${id}/demote`,
   settings: '/api/settings',
 } as const;

@@ -8,11 +8,13 @@ import {
   InspectionService,
   SeededIds,
   SetClock,
+  SuppliesService,
   TodayService,
   type Database,
 } from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
+import { DRAWER } from './drawer.js';
 import { LENSES } from './lenses.js';
 import { OTHERS } from './otherThings.js';
 import type { DemoThing, Happening, Seen } from './story.js';
@@ -79,7 +81,7 @@ async function clean(services: Services, clock: SetClock, itemId: string, happen
     events: benchEvents(cleaning.plan, unfinished ? 3 : Infinity),
   });
   clock.set(new Date(clock.now().getTime() + 14 * MS_PER_MINUTE));
-  if (!unfinished) await services.care.finish(cleaning.id, saved.version);
+  if (!unfinished) await services.care.finish(cleaning.id, { version: saved.version });
 }
 
 async function markDone(services: Services, itemId: string, task: schedule.TaskId): Promise<void> {
@@ -146,5 +148,12 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
   for (const { at, play } of events) {
     clock.set(at);
     await play();
+  }
+  // The drawer is as it stands today: what past cleans used up was replaced.
+  clock.set(loadedAt);
+  const drawer = context.get(SuppliesService);
+  for (const { demoted, ...supply } of DRAWER) {
+    const added = await drawer.add(supply);
+    if (demoted) await drawer.demote(added.id, added.version);
   }
 }

@@ -5,6 +5,7 @@ import { GearModule } from './gear/gear.module.js';
 import { InspectionModule } from './inspection/inspection.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
 import { SettingsModule } from './settings/settings.module.js';
+import { SuppliesModule } from './supplies/supplies.module.js';
 import { TodayModule } from './today/today.module.js';
 
 @Module({})
@@ -12,7 +13,16 @@ export class AppModule {
   static with(platform: Platform): DynamicModule {
     return {
       module: AppModule,
-      imports: [DatabaseModule.with(platform), SettingsModule, ScheduleModule, GearModule, InspectionModule, CareModule, TodayModule],
+      imports: [
+        DatabaseModule.with(platform),
+        SettingsModule,
+        ScheduleModule,
+        GearModule,
+        InspectionModule,
+        CareModule,
+        SuppliesModule,
+        TodayModule,
+      ],
     };
   }
 }

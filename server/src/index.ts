@@ -10,3 +10,4 @@ export { CareService } from './care/care.service.js';
 export { GearService } from './gear/gear.service.js';
 export { InspectionService } from './inspection/inspection.service.js';
 export { TodayService } from './today/today.service.js';
+export { SuppliesService } from './supplies/supplies.service.js';

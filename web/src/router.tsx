@@ -18,6 +18,7 @@ export const router = createBrowserRouter([
       { path: 'gear/:id/plan', lazy: async () => ({ Component: (await import('./areas/care/PlanPage')).PlanPage }) },
       { path: 'clean', lazy: async () => ({ Component: (await import('./areas/care/CleanPage')).CleanPage }) },
       { path: 'look/:id', lazy: async () => ({ Component: (await import('./areas/inspection/LookPage')).LookPage }) },
+      { path: 'supplies', lazy: async () => ({ Component: (await import('./areas/supplies/SuppliesPage')).SuppliesPage }) },
       { path: 'handbook', lazy: async () => ({ Component: (await import('./areas/handbook/HandbookPage')).HandbookPage }) },
       { path: 'diagnose', lazy: async () => ({ Component: (await import('./areas/inspection/DiagnosePage')).DiagnosePage }) },
       { path: 'settings', lazy: async () => ({ Component: (await import('./areas/settings/SettingsPage')).SettingsPage }) },

@@ -35,6 +35,7 @@ const onHand = Joi.object<care.OnHand>({
     .required(),
   role: Joi.string().valid('glass', 'shell', 'sensor', 'any'),
   state: Joi.string().valid('clean', 'dirty'),
+  unitPrice: Joi.number().min(0).max(100_000),
 });
 
 const item = Joi.object({
@@ -102,6 +103,10 @@ export const saveEvents = Joi.object<SaveEvents>({
   version: version().required(),
   events: Joi.array().items(event).max(MOST_EVENTS).required(),
 });
+
+/** `acceptShort`: the drawer held less than was used; count it as empty instead of asking again. */
+export type FinishCleaning = { version: number; acceptShort?: boolean };
+export const finishCleaning = Joi.object<FinishCleaning>({ version: version().required(), acceptShort: Joi.boolean() });
 
 export type CleaningsQuery = { open?: boolean; limit: number };
 export const cleaningsQuery = Joi.object<CleaningsQuery>({

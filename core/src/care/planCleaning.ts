@@ -1,6 +1,6 @@
 import { hazardFacts } from './knowledge/hazards.js';
 import { kindFacts, surfacesOf, withDefaults } from './knowledge/kinds.js';
-import { materialFacts } from './knowledge/materials.js';
+import { materialFacts, type Material } from './knowledge/materials.js';
 import { methodFacts } from './knowledge/methods.js';
 import { DEFAULT_SCHOOLS } from './knowledge/schools.js';
 import { SOILS } from './knowledge/soils.js';
@@ -80,10 +80,12 @@ function materialsOf(steps: readonly Step[]): Use[] {
 }
 
 /** Every step tried once, every look taken: the most it takes when each rung has to be climbed. */
-function totalsOf(steps: readonly Step[]): CleaningPlan['totals'] {
+function totalsOf(steps: readonly Step[], { onHand }: Context): CleaningPlan['totals'] {
+  const unitPrice = (material: Material) =>
+    onHand?.find((t) => t.id === material && t.unitPrice !== undefined)?.unitPrice ?? materialFacts(material).unitPrice;
   const materials = materialsOf(steps);
   const minutes = steps.reduce((sum, s) => sum + methodFacts(s.method).minutes + (s.look ? LOOK_MINUTES : 0), 0);
-  const cost = materials.reduce((sum, { material, amount }) => sum + amount.quantity * materialFacts(material).unitPrice, 0);
+  const cost = materials.reduce((sum, { material, amount }) => sum + amount.quantity * unitPrice(material), 0);
   return { minutes, contacts: steps.filter((s) => s.contact).length, materials, cost: Math.round(cost * 100) / 100 };
 }
 
@@ -123,7 +125,7 @@ export function planCleaning(request: PlanRequest): CleaningPlan {
     isolate: surfaces.find((s) => s.isolate)?.isolate ?? null,
     missing: mergeMissing(surfaces.flatMap((s) => s.missing)),
     cautions: cautionsOf(steps),
-    totals: totalsOf(steps),
+    totals: totalsOf(steps, context),
   };
   return { ...plan, summary: summaryOf(plan) };
 }

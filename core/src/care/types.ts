@@ -14,7 +14,12 @@ export type Finding = { surface: Surface; soil: Soil; severity: Severity };
 export type Conditions = { wind?: boolean; blowingSand?: boolean; rain?: boolean; temperatureC?: number; humidityPct?: number };
 
 /** A tool or material that is there: where it may be used, and whether it is fit to be used now. */
-export type OnHand = { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' };
+export type OnHand = {
+  id: Tool | Material;
+  role?: ToolRole;
+  state?: 'clean' | 'dirty';
+  /** What one unit cost; the usual price where it is not said. */ unitPrice?: number;
+};
 
 export type PlanRequest = {
   item: { kind: ItemKind; traits: Traits };

@@ -1,1 +1,16 @@
 export { mayTouch } from './mayTouch.js';
+export {
+  consumptionOf,
+  isFit,
+  isTool,
+  isWashable,
+  mayDemote,
+  onHandFrom,
+  soldFor,
+  takeFrom,
+  USES_BEFORE_WASH,
+  washed,
+  type Consumption,
+  type DrawerThing,
+  type Shortage,
+} from './drawer.js';

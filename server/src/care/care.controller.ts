@@ -4,14 +4,14 @@ import {
   planRequest,
   saveEvents,
   startCleaning,
-  versioned,
+  finishCleaning,
   type Cleaning,
   type Cleanings,
   type CleaningsQuery,
   type ItemPage,
   type SaveEvents,
   type StartCleaning,
-  type Versioned,
+  type FinishCleaning,
 } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
@@ -60,9 +60,9 @@ export class CareController {
 
   @Post('cleanings/:id/finish')
   @HttpCode(200)
-  @Describe({ summary: 'End a cleaning: log, surfaces, contacts and next look are written together', body: versioned, byId: true })
-  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
-    return this.service.finish(id, version);
+  @Describe({ summary: 'End a cleaning: log, surfaces, contacts and next look are written together', body: finishCleaning, byId: true })
+  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(finishCleaning) how: FinishCleaning): Promise<ItemPage> {
+    return this.service.finish(id, how);
   }
 
   @Delete('cleanings/:id')

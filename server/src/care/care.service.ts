@@ -3,13 +3,14 @@ import {
   commonErrors,
   type Cleaning,
   type CleaningsQuery,
+  type FinishCleaning,
   type Item,
   type ItemPage,
   type SaveEvents,
   type StartCleaning,
   type SurfaceState,
 } from '@bright-keeper/contract';
-import { care, inspection } from '@bright-keeper/core';
+import { care, inspection, supplies } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
@@ -18,6 +19,7 @@ import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { RhythmService } from '../schedule/rhythm.service.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { SuppliesService } from '../supplies/supplies.service.js';
 import { CareRepository } from './care.repository.js';
 
 /** What still lies on a surface after it was cleaned: what no step of the plan was for. */
@@ -39,6 +41,7 @@ export class CareService {
     private readonly gearRepository: GearRepository,
     private readonly rhythms: RhythmService,
     private readonly settings: SettingsService,
+    private readonly drawer: SuppliesService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -53,11 +56,13 @@ export class CareService {
       const item = await this.gear.workable(db, itemId);
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'cleaning-open', { current: open });
+      const onHand = await this.drawer.onHand(db);
       const request: care.PlanRequest = {
         item: { kind: item.kind, traits: item.traits },
         findings: await this.findingsOf(db, itemId),
         place,
         ...(conditions ? { conditions } : {}),
+        ...(onHand ? { onHand } : {}),
         schools: { ...(await this.settings.get(db)).schools, ...schools },
       };
       const plan = care.planCleaning(request);
@@ -83,8 +88,8 @@ export class CareService {
     });
   }
 
-  /** Writes the log, the surfaces, the contact counts and the next look, all or none of them. */
-  finish(id: string, version: number): Promise<ItemPage> {
+  /** Writes the log, the surfaces, the contact counts, the drawer and the next look, all or none of them. */
+  finish(id: string, { version, acceptShort = false }: FinishCleaning): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
         const cleaning = await this.open(db, id);
@@ -92,6 +97,8 @@ export class CareService {
         const at = this.clock.now();
         const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
         await this.update(db, id, version, { finishedAt: at });
+        const { done } = care.benchState(cleaning.plan, cleaning.events);
+        await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, done), acceptShort);
         await this.writeStates(db, item, cleaning, outcomes, at);
         await this.writeContactsAndLog(db, cleaning, outcomes, at);
         await this.rhythms.cleaned(

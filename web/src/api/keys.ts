@@ -8,5 +8,6 @@ export const keys = {
   look: (id: string) => ['inspection', 'look', id] as const,
   cleaning: (id: string) => ['care', 'cleaning', id] as const,
   cleanings: ['care', 'cleanings'] as const,
+  drawer: ['supplies', 'drawer'] as const,
   settings: ['settings'] as const,
 };

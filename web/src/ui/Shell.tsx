@@ -1,4 +1,4 @@
-import { Aperture, BookOpen, CalendarCheck, Settings, SprayCan, type LucideIcon } from 'lucide-react';
+import { Aperture, BookOpen, CalendarCheck, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
 import { NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
 import { ButtonLink, Empty, Failure, Page } from './parts';
 
@@ -9,6 +9,7 @@ const STATIONS: Station[] = [
   { to: '/', name: 'Today', icon: CalendarCheck },
   { to: '/gear', name: 'Gear', icon: Aperture },
   { to: '/clean', name: 'Clean', icon: SprayCan },
+  { to: '/supplies', name: 'Supplies', icon: PackageOpen },
   { to: '/handbook', name: 'Handbook', icon: BookOpen },
   { to: '/settings', name: 'Settings', icon: Settings },
 ];
@@ -45,6 +46,9 @@ export function Shell() {
               </NavLink>
             ))}
           </nav>
+          <NavLink to="/settings" aria-label="Settings" className="ml-auto flex size-11 items-center justify-center md:hidden">
+            <Settings size={20} aria-hidden="true" />
+          </NavLink>
         </div>
       </header>
       <div id="work">
@@ -54,7 +58,7 @@ export function Shell() {
         aria-label="Stations"
         className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden"
       >
-        {STATIONS.map(({ to, name, icon: Icon }) => (
+        {STATIONS.filter((s) => s.to !== '/settings').map(({ to, name, icon: Icon }) => (
           <NavLink key={to} to={to} end={to === '/'} className={footLink}>
             <Icon size={20} aria-hidden="true" /> {name}
           </NavLink>

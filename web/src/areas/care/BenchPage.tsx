@@ -3,10 +3,12 @@ import { care } from '@bright-keeper/core';
 import { Undo2, X } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { ApiError } from '../../api/http';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { capital } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
@@ -14,6 +16,23 @@ import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCle
 import { actionFor, benchReducer, type BenchDraft } from './state';
 
 const draftOf = (cleaning: Cleaning): BenchDraft => ({ events: cleaning.events });
+
+/** The drawer held less than was used: the bench asks instead of counting below nothing. */
+const StockShort = ({ fields, onAccept }: { fields: Record<string, string>; onAccept: () => void }) => (
+  <Notice tone="attention">
+    <p className="font-semibold">The drawer held less than was used.</p>
+    <ul>
+      {Object.entries(fields).map(([material, message]) => (
+        <li key={material}>
+          {capital(care.thingName(material as care.Material))}: {message}
+        </li>
+      ))}
+    </ul>
+    <Button className="mt-2" onClick={onAccept}>
+      Count it as used up
+    </Button>
+  </Notice>
+);
 
 function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   const navigate = useNavigate();
@@ -34,8 +53,11 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   );
   useBenchKeys(onCommand);
 
+  const short =
+    finish.error instanceof ApiError && finish.error.problem.code === 'stock-short' ? (finish.error.problem.fields ?? {}) : null;
   const touched = Object.keys(state.contacts).length > 0;
-  const end = async () => finish.mutate(await doc.settled(), { onSuccess: () => void navigate(`/gear/${item.id}`) });
+  const end = async (acceptShort = false) =>
+    finish.mutate({ version: await doc.settled(), acceptShort }, { onSuccess: () => void navigate(`/gear/${item.id}`) });
   const leave = async () => {
     await doc.settled();
     drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}/plan`) });
@@ -78,7 +100,8 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           </Button>
         </Notice>
       )}
-      {(finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
+      {short && <StockShort fields={short} onAccept={() => void end(true)} />}
+      {!short && (finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
       <div className="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-2">
         <div className="border-line p-4 max-lg:pb-0 lg:border-r lg:p-8">
           <div className="mx-auto max-w-md lg:max-w-none">

@@ -1,5 +1,5 @@
 import type { ItemPage } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, supplies } from '@bright-keeper/core';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { ChevronDown, ShieldAlert } from 'lucide-react';
 import { useMemo } from 'react';
@@ -9,6 +9,7 @@ import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } fr
 import { surfaceTitle } from '../../ui/words';
 import { useItem, useSetStatus } from '../gear/queries';
 import { useSettings } from '../settings/queries';
+import { useDrawer } from '../supplies/queries';
 import { conditionsFrom, CONDITION_WORDS, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { useStartCleaning } from './queries';
 import { SchoolNotes } from './SchoolNotes';
@@ -192,7 +193,17 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
   );
 }
 
-function Plan({ item, mySchools, currency }: { item: ItemPage; mySchools: care.Schools; currency: string }) {
+function Plan({
+  item,
+  mySchools,
+  currency,
+  onHand,
+}: {
+  item: ItemPage;
+  mySchools: care.Schools;
+  currency: string;
+  onHand: care.OnHand[] | null;
+}) {
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
   const start = useStartCleaning();
@@ -200,7 +211,14 @@ function Plan({ item, mySchools, currency }: { item: ItemPage; mySchools: care.S
   const conditions = conditionsFrom(params);
   const schools = schoolsFrom(params, mySchools);
   const findings = item.surfaces.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface })));
-  const request: care.PlanRequest = { item: { kind: item.kind, traits: item.traits }, findings, place, conditions, schools };
+  const request: care.PlanRequest = {
+    item: { kind: item.kind, traits: item.traits },
+    findings,
+    place,
+    conditions,
+    schools,
+    ...(onHand ? { onHand } : {}),
+  };
   const requestText = JSON.stringify(request);
   // The request is small; its text tells reliably when it has changed.
   const plan = useMemo(() => care.planCleaning(JSON.parse(requestText) as care.PlanRequest), [requestText]);
@@ -297,8 +315,12 @@ export function PlanPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
   const settings = useSettings();
-  const failed = [item, settings].find((q) => q.isError);
+  const drawer = useDrawer();
+  const failed = [item, settings, drawer].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  if (!item.data || !settings.data) return <Loading />;
-  return <Plan item={item.data} mySchools={settings.data.schools} currency={settings.data.currency} />;
+  if (!item.data || !settings.data || !drawer.data) return <Loading />;
+  const { supplies: things } = drawer.data;
+  // An empty drawer means that none is kept.
+  const onHand = things.length > 0 ? supplies.onHandFrom(things) : null;
+  return <Plan item={item.data} mySchools={settings.data.schools} currency={settings.data.currency} onHand={onHand} />;
 }

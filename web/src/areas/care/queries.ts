@@ -1,4 +1,12 @@
-import { routes, type Cleaning, type Cleanings, type ItemPage, type SaveEvents, type StartCleaning } from '@bright-keeper/contract';
+import {
+  routes,
+  type Cleaning,
+  type Cleanings,
+  type FinishCleaning,
+  type ItemPage,
+  type SaveEvents,
+  type StartCleaning,
+} from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
@@ -28,9 +36,10 @@ export const cacheCleaning = (cleaning: Cleaning): void => void queryClient.setQ
 
 export const useFinishCleaning = (id: string) =>
   useMutation({
-    mutationFn: (version: number) => http.post<ItemPage>(routes.cleaningFinish(id), { version }),
+    mutationFn: (finish: FinishCleaning) => http.post<ItemPage>(routes.cleaningFinish(id), finish),
     onSuccess: (item) => {
       queryClient.removeQueries({ queryKey: keys.cleaning(id) });
+      void queryClient.invalidateQueries({ queryKey: keys.drawer });
       gearChanged(item.id);
     },
   });

@@ -13,7 +13,7 @@ const methods = (): Entry[] =>
     return {
       id: `method-${id}`,
       title: name,
-      lines: [how, `Rung ${level}: ${LEVEL_WORDS[level]!.toLowerCase()}.`],
+      lines: [how, `Rung ${level}: ${LEVEL_WORDS[level].toLowerCase()}.`],
       basis: basisWords(basis),
     };
   });

@@ -1,0 +1,3 @@
+export * from './schema.js';
+export type * from './dto.js';
+export * from './errors.js';

@@ -1,0 +1,52 @@
+import { expect, test } from '@playwright/test';
+import { routes } from '@bright-keeper/contract';
+import { start, type Running } from './server.js';
+
+let running: Running;
+test.beforeAll(async () => void (running = await start()));
+test.afterAll(() => running.kill('SIGTERM'));
+
+test('the drawer decides what a plan may use, and the bench counts it down', async ({ page, request }) => {
+  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
+  const { id } = await post(routes.gear, { name: 'Drawer lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  const look = await post(routes.looks, { itemId: id });
+  await request.put(running.url + routes.look(look.id), {
+    data: { version: 1, at: null, answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }] },
+  });
+  await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
+
+  await page.goto(`${running.url}/supplies`);
+  const putIn = async (thing: string, stock?: string) => {
+    await page.getByRole('button', { name: 'Put something in' }).click();
+    await page.getByLabel('What').selectOption({ label: thing });
+    if (stock !== undefined) await page.getByLabel(/How many are left/).fill(stock);
+    await page.getByRole('button', { name: 'Put it in the drawer' }).click();
+    await expect(page.getByRole('listitem', { name: thing }).last()).toBeVisible();
+  };
+  await putIn('Bulb blower');
+  await putIn('Lens fluid', '100');
+  await putIn('Microfibre kept for glass');
+
+  // The cloth touched a shell: the plan has nothing left that may touch glass, and says so.
+  await page.getByRole('button', { name: 'It touched a shell' }).click();
+  await expect(page.getByText('used on a shell')).toBeVisible();
+  await page.goto(`${running.url}/gear/${id}/plan`);
+  await expect(page.getByRole('heading', { name: 'Missing' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start cleaning' })).toHaveCount(0);
+
+  // Washed, it may come back.
+  await page.goto(`${running.url}/supplies`);
+  await page.getByRole('button', { name: 'Washed' }).click();
+  await expect(page.getByText('used on a shell')).toHaveCount(0);
+  await page.goto(`${running.url}/gear/${id}/plan`);
+  await page.getByRole('button', { name: 'Start cleaning' }).click();
+  for (const key of ['Space', 'Space', '3', 'Space', '1']) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(100);
+  }
+  await page.getByRole('button', { name: 'Put it in the log' }).click();
+  await page.waitForURL(/\/gear\/[0-9a-f-]+$/);
+  await page.goto(`${running.url}/supplies`);
+  await expect(page.getByRole('listitem', { name: 'Lens fluid' })).toContainText('96 drops left');
+  await expect(page.getByRole('listitem', { name: 'Microfibre kept for glass' })).toContainText('1 of 10 uses since its wash');
+});

@@ -1,0 +1,155 @@
+import type { Supply, SupplyInput } from '@bright-keeper/contract';
+import { care, supplies } from '@bright-keeper/core';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { capital } from '../../ui/words';
+import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
+import { SupplyForm } from './SupplyForm';
+
+const NEW: SupplyInput = { thing: 'bulb-blower', state: 'clean', stock: null, packSize: null, packPrice: null, openedOn: null, note: '' };
+
+const ROLES: { role: care.ToolRole; title: string; what: string }[] = [
+  { role: 'glass', title: 'For glass', what: 'Touches glass and nothing else.' },
+  { role: 'shell', title: 'For shells', what: 'Never comes near glass.' },
+  { role: 'sensor', title: 'For the sensor', what: 'New each time.' },
+  { role: 'any', title: 'For either', what: 'Air, fluids and swabs: what wipes decides.' },
+];
+
+/** Whether it can be used now, and if not why. */
+function fitness({ thing, state, usesSinceWash, stock }: Supply): { words: string; fit: boolean } {
+  if (stock === 0) return { words: 'used up', fit: false };
+  if (stock !== null) return { words: `${stock} ${care.MATERIALS[thing as care.Material].unit}${stock === 1 ? '' : 's'} left`, fit: true };
+  if (state === 'dirty') return { words: 'dirty', fit: false };
+  if (!supplies.isWashable(thing)) return { words: 'clean', fit: true };
+  const fit = supplies.isFit({ thing, state, usesSinceWash });
+  return { words: `${usesSinceWash} of ${supplies.USES_BEFORE_WASH} uses since its wash`, fit };
+}
+
+function Editing({ supply, onDone }: { supply: Supply; onDone: () => void }) {
+  const update = useUpdateSupply(supply.id);
+  const { thing, state, stock, packSize, packPrice, openedOn, note, version } = supply;
+  return (
+    <SupplyForm
+      start={{ thing, state, stock, packSize, packPrice, openedOn, note }}
+      verb="Save"
+      save={(input) => update.mutateAsync({ ...input, version })}
+      onDone={onDone}
+      error={update.error}
+    />
+  );
+}
+
+function SupplyRow({ supply }: { supply: Supply }) {
+  const [editing, setEditing] = useState(false);
+  const wash = useWash();
+  const demote = useDemote();
+  const update = useUpdateSupply(supply.id);
+  const remove = useRemoveSupply();
+  const { id, version, thing, state, stock, packSize, packPrice, openedOn, note } = supply;
+  const name = capital(care.thingName(thing));
+  const { words, fit } = fitness(supply);
+  const demoted = supplies.soldFor(thing) !== supply.role;
+  const failure = wash.error ?? demote.error ?? remove.error ?? update.error;
+  if (editing)
+    return (
+      <li>
+        <Editing supply={supply} onDone={() => setEditing(false)} />
+      </li>
+    );
+  const fallen = () => update.mutate({ thing, state: 'dirty', stock, packSize, packPrice, openedOn, note, version });
+  return (
+    <li className="space-y-2 px-4 py-3" aria-label={name}>
+      <p className="flex justify-between gap-3">
+        <span className="font-medium">
+          {name} {demoted && <span className="rounded bg-act-tint px-1.5 text-sm text-act">used on a shell</span>}
+        </span>
+        <span className={`text-sm ${fit ? 'text-soft' : 'font-semibold text-act'}`}>{words}</span>
+      </p>
+      {note && <p className="text-sm text-soft">{note}</p>}
+      <div className="flex flex-wrap gap-x-4">
+        {supplies.isWashable(thing) && (
+          <Button look="quiet" className="px-0" onClick={() => wash.mutate({ id, version })}>
+            Washed
+          </Button>
+        )}
+        {stock === null && state === 'clean' && (
+          <Button look="quiet" className="px-0" onClick={fallen}>
+            It fell, or got dirty
+          </Button>
+        )}
+        {supplies.mayDemote(supply) && (
+          <Button look="quiet" className="px-0" onClick={() => demote.mutate({ id, version })}>
+            It touched a shell
+          </Button>
+        )}
+        <Button look="quiet" className="px-0" onClick={() => setEditing(true)}>
+          Edit
+        </Button>
+        <Button look="quiet" className="px-0" onClick={() => remove.mutate(id)}>
+          Take out
+        </Button>
+      </div>
+      {failure && <Failure error={failure} />}
+    </li>
+  );
+}
+
+/** The drawer, by what may be touched with it. A plan uses only what is here and fit. */
+export function SuppliesPage() {
+  const drawer = useDrawer();
+  const add = useAddSupply();
+  const [adding, setAdding] = useState(false);
+  if (drawer.isPending) return <Loading />;
+  if (drawer.isError) return <Failure error={drawer.error} onRetry={() => void drawer.refetch()} />;
+  const all = drawer.data.supplies;
+  const addButton = (
+    <Button look="filled" onClick={() => setAdding(true)}>
+      <Plus size={18} aria-hidden="true" /> Put something in
+    </Button>
+  );
+  return (
+    <Page
+      title="Supplies"
+      sub={
+        all.length > 0
+          ? 'Plans use only what is here and fit, and say what is missing.'
+          : 'No drawer is kept, so plans assume that everything is at hand.'
+      }
+      actions={all.length > 0 && !adding && addButton}
+    >
+      <div className="space-y-6">
+        {adding && (
+          <SupplyForm
+            start={NEW}
+            verb="Put it in the drawer"
+            save={(input) => add.mutateAsync(input)}
+            onDone={() => setAdding(false)}
+            error={add.error}
+          />
+        )}
+        {all.length === 0 && !adding && (
+          <Empty title="The drawer is empty" action={addButton}>
+            List what you have, and plans keep to it: no cloth that touched a shell comes near glass, and the bench counts drops and sheets.
+          </Empty>
+        )}
+        <div className="grid gap-6 md:grid-cols-2">
+          {ROLES.map(({ role, title, what }) => {
+            const own = all.filter((s) => s.role === role);
+            return (
+              own.length > 0 && (
+                <Section key={role} title={title} aside={what}>
+                  <ul className="sheet divide-y divide-line">
+                    {own.map((s) => (
+                      <SupplyRow key={s.id} supply={s} />
+                    ))}
+                  </ul>
+                </Section>
+              )
+            );
+          })}
+        </div>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,110 @@
+import { JOI_OPTIONS, supplyInput, type SupplyInput } from '@bright-keeper/contract';
+import { care, supplies } from '@bright-keeper/core';
+import { joiResolver } from '@hookform/resolvers/joi';
+import { useForm } from 'react-hook-form';
+import { ApiError } from '../../api/http';
+import { Button, Failure } from '../../ui/parts';
+import { capital } from '../../ui/words';
+import { Field } from '../gear/ItemFields';
+
+const toNumber = (text: unknown): unknown =>
+  text === '' || text === null || text === undefined ? null : Number.isNaN(Number(text)) ? text : Number(text);
+
+const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
+const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
+
+type Props = { start: SupplyInput; save: (input: SupplyInput) => Promise<unknown>; onDone: () => void; error: unknown; verb: string };
+
+/** A tool needs nothing but its name; a material asks how much is left and what a pack cost. */
+export function SupplyForm({ start, save, onDone, error, verb }: Props) {
+  const form = useForm<SupplyInput>({ defaultValues: start, resolver: joiResolver(supplyInput, JOI_OPTIONS) });
+  const { register, watch, setValue, handleSubmit, setError, formState } = form;
+  const { errors } = formState;
+  const thing = watch('thing');
+  const isTool = supplies.isTool(thing);
+  const chooseThing = (next: care.Tool | care.Material) => {
+    setValue('thing', next);
+    setValue('stock', supplies.isTool(next) ? null : (watch('stock') ?? 0));
+  };
+  const submit = handleSubmit(async (input) => {
+    try {
+      await save(input);
+      onDone();
+    } catch (failure) {
+      if (failure instanceof ApiError)
+        for (const [field, message] of Object.entries(failure.problem.fields ?? {})) setError(field as keyof SupplyInput, { message });
+    }
+  });
+  const unit = isTool ? '' : care.MATERIALS[thing].unit;
+  return (
+    <form onSubmit={(e) => void submit(e)} noValidate className="sheet space-y-4 p-4" aria-label={verb}>
+      <Field label="What" id="thing" error={errors.thing?.message}>
+        <select id="thing" className="input" value={thing} onChange={(e) => chooseThing(e.target.value as care.Tool)}>
+          <optgroup label="Tools">
+            {TOOL_IDS.map((id) => (
+              <option key={id} value={id}>
+                {capital(care.TOOLS[id].name)}
+              </option>
+            ))}
+          </optgroup>
+          <optgroup label="Materials">
+            {MATERIAL_IDS.map((id) => (
+              <option key={id} value={id}>
+                {capital(care.MATERIALS[id].name)}
+              </option>
+            ))}
+          </optgroup>
+        </select>
+      </Field>
+      {!isTool && (
+        <div className="grid gap-4 sm:grid-cols-2">
+          <Field label={`How many are left (${unit}s)`} id="stock" error={errors.stock?.message}>
+            <input
+              id="stock"
+              inputMode="numeric"
+              className="input"
+              aria-invalid={!!errors.stock}
+              {...register('stock', { setValueAs: toNumber })}
+            />
+          </Field>
+          <Field label="Opened on" id="openedOn" error={errors.openedOn?.message}>
+            <input id="openedOn" type="date" className="input" {...register('openedOn', { setValueAs: (v: string | null) => v || null })} />
+          </Field>
+          <Field
+            label={`A pack holds (${unit}s)`}
+            id="packSize"
+            error={errors.packSize?.message}
+            hint={unit === 'drop' ? '20 drops to the mL.' : ''}
+          >
+            <input
+              id="packSize"
+              inputMode="numeric"
+              className="input"
+              aria-invalid={!!errors.packSize}
+              {...register('packSize', { setValueAs: toNumber })}
+            />
+          </Field>
+          <Field label="A pack costs" id="packPrice" error={errors.packPrice?.message}>
+            <input
+              id="packPrice"
+              inputMode="decimal"
+              className="input"
+              aria-invalid={!!errors.packPrice}
+              {...register('packPrice', { setValueAs: toNumber })}
+            />
+          </Field>
+        </div>
+      )}
+      <Field label="Note" id="note" error={errors.note?.message}>
+        <input id="note" className="input" placeholder="the one with the blue edge" {...register('note')} />
+      </Field>
+      {error instanceof ApiError && !error.problem.fields && <Failure error={error} />}
+      <div className="flex gap-2">
+        <Button look="filled" type="submit" disabled={formState.isSubmitting}>
+          {verb}
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,20 @@
+import { routes, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryClient } from '../../api/client';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+
+const drawerChanged = () => void queryClient.invalidateQueries({ queryKey: keys.drawer });
+
+export const useDrawer = () => useQuery({ queryKey: keys.drawer, queryFn: () => http.get<Drawer>(routes.supplies) });
+export const useAddSupply = () =>
+  useMutation({ mutationFn: (input: SupplyInput) => http.post<Supply>(routes.supplies, input), onSettled: drawerChanged });
+export const useUpdateSupply = (id: string) =>
+  useMutation({ mutationFn: (change: SupplyUpdate) => http.put<Supply>(routes.supply(id), change), onSettled: drawerChanged });
+
+type Act = { id: string; version: number };
+export const useWash = () =>
+  useMutation({ mutationFn: ({ id, version }: Act) => http.post<Supply>(routes.supplyWash(id), { version }), onSettled: drawerChanged });
+export const useDemote = () =>
+  useMutation({ mutationFn: ({ id, version }: Act) => http.post<Supply>(routes.supplyDemote(id), { version }), onSettled: drawerChanged });
+export const useRemoveSupply = () => useMutation({ mutationFn: (id: string) => http.delete(routes.supply(id)), onSettled: drawerChanged });
