@@ -111,3 +111,16 @@ test('the handbook is searched, and a step leads to its entry', async ({ page, r
   await expect(page.getByRole('heading', { name: 'Plastic polish', exact: true })).toBeVisible();
   await expect(page.locator('#method-soft-brush')).toHaveCount(0);
 });
+
+test('two schools stand side by side for the same findings, with what each would do', async ({ page, request }) => {
+  const id = await lookedAt(request, 'Compared lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
+  await page.goto(`${running.url}/gear/${id}/plan`);
+  const choice = page.getByLabel('Compare schools');
+  await expect(choice.getByRole('option', { name: 'Reflex mirror' })).toHaveCount(0);
+  await choice.selectOption('glass-brush');
+  await expect(page.getByRole('heading', { name: 'Brush on glass: a soft brush (this plan)' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Brush on glass: never' })).toBeVisible();
+  await expect(page.getByText('Your school keeps bristles off glass.').first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Brush on glass: never' })).toBeVisible();
+});

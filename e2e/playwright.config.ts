@@ -1,15 +1,11 @@
 import { defineConfig } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 
-/** Flags for Debian's Chromium in a closed network. */
-const CHROMIUM_ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+/** Debian's Chromium with flags for a closed network; the screenshot script reads the same file. */
+const launchOptions = JSON.parse(readFileSync(new URL('./chromium.json', import.meta.url), 'utf8')) as {
+  executablePath: string;
+  args: string[];
+};
 
 export default defineConfig({
   testDir: '.',
@@ -22,7 +18,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Lisbon',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_ARGS },
+    launchOptions,
     screenshot: 'only-on-failure',
   },
 });

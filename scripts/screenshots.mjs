@@ -103,18 +103,7 @@ const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
 const demo = await startDemo();
-const browser = await chromium.launch({
-  executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM);
 try {
   for (const shot of shots(await prepare())) await shoot(browser, shot);
 } finally {

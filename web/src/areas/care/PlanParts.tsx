@@ -1,0 +1,158 @@
+import { care } from '@bright-keeper/core';
+import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
+import { ChevronDown, ShieldAlert } from 'lucide-react';
+import { Section } from '../../ui/parts';
+import { surfaceTitle } from '../../ui/words';
+import { amountWords, minutesWords, money } from './words';
+
+export function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: string }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      onClick={() => onChange(!on)}
+      className={`min-h-11 rounded border px-4 ${on ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
+    >
+      {children}
+    </button>
+  );
+}
+
+/** The schools that touch this plan, each switchable here for this one clean. */
+export function SchoolSwitches({
+  schools,
+  used,
+  onChange,
+}: {
+  schools: care.Schools;
+  used: readonly care.SchoolId[];
+  onChange: (school: care.SchoolId, choice: string) => void;
+}) {
+  return (
+    <Disclosure>
+      <DisclosureButton className="group flex min-h-11 items-center gap-2 font-medium">
+        <ChevronDown size={18} className="group-data-open:rotate-180" aria-hidden="true" /> Do it by another school
+      </DisclosureButton>
+      <DisclosurePanel className="grid gap-3 pb-2 sm:grid-cols-2">
+        {used.map((id) => {
+          const facts = care.schoolFacts(id);
+          return (
+            <label key={id} className="block">
+              <span className="mb-1 block text-sm text-soft">{facts.question}</span>
+              <select className="input" aria-label={facts.name} value={schools[id]} onChange={(e) => onChange(id, e.target.value)}>
+                {Object.entries(facts.choices).map(([choice, { name }]) => (
+                  <option key={choice} value={choice}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+              <span className="mt-1 block text-sm text-soft">{facts.choices[schools[id]]?.reason}</span>
+            </label>
+          );
+        })}
+      </DisclosurePanel>
+    </Disclosure>
+  );
+}
+
+export const SurfaceTabs = ({
+  surfaces,
+  plan,
+  selected,
+  onSelect,
+}: {
+  surfaces: readonly care.Surface[];
+  plan: care.CleaningPlan;
+  selected: care.Surface;
+  onSelect: (s: care.Surface) => void;
+}) => (
+  <ol aria-label="Surfaces in working order" className="mt-3 space-y-1">
+    {surfaces.map((surface, i) => {
+      const steps = plan.steps.filter((s) => s.surface === surface);
+      const touches = steps.filter((s) => s.contact).length;
+      return (
+        <li key={surface}>
+          <button
+            type="button"
+            aria-pressed={surface === selected}
+            onClick={() => onSelect(surface)}
+            className={`flex min-h-11 w-full items-center gap-3 rounded border px-3 text-left ${surface === selected ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet hover:bg-well'}`}
+          >
+            <span className="font-mono text-soft">{i + 1}</span>
+            <span className="flex-1">{surfaceTitle(surface)}</span>
+            <span className={`text-sm font-normal ${surface === selected ? '' : 'text-soft'}`}>
+              {steps.length === 0 ? 'no steps' : `at most ${touches} ${touches === 1 ? 'touch' : 'touches'}`}
+            </span>
+          </button>
+        </li>
+      );
+    })}
+  </ol>
+);
+
+type Reasoned = { surface: care.Surface; reason: string };
+export const ReasonList = ({ title, entries }: { title: string; entries: readonly Reasoned[] }) =>
+  entries.length === 0 ? null : (
+    <Section title={title}>
+      <ul className="sheet divide-y divide-line">
+        {entries.map((e, i) => (
+          <li key={i} className="px-4 py-2">
+            <span className="font-medium">{surfaceTitle(e.surface)}</span>
+            <span className="block text-sm text-soft">{e.reason}</span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+
+export const Cautions = ({ cautions }: { cautions: readonly care.Caution[] }) =>
+  cautions.length === 0 ? null : (
+    <Section title="Take care">
+      <ul className="space-y-2">
+        {cautions.map(({ hazard, caution, wear }) => (
+          <li key={hazard} className="flex gap-3 rounded bg-act-tint px-4 py-3">
+            <ShieldAlert className="mt-0.5 shrink-0 text-act" size={20} aria-hidden="true" />
+            <p>
+              <span className="font-semibold">{care.HAZARDS[hazard].name}.</span> {caution}{' '}
+              {wear.length > 0 && <span className="font-medium">Wear: {wear.join(', ').replace('-', ' ')}.</span>}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+
+export const Missing = ({ missing }: { missing: readonly care.Missing[] }) =>
+  missing.length === 0 ? null : (
+    <Section title="Missing">
+      <ul className="sheet divide-y divide-line">
+        {missing.map((m, i) => (
+          <li key={i} className="px-4 py-2">
+            {m.reason}
+            {m.substitute && <span className="text-soft"> Instead: {care.thingName(m.substitute)}.</span>}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+
+export function Totals({ plan, currency }: { plan: care.CleaningPlan; currency: string }) {
+  const { minutes, contacts, materials, cost } = plan.totals;
+  return (
+    <div>
+      <dl className="grid grid-cols-3 gap-4 text-center">
+        {[
+          ['At most', minutesWords(minutes)],
+          ['Touches', `${contacts} at most`],
+          ['Materials', money(cost, currency)],
+        ].map(([term, value]) => (
+          <div key={term} className="rounded bg-well py-2">
+            <dt className="text-sm text-soft">{term}</dt>
+            <dd className="text-lg font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {materials.length > 0 && <p className="mt-2 text-sm text-soft">Have ready: {materials.map(amountWords).join(', ')}.</p>}
+    </div>
+  );
+}
