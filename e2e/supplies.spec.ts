@@ -40,9 +40,16 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
   await expect(page.getByText('used on a shell')).toHaveCount(0);
   await page.goto(`${running.url}/gear/${id}/plan`);
   await page.getByRole('button', { name: 'Start cleaning' }).click();
-  for (const key of ['Space', 'Space', '3', 'Space', '1']) {
+  const steps = [
+    ['Before you begin', 'Space'],
+    ['Blow', 'Space'],
+    ['Look', '3'],
+    ['Damp wipe', 'Space'],
+    ['Look', '1'],
+  ] as const;
+  for (const [heading, key] of steps) {
+    await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();
     await page.keyboard.press(key);
-    await page.waitForTimeout(100);
   }
   await page.getByRole('button', { name: 'Put it in the log' }).click();
   await page.waitForURL(/\/gear\/[0-9a-f-]+$/);
