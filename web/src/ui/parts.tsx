@@ -7,11 +7,11 @@ import { VERDICT_WORDS } from './lightpath/surfaceLook';
 
 type Look = 'filled' | 'plain' | 'quiet';
 const LOOKS: Record<Look, string> = {
-  filled: 'bg-fill text-on-fill font-semibold hover:opacity-90',
-  plain: 'border border-soft bg-sheet hover:bg-well',
+  filled: 'px-4 bg-fill text-on-fill font-semibold hover:opacity-90',
+  plain: 'px-4 border border-soft bg-sheet hover:bg-well',
   quiet: 'text-glass underline-offset-4 hover:underline',
 };
-const BASE = 'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 text-base disabled:opacity-50';
+const BASE = 'inline-flex min-h-11 items-center justify-center gap-2 rounded text-base disabled:opacity-50';
 
 export function Button({ look = 'plain', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
   return <button type="button" className={`${BASE} ${LOOKS[look]} ${className}`} {...rest} />;

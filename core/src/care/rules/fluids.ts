@@ -60,13 +60,4 @@ export const fluidRules = [
     basis: ourChoice('Practice allows a hidden test patch; we prefer to refuse where nothing but rubber is at stake.'),
     forbids: (candidate) => surfaceFacts(candidate.surface).stuff === 'rubber' && candidate.method === 'solvent-wipe',
   }),
-  rule({
-    id: 'no-household-wipes',
-    title: 'No shirt tails, handkerchiefs or household tissue on optics',
-    message: 'Wood fibre and grit: neither shirt tails nor paper towels nor toilet or facial tissue on the {surface}.',
-    basis: commonPractice,
-    forbids: (candidate) =>
-      (isOptical(candidate.surface) || familyOf(candidate.surface) === 'display') &&
-      candidate.materials.some((m) => m === 'household-tissue' || m === 'shirt-tail' || m === 'paper-towel'),
-  }),
 ];

@@ -63,4 +63,13 @@ export const surfaceRules = [
     forbids: ({ surface, method }, { traits }) =>
       method === 'plastic-polish' && !(traits.opticMaterial === 'acrylic' && !traits.coated && familyOf(surface) === 'glass'),
   }),
+  rule({
+    id: 'no-household-wipes',
+    title: 'No shirt tails, handkerchiefs or household tissue on optics',
+    message: 'Wood fibre and grit: neither shirt tails nor paper towels nor toilet or facial tissue on the {surface}.',
+    basis: commonPractice,
+    forbids: (candidate) =>
+      (isOptical(candidate.surface) || familyOf(candidate.surface) === 'display') &&
+      candidate.materials.some((m) => m === 'household-tissue' || m === 'shirt-tail' || m === 'paper-towel'),
+  }),
 ];

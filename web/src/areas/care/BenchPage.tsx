@@ -76,12 +76,12 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           </p>
         </div>
         <div className="flex shrink-0 gap-2 whitespace-nowrap">
-          <Button className="max-sm:px-3" onClick={undo} disabled={draft.events.length === 0}>
+          <Button onClick={undo} disabled={draft.events.length === 0}>
             <Undo2 size={18} aria-hidden="true" /> Undo
           </Button>
           {touched || state.phase === 'close' ? (
             state.phase !== 'close' && (
-              <Button className="max-sm:px-3" onClick={() => act({ type: 'stop' })}>
+              <Button onClick={() => act({ type: 'stop' })}>
                 <X size={18} aria-hidden="true" /> Stop here
               </Button>
             )

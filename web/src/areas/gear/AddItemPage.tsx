@@ -29,7 +29,7 @@ export function AddItemPage() {
           {more ? (
             <MoreFields {...fields} />
           ) : (
-            <Button look="quiet" className="px-0" onClick={() => setMore(true)}>
+            <Button look="quiet" onClick={() => setMore(true)}>
               Add notes or the day it came
             </Button>
           )}

@@ -105,6 +105,8 @@ const SEARCH_PAUSE_MS = 200;
 
 function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
   const [search, setSearch] = useState(filters.search ?? '');
+  const [open, setOpen] = useState(false);
+  const chosen = SELECTS.filter(({ key }) => filters[key] !== undefined).length;
   useEffect(() => {
     if (search === (filters.search ?? '')) return;
     const timer = setTimeout(() => set('search', search), SEARCH_PAUSE_MS);
@@ -123,22 +125,28 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
           onChange={(e) => setSearch(e.target.value)}
         />
       </label>
-      {SELECTS.map(({ key, label, all, options }) => (
-        <select
-          key={key}
-          aria-label={label}
-          className="input md:w-auto"
-          value={String(filters[key] ?? '')}
-          onChange={(e) => set(key, e.target.value)}
-        >
-          <option value="">{all}</option>
-          {Object.entries(options).map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
-      ))}
+      {/* On a phone the choices wait behind one button, so that the shelf itself is seen. */}
+      <Button className="col-span-2 md:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
+        Filter and sort{chosen > 0 && ` (${chosen})`}
+      </Button>
+      <div className={open ? 'contents' : 'hidden md:contents'}>
+        {SELECTS.map(({ key, label, all, options }) => (
+          <select
+            key={key}
+            aria-label={label}
+            className="input md:w-auto"
+            value={String(filters[key] ?? '')}
+            onChange={(e) => set(key, e.target.value)}
+          >
+            <option value="">{all}</option>
+            {Object.entries(options).map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </select>
+        ))}
+      </div>
     </div>
   );
 }
@@ -180,7 +188,7 @@ export function ShelfPage() {
           <ButtonLink to="/gear/import">
             <Upload size={18} aria-hidden="true" /> Import
           </ButtonLink>
-          <ButtonLink to="/gear/new" look="filled">
+          <ButtonLink to="/gear/new" look="filled" className="max-md:order-first">
             <Plus size={18} aria-hidden="true" /> Add a thing
           </ButtonLink>
         </>

@@ -32,7 +32,7 @@ function SeenSoil({ soil, severity, onSee }: { soil: care.Soil; severity: care.S
           </button>
         ))}
       </div>
-      <Button look="quiet" className="mt-1 px-0" onClick={() => onSee(soil, 0)}>
+      <Button look="quiet" className="mt-1" onClick={() => onSee(soil, 0)}>
         Not there after all
       </Button>
     </fieldset>
@@ -66,7 +66,7 @@ export function FindingsPicker({ mayShow, findings, onSee }: Props) {
           ))}
         </div>
         {open.length > shown.length && (
-          <Button look="quiet" className="px-0" onClick={() => setAll(true)}>
+          <Button look="quiet" onClick={() => setAll(true)}>
             Show {open.length - shown.length} more
           </Button>
         )}

@@ -69,24 +69,24 @@ function SupplyRow({ supply }: { supply: Supply }) {
       {note && <p className="text-sm text-soft">{note}</p>}
       <div className="flex flex-wrap gap-x-4">
         {supplies.isWashable(thing) && (
-          <Button look="quiet" className="px-0" onClick={() => wash.mutate({ id, version })}>
+          <Button look="quiet" onClick={() => wash.mutate({ id, version })}>
             Washed
           </Button>
         )}
         {stock === null && state === 'clean' && (
-          <Button look="quiet" className="px-0" onClick={fallen}>
+          <Button look="quiet" onClick={fallen}>
             It fell, or got dirty
           </Button>
         )}
         {supplies.mayDemote(supply) && (
-          <Button look="quiet" className="px-0" onClick={() => demote.mutate({ id, version })}>
+          <Button look="quiet" onClick={() => demote.mutate({ id, version })}>
             It touched a shell
           </Button>
         )}
-        <Button look="quiet" className="px-0" onClick={() => setEditing(true)}>
+        <Button look="quiet" onClick={() => setEditing(true)}>
           Edit
         </Button>
-        <Button look="quiet" className="px-0" onClick={() => remove.mutate(id)}>
+        <Button look="quiet" onClick={() => remove.mutate(id)}>
           Take out
         </Button>
       </div>
