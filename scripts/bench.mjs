@@ -67,5 +67,6 @@ ensureInstalled();
 const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt();
 runTypeScript('bench/src/plan.ts');
+runTypeScript('bench/src/space.ts');
 firstPage();
 await coldStart();
