@@ -1,9 +1,10 @@
 import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
-import { Download, Plus, Search, Upload } from 'lucide-react';
+import { Download, Plus, Upload } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
+import { SearchField } from '../../ui/SearchField';
 import { Day, todayHere } from '../../ui/when';
 import { useShelf, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
@@ -114,17 +115,13 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
   }, [search, filters.search, set]);
   return (
     <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
-      <label className="relative col-span-2 md:w-56">
-        <Search size={18} className="pointer-events-none absolute top-3.5 left-3 text-soft" aria-hidden="true" />
-        <input
-          type="search"
-          aria-label="Search the shelf"
-          placeholder="Search name or notes"
-          className="input pl-10"
-          value={search}
-          onChange={(e) => setSearch(e.target.value)}
-        />
-      </label>
+      <SearchField
+        className="col-span-2 md:w-56"
+        label="Search the shelf"
+        placeholder="Search name or notes"
+        value={search}
+        onChange={setSearch}
+      />
       {/* On a phone the choices wait behind one button, so that the shelf itself is seen. */}
       <Button className="col-span-2 md:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
         Filter and sort{chosen > 0 && ` (${chosen})`}

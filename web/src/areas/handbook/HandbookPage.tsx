@@ -1,7 +1,7 @@
-import { Search } from 'lucide-react';
 import { useEffect } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { Button, Empty, Page, Section } from '../../ui/parts';
+import { SearchField } from '../../ui/SearchField';
 import { CHAPTERS, search, type Entry } from './entries';
 
 function EntryCard({ entry, marked }: { entry: Entry; marked: boolean }) {
@@ -33,17 +33,13 @@ export function HandbookPage() {
       sub="What Bright Keeper knows and decides by, with where each piece is from. Maker’s instructions and local rules come first."
     >
       <div className="mb-6 flex flex-wrap gap-3">
-        <label className="relative w-full md:w-96">
-          <Search size={18} className="pointer-events-none absolute top-3.5 left-3 text-soft" aria-hidden="true" />
-          <input
-            type="search"
-            aria-label="Search the handbook"
-            placeholder="salt, mirror, alcohol…"
-            className="input pl-10"
-            value={text}
-            onChange={(e) => setParams(e.target.value ? { search: e.target.value } : {}, { replace: true })}
-          />
-        </label>
+        <SearchField
+          className="w-full md:w-96"
+          label="Search the handbook"
+          placeholder="salt, mirror, alcohol…"
+          value={text}
+          onChange={(next) => setParams(next ? { search: next } : {}, { replace: true })}
+        />
         <nav aria-label="Chapters" className="flex flex-wrap items-center gap-x-4">
           {chapters.map((c) => (
             <a key={c.id} className="link inline-flex min-h-11 items-center" href={`#${c.id}`}>
