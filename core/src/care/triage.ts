@@ -2,9 +2,11 @@ import { SOILS, type Soil } from './knowledge/soils.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import type { Context, Finding } from './types.js';
 
-/** What one finding asks for, before any rule about how. */
-export const VERDICTS = ['leave', 'clean', 'isolate', 'hand-over'] as const;
+/** What one finding asks for, before any rule about how; from the mildest to the gravest. */
+export const VERDICTS = ['leave', 'clean', 'hand-over', 'isolate'] as const;
 export type Verdict = (typeof VERDICTS)[number];
+/** How grave a verdict is: what spreads outweighs what only a workshop can halt, and that what only shows. */
+export const gravity = (verdict: Verdict): number => VERDICTS.indexOf(verdict);
 export type Triage = { verdict: Verdict; reason: string };
 
 const leave = (reason: string): Triage => ({ verdict: 'leave', reason });
@@ -108,11 +110,9 @@ export function triage(finding: Finding, context: Context): Triage {
   }
 }
 
-const WEIGHT: Record<Verdict, number> = { leave: 0, clean: 1, 'hand-over': 2, isolate: 3 };
-
 /** The gravest of several triages: isolate over hand over over clean over leave. */
 export const gravest = (triages: readonly Triage[]): Triage =>
-  triages.reduce((worst, t) => (WEIGHT[t.verdict] > WEIGHT[worst.verdict] ? t : worst), leave('Nothing found.'));
+  triages.reduce((worst, t) => (gravity(t.verdict) > gravity(worst.verdict) ? t : worst), leave('Nothing found.'));
 
 /** Can fungus be reached on this surface without opening anything? */
 export const growthIsReachable = (surface: Surface, soil: Soil): boolean =>

@@ -19,8 +19,11 @@ const toItem = (row: ItemRow): Item => ({
 
 const toState = ({ itemId: _, ...row }: StateRow): SurfaceState => ({ ...row, knownSince: row.knownSince.toISOString() });
 
-/** Verdicts from the mildest to the gravest, as the triage weighs them. */
-const GRAVITY: readonly care.Verdict[] = ['leave', 'clean', 'hand-over', 'isolate'];
+/** The verdicts as a list in SQL, mildest first: the place of one in it tells how grave it is. */
+const VERDICTS_IN_SQL = sql`array[${sql.join(
+  care.VERDICTS.map((verdict) => sql`${verdict}`),
+  sql`, `,
+)}]::text[]`;
 
 const likePattern = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
 
@@ -74,7 +77,7 @@ export class GearRepository {
     const gravity = db
       .select({
         itemId: surfaceStates.itemId,
-        rank: sql<number>`max(array_position(array['leave','clean','hand-over','isolate']::text[], ${surfaceStates.verdict}))`.as('rank'),
+        rank: sql<number>`max(array_position(${VERDICTS_IN_SQL}, ${surfaceStates.verdict}))`.as('rank'),
       })
       .from(surfaceStates)
       .groupBy(surfaceStates.itemId)
@@ -95,7 +98,7 @@ export class GearRepository {
       query.kind ? eq(items.kind, query.kind) : undefined,
       query.status ? eq(items.status, query.status) : undefined,
       query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
-      query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, GRAVITY.indexOf(query.needs) + 1) : undefined,
+      query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, care.gravity(query.needs) + 1) : undefined,
       query.due === 'overdue' ? lte(first.latest, schedule.addDays(today, -1)) : undefined,
       query.due === 'this-month' ? lte(first.due, schedule.addMonths(today, 1)) : undefined,
     ];

@@ -25,9 +25,8 @@ import { ScheduleRepository } from '../schedule/schedule.repository.js';
 import { GearRepository } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
 
-const GRAVEST_FIRST: readonly care.Verdict[] = ['isolate', 'hand-over', 'clean', 'leave'];
 const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
-  GRAVEST_FIRST.find((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
+  care.VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
 
 /** The names of the fields in which two versions of a thing differ. */
 const changedFields = (before: Item, after: ItemInput): string[] =>

@@ -1,5 +1,5 @@
 import { scheduleErrors, type Item, type Today } from '@bright-keeper/contract';
-import { schedule, type care } from '@bright-keeper/core';
+import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
@@ -10,8 +10,6 @@ import { RhythmService } from '../schedule/rhythm.service.js';
 import { ScheduleRepository } from '../schedule/schedule.repository.js';
 
 const RECENT = 8;
-/** By consequence: what spreads, then what only a workshop can halt, then what only shows. */
-const RANK: readonly care.Verdict[] = ['isolate', 'hand-over', 'clean'];
 
 const worst = ({ findings }: Today['needs'][number]['surfaces'][number]) => Math.max(0, ...findings.map((f) => f.severity));
 const named = ({ id, name, kind, traits, status }: Item): Today['open'][number]['item'] => ({ id, name, kind, traits, status });
@@ -68,12 +66,12 @@ export class TodayService {
     for (const { item, state } of await this.gear.needy(this.database.db)) {
       const verdict = state.verdict as Today['needs'][number]['verdict'];
       const need = byItem.get(item.id) ?? { item: named(item), verdict, surfaces: [] };
-      if (RANK.indexOf(verdict) < RANK.indexOf(need.verdict)) need.verdict = verdict;
+      if (care.gravity(verdict) > care.gravity(need.verdict)) need.verdict = verdict;
       need.surfaces.push({ surface: state.surface, verdict, findings: state.findings, reason: state.reason });
       byItem.set(item.id, need);
     }
     for (const need of byItem.values())
-      need.surfaces.sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || worst(b) - worst(a));
-    return [...byItem.values()].sort((a, b) => RANK.indexOf(a.verdict) - RANK.indexOf(b.verdict) || a.item.name.localeCompare(b.item.name));
+      need.surfaces.sort((a, b) => care.gravity(b.verdict) - care.gravity(a.verdict) || worst(b) - worst(a));
+    return [...byItem.values()].sort((a, b) => care.gravity(b.verdict) - care.gravity(a.verdict) || a.item.name.localeCompare(b.item.name));
   }
 }

@@ -9,3 +9,6 @@ export const findingsWords = (findings: readonly { soil: care.Soil; severity: ca
 
 /** "Front glass", as a heading. */
 export const surfaceTitle = (surface: care.Surface): string => capital(care.SURFACES[surface].name);
+
+/** "Wear: gloves, eye protection." where something is to be worn, else nothing. */
+export const wearWords = (wear: readonly string[]): string => (wear.length > 0 ? `Wear: ${wear.join(', ').replace('-', ' ')}.` : '');

@@ -3,7 +3,7 @@ import { care } from '@bright-keeper/core';
 import { ShieldAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
-import { capital, findingsWords, surfaceTitle } from '../../ui/words';
+import { capital, findingsWords, surfaceTitle, wearWords } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
 import { MotionDrawing } from './MotionDrawing';
 import { ANSWER_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
@@ -59,8 +59,7 @@ const CautionLines = ({ hazards }: { hazards: readonly care.HazardId[] }) => (
       <p key={h} className="flex gap-3 rounded bg-act-tint px-4 py-2">
         <ShieldAlert size={20} className="mt-0.5 shrink-0 text-act" aria-hidden="true" />
         <span>
-          <b>{care.HAZARDS[h].name}.</b> {care.HAZARDS[h].caution}
-          {care.HAZARDS[h].wear.length > 0 && ` Wear: ${care.HAZARDS[h].wear.join(', ').replace('-', ' ')}.`}
+          <b>{care.HAZARDS[h].name}.</b> {care.HAZARDS[h].caution} {wearWords(care.HAZARDS[h].wear)}
         </span>
       </p>
     ))}

@@ -2,7 +2,7 @@ import { care } from '@bright-keeper/core';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { ChevronDown, ShieldAlert } from 'lucide-react';
 import { Section } from '../../ui/parts';
-import { surfaceTitle } from '../../ui/words';
+import { surfaceTitle, wearWords } from '../../ui/words';
 import { amountWords, minutesWords, money } from './words';
 
 export function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: string }) {
@@ -114,7 +114,7 @@ export const Cautions = ({ cautions }: { cautions: readonly care.Caution[] }) =>
             <ShieldAlert className="mt-0.5 shrink-0 text-act" size={20} aria-hidden="true" />
             <p>
               <span className="font-semibold">{care.HAZARDS[hazard].name}.</span> {caution}{' '}
-              {wear.length > 0 && <span className="font-medium">Wear: {wear.join(', ').replace('-', ' ')}.</span>}
+              {wear.length > 0 && <span className="font-medium">{wearWords(wear)}</span>}
             </p>
           </li>
         ))}

@@ -2,6 +2,7 @@ import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
+import { toNumber } from '../../ui/toNumber';
 import { choiceWords } from './words';
 
 type FormProps = { control: Control<ItemInput>; register: UseFormRegister<ItemInput>; errors: FieldErrors<ItemInput> };
@@ -89,13 +90,6 @@ export function KindField({ control, onKind }: Pick<FormProps, 'control'> & { on
     />
   );
 }
-
-/** Whole numbers as typed; an empty field is "not known". */
-const toNumber = (text: unknown): unknown => {
-  if (text === '' || text === null || text === undefined) return null;
-  const number = Number(text);
-  return Number.isNaN(number) ? text : number;
-};
 
 function TraitField({ trait, form }: { trait: care.TraitId; form: FormProps }) {
   const facts: care.TraitFacts = care.TRAITS[trait];

@@ -1,5 +1,5 @@
 import { care, schedule } from '@bright-keeper/core';
-import { capital } from '../../ui/words';
+import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care/words';
 
 export type Entry = { id: string; title: string; lines: string[]; basis: string };
@@ -46,7 +46,7 @@ const hazards = (): Entry[] =>
     return {
       id: `hazard-${id}`,
       title: name,
-      lines: [caution, ...(wear.length > 0 ? [`Wear: ${wear.join(', ').replace('-', ' ')}.`] : [])],
+      lines: [caution, wearWords(wear)].filter(Boolean),
       basis: basisWords(basis),
     };
   });

@@ -4,11 +4,9 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
+import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
 import { Field } from '../gear/ItemFields';
-
-const toNumber = (text: unknown): unknown =>
-  text === '' || text === null || text === undefined ? null : Number.isNaN(Number(text)) ? text : Number(text);
 
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
 const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
