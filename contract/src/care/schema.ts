@@ -1,4 +1,4 @@
-import { care } from '@bright-keeper/core';
+import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
 import { id, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
@@ -36,6 +36,7 @@ const onHand = Joi.object<care.OnHand>({
   role: Joi.string().valid('glass', 'shell', 'sensor', 'any'),
   state: Joi.string().valid('clean', 'dirty'),
   unitPrice: Joi.number().min(0).max(100_000),
+  widthMm: Joi.number().min(4).max(80),
 });
 
 const item = Joi.object({
@@ -66,6 +67,7 @@ export const planRequest = Joi.object<care.PlanRequest>({
   conditions: conditionsSchema,
   schools: schoolsSchema,
   onHand: Joi.array().items(onHand).max(200),
+  sensorRehearsed: Joi.boolean(),
 }).custom(onItsOwnSurfaces);
 
 export type StartCleaning = { itemId: string; place: care.Place; conditions?: care.Conditions; schools?: Partial<care.Schools> };
@@ -79,7 +81,27 @@ export const startCleaning = Joi.object<StartCleaning>({
 const stepId = () => Joi.string().max(120);
 const event = Joi.alternatives().try(
   Joi.object({ type: Joi.string().valid('ready', 'stop').required() }),
-  Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required() }),
+  Joi.object({ type: Joi.string().valid('done', 'rehearsed').required(), step: stepId().required() }),
+  Joi.object({
+    type: Joi.string().valid('power-checked').required(),
+    step: stepId().required(),
+    heldOpen: Joi.string()
+      .valid(...sensor.HELD_OPEN)
+      .required(),
+  }),
+  Joi.object({
+    type: Joi.string().valid('exposure').required(),
+    step: stepId().required(),
+    at: Joi.string().isoDate().required(),
+    seconds: Joi.number().min(sensor.SHORTEST_EXPOSURE_S).max(sensor.LONGEST_EXPOSURE_S).required(),
+  }),
+  Joi.object({
+    type: Joi.string().valid('turning').required(),
+    step: stepId().required(),
+    effort: Joi.string()
+      .valid(...care.EFFORTS)
+      .required(),
+  }),
   Joi.object({
     type: Joi.string().valid('answer').required(),
     step: stepId().required(),

@@ -1,4 +1,4 @@
-import { swabFor } from '../sensor/formats.js';
+import { swabOnHand } from './swabOnHand.js';
 import type { ItemKind } from './knowledge/kinds.js';
 import { familyOf, surfaceFacts } from './knowledge/surfaces.js';
 import type { Context, Step } from './types.js';
@@ -18,7 +18,8 @@ const BY_KIND: Partial<Record<ItemKind, string[]>> = {
   phone: ['Switch the screen off; nothing wet near the openings.'],
 };
 
-function preparationAtHome(steps: readonly Step[], { kind, traits }: Context): string[] {
+function preparationAtHome(steps: readonly Step[], context: Context): string[] {
+  const { kind, traits } = context;
   const lines = ['A clear, still, dust-free table and a good slanted lamp. Hands washed; gloves if they sweat.'];
   if (kind === 'lens' && nearOpening(steps))
     lines.push('Clean the body cap, then take the lens off over the table and cap the body. Never stand the lens on its rear element.');
@@ -29,10 +30,11 @@ function preparationAtHome(steps: readonly Step[], { kind, traits }: Context): s
   if (traits.filterFitted && !traits.filterStuck && (touches(steps, 'filter-back') || touches(steps, 'front-glass')))
     lines.push('Unscrew the filter when its turn comes; it lies face up on a clean cloth.');
   if (steps.some((s) => s.method === 'sensor-swab')) {
-    const swab = swabFor(traits.sensorFormat ?? 'full-frame');
-    lines.push(
-      `Battery full or on mains. Swab ${swab.widthMm} mm wide, drawn along the ${swab.axis}${swab.lanes > 1 ? `, in ${swab.lanes} lanes that overlap` : ''}. Keep the blower’s tip outside the mount.`,
-    );
+    const swab = swabOnHand(context);
+    if (swab)
+      lines.push(
+        `Battery full or on mains. Swab ${swab.widthMm} mm wide, drawn along the ${swab.axis}${swab.lanes > 1 ? `, in ${swab.lanes} lanes that overlap` : ''}. Keep the blower’s tip outside the mount.`,
+      );
   }
   return lines;
 }

@@ -1,8 +1,9 @@
-import { swabFor } from '../sensor/formats.js';
 import { MATERIALS, TOOLS, materialFacts, type Material, type Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { swabFor } from '../sensor/swabs.js';
 import { isPlasticOptic } from './rules/index.js';
+import { swabOnHand } from './swabOnHand.js';
 import type { Context, Finding, Use } from './types.js';
 
 /** One way to equip a method: at most one tool, and what it uses up. */
@@ -77,6 +78,12 @@ function dampSwabs(surface: Surface, context: Context): Outfit[] {
   return [withUses(null, use('water', 1), use('cotton-swab', 2))];
 }
 
+/** Both faces of each swab are wetted; a sensor no swab on hand fits is planned with one, which is then missing. */
+function sensorSwab(context: Context): Outfit {
+  const { drops, swabs } = swabOnHand(context) ?? swabFor(context.traits.sensorFormat ?? 'full-frame');
+  return withUses(null, use('sensor-fluid', 2 * drops * swabs), use('sensor-swab', swabs));
+}
+
 /** Fresh water goes on with a cloth kept for that side of the thing. */
 const waterCloth = (surface: Surface, context: Context): Outfit[] =>
   familyOf(surface) === 'shell' ? [withUses('body-cloth', use('water', 10))] : damp(glassWipes('damp', context), 'water', 6);
@@ -117,7 +124,7 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
     case 'solvent-wipe':
       return solventWipes(surface, findings, context);
     case 'sensor-swab':
-      return [withUses(null, use('sensor-fluid', 2 * swabFor(context.traits.sensorFormat ?? 'full-frame').drops), use('sensor-swab', 1))];
+      return [sensorSwab(context)];
     case 'contact-eraser':
       return [tool('contact-eraser')];
     case 'adhesive-remover':
@@ -127,6 +134,7 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
     case 'lubricate':
       return [withUses('oil-tip', use('instrument-oil', 1))];
     case 'leave':
+    case 'open-group':
     case 'service':
     case 'canned-air':
       return [];

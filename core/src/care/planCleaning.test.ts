@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { mayTouch } from '../supplies/mayTouch.js';
 import * as care from './index.js';
 import { anyRequest, everySingleFinding } from './testing/requests.js';
 
@@ -155,6 +156,43 @@ describe('a cleaning plan, whatever was found', () => {
         if (!plastic && !(acrylic && care.familyOf(step.surface) === 'glass')) continue;
         for (const { material } of step.uses)
           for (const bad of ['alcohol', 'acetone', 'ammonia']) expect(care.materialFacts(material).contains, step.id).not.toContain(bad);
+      }
+    });
+  });
+
+  it('uses only what lies in the drawer, clean and kept for that surface', () => {
+    always((request, { steps }) => {
+      if (!request.onHand) return;
+      for (const step of steps) {
+        const used = [...(step.tool ? [step.tool] : []), ...step.uses.map((u) => u.material)].filter((id) => id !== 'water');
+        for (const id of used)
+          expect(
+            request.onHand.some((thing) => thing.id === id && mayTouch(thing, step.surface).ok),
+            `${step.id}: ${id}`,
+          ).toBe(true);
+      }
+    });
+  });
+
+  it('never works above or before something that would dirty what is done', () => {
+    always((_, { steps }) => {
+      const first = new Map<care.Surface, number>();
+      const last = new Map<care.Surface, number>();
+      for (const [i, { surface }] of steps.entries()) {
+        if (!first.has(surface)) first.set(surface, i);
+        last.set(surface, i);
+      }
+      for (const [earlier, later] of care.BEFORE)
+        if (last.has(earlier) && first.has(later)) expect(last.get(earlier)!, `${earlier} after ${later}`).toBeLessThan(first.get(later)!);
+    });
+  });
+
+  it('draws a sensor swab only where it lies flat, over the whole sensor', () => {
+    always((_, { steps }) => {
+      for (const { sensor, method } of steps) {
+        expect(sensor !== null).toBe(method === 'sensor-swab');
+        if (sensor && sensor.strokes.lanes === 1) expect(sensor.strokes.missedByOneMm).toBe(0);
+        if (sensor) expect(sensor.rehearseFirst).toBe(true);
       }
     });
   });

@@ -19,6 +19,7 @@ export const contextOf = (request: Omit<PlanRequest, 'findings'>): Context => ({
   conditions: request.conditions ?? {},
   schools: { ...DEFAULT_SCHOOLS, ...request.schools },
   onHand: request.onHand ?? null,
+  sensorRehearsed: request.sensorRehearsed ?? false,
 });
 
 /** @throws RangeError when a finding names a surface this thing does not have, or a soil or severity nobody knows. */

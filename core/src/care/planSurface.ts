@@ -7,6 +7,7 @@ import type { Soil } from './knowledge/soils.js';
 import { familyOf, type Surface } from './knowledge/surfaces.js';
 import { firstRefusal, type RuleId } from './rules/index.js';
 import { stepsFor } from './steps.js';
+import { swabOnHand } from './swabOnHand.js';
 import { temptationsFor } from './temptations.js';
 import { gravest, growthIsReachable, triage } from './triage.js';
 import type { CleaningPlan, Context, Finding, Missing, Refusal } from './types.js';
@@ -37,13 +38,24 @@ function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
     .map((f) => f.soil);
 }
 
-const isOnHand = (id: Tool | Material, surface: Surface, { onHand }: Context): boolean =>
-  onHand === null || isAlwaysThere(id) || onHand.some((thing) => thing.id === id && mayTouch(thing, surface).ok);
+function isOnHand(id: Tool | Material, surface: Surface, context: Context): boolean {
+  const { onHand } = context;
+  if (onHand === null || isAlwaysThere(id)) return true;
+  if (id === 'sensor-swab' && !swabOnHand(context)) return false;
+  return onHand.some((thing) => thing.id === id && mayTouch(thing, surface).ok);
+}
+
+/** Why a thing that lies in the drawer cannot be used here; undefined when there is none at all. */
+function unfitBecause(id: Tool | Material, surface: Surface, context: Context): string | undefined {
+  const unfit = context.onHand?.find((thing) => thing.id === id);
+  if (!unfit) return undefined;
+  if (id === 'sensor-swab' && !swabOnHand(context)) return 'Every swab in the drawer is wider than this sensor: it would not lie flat.';
+  return mayTouch(unfit, surface).reason;
+}
 
 /** Something the drawer lacks or holds in no fit state, and what stands in for it. */
-function missingEntry(id: Tool | Material, surface: Surface, { onHand }: Context, standIn?: Tool | Material): Missing {
-  const unfit = onHand?.find((thing) => thing.id === id);
-  const reason = (unfit && mayTouch(unfit, surface).reason) ?? `There is no ${thingName(id)} in the drawer.`;
+function missingEntry(id: Tool | Material, surface: Surface, context: Context, standIn?: Tool | Material): Missing {
+  const reason = unfitBecause(id, surface, context) ?? `There is no ${thingName(id)} in the drawer.`;
   return {
     ...(id in TOOLS ? { tool: id as Tool } : { material: id as Material }),
     for: [surface],

@@ -20,6 +20,7 @@ const SAY: Partial<Record<Method, readonly { school: SchoolId; on: readonly Fami
   dab: [{ school: 'mirror', on: ['mirror'] }],
   'wet-wipe': [{ school: 'field-fluid', on: ['glass', 'display'] }],
   'solvent-wipe': [{ school: 'motion', on: ['glass'] }],
+  'adhesive-remover': [{ school: 'sticky', on: ['shell'] }],
   'sensor-swab': [
     { school: 'sensor', on: ['sensor'] },
     { school: 'sensor-stroke', on: ['sensor'] },

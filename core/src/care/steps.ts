@@ -1,4 +1,4 @@
-import { swabFor } from '../sensor/formats.js';
+import type { HeldOpen } from '../sensor/exposure.js';
 import type { Outfit } from './equip.js';
 import type { HazardId } from './knowledge/hazards.js';
 import { materialFacts } from './knowledge/materials.js';
@@ -7,7 +7,8 @@ import { SOILS, type Soil } from './knowledge/soils.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import type { AllowedRung } from './planSurface.js';
 import { schoolNotesFor } from './schoolNotes.js';
-import type { Context, Finding, Look, Motion, Orientation, Step } from './types.js';
+import { swabOnHand } from './swabOnHand.js';
+import type { Context, Finding, Look, Motion, Orientation, SensorWork, Step } from './types.js';
 
 const LOOSENING: readonly Method[] = ['blow', 'soft-brush', 'rim-brush', 'stiff-brush'];
 const BRUSHES: readonly Method[] = ['soft-brush', 'rim-brush', 'stiff-brush'];
@@ -17,7 +18,8 @@ const TRIES = 2;
 /** How long a look takes, minutes (our choice). */
 export const LOOK_MINUTES = 0.5;
 
-function motionFor(method: Method, surface: Surface, { schools, traits }: Context): Motion {
+function motionFor(method: Method, surface: Surface, context: Context): Motion {
+  const { schools } = context;
   switch (method) {
     case 'blow':
     case 'canned-air':
@@ -44,7 +46,7 @@ function motionFor(method: Method, surface: Surface, { schools, traits }: Contex
     case 'damp-swab':
       return 'roll';
     case 'sensor-swab':
-      return traits.sensorFormat && swabFor(traits.sensorFormat).lanes > 1 ? 'one-way' : schools['sensor-stroke'];
+      return (swabOnHand(context)?.lanes ?? 1) > 1 ? 'one-way' : schools['sensor-stroke'];
     case 'lubricate':
       return 'work-through';
     case 'contact-eraser':
@@ -52,6 +54,7 @@ function motionFor(method: Method, surface: Surface, { schools, traits }: Contex
     case 'soap-wash':
       return 'rub';
     case 'leave':
+    case 'open-group':
     case 'service':
       return 'none';
     default:
@@ -67,7 +70,14 @@ function orientationFor(method: Method, surface: Surface): Orientation {
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
 }
 
-function lookFor(surface: Surface, asksForGrains: boolean, removes: readonly Soil[]): Look {
+const TURNING: Look = {
+  asks: 'turning',
+  lamp: 'Turn it from end to end, ten times, and feel.',
+  for: 'Whether it turns easier than before. Wipe off what oil you can see before it creeps.',
+};
+
+function lookFor(method: Method, surface: Surface, asksForGrains: boolean, removes: readonly Soil[]): Look {
+  if (method === 'lubricate') return TURNING;
   const tells = removes.map((soil) => SOILS[soil].tell).join(' ');
   if (familyOf(surface) === 'sensor')
     return {
@@ -79,6 +89,17 @@ function lookFor(surface: Surface, asksForGrains: boolean, removes: readonly Soi
     familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
   if (asksForGrains) return { asks: 'grains', lamp, for: SOILS.grit.tell };
   return { asks: 'clean', lamp, for: tells || 'Anything that is still there.' };
+}
+
+/** A mirrorless sensor lies open as soon as the lens is off; one behind a shutter needs the camera's mode or a long exposure. */
+function heldOpenBy({ kind, traits }: Context): HeldOpen {
+  if (traits.sensorCleaningMode) return 'cleaning-mode';
+  return kind === 'mirrorless-body' ? 'always-open' : 'exposure';
+}
+
+function sensorWork(context: Context): SensorWork | null {
+  const strokes = swabOnHand(context);
+  return strokes && { strokes, heldOpen: heldOpenBy(context), rehearseFirst: !context.sensorRehearsed };
 }
 
 /** The cautions of the fluid, of the surface and of what lies there. */
@@ -132,6 +153,7 @@ function buildStep(
     orientation: orientationFor(method, surface),
     minutes: facts.minutes,
     contact: facts.contact,
+    sensor: method === 'sensor-swab' ? sensorWork(context) : null,
     tries: TRIES,
     cautions: cautionsFor(method, surface, outfit, findings, context),
     basis: facts.basis,
@@ -152,7 +174,7 @@ export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findin
   let pass = 1;
   const add = (rung: AllowedRung, completes: string | null) => {
     const asksForGrains = gritLies && LOOSENING.includes(rung.method);
-    const look = lookFor(surface, asksForGrains, rung.removes);
+    const look = lookFor(rung.method, surface, asksForGrains, rung.removes);
     steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange: 'climb' }, findings, context));
   };
   for (const rung of rungs) {

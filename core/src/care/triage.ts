@@ -88,9 +88,10 @@ export function triage(finding: Finding, context: Context): Triage {
     case 'growth':
       return { verdict: 'isolate', reason: SOILS[soil].why };
     case 'tacky':
-      return severity >= 4
-        ? clean('It is past airing; removing the coating takes the lettering with it.')
-        : leave('Air it for two to twelve months; it often stops, though it may stay slightly tacky.');
+      if (severity >= 4) return clean('It is past airing; removing the coating takes the lettering with it.');
+      return context.schools.sticky === 'remove'
+        ? clean('Your school removes it: about 20 minutes a pass, the lettering goes, the bare shell stays.')
+        : leave('Air it for two to twelve months; it often stops, though it may stay slightly tacky and the old look does not return.');
     case 'corrosion':
       return triageCorrosion(finding);
     case 'inside':

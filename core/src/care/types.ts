@@ -1,3 +1,5 @@
+import type { HeldOpen } from '../sensor/exposure.js';
+import type { SwabStrokes } from '../sensor/swabs.js';
 import type { Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
 import type { ItemKind } from './knowledge/kinds.js';
@@ -19,6 +21,7 @@ export type OnHand = {
   role?: ToolRole;
   state?: 'clean' | 'dirty';
   /** What one unit cost; the usual price where it is not said. */ unitPrice?: number;
+  /** How wide a sensor swab is; the right width where it is not said. */ widthMm?: number;
 };
 
 export type PlanRequest = {
@@ -29,6 +32,8 @@ export type PlanRequest = {
   schools?: Partial<Schools>;
   /** Left out: everything is assumed to be at hand. */
   onHand?: OnHand[];
+  /** The dry run of a sensor clean has been done once; left out: it has not. */
+  sensorRehearsed?: boolean;
 };
 
 export type Motion =
@@ -50,9 +55,17 @@ export type Amount = { quantity: number; unit: 'drop' | 'sheet' | 'swab' | 'wipe
 
 /**
  * What to look for after a step. `asks: 'clean'` asks how the surface is as a whole;
- * `asks: 'grains'` asks only whether loose grains are left, because wiping waits for that answer.
+ * `asks: 'grains'` asks only whether loose grains are left, because wiping waits for that answer;
+ * `asks: 'turning'` asks how hard a thread turns now.
  */
-export type Look = { asks: 'clean' | 'grains'; lamp: string; for: string };
+export type Look = { asks: 'clean' | 'grains' | 'turning'; lamp: string; for: string };
+
+/** How hard a ring turns, easiest first. */
+export const EFFORTS = ['free', 'light', 'firm', 'hard', 'stuck'] as const;
+export type Effort = (typeof EFFORTS)[number];
+
+/** What a wet sensor clean needs beside the swab: how it is drawn, and how the sensor is held open. */
+export type SensorWork = { strokes: SwabStrokes; heldOpen: HeldOpen; rehearseFirst: boolean };
 
 export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string; would: string }[] };
 
@@ -76,6 +89,8 @@ export type Step = {
   orientation: Orientation;
   minutes: number;
   contact: boolean;
+  /** Only for a wet sensor clean. */
+  sensor: SensorWork | null;
   /** How often the step may be tried before climbing. */
   tries: number;
   look: Look | null;
@@ -120,4 +135,5 @@ export type Context = {
   conditions: Conditions;
   schools: Schools;
   onHand: OnHand[] | null;
+  sensorRehearsed: boolean;
 };

@@ -1,1 +1,3 @@
-export { formats, swabFor, type SensorFormat, type SwabChoice } from './formats.js';
+export * from './exposure.js';
+export * from './formats.js';
+export * from './swabs.js';

@@ -12,6 +12,8 @@ export type DrawerThing = {
   /** What a pack cost and how many units it held; null when not known. */
   packPrice: number | null;
   packSize: number | null;
+  /** How wide a sensor swab is; null for everything else and where it is not known. */
+  widthMm?: number | null;
 };
 
 export const isTool = (thing: Tool | Material): thing is Tool => thing in TOOLS;
@@ -33,7 +35,13 @@ const unitPriceOf = ({ packPrice, packSize }: DrawerThing): { unitPrice?: number
 export const onHandFrom = (drawer: readonly DrawerThing[]): OnHand[] =>
   drawer
     .filter((d) => d.stock === null || d.stock > 0)
-    .map((d) => ({ id: d.thing, role: d.role, state: isFit(d) ? 'clean' : 'dirty', ...unitPriceOf(d) }));
+    .map((d) => ({
+      id: d.thing,
+      role: d.role,
+      state: isFit(d) ? 'clean' : 'dirty',
+      ...unitPriceOf(d),
+      ...(d.widthMm ? { widthMm: d.widthMm } : {}),
+    }));
 
 /** A glass tool may go over to the shell; nothing ever goes the other way (rule `tool-roles`). */
 export const mayDemote = ({ thing, role }: Pick<DrawerThing, 'thing' | 'role'>): boolean => isTool(thing) && role === 'glass';

@@ -131,6 +131,13 @@ export const METHODS = {
     'touches',
     'One drop of light instrument oil on the exposed thread from a screwdriver tip, work it through, wipe off the rest. Not penetrating spray.',
   ),
+  'open-group': method(
+    6,
+    'Open one group',
+    45,
+    'touches',
+    'One retaining ring, front or rear, undone with a spanner wrench or rubber cup; the faces laid bare are cleaned as glass; closed in reverse. Grub screws are loosened, not removed. A photograph of each stage. Mechanical lenses only, and only for owners who accept the risk.',
+  ),
   service: method(7, 'Hand over', 0, 'none', 'A workshop’s job.'),
 } as const satisfies Record<string, MethodFacts>;
 

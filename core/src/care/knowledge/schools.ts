@@ -90,10 +90,41 @@ export const SCHOOLS = {
     peroxide: { name: 'peroxide', reason: 'It bleaches and breaks up the threads. Choose one fluid and never mix.' },
     vinegar: { name: 'vinegar', reason: 'Mild and everywhere. Choose one fluid and never mix.' },
   }),
+  sticky: school('Sticky coating', 'What becomes of a rubbery finish that has turned tacky?', 'air', {
+    air: {
+      name: 'air it first',
+      reason:
+        'Two to twelve months open on a shelf, no work, lettering stays; it may stay a little tacky and the old look does not return.',
+    },
+    remove: {
+      name: 'remove it',
+      reason: 'About 20 minutes a pass, several passes; the lettering goes with it and the bare shell stays for good.',
+    },
+  }),
+  humidity: school('Humidity', 'When does a damp place alarm you?', 'standard', {
+    relaxed: { name: 'relaxed', reason: 'Decades at 80 to 90 % in a cool climate without harm: only the published mould index alarms.' },
+    standard: { name: 'standard', reason: 'The mould index alarms; the early warning for growth on glass warns.' },
+    cautious: { name: 'cautious', reason: 'Warm humid places need control: warn at half a dose, alarm at a whole one.' },
+  }),
+  store: school('Storage', 'Where do things live?', 'by-climate', {
+    'by-climate': { name: 'as the climate asks', reason: 'Air where it is dry enough, a closed box where it is not.' },
+    'aired-shelf': { name: 'aired shelf', reason: 'Coatings turn sticky and moisture stays trapped without air.' },
+    'sealed-box': { name: 'sealed box', reason: 'Dust and damp stay out.' },
+    'dry-cabinet': { name: 'dry cabinet', reason: 'Controlled, and open often enough to be aired.' },
+  }),
+  desiccant: school('Desiccant', 'What dries a box?', 'silica-gel', {
+    'silica-gel': { name: 'indicator gel', reason: 'It can be read, and dried again for years.' },
+    rice: { name: 'rice', reason: 'A jar of it is cheap and everywhere; it is a buffer rather than a dryer.' },
+    none: { name: 'none', reason: 'A place that needs drying is the wrong place.' },
+  }),
 } as const satisfies Record<string, SchoolFacts>;
+
+/** The schools that shape a cleaning plan; the others are about storage. */
+const STORAGE_SCHOOLS: readonly string[] = ['humidity', 'store', 'desiccant'];
 
 export type SchoolId = keyof typeof SCHOOLS;
 export const SCHOOL_IDS = Object.keys(SCHOOLS) as SchoolId[];
+export const CARE_SCHOOL_IDS: readonly SchoolId[] = SCHOOL_IDS.filter((id) => !STORAGE_SCHOOLS.includes(id));
 export type Schools = { [S in SchoolId]: keyof (typeof SCHOOLS)[S]['choices'] & string };
 
 export const DEFAULT_SCHOOLS = Object.fromEntries(SCHOOL_IDS.map((id) => [id, SCHOOLS[id].default])) as Schools;

@@ -25,7 +25,7 @@ const ITEMS: { kind: care.ItemKind; traits: care.Traits }[] = [
   { kind: 'accessory', traits: { electronicContacts: true, rubberisedCoating: true } },
 ];
 
-const SCHOOL_SETS: Partial<care.Schools>[] = care.SCHOOL_IDS.flatMap((school) =>
+const SCHOOL_SETS: Partial<care.Schools>[] = care.CARE_SCHOOL_IDS.flatMap((school) =>
   care.schoolChoices(school).map((choice) => ({ [school]: choice })),
 );
 
@@ -46,25 +46,48 @@ export function* everySingleFinding(): Generator<care.PlanRequest> {
 }
 
 const anySchools: fc.Arbitrary<Partial<care.Schools>> = fc.record(
-  Object.fromEntries(care.SCHOOL_IDS.map((id) => [id, fc.constantFrom(...care.schoolChoices(id))])),
+  Object.fromEntries(care.CARE_SCHOOL_IDS.map((id) => [id, fc.constantFrom(...care.schoolChoices(id))])),
 ) as fc.Arbitrary<Partial<care.Schools>>;
 
 const anyConditions: fc.Arbitrary<care.Conditions> = fc.record({ wind: fc.boolean(), blowingSand: fc.boolean(), rain: fc.boolean() });
 
-/** Random mixtures: up to nine findings on one thing, any schools, place and weather. */
-export const anyRequest: fc.Arbitrary<care.PlanRequest> = fc.constantFrom(...ITEMS).chain((item) =>
-  fc.record({
-    item: fc.constant(item),
-    place: fc.constantFrom('home' as const, 'field' as const),
-    schools: anySchools,
-    conditions: anyConditions,
-    findings: fc.array(
-      fc.record({
-        surface: fc.constantFrom(...care.surfacesOf(item.kind, item.traits)),
-        soil: fc.constantFrom(...care.SOIL_IDS),
-        severity: fc.constantFrom(0 as const, ...SEVERITIES),
-      }),
-      { maxLength: 9 },
+const THINGS = [...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS)] as (care.Tool | care.Material)[];
+/** Any drawer, or none kept: clean and dirty things, glass cloths that went over to the shell, swabs of any width. */
+const anyDrawer: fc.Arbitrary<care.OnHand[] | undefined> = fc
+  .option(
+    fc.array(
+      fc.record({ id: fc.constantFrom(...THINGS), state: fc.constantFrom('clean' as const, 'dirty' as const), demoted: fc.boolean() }),
+      { maxLength: 40 },
     ),
-  }),
-);
+    { nil: undefined },
+  )
+  .map((drawer) =>
+    drawer?.map(({ id, state, demoted }) => ({
+      id,
+      state,
+      ...(demoted && id in care.TOOLS ? { role: 'shell' as const } : {}),
+      ...(id === 'sensor-swab' ? { widthMm: demoted ? 24 : 16 } : {}),
+    })),
+  );
+
+/** Random mixtures: up to nine findings on one thing, any schools, place and weather. */
+export const anyRequest: fc.Arbitrary<care.PlanRequest> = fc
+  .constantFrom(...ITEMS)
+  .chain((item) =>
+    fc.record({
+      item: fc.constant(item),
+      place: fc.constantFrom('home' as const, 'field' as const),
+      schools: anySchools,
+      conditions: anyConditions,
+      drawer: anyDrawer,
+      findings: fc.array(
+        fc.record({
+          surface: fc.constantFrom(...care.surfacesOf(item.kind, item.traits)),
+          soil: fc.constantFrom(...care.SOIL_IDS),
+          severity: fc.constantFrom(0 as const, ...SEVERITIES),
+        }),
+        { maxLength: 9 },
+      ),
+    }),
+  )
+  .map(({ drawer, ...request }) => (drawer ? { ...request, onHand: drawer } : request));

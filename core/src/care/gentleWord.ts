@@ -1,0 +1,38 @@
+import { SURFACES, type Surface } from './knowledge/surfaces.js';
+
+/** Touches of one surface over twelve months, beside what its peers had. */
+export type TouchRecord = {
+  surface: Surface;
+  touches: number;
+  /** Cleanings that touched it though no more than a trace was seen. */
+  withoutEvidence: number;
+  /** Touches of the same surface on each other thing of the same kind, over the same months. */
+  peers: readonly number[];
+};
+
+/** Too few peers say nothing. */
+const FEWEST_PEERS = 3;
+/** Twice the usual, and at least this many, before a word is said (our choice). */
+const NOTABLE_TOUCHES = 6;
+
+const median = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const mid = sorted.length / 2;
+  return sorted.length % 2 === 1 ? sorted[Math.floor(mid)]! : (sorted[mid - 1]! + sorted[mid]!) / 2;
+};
+
+/**
+ * A gentle word when a surface is cleaned without evidence or far more often than its peers; null when there is
+ * nothing to say. Never a reproach: each touch is a small wear, and leaving it is a good deed.
+ */
+export function gentleWord({ surface, touches, withoutEvidence, peers }: TouchRecord): string | null {
+  const { name } = SURFACES[surface];
+  if (withoutEvidence > 0) {
+    const times = withoutEvidence === 1 ? 'Once' : withoutEvidence === 2 ? 'Twice' : `${withoutEvidence} times`;
+    return `${times} in 12 months the ${name} was touched for no more than a trace. Next time it may stay: leaving it is the gentler deed.`;
+  }
+  if (peers.length < FEWEST_PEERS || touches < NOTABLE_TOUCHES) return null;
+  const usual = median(peers);
+  if (touches < 2 * Math.max(1, usual)) return null;
+  return `${touches} touches in 12 months; your other things of this kind had ${usual === Math.floor(usual) ? usual : usual.toFixed(1)}. Is there a reason it gets dirty so often, or may it stay?`;
+}

@@ -1,0 +1,124 @@
+import { commonPractice, type Basis } from './basis.js';
+import type { HazardId } from './hazards.js';
+import type { Severity, Soil } from './soils.js';
+
+/** Something that happens outdoors: what to do on the spot, and what waits for the bench. */
+export type HappeningFacts = {
+  name: string;
+  /** What it leaves, for the look at home; null where it leaves nothing. */
+  leaves: { soil: Soil; severity: Severity } | null;
+  now: readonly string[];
+  never: string | null;
+  /** What waits; empty when nothing does. */
+  atHome: readonly string[];
+  /** How many days it may wait. */
+  homeWithinDays: number;
+  hazards: readonly HazardId[];
+  basis: Basis;
+};
+
+export const HAPPENINGS = {
+  sand: {
+    name: 'Sand or grit',
+    leaves: { soil: 'grit', severity: 2 },
+    now: [
+      'Stop turning zoom and focus: a grain in the ring scores it.',
+      'Cap on. Out of the wind, into the car or low behind your body.',
+      'Facing down: blow, then the sand brush on the shell only, away from the glass. Blow again.',
+    ],
+    never: 'No wipe of any kind while a grain is left.',
+    atHome: ['Seams, rings and mount with brush and air; then the glass, grains first.'],
+    homeWithinDays: 0,
+    hazards: [],
+    basis: commonPractice,
+  },
+  spray: {
+    name: 'Salt spray',
+    leaves: { soil: 'salt', severity: 2 },
+    now: [
+      'Dab drops off with a dry cloth: do not rub them over the glass.',
+      'Salt dissolves in water, not in alcohol: a cloth damp with fresh water over shell and filter when you have it, then dry.',
+      'Cap on between frames; a filter that took the spray comes off over a dry cloth.',
+    ],
+    never: 'No dry wipe over a crust that has dried.',
+    atHome: ['Fresh water on a cloth over the shell, filter and hood; mount and contacts looked at; aired open before it is put away.'],
+    homeWithinDays: 0,
+    hazards: [],
+    basis: commonPractice,
+  },
+  rain: {
+    name: 'Rain',
+    leaves: { soil: 'splash', severity: 2 },
+    now: [
+      'Cover it. Dry the shell from top to bottom before anything is opened.',
+      'No lens change, no battery or card door until it is dry.',
+      'Drops on the front: lift them with the corner of a cloth.',
+    ],
+    never: 'Nothing wet goes into a closed bag for the night.',
+    atHome: ['Everything out of the bag, doors and caps open, aired until dry. Then look for marks where drops dried.'],
+    homeWithinDays: 0,
+    hazards: ['battery-out'],
+    basis: commonPractice,
+  },
+  fog: {
+    name: 'It fogged over',
+    leaves: null,
+    now: [
+      'Leave it alone: fog clears by itself.',
+      'Coming in from the cold: back into the closed bag until it is as warm as the room.',
+      'Out of a cooled room: let it stand in the warm air, caps on.',
+    ],
+    never: 'Wiping fog moves dirt about on wet glass.',
+    atHome: ['If a veil stays after an hour at room temperature, torch through it: haze or water inside.'],
+    homeWithinDays: 2,
+    hazards: [],
+    basis: commonPractice,
+  },
+  print: {
+    name: 'A finger on the glass',
+    leaves: { soil: 'fingerprint', severity: 2 },
+    now: [
+      'Take a test picture into the light: if it does not show, leave it.',
+      'If it shows: blow, brush, then one sealed wet wipe, centre outward, and dry.',
+    ],
+    never: 'No shirt tail and no handkerchief: wood fibre and grit.',
+    atHome: ['A damp wipe at the bench if anything of it is left: skin oil feeds fungus.'],
+    homeWithinDays: 2,
+    hazards: [],
+    basis: commonPractice,
+  },
+  'stuck-filter': {
+    name: 'A filter is stuck',
+    leaves: null,
+    now: [
+      'Flat of the hand on the rim, even pressure, turn. Pinching bends it oval.',
+      'A wide rubber band round the rim for grip.',
+      'If it does not come: shoot with it on.',
+    ],
+    never: 'No pliers in the field.',
+    atHome: ['Rubber cup or filter wrench at the bench.'],
+    homeWithinDays: 7,
+    hazards: [],
+    basis: commonPractice,
+  },
+  'lens-change': {
+    name: 'I must change the lens',
+    leaves: null,
+    now: [
+      'Into the car, indoors, or back to the wind with the bag as a roof.',
+      'Switch off: a live sensor draws dust.',
+      'The next lens ready, its rear cap loosened.',
+      'Mount facing down, off, on, click: the next lens is uncapped last. Quick.',
+      'Rear cap on the lens that came off before it goes into the bag.',
+    ],
+    never: 'Not in blowing sand or rain: finish with the lens that is on.',
+    atHome: ['A sensor frame if the air was dusty.'],
+    homeWithinDays: 7,
+    hazards: [],
+    basis: commonPractice,
+  },
+} as const satisfies Record<string, HappeningFacts>;
+
+export type HappeningId = keyof typeof HAPPENINGS;
+export const HAPPENING_IDS = Object.keys(HAPPENINGS) as HappeningId[];
+export const happeningFacts = (id: HappeningId): HappeningFacts => HAPPENINGS[id];

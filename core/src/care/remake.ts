@@ -1,0 +1,56 @@
+import { benchState, type BenchEvent } from './bench.js';
+import { planCleaning } from './planCleaning.js';
+import type { CleaningPlan, PlanRequest, Step } from './types.js';
+
+/** Which of the things a plan was made from have changed since, so that another plan would come out. */
+export type StaleBecause = 'drawer' | 'schools';
+
+const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
+
+/** What one does and with what; the texts around it do not make a plan stale. */
+const essence = (plan: CleaningPlan) =>
+  plan.steps.map(({ id, tool, uses, motion, fluidGoes, sensor }) => ({ id, tool, uses, motion, fluidGoes, sensor }));
+
+/** Why a plan no longer is the one that would be made; empty while it is. Only what changes a step counts. */
+export function staleBecause(plan: CleaningPlan, before: PlanRequest, now: PlanRequest): StaleBecause[] {
+  const causes: StaleBecause[] = [];
+  const { onHand } = now;
+  const newDrawer: PlanRequest = { ...before };
+  delete newDrawer.onHand;
+  if (onHand) newDrawer.onHand = onHand;
+  if (differs(essence(planCleaning(newDrawer)), essence(plan))) causes.push('drawer');
+  if (differs(before.schools, now.schools) && differs(essence(planCleaning(now)), essence(planCleaning(newDrawer)))) causes.push('schools');
+  return causes;
+}
+
+/** A surface's rungs up to the last one that was done stay; what was still ahead of it comes from the new plan. */
+function mergedSurface(own: readonly Step[], fresh: readonly Step[], done: readonly string[]): Step[] {
+  const kept = own.slice(0, own.findLastIndex((s) => done.includes(s.id)) + 1);
+  const last = kept.at(-1)!;
+  const isAhead = (s: Step) => s.pass > last.pass || (s.pass === last.pass && s.level >= last.level);
+  return [...kept, ...fresh.filter((s) => isAhead(s) && !kept.some((k) => k.id === s.id))];
+}
+
+/**
+ * The plan as it would be made now, keeping every step that was done, so that the same events lead to the same
+ * place with new rungs ahead. Surfaces that are finished keep their steps; one that is begun takes the new rungs
+ * from where one stands; the rest is the new plan's.
+ */
+export function remakePlan(plan: CleaningPlan, events: readonly BenchEvent[], now: PlanRequest): CleaningPlan {
+  const fresh = planCleaning(now);
+  const { done, outcomes, step } = benchState(plan, events);
+  const surfaces = [...new Set(plan.steps.map((s) => s.surface))];
+  const settled = surfaces.filter((s) => outcomes[s] !== undefined || plan.steps.some((t) => t.surface === s && done.includes(t.id)));
+  const kept = settled.flatMap((surface) => {
+    const own = plan.steps.filter((s) => s.surface === surface);
+    const ended = outcomes[surface] !== undefined && step?.surface !== surface;
+    return ended || !own.some((s) => done.includes(s.id))
+      ? own
+      : mergedSurface(
+          own,
+          fresh.steps.filter((s) => s.surface === surface),
+          done,
+        );
+  });
+  return { ...fresh, steps: [...kept, ...fresh.steps.filter((s) => !settled.includes(s.surface))] };
+}
