@@ -6,4 +6,5 @@ export * from './inspection/index.js';
 export * from './care/index.js';
 export * from './schedule/index.js';
 export * from './settings/index.js';
+export * from './storage/index.js';
 export * from './supplies/index.js';

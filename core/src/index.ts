@@ -2,4 +2,5 @@ export * as care from './care/index.js';
 export * as inspection from './inspection/index.js';
 export * as schedule from './schedule/index.js';
 export * as sensor from './sensor/index.js';
+export * as storage from './storage/index.js';
 export * as supplies from './supplies/index.js';

@@ -3,7 +3,7 @@ import type { care } from '@bright-keeper/core';
 
 type DemoSupply = SupplyInput & { demoted?: true };
 
-const blank = { state: 'clean', stock: null, packSize: null, packPrice: null, openedOn: null } as const;
+const blank = { state: 'clean', stock: null, packSize: null, packPrice: null, openedOn: null, widthMm: null } as const;
 const tool = (thing: care.Tool, note = '', more: Pick<DemoSupply, 'demoted'> = {}): DemoSupply => ({ ...blank, thing, note, ...more });
 const pack = (thing: care.Material, stock: number, packSize: number, packPrice: number, note = ''): DemoSupply => ({
   ...blank,
@@ -32,7 +32,7 @@ export const DRAWER: DemoSupply[] = [
   pack('cotton-swab', 140, 200, 3),
   pack('sealed-wipe', 3, 40, 8, 'Nearly out.'),
   pack('sensor-fluid', 250, 300, 15),
-  pack('sensor-swab', 4, 12, 40),
+  { ...pack('sensor-swab', 4, 12, 40), widthMm: 24 },
   pack('plastic-polish', 300, 400, 9),
   pack('single-use-pad', 40, 100, 14),
   pack('mild-soap', 400, 500, 3),

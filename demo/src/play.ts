@@ -38,19 +38,31 @@ const answersFor = (surfaces: readonly care.Surface[], seen: Seen, notes: Partia
     note: notes[surface] ?? '',
   }));
 
-/** What the keeper does at the bench: loosens, climbs to the first wipe, tries it twice, and calls it clean. */
+/** What the keeper's fingers and eyes say where the bench waits for them. */
+function nextBenchEvent(plan: care.CleaningPlan, state: care.BenchState): care.BenchEvent {
+  const step = state.step!;
+  if (state.phase === 'prepare') return { type: 'ready' };
+  const waiting = state.phase === 'step' ? care.waitingFor(state) : null;
+  if (waiting === 'dry-run') return { type: 'rehearsed', step: step.id };
+  if (waiting === 'power') return { type: 'power-checked', step: step.id, heldOpen: step.sensor!.heldOpen };
+  if (waiting === 'turning') return { type: 'turning', step: step.id, effort: 'hard' };
+  if (waiting) throw new Error(`the demo keeper does not know how to do: ${waiting}`);
+  if (state.phase === 'step') return { type: 'done', step: step.id };
+  if (step.look!.asks === 'turning') return { type: 'turning', step: step.id, effort: 'light' };
+  return { type: 'answer', step: step.id, answer: answerAt(plan, step, state.attempt) };
+}
+
+/** Loosens, climbs to the first wipe, tries it twice, and calls it clean. */
+function answerAt(plan: care.CleaningPlan, step: care.Step, attempt: number): care.Answer {
+  if (step.look!.asks === 'grains') return 'clean-enough';
+  if (step.level < 3 && plan.steps.some((s) => s.surface === step.surface && s.level > step.level)) return 'no-change';
+  return attempt === 1 && step.level >= 3 ? 'better' : 'clean-enough';
+}
+
 function benchEvents(plan: care.CleaningPlan, upTo: number): care.BenchEvent[] {
   const events: care.BenchEvent[] = [];
-  const answer = ({ step, attempt }: care.BenchState): care.Answer => {
-    if (step!.look!.asks === 'grains') return 'clean-enough';
-    if (step!.level < 3 && plan.steps.some((s) => s.surface === step!.surface && s.level > step!.level)) return 'no-change';
-    return attempt === 1 && step!.level >= 3 ? 'better' : 'clean-enough';
-  };
-  for (let state = care.benchState(plan, events); state.phase !== 'close' && events.length < upTo; state = care.benchState(plan, events)) {
-    if (state.phase === 'prepare') events.push({ type: 'ready' });
-    else if (state.phase === 'step') events.push({ type: 'done', step: state.step!.id });
-    else events.push({ type: 'answer', step: state.step!.id, answer: answer(state) });
-  }
+  for (let state = care.benchState(plan, events); state.phase !== 'close' && events.length < upTo; state = care.benchState(plan, events))
+    events.push(nextBenchEvent(plan, state));
   return events;
 }
 

@@ -5,6 +5,7 @@ import { GearModule } from './gear/gear.module.js';
 import { InspectionModule } from './inspection/inspection.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
 import { SettingsModule } from './settings/settings.module.js';
+import { StorageModule } from './storage/storage.module.js';
 import { SuppliesModule } from './supplies/supplies.module.js';
 import { TodayModule } from './today/today.module.js';
 
@@ -21,6 +22,7 @@ export class AppModule {
         InspectionModule,
         CareModule,
         SuppliesModule,
+        StorageModule,
         TodayModule,
       ],
     };

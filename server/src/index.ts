@@ -11,3 +11,5 @@ export { GearService } from './gear/gear.service.js';
 export { InspectionService } from './inspection/inspection.service.js';
 export { TodayService } from './today/today.service.js';
 export { SuppliesService } from './supplies/supplies.service.js';
+export { PlaceService } from './storage/place.service.js';
+export { FieldService } from './care/field.service.js';

@@ -11,5 +11,7 @@ export type Cleaning = {
   events: care.BenchEvent[];
   startedAt: string;
   finishedAt: string | null;
+  /** What has changed since the plan was made, so that another one would come out; empty while it fits. */
+  staleBecause: care.StaleBecause[];
 };
 export type Cleanings = { cleanings: Cleaning[] };

@@ -1,3 +1,5 @@
 export * from './schema.js';
+export * from './field.js';
+export * from './teardown.js';
 export type * from './dto.js';
 export * from './errors.js';

@@ -1,4 +1,5 @@
 import type { care, schedule } from '@bright-keeper/core';
+import type { Neighbour } from '../storage/places.js';
 import type { ImportMapping, ItemInput, ItemStatus } from './schema.js';
 
 export type SurfaceState = {
@@ -35,6 +36,13 @@ export type ItemPage = ShelfItem & {
   due: Due[];
   /** Touches per surface over the last 12 months. */
   contacts: Partial<Record<care.Surface, number>>;
+  /** A gentle word about surfaces that are touched without evidence or more than their peers. */
+  gentleWords: Partial<Record<care.Surface, string>>;
+  /** Where it lies; null when nobody has said. */
+  place: { id: string; name: string; since: string } | null;
+  /** What shared a place with it in the last 12 weeks it was kept with others; only while it is in quarantine. */
+  neighbours: Neighbour[];
+  openTeardownId: string | null;
   openLookId: string | null;
   openCleaningId: string | null;
 };
@@ -58,7 +66,10 @@ export type LogData =
       methods: care.Method[];
       minutes: number;
     }
-  | { kind: 'care'; task: schedule.TaskId };
+  | { kind: 'care'; task: schedule.TaskId }
+  | { kind: 'moved'; placeName: string | null }
+  | { kind: 'outdoors'; happening: care.HappeningId }
+  | { kind: 'opened'; depth: care.Depth; stages: number };
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };
 

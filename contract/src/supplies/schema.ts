@@ -14,6 +14,8 @@ export type SupplyInput = {
   packSize: number | null;
   packPrice: number | null;
   openedOn: string | null;
+  /** How wide a sensor swab is, mm; null for everything else and where it is not known. */
+  widthMm: number | null;
   note: string;
 };
 
@@ -33,6 +35,7 @@ const fields = {
   stock: Joi.number().integer().min(0).max(MOST_STOCK).allow(null).required(),
   packSize: Joi.number().integer().min(1).max(MOST_STOCK).allow(null).required(),
   packPrice: Joi.number().min(0).max(100_000).allow(null).required(),
+  widthMm: Joi.number().min(4).max(80).allow(null).default(null),
   openedOn: day().allow(null).required(),
   note: Joi.string().allow('').max(500).required(),
 };

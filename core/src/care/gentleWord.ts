@@ -1,4 +1,6 @@
+import { SOILS } from './knowledge/soils.js';
 import { SURFACES, type Surface } from './knowledge/surfaces.js';
+import type { Finding } from './types.js';
 
 /** Touches of one surface over twelve months, beside what its peers had. */
 export type TouchRecord = {
@@ -36,3 +38,7 @@ export function gentleWord({ surface, touches, withoutEvidence, peers }: TouchRe
   if (touches < 2 * Math.max(1, usual)) return null;
   return `${touches} touches in 12 months; your other things of this kind had ${usual === Math.floor(usual) ? usual : usual.toFixed(1)}. Is there a reason it gets dirty so often, or may it stay?`;
 }
+
+/** Was no more than a trace seen of everything that was cleaned here, less than is worth a touch? */
+export const isWithoutEvidence = (findings: readonly Pick<Finding, 'soil' | 'severity'>[]): boolean =>
+  findings.every((f) => f.severity < SOILS[f.soil].actFrom);

@@ -5,7 +5,14 @@ import type { CleaningPlan, PlanRequest, Step } from './types.js';
 /** Which of the things a plan was made from have changed since, so that another plan would come out. */
 export type StaleBecause = 'drawer' | 'schools';
 
-const differs = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
+/** With keys in order: a database gives a stored plan back with its keys in another one. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, inner: unknown) =>
+    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => a.localeCompare(b)))
+      : inner,
+  );
+const differs = (a: unknown, b: unknown): boolean => canonical(a) !== canonical(b);
 
 /** What one does and with what; the texts around it do not make a plan stale. */
 const essence = (plan: CleaningPlan) =>

@@ -14,7 +14,9 @@ export type Rhythm = {
   /** Only for things that have this surface, or only for those that lack it. */
   has?: Surface;
   lacks?: Surface;
+  /** How often; for a task done once, how long after its cause. */
   every: Every;
+  once?: true;
   windowDays: number;
   minutes: number;
   /** What the person does in the application that counts as having done it. */
@@ -23,6 +25,21 @@ export type Rhythm = {
   when: 'in-use' | 'quarantined';
   basis: Basis;
 };
+
+/** What shared a place with something that turned out to have fungus is looked through three times. */
+const neighbourLook = (when: string, days: number) =>
+  ({
+    name: `Neighbour of a quarantined thing: look ${when}`,
+    what: 'A torch through from behind: threads, spots or a veil?',
+    kinds: [],
+    every: { days },
+    once: true,
+    windowDays: 4,
+    minutes: 8,
+    doneBy: 'look',
+    when: 'in-use',
+    basis: commonPractice,
+  }) as const satisfies Rhythm;
 
 /** Default rhythms of the trade for the kinds we know. */
 export const RHYTHMS = {
@@ -115,12 +132,32 @@ export const RHYTHMS = {
     doneBy: 'look-or-clean',
     when: 'in-use',
     basis: ourChoice('Two weeks is soon enough to catch growth and late enough to see a change.'),
+    once: true,
   },
+  'home-care': {
+    name: 'Waited for home',
+    what: 'What was put off in the field: look, and clean what asks for it.',
+    kinds: [],
+    every: { days: 0 },
+    windowDays: 2,
+    minutes: 15,
+    doneBy: 'look-or-clean',
+    when: 'in-use',
+    basis: commonPractice,
+    once: true,
+  },
+  'neighbour-look': neighbourLook('now', 0),
+  'neighbour-look-4-weeks': neighbourLook('after 4 weeks', 28),
+  'neighbour-look-12-weeks': neighbourLook('after 12 weeks', 84),
 } as const satisfies Record<string, Rhythm>;
 
 export type TaskId = keyof typeof RHYTHMS;
 export const TASK_IDS = Object.keys(RHYTHMS) as TaskId[];
 export const rhythm = (task: TaskId): Rhythm => RHYTHMS[task];
+
+/** What is done once after its cause; it does not recur. */
+export const ONCE_TASKS: readonly TaskId[] = TASK_IDS.filter((id) => rhythm(id).once);
+export const NEIGHBOUR_LOOKS = ['neighbour-look', 'neighbour-look-4-weeks', 'neighbour-look-12-weeks'] as const satisfies readonly TaskId[];
 
 /** The tasks that recur for a thing of this kind with these traits, in use or in quarantine. */
 export function tasksFor(kind: ItemKind, traits: Traits, status: 'in-use' | 'quarantined'): TaskId[] {

@@ -5,6 +5,7 @@ import {
   saveEvents,
   startCleaning,
   finishCleaning,
+  versioned,
   type Cleaning,
   type Cleanings,
   type CleaningsQuery,
@@ -12,6 +13,7 @@ import {
   type SaveEvents,
   type StartCleaning,
   type FinishCleaning,
+  type Versioned,
 } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
@@ -56,6 +58,13 @@ export class CareController {
   @Describe({ summary: 'Save everything done so far', body: saveEvents, byId: true })
   save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveEvents) body: SaveEvents): Promise<Cleaning> {
     return this.service.save(id, body);
+  }
+
+  @Post('cleanings/:id/remake')
+  @HttpCode(200)
+  @Describe({ summary: 'Make the plan anew from the drawer and schools of now, keeping what was done', body: versioned, byId: true })
+  remake(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Cleaning> {
+    return this.service.remake(id, version);
   }
 
   @Post('cleanings/:id/finish')

@@ -6,11 +6,17 @@ import { SuppliesModule } from '../supplies/supplies.module.js';
 import { CareController } from './care.controller.js';
 import { CareRepository } from './care.repository.js';
 import { CareService } from './care.service.js';
+import { FieldController } from './field.controller.js';
+import { FieldService } from './field.service.js';
+import { PlanRequestService } from './planRequest.service.js';
+import { TeardownController } from './teardown.controller.js';
+import { TeardownRepository } from './teardown.repository.js';
+import { TeardownService } from './teardown.service.js';
 
 @Module({
   imports: [GearModule, ScheduleModule, SettingsModule, SuppliesModule],
-  controllers: [CareController],
-  providers: [CareRepository, CareService],
+  controllers: [CareController, FieldController, TeardownController],
+  providers: [CareRepository, CareService, FieldService, PlanRequestService, TeardownRepository, TeardownService],
   exports: [CareService],
 })
 export class CareModule {}

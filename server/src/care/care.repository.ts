@@ -1,4 +1,5 @@
 import type { Cleaning } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
@@ -6,7 +7,9 @@ import { items } from '../gear/gear.table.js';
 import { cleanings } from './care.table.js';
 
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
-const toCleaning = ({ cleaning, itemName }: Row): Cleaning => ({
+/** A cleaning as it is kept; whether its plan still fits is told by the service. */
+export type KeptCleaning = Omit<Cleaning, 'staleBecause'> & { chosenSchools: Partial<care.Schools> };
+const toCleaning = ({ cleaning, itemName }: Row): KeptCleaning => ({
   ...cleaning,
   itemName,
   startedAt: cleaning.startedAt.toISOString(),
@@ -19,18 +22,18 @@ export class CareRepository {
     return db.insert(cleanings).values(row);
   }
 
-  async find(db: Db, id: string): Promise<Cleaning | null> {
+  async find(db: Db, id: string): Promise<KeptCleaning | null> {
     const [row] = await this.named(db).where(eq(cleanings.id, id));
     return row ? toCleaning(row) : null;
   }
 
-  async openOf(db: Db, itemId: string): Promise<Cleaning | null> {
+  async openOf(db: Db, itemId: string): Promise<KeptCleaning | null> {
     const [row] = await this.named(db).where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
     return row ? toCleaning(row) : null;
   }
 
   /** Newest first. */
-  async list(db: Db, open: boolean | undefined, limit: number): Promise<Cleaning[]> {
+  async list(db: Db, open: boolean | undefined, limit: number): Promise<KeptCleaning[]> {
     const where = open === undefined ? undefined : open ? isNull(cleanings.finishedAt) : isNotNull(cleanings.finishedAt);
     return (await this.named(db).where(where).orderBy(desc(cleanings.startedAt)).limit(limit)).map(toCleaning);
   }
@@ -40,7 +43,7 @@ export class CareRepository {
     db: Db,
     id: string,
     version: number,
-    change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'finishedAt'>>,
+    change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'plan' | 'request' | 'finishedAt'>>,
   ): Promise<boolean> {
     const rows = await db
       .update(cleanings)

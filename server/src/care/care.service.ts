@@ -20,7 +20,9 @@ import { Clock, Ids } from '../platform/clock.js';
 import { RhythmService } from '../schedule/rhythm.service.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { SuppliesService } from '../supplies/supplies.service.js';
-import { CareRepository } from './care.repository.js';
+import { CareRepository, type KeptCleaning } from './care.repository.js';
+import { FieldService } from './field.service.js';
+import { PlanRequestService } from './planRequest.service.js';
 
 /** What still lies on a surface after it was cleaned: what no step of the plan was for. */
 function leftOn(state: SurfaceState, outcome: care.Outcome, plan: care.CleaningPlan): SurfaceState['findings'] {
@@ -42,6 +44,8 @@ export class CareService {
     private readonly rhythms: RhythmService,
     private readonly settings: SettingsService,
     private readonly drawer: SuppliesService,
+    private readonly requests: PlanRequestService,
+    private readonly field: FieldService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -51,40 +55,44 @@ export class CareService {
   }
 
   /** Fixes the plan for what was last seen on a thing and opens it at the bench. */
-  start({ itemId, place, conditions, schools }: StartCleaning): Promise<Cleaning> {
+  start({ itemId, place, conditions, schools = {} }: StartCleaning): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
-      const item = await this.gear.workable(db, itemId);
+      const { request } = await this.requests.forThing(db, itemId, { place, conditions, schools });
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'cleaning-open', { current: open });
-      const onHand = await this.drawer.onHand(db);
-      const request: care.PlanRequest = {
-        item: { kind: item.kind, traits: item.traits },
-        findings: await this.findingsOf(db, itemId),
-        place,
-        ...(conditions ? { conditions } : {}),
-        ...(onHand ? { onHand } : {}),
-        schools: { ...(await this.settings.get(db)).schools, ...schools },
-      };
       const plan = care.planCleaning(request);
       if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: plan.summary });
       const id = this.ids.next();
-      await this.repository.insert(db, { id, itemId, request, plan, events: [], startedAt: this.clock.now() });
-      return this.find(db, id);
+      await this.repository.insert(db, { id, itemId, request, chosenSchools: schools, plan, events: [], startedAt: this.clock.now() });
+      return this.view(db, await this.find(db, id));
     });
   }
 
-  get(id: string): Promise<Cleaning> {
-    return this.find(this.database.db, id);
+  async get(id: string): Promise<Cleaning> {
+    const { db } = this.database;
+    return this.view(db, await this.find(db, id));
   }
 
-  list({ open, limit }: CleaningsQuery): Promise<Cleaning[]> {
-    return this.repository.list(this.database.db, open, limit);
+  async list({ open, limit }: CleaningsQuery): Promise<Cleaning[]> {
+    const { db } = this.database;
+    return Promise.all((await this.repository.list(db, open, limit)).map((c) => this.view(db, c)));
   }
 
+  /** Saves what was done so far; a dry run that was done is remembered for every later sensor clean. */
   save(id: string, { version, events }: SaveEvents): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
-      await this.open(db, id);
+      const { plan } = await this.open(db, id);
+      if (care.benchState(plan, events).rehearsed) await this.settings.rehearsed(db, await this.rhythms.today(db));
       return this.update(db, id, version, { events });
+    });
+  }
+
+  /** Makes the plan anew from the drawer and schools of now, keeping what was done. */
+  remake(id: string, version: number): Promise<Cleaning> {
+    return this.database.transaction(async (db) => {
+      const cleaning = await this.open(db, id);
+      const request = await this.requestNow(db, cleaning);
+      return this.update(db, id, version, { request, plan: care.remakePlan(cleaning.plan, cleaning.events, request) });
     });
   }
 
@@ -101,11 +109,9 @@ export class CareService {
         await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, done), acceptShort);
         await this.writeStates(db, item, cleaning, outcomes, at);
         await this.writeContactsAndLog(db, cleaning, outcomes, at);
-        await this.rhythms.cleaned(
-          db,
-          item,
-          Object.values(outcomes).some((o) => o !== 'clean-enough'),
-        );
+        const leftUndone = Object.values(outcomes).some((o) => o !== 'clean-enough');
+        await this.rhythms.cleaned(db, item, { leftUndone, place: cleaning.request.place });
+        await this.field.putOff(db, item.id, cleaning.plan.deferred);
         return item.id;
       })
       .then((itemId) => this.gear.page(itemId));
@@ -121,15 +127,20 @@ export class CareService {
     });
   }
 
-  private async findingsOf(db: Db, itemId: string): Promise<care.Finding[]> {
-    const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
-    return states.flatMap(({ surface, findings }) => findings.map((f) => ({ ...f, surface })));
+  private requestNow(db: Db, { request, chosenSchools }: KeptCleaning): Promise<care.PlanRequest> {
+    return this.requests.withHouse(db, request, { place: request.place, conditions: request.conditions, schools: chosenSchools });
+  }
+
+  private async view(db: Db, { chosenSchools, ...cleaning }: KeptCleaning): Promise<Cleaning> {
+    if (cleaning.finishedAt) return { ...cleaning, staleBecause: [] };
+    const now = await this.requestNow(db, { ...cleaning, chosenSchools });
+    return { ...cleaning, staleBecause: care.staleBecause(cleaning.plan, cleaning.request, now) };
   }
 
   private async writeStates(
     db: Db,
     item: Item,
-    { plan, request }: Cleaning,
+    { plan, request }: KeptCleaning,
     outcomes: ReturnType<typeof care.outcomesOf>,
     at: Date,
   ): Promise<void> {
@@ -151,13 +162,20 @@ export class CareService {
     );
   }
 
-  private async writeContactsAndLog(db: Db, cleaning: Cleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
+  private async writeContactsAndLog(db: Db, cleaning: KeptCleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
     const { contacts, done } = care.benchState(cleaning.plan, cleaning.events);
     const { itemId, plan } = cleaning;
     const touched = Object.entries(contacts) as [care.Surface, number][];
     await this.gearRepository.addContacts(
       db,
-      touched.map(([surface, touches]) => ({ id: this.ids.next(), itemId, surface, touches, at })),
+      touched.map(([surface, touches]) => ({
+        id: this.ids.next(),
+        itemId,
+        surface,
+        touches,
+        withoutEvidence: care.isWithoutEvidence(cleaning.request.findings.filter((f) => f.surface === surface)),
+        at,
+      })),
     );
     const doneSteps = plan.steps.filter((s) => done.includes(s.id));
     await this.gearRepository.addLog(db, [
@@ -178,13 +196,13 @@ export class CareService {
     ]);
   }
 
-  private async find(db: Db, id: string): Promise<Cleaning> {
+  private async find(db: Db, id: string): Promise<KeptCleaning> {
     const cleaning = await this.repository.find(db, id);
     if (!cleaning) throw problem(careErrors, 'cleaning-not-found');
     return cleaning;
   }
 
-  private async open(db: Db, id: string): Promise<Cleaning> {
+  private async open(db: Db, id: string): Promise<KeptCleaning> {
     const cleaning = await this.find(db, id);
     if (cleaning.finishedAt) throw problem(careErrors, 'cleaning-finished', { current: cleaning });
     return cleaning;
@@ -192,7 +210,7 @@ export class CareService {
 
   private async update(db: Db, id: string, version: number, change: Parameters<CareRepository['update']>[3]): Promise<Cleaning> {
     const updated = await this.repository.update(db, id, version, change);
-    if (!updated) throw problem(commonErrors, 'stale', { current: await this.find(db, id) });
-    return this.find(db, id);
+    if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
+    return this.view(db, await this.find(db, id));
   }
 }

@@ -13,6 +13,8 @@ export const cleanings = pgTable(
       .notNull()
       .references(() => items.id),
     version: integer().notNull().default(1),
+    /** The schools chosen for this cleaning alone, laid over those of the settings. */
+    chosenSchools: jsonb('chosen_schools').$type<Partial<care.Schools>>().notNull().default({}),
     request: jsonb().$type<care.PlanRequest>().notNull(),
     // The plan as it was agreed on: a later change of knowledge must not move the ladder under a person standing on it.
     plan: jsonb().$type<care.CleaningPlan>().notNull(),

@@ -193,13 +193,28 @@ export class GearRepository {
     if (rows.length > 0) await db.insert(contacts).values(rows);
   }
 
-  async contactsSince(db: Db, itemId: string, since: Date): Promise<Partial<Record<care.Surface, number>>> {
-    const rows = await db
-      .select({ surface: contacts.surface, touches: sum(contacts.touches).mapWith(Number) })
+  /** How often each surface was touched on each of these things since then, and how often for no more than a trace. */
+  async touchesSince(db: Db, itemIds: readonly string[], since: Date) {
+    if (itemIds.length === 0) return [];
+    return db
+      .select({
+        itemId: contacts.itemId,
+        surface: contacts.surface,
+        touches: sum(contacts.touches).mapWith(Number),
+        withoutEvidence: sql<number>`count(*) filter (where ${contacts.withoutEvidence})`.mapWith(Number),
+      })
       .from(contacts)
-      .where(and(eq(contacts.itemId, itemId), gte(contacts.at, since)))
-      .groupBy(contacts.surface);
-    return Object.fromEntries(rows.map((r) => [r.surface, r.touches]));
+      .where(and(inArray(contacts.itemId, [...itemIds]), gte(contacts.at, since)))
+      .groupBy(contacts.itemId, contacts.surface);
+  }
+
+  /** The things on the shelf of one kind. */
+  async idsOfKind(db: Db, kind: care.ItemKind): Promise<string[]> {
+    const rows = await db
+      .select({ id: items.id })
+      .from(items)
+      .where(and(eq(items.kind, kind), isNull(items.archivedAt)));
+    return rows.map((r) => r.id);
   }
 
   async addLog(db: Db, entries: { id: string; itemId: string; at: Date; data: LogData }[]): Promise<void> {

@@ -22,8 +22,14 @@ import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { RhythmService } from '../schedule/rhythm.service.js';
 import { ScheduleRepository } from '../schedule/schedule.repository.js';
+import { StayRepository } from '../storage/stay.repository.js';
 import { GearRepository } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
+
+const MS_PER_DAY = 86_400_000;
+const YEAR_DAYS = 365;
+/** Who shared a place with fungus within this time is looked at (common practice: 12 weeks). */
+const NEIGHBOUR_DAYS = 84;
 
 const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
   care.VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
@@ -41,6 +47,7 @@ export class GearService {
     private readonly repository: GearRepository,
     private readonly openWork: OpenWorkRepository,
     private readonly due: ScheduleRepository,
+    private readonly stays: StayRepository,
     private readonly rhythms: RhythmService,
     private readonly clock: Clock,
     private readonly ids: Ids,
@@ -90,12 +97,13 @@ export class GearService {
     const { db } = this.database;
     const [item] = await this.withStates(db, [await this.get(db, id)]);
     const due = await this.due.ofItems(db, [id]);
-    const yearAgo = new Date(this.clock.now());
-    yearAgo.setUTCFullYear(yearAgo.getUTCFullYear() - 1);
     return {
       ...item!,
       due,
-      contacts: await this.repository.contactsSince(db, id, yearAgo),
+      ...(await this.touches(db, item!)),
+      place: await this.stays.current(db, id),
+      neighbours: item!.status === 'quarantined' ? await this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
+      openTeardownId: await this.openWork.teardownOf(db, id),
       openLookId: await this.openWork.lookOf(db, id),
       openCleaningId: await this.openWork.cleaningOf(db, id),
     };
@@ -117,6 +125,7 @@ export class GearService {
     return this.database.transaction(async (db) => {
       const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
       await this.rhythms.realign(db, item);
+      if (status === 'quarantined') await this.isolate(db, item);
       return item;
     });
   }
@@ -150,6 +159,44 @@ export class GearService {
     const item = await this.get(db, id);
     if (item.archivedAt) throw problem(gearErrors, 'item-archived');
     return item;
+  }
+
+  /** Takes a thing out of its place and has everything that shared it looked through. */
+  private async isolate(db: Db, item: Item): Promise<void> {
+    const neighbours = await this.stays.neighboursOf(db, item.id, this.ago(NEIGHBOUR_DAYS));
+    await this.stays.end(db, item.id, this.clock.now());
+    const inUse = (
+      await this.repository.findMany(
+        db,
+        neighbours.map((n) => n.itemId),
+      )
+    ).filter((n) => n.status === 'in-use');
+    await this.rhythms.watchNeighbours(
+      db,
+      inUse.map((n) => n.id),
+      `It shared a place with ${item.name}, which went into quarantine.`,
+    );
+  }
+
+  private ago(days: number): Date {
+    return new Date(this.clock.now().getTime() - days * MS_PER_DAY);
+  }
+
+  /** Touches per surface over 12 months, with a gentle word where there is reason for one. */
+  private async touches(db: Db, item: Item): Promise<Pick<ItemPage, 'contacts' | 'gentleWords'>> {
+    const peers = (await this.repository.idsOfKind(db, item.kind)).filter((id) => id !== item.id);
+    const rows = await this.repository.touchesSince(db, [item.id, ...peers], this.ago(YEAR_DAYS));
+    const own = rows.filter((r) => r.itemId === item.id);
+    const ofPeers = (surface: care.Surface) => peers.map((id) => rows.find((r) => r.itemId === id && r.surface === surface)?.touches ?? 0);
+    const gentleWords: ItemPage['gentleWords'] = {};
+    for (const { surface, touches, withoutEvidence } of own) {
+      const word = care.gentleWord({ surface, touches, withoutEvidence, peers: ofPeers(surface) });
+      if (word) gentleWords[surface] = word;
+    }
+    return {
+      contacts: Object.fromEntries(own.map((r) => [r.surface, r.touches])),
+      gentleWords,
+    };
   }
 
   private async change(db: Db, id: string, version: number, change: object, data: LogData): Promise<Item> {

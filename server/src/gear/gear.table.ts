@@ -1,6 +1,6 @@
 import type { care } from '@bright-keeper/core';
 import type { ItemStatus, LogData } from '@bright-keeper/contract';
-import { date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
 
@@ -48,6 +48,7 @@ export const contacts = pgTable(
       .references(() => items.id),
     surface: text().$type<care.Surface>().notNull(),
     touches: integer().notNull(),
+    withoutEvidence: boolean('without_evidence').notNull().default(false),
     at: instant('at').notNull(),
   },
   (t) => [index('contact_item_at').on(t.itemId, t.at)],

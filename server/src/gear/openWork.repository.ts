@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull } from 'drizzle-orm';
 import { cleanings } from '../care/care.table.js';
+import { teardowns } from '../care/teardown.table.js';
 import type { Db } from '../db/database.js';
 import { looks } from '../inspection/inspection.table.js';
 import { items } from './gear.table.js';
@@ -23,6 +24,14 @@ export class OpenWorkRepository {
       .select({ id: cleanings.id })
       .from(cleanings)
       .where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
+    return row?.id ?? null;
+  }
+
+  async teardownOf(db: Db, itemId: string): Promise<string | null> {
+    const [row] = await db
+      .select({ id: teardowns.id })
+      .from(teardowns)
+      .where(and(eq(teardowns.itemId, itemId), isNull(teardowns.finishedAt)));
     return row?.id ?? null;
   }
 

@@ -38,7 +38,7 @@ export class RhythmService {
   async realign(db: Db, thing: Thing): Promise<void> {
     const wanted = schedule.tasksFor(thing.kind, thing.traits, thing.status);
     const present = (await this.repository.ofItems(db, [thing.id])).map((d) => d.task);
-    const keep = [...wanted, ...(thing.status === 'in-use' ? (['follow-up-look'] as const) : [])];
+    const keep = [...wanted, ...(thing.status === 'in-use' ? schedule.ONCE_TASKS : [])];
     await this.repository.dropAllBut(db, thing.id, keep);
     const today = await this.today(db);
     const fresh = wanted.filter((task) => !present.includes(task));
@@ -53,13 +53,14 @@ export class RhythmService {
   /** A look counts for every task done by looking. */
   async lookedAt(db: Db, thing: Thing): Promise<void> {
     await this.moveOn(db, thing, ['look', 'look-or-clean'], 'Counted from the last look.');
-    await this.repository.drop(db, thing.id, ['follow-up-look']);
+    await this.doneOnce(db, thing.id);
   }
 
   /** After a clean the thing has been looked at closely; what was left undone is looked at again soon. */
-  async cleaned(db: Db, thing: Thing, leftUndone: boolean): Promise<void> {
+  async cleaned(db: Db, thing: Thing, { leftUndone, place }: { leftUndone: boolean; place: 'home' | 'field' }): Promise<void> {
     await this.moveOn(db, thing, ['look', 'look-or-clean'], 'Counted from the last clean, which ends with a look.');
-    await this.repository.drop(db, thing.id, ['follow-up-look']);
+    // What waits for home is not done by a clean in the field.
+    await this.doneOnce(db, thing.id, place === 'field' ? ['home-care'] : []);
     if (leftUndone && thing.status === 'in-use')
       await this.repository.save(db, [
         this.row(thing.id, 'follow-up-look', await this.today(db), 'Something was left undone at the last clean.'),
@@ -69,6 +70,36 @@ export class RhythmService {
   /** A task that is only ticked off. */
   async marked(db: Db, itemId: string, task: schedule.TaskId): Promise<void> {
     await this.repository.save(db, [this.row(itemId, task, await this.today(db), 'Counted from when it was last done.')]);
+  }
+
+  /** What was put off in the field waits at home; what already waits keeps its reason and its earlier day. */
+  async waitForHome(db: Db, itemId: string, reasons: readonly string[], withinDays: number): Promise<void> {
+    const today = await this.today(db);
+    const waiting = (await this.repository.ofItems(db, [itemId])).find((d) => d.task === 'home-care');
+    const reason = [...new Set([...(waiting ? [waiting.reason] : []), ...reasons])].join(' ');
+    const latest = schedule.addDays(today, withinDays);
+    const row = this.row(itemId, 'home-care', today, reason);
+    await this.repository.save(db, [{ ...row, latest: waiting && waiting.latest < latest ? waiting.latest : latest }]);
+  }
+
+  /** Looks at everything that shared a place with a thing that has gone into quarantine: now, after 4 and after 12 weeks. */
+  async watchNeighbours(db: Db, neighbours: readonly string[], reason: string): Promise<void> {
+    const today = await this.today(db);
+    await this.repository.save(
+      db,
+      neighbours.flatMap((id) => schedule.NEIGHBOUR_LOOKS.map((task) => this.row(id, task, today, reason))),
+    );
+  }
+
+  /** A look or a clean does what was to be done once, if its time had come. */
+  private async doneOnce(db: Db, itemId: string, except: readonly schedule.TaskId[] = []): Promise<void> {
+    const today = await this.today(db);
+    const due = (await this.repository.ofItems(db, [itemId])).filter((d) => d.task === 'follow-up-look' || d.earliest <= today);
+    await this.repository.drop(
+      db,
+      itemId,
+      due.map((d) => d.task).filter((task) => schedule.ONCE_TASKS.includes(task) && !except.includes(task)),
+    );
   }
 
   private async moveOn(db: Db, thing: Thing, doneBy: schedule.Rhythm['doneBy'][], reason: string): Promise<void> {

@@ -1,7 +1,7 @@
 import { commonErrors, type Settings } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { settings } from './settings.table.js';
@@ -11,6 +11,7 @@ const FIRST: Omit<Settings, 'version'> = {
   schools: care.DEFAULT_SCHOOLS,
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
   currency: 'EUR',
+  sensorRehearsedOn: null,
 };
 
 /** The user's schools, zone and currency: one row, there from the first question on. */
@@ -24,6 +25,18 @@ export class SettingsService {
     const { id: _, ...stored } = row;
     // A school added since the row was written takes its default.
     return { ...stored, schools: { ...care.DEFAULT_SCHOOLS, ...stored.schools } };
+  }
+
+  /** The dry run of a sensor clean was done; the first time counts. */
+  async rehearsed(db: Db, on: string): Promise<void> {
+    await db
+      .insert(settings)
+      .values({ id: ONLY_ROW, ...FIRST, sensorRehearsedOn: on })
+      .onConflictDoUpdate({
+        target: settings.id,
+        set: { sensorRehearsedOn: on, version: sql`${settings.version} + 1` },
+        setWhere: isNull(settings.sensorRehearsedOn),
+      });
   }
 
   update(change: Settings): Promise<Settings> {

@@ -1,5 +1,5 @@
 import type { care } from '@bright-keeper/core';
-import { integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import { date, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 
 /** The one row of the user's settings. */
 export const settings = pgTable('settings', {
@@ -8,4 +8,5 @@ export const settings = pgTable('settings', {
   schools: jsonb().$type<care.Schools>().notNull(),
   timeZone: text('time_zone').notNull(),
   currency: text().notNull(),
+  sensorRehearsedOn: date('sensor_rehearsed_on', { mode: 'string' }),
 });

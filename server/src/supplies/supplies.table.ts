@@ -13,6 +13,7 @@ export const supplies = pgTable('supply', {
   packSize: integer('pack_size'),
   packPrice: doublePrecision('pack_price'),
   openedOn: date('opened_on', { mode: 'string' }),
+  widthMm: doublePrecision('width_mm'),
   note: text().notNull(),
   createdAt: timestamp('created_at', { withTimezone: true, precision: 3 }).notNull(),
 });

@@ -1,0 +1,2 @@
+export * from './places.js';
+export * from './errors.js';

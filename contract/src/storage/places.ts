@@ -1,0 +1,58 @@
+import { storage } from '@bright-keeper/core';
+import Joi from 'joi';
+import { id, version } from '../joi.js';
+
+/** The gel or rice that lies in a place: how much, how full it was, and when that was known. */
+export type DesiccantInput = { kind: 'silica-gel' | 'rice'; massG: number; loadingPct: number };
+
+/** What a keeper says of a place. */
+export type PlaceInput = {
+  name: string;
+  kind: storage.PlaceKind;
+  volumeL: number;
+  /** Null: as measured from the log, else what is usual for its kind. */
+  airChangesPerDay: number | null;
+  openingsPerWeek: number;
+  lining: storage.Lining;
+  /** The band it should stay in, % RH. */
+  lowPct: number;
+  highPct: number;
+  /** The place whose air surrounds it; null when it stands in the open room of no place we know. */
+  standsInId: string | null;
+  note: string;
+};
+
+const bandInOrder: Joi.CustomValidator<PlaceInput> = (input, helpers) =>
+  input.lowPct < input.highPct
+    ? input
+    : helpers.message({ custom: 'The upper end of the band must lie above the lower one.' }, { at: ['highPct'] });
+
+const fields = {
+  name: Joi.string().pattern(/\S/, 'something to read').max(120).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
+  kind: Joi.string()
+    .valid(...storage.PLACE_KINDS)
+    .required(),
+  volumeL: Joi.number().min(1).max(100_000).required(),
+  airChangesPerDay: Joi.number().min(0.01).max(500).allow(null).required(),
+  openingsPerWeek: Joi.number().min(0).max(200).required(),
+  lining: Joi.string()
+    .valid(...storage.LINING_IDS)
+    .required(),
+  lowPct: Joi.number().min(0).max(100).required(),
+  highPct: Joi.number().min(0).max(100).required(),
+  standsInId: id().allow(null).required(),
+  note: Joi.string().allow('').max(1000).required(),
+};
+export const placeInput = Joi.object<PlaceInput>(fields).custom(bandInOrder);
+export type PlaceUpdate = PlaceInput & { version: number };
+export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version().required() }).custom(bandInOrder);
+
+/** Moves a thing into a place, or out of every place we know (null). */
+export type MoveItem = { placeId: string | null };
+export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required() });
+
+export type Place = PlaceInput & { id: string; version: number; archivedAt: string | null };
+/** One thing's stay in one place; `until` is null while it lies there. */
+export type Stay = { placeId: string; placeName: string; since: string; until: string | null };
+/** Something that shared a place with a thing, and until when. */
+export type Neighbour = { itemId: string; name: string; placeName: string; until: string | null };

@@ -1,0 +1,195 @@
+import { routes, type Cleaning, type ItemPage, type Log, type Settings, type Teardown } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { testApp, type TestApp } from '../testing/testApp.js';
+
+let t: TestApp;
+beforeAll(async () => void (t = await testApp()));
+afterAll(() => t.app.close());
+
+const page = async (id: string) => (await t.http.get(routes.item(id)).expect(200)).body as ItemPage;
+const homeCare = async (id: string) => (await page(id)).due.find((d) => d.task === 'home-care');
+const settings = async () => (await t.http.get(routes.settings).expect(200)).body as Settings;
+
+describe('in the field', () => {
+  it('what happened is logged, and what waits for home becomes a task that a look ticks off', async () => {
+    const { id } = await t.add('On the shore');
+    await t.http
+      .post(routes.happenings)
+      .send({ happening: 'spray', itemIds: [id] })
+      .expect(204);
+    await t.http
+      .post(routes.happenings)
+      .send({ happening: 'print', itemIds: [id] })
+      .expect(204);
+    const task = await homeCare(id);
+    expect(task).toMatchObject({ due: '2026-03-10', latest: '2026-03-10' });
+    expect(task!.reason).toMatch(/Fresh water/);
+    expect(task!.reason).toMatch(/feeds fungus/);
+    const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
+    expect(log.entries.filter((e) => e.data.kind === 'outdoors')).toHaveLength(2);
+    expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.task === 'home-care')).toBe(false);
+  });
+
+  it('refuses what is not known, and logs nothing of it', async () => {
+    const { id } = await t.add('Known');
+    await t.http
+      .post(routes.happenings)
+      .send({ happening: 'comet', itemIds: [id] })
+      .expect(400);
+    await t.http
+      .post(routes.happenings)
+      .send({ happening: 'rain', itemIds: [id, '018f0000-0000-7000-8000-000000000000'] })
+      .expect(404);
+    expect(await homeCare(id)).toBeUndefined();
+  });
+
+  it('a plan that leaves things for home keeps them as a task, from the plan or at the end of the clean', async () => {
+    const { id } = await t.add('Sandy');
+    await t.look(id, { 'front-glass': { grit: 2 }, 'rear-glass': { dust: 3 } });
+    const conditions = { blowingSand: true };
+    await t.http.post(routes.waitForHome).send({ itemId: id, conditions }).expect(204);
+    expect((await homeCare(id))?.reason).toMatch(/rear glass/);
+
+    const { id: other } = await t.add('Sandy too');
+    await t.look(other, { 'front-glass': { grit: 2, fingerprint: 3 } });
+    const started = (await t.http.post(routes.cleanings).send({ itemId: other, place: 'field' }).expect(201)).body as Cleaning;
+    await t.http.post(routes.cleaningFinish(started.id)).send({ version: started.version }).expect(200);
+    expect((await homeCare(other))?.reason).toMatch(/front glass/);
+    const clean = await t.add('Clean');
+    await t.http.post(routes.waitForHome).send({ itemId: clean.id }).expect(422);
+  });
+});
+
+describe('a plan whose drawer or schools have changed', () => {
+  it('is marked stale and can be remade, keeping what was done', async () => {
+    const { id } = await t.add('Stale');
+    await t.look(id, { 'front-glass': { fingerprint: 3 }, 'rear-glass': { fingerprint: 3 } });
+    const started = await t.startCleaning(id);
+    expect(started.staleBecause).toEqual([]);
+    const front = started.plan.steps.filter((s) => s.surface === 'front-glass').map((s) => s.id);
+    const events: care.BenchEvent[] = [
+      { type: 'ready' },
+      ...front.flatMap((step): care.BenchEvent[] => [
+        { type: 'done', step },
+        { type: 'answer', step, answer: step === front.at(-1) ? 'clean-enough' : 'no-change' },
+      ]),
+    ];
+    await t.http.put(routes.cleaning(started.id)).send({ version: started.version, events }).expect(200);
+    const before = await settings();
+    await t.http
+      .put(routes.settings)
+      .send({ ...before, schools: { ...before.schools, solvent: 'alcohol-free' } })
+      .expect(200);
+
+    const stale = (await t.http.get(routes.cleaning(started.id)).expect(200)).body as Cleaning;
+    expect(stale.staleBecause).toEqual(['schools']);
+    const remade = (await t.http.post(routes.cleaningRemake(started.id)).send({ version: stale.version }).expect(200)).body as Cleaning;
+    expect(remade.staleBecause).toEqual([]);
+    const fluid = (surface: care.Surface) =>
+      remade.plan.steps.find((s) => s.surface === surface && s.method === 'damp-wipe')!.uses[0]!.material;
+    expect([fluid('front-glass'), fluid('rear-glass')]).toEqual(['lens-fluid', 'alcohol-free-fluid']);
+    expect(care.benchState(remade.plan, remade.events).outcomes).toEqual({ 'front-glass': 'clean-enough' });
+    await t.http.post(routes.cleaningRemake(started.id)).send({ version: started.version }).expect(409);
+  });
+});
+
+describe('the dry run of a sensor clean', () => {
+  it('is asked for once, and remembered in the settings', async () => {
+    const { id } = await t.add('Body', { kind: 'mirrorless-body' });
+    await t.look(id, { 'sensor-cover': { grease: 3 } });
+    const first = await t.startCleaning(id);
+    const swab = first.plan.steps.find((s) => s.method === 'sensor-swab')!;
+    expect(swab.sensor!.rehearseFirst).toBe(true);
+    const [blow] = first.plan.steps as [care.Step];
+    const events: care.BenchEvent[] = [
+      { type: 'ready' },
+      { type: 'done', step: blow.id },
+      { type: 'answer', step: blow.id, answer: 'no-change' },
+      { type: 'rehearsed', step: swab.id },
+    ];
+    await t.http.put(routes.cleaning(first.id)).send({ version: first.version, events }).expect(200);
+    expect((await settings()).sensorRehearsedOn).toBe('2026-03-10');
+    const { id: second } = await t.add('Second body', { kind: 'mirrorless-body' });
+    await t.look(second, { 'sensor-cover': { grease: 3 } });
+    expect((await t.startCleaning(second)).plan.steps.find((s) => s.sensor)!.sensor!.rehearseFirst).toBe(false);
+  });
+});
+
+describe('the touch budget', () => {
+  it('has a gentle word for a surface that was cleaned for no more than a trace', async () => {
+    const before = await settings();
+    await t.http
+      .put(routes.settings)
+      .send({ ...before, schools: { ...before.schools, habit: 'after-every-outing' } })
+      .expect(200);
+    const { id } = await t.add('Often cleaned');
+    await t.look(id, { 'front-glass': { fingerprint: 1 } });
+    const c = await t.startCleaning(id);
+    const steps = c.plan.steps.map((s) => s.id);
+    const events: care.BenchEvent[] = [
+      { type: 'ready' },
+      ...steps.flatMap((step): care.BenchEvent[] => [
+        { type: 'done', step },
+        { type: 'answer', step, answer: 'no-change' },
+      ]),
+    ];
+    const saved = (await t.http.put(routes.cleaning(c.id)).send({ version: c.version, events }).expect(200)).body as Cleaning;
+    const after = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: saved.version }).expect(200)).body as ItemPage;
+    expect(after.gentleWords['front-glass']).toMatch(/no more than a trace/);
+  });
+});
+
+describe('a teardown record', () => {
+  const manual = { electronicContacts: false };
+  const STAGE = '018f0000-0000-7000-8000-0000000000aa';
+  const stage = {
+    id: STAGE,
+    what: 'Front ring',
+    parts: 'Ring, first element',
+    screws: '',
+    turns: 4,
+    mark: 'Notch at 12',
+    hasPhoto: true,
+    closed: false,
+  };
+  const PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAQAAAC1HAwCAAAAC0lEQVR42mNk+A8AAQUBAScY42YAAAAASUVORK5CYII=';
+
+  it('keeps stages and photographs, ends only when all is back, and is logged', async () => {
+    const { id } = await t.add('Old fifty', { traits: manual });
+    const started = (await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(201)).body as Teardown;
+    expect((await page(id)).openTeardownId).toBe(started.id);
+    await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(409);
+    await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ type: 'image/png', base64: PNG }).expect(204);
+    const photo = await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(200);
+    expect(photo.headers['content-type']).toBe('image/png');
+    expect((photo.body as Buffer).toString('base64')).toBe(PNG);
+
+    const saved = (
+      await t.http
+        .put(routes.teardown(started.id))
+        .send({ version: 1, phase: 'closing', stages: [stage] })
+        .expect(200)
+    ).body as Teardown;
+    const early = await t.http.post(routes.teardownFinish(started.id)).send({ version: saved.version }).expect(409);
+    expect(early.body.detail).toMatch(/Front ring/);
+    await t.http
+      .put(routes.teardown(started.id))
+      .send({ version: saved.version, phase: 'closing', stages: [{ ...stage, closed: true }] })
+      .expect(200);
+    await t.http
+      .post(routes.teardownFinish(started.id))
+      .send({ version: saved.version + 1 })
+      .expect(200);
+    const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
+    expect(log.entries[0]!.data).toEqual({ kind: 'opened', depth: 'front-group', stages: 1 });
+  });
+
+  it('is refused for a body and for radioactive glass, with the reason', async () => {
+    const body = await t.add('Body with flash', { kind: 'slr-body' });
+    const refused = await t.http.post(routes.teardowns).send({ itemId: body.id, depth: 'deeper' }).expect(422);
+    expect(refused.body.detail).toMatch(/charge/);
+    const hot = await t.add('Hot glass', { traits: { ...manual, radioactiveGlass: true } });
+    await t.http.post(routes.teardowns).send({ itemId: hot.id, depth: 'front-group' }).expect(422);
+  });
+});

@@ -1,0 +1,51 @@
+import type { Item } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import type { Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { GearService } from '../gear/gear.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { SuppliesService } from '../supplies/supplies.service.js';
+
+/** What was chosen for one plan: where, in what weather, and schools laid over those of the settings. */
+export type PlanChoices = {
+  place: care.Place;
+  conditions?: care.Conditions | undefined;
+  schools?: Partial<care.Schools> | undefined;
+};
+
+/** Everything a plan is made from, as it is kept: the thing, what was last seen, the drawer and the schools. */
+@Injectable()
+export class PlanRequestService {
+  constructor(
+    private readonly gear: GearService,
+    private readonly gearRepository: GearRepository,
+    private readonly settings: SettingsService,
+    private readonly drawer: SuppliesService,
+  ) {}
+
+  async forThing(db: Db, itemId: string, choices: PlanChoices): Promise<{ item: Item; request: care.PlanRequest }> {
+    const item = await this.gear.workable(db, itemId);
+    const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
+    const findings = states.flatMap((state) => state.findings.map((f) => ({ ...f, surface: state.surface })));
+    return { item, request: await this.withHouse(db, { item: { kind: item.kind, traits: item.traits }, findings }, choices) };
+  }
+
+  /** The same thing and findings with the drawer, the schools and the practice of now. */
+  async withHouse(
+    db: Db,
+    what: Pick<care.PlanRequest, 'item' | 'findings'>,
+    { place, conditions, schools }: PlanChoices,
+  ): Promise<care.PlanRequest> {
+    const onHand = await this.drawer.onHand(db);
+    const settings = await this.settings.get(db);
+    return {
+      ...what,
+      place,
+      ...(conditions ? { conditions } : {}),
+      ...(onHand ? { onHand } : {}),
+      schools: { ...settings.schools, ...schools },
+      sensorRehearsed: settings.sensorRehearsedOn !== null,
+    };
+  }
+}

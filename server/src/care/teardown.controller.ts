@@ -1,0 +1,83 @@
+import {
+  idParam,
+  saveTeardown,
+  stageParam,
+  startTeardown,
+  teardownPhoto,
+  teardownsQuery,
+  versioned,
+  type SaveTeardown,
+  type StageParam,
+  type StartTeardown,
+  type Teardown,
+  type TeardownPhoto,
+  type Teardowns,
+  type TeardownsQuery,
+  type Versioned,
+} from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { TeardownService } from './teardown.service.js';
+
+type ById = { id: string };
+
+@ApiTags('care')
+@Controller('api/care/teardowns')
+export class TeardownController {
+  constructor(private readonly service: TeardownService) {}
+
+  @Get()
+  @Describe({ summary: 'The records of opening a thing, newest first', query: teardownsQuery })
+  async list(@CheckedQuery(teardownsQuery) { itemId }: TeardownsQuery): Promise<Teardowns> {
+    return { teardowns: await this.service.ofItem(itemId) };
+  }
+
+  @Post()
+  @Describe({ summary: 'Begin the record of opening a thing', body: startTeardown, answers: 201 })
+  start(@CheckedBody(startTeardown) start: StartTeardown): Promise<Teardown> {
+    return this.service.start(start);
+  }
+
+  @Get(':id')
+  @Describe({ summary: 'A record as it stands', byId: true })
+  get(@CheckedParams(idParam) { id }: ById): Promise<Teardown> {
+    return this.service.get(id);
+  }
+
+  @Put(':id')
+  @Describe({ summary: 'Save every stage as it stands', body: saveTeardown, byId: true })
+  save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveTeardown) body: SaveTeardown): Promise<Teardown> {
+    return this.service.save(id, body);
+  }
+
+  @Post(':id/finish')
+  @HttpCode(200)
+  @Describe({ summary: 'Every stage is back: end the record', body: versioned, byId: true })
+  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Teardown> {
+    return this.service.finish(id, version);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @Describe({ summary: 'Drop a record that was begun by mistake', byId: true, answers: 204 })
+  drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.service.drop(id);
+  }
+
+  @Put(':id/stages/:stageId/photo')
+  @HttpCode(204)
+  @Describe({ summary: 'Keep a photograph of a stage', body: teardownPhoto, answers: 204 })
+  savePhoto(@CheckedParams(stageParam) { id, stageId }: StageParam, @CheckedBody(teardownPhoto) photo: TeardownPhoto): Promise<void> {
+    return this.service.savePhoto(id, stageId, photo);
+  }
+
+  @Get(':id/stages/:stageId/photo')
+  @Describe({ summary: 'The photograph of a stage' })
+  async photo(@CheckedParams(stageParam) { id, stageId }: StageParam, @Res() response: Response): Promise<void> {
+    const { type, data } = await this.service.photo(id, stageId);
+    response.type(type).setHeader('Cache-Control', 'no-cache').send(Buffer.from(data));
+  }
+}

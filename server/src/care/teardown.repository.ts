@@ -1,0 +1,76 @@
+import type { Teardown, TeardownPhoto } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { and, desc, eq, isNull, type SQL } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
+import { teardownPhotos, teardowns } from './teardown.table.js';
+
+@Injectable()
+export class TeardownRepository {
+  async insert(db: Db, row: typeof teardowns.$inferInsert): Promise<void> {
+    await db.insert(teardowns).values(row);
+  }
+
+  async find(db: Db, id: string): Promise<Teardown | null> {
+    return (await this.where(db, eq(teardowns.id, id)))[0] ?? null;
+  }
+
+  async openOf(db: Db, itemId: string): Promise<Teardown | null> {
+    return (await this.where(db, and(eq(teardowns.itemId, itemId), isNull(teardowns.finishedAt))))[0] ?? null;
+  }
+
+  /** Newest first. */
+  ofItem(db: Db, itemId: string): Promise<Teardown[]> {
+    return this.where(db, eq(teardowns.itemId, itemId));
+  }
+
+  /** @returns whether the row still had this version. */
+  async update(
+    db: Db,
+    id: string,
+    version: number,
+    change: Partial<Pick<typeof teardowns.$inferInsert, 'phase' | 'stages' | 'finishedAt'>>,
+  ): Promise<boolean> {
+    const rows = await db
+      .update(teardowns)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(teardowns.id, id), eq(teardowns.version, version)))
+      .returning({ id: teardowns.id });
+    return rows.length === 1;
+  }
+
+  async remove(db: Db, id: string): Promise<void> {
+    await db.delete(teardowns).where(eq(teardowns.id, id));
+  }
+
+  async savePhoto(db: Db, teardownId: string, stageId: string, { type, base64 }: TeardownPhoto): Promise<void> {
+    const data = new Uint8Array(Buffer.from(base64, 'base64'));
+    await db
+      .insert(teardownPhotos)
+      .values({ teardownId, stageId, type, data })
+      .onConflictDoUpdate({ target: [teardownPhotos.teardownId, teardownPhotos.stageId], set: { type, data } });
+  }
+
+  async photo(db: Db, teardownId: string, stageId: string): Promise<{ type: string; data: Uint8Array } | null> {
+    const [row] = await db
+      .select({ type: teardownPhotos.type, data: teardownPhotos.data })
+      .from(teardownPhotos)
+      .where(and(eq(teardownPhotos.teardownId, teardownId), eq(teardownPhotos.stageId, stageId)));
+    return row ?? null;
+  }
+
+  private async where(db: Db, condition: SQL | undefined): Promise<Teardown[]> {
+    const rows = await db
+      .select({ teardown: teardowns, itemName: items.name })
+      .from(teardowns)
+      .innerJoin(items, eq(items.id, teardowns.itemId))
+      .where(condition)
+      .orderBy(desc(teardowns.startedAt));
+    return rows.map(({ teardown, itemName }) => ({
+      ...teardown,
+      itemName,
+      startedAt: teardown.startedAt.toISOString(),
+      finishedAt: teardown.finishedAt?.toISOString() ?? null,
+    }));
+  }
+}

@@ -1,0 +1,41 @@
+import type { care } from '@bright-keeper/core';
+import { sql } from 'drizzle-orm';
+import { customType, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { items } from '../gear/gear.table.js';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
+
+export const teardowns = pgTable(
+  'teardown',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id),
+    version: integer().notNull().default(1),
+    depth: text().$type<care.Depth>().notNull(),
+    phase: text().$type<care.TeardownPhase>().notNull().default('opening'),
+    stages: jsonb().$type<care.TeardownStage[]>().notNull(),
+    startedAt: instant('started_at').notNull(),
+    finishedAt: instant('finished_at'),
+  },
+  (t) => [
+    uniqueIndex('teardown_open')
+      .on(t.itemId)
+      .where(sql`finished_at is null`),
+  ],
+);
+
+export const teardownPhotos = pgTable(
+  'teardown_photo',
+  {
+    teardownId: uuid('teardown_id')
+      .notNull()
+      .references(() => teardowns.id, { onDelete: 'cascade' }),
+    stageId: uuid('stage_id').notNull(),
+    type: text().notNull(),
+    data: bytes('data').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.teardownId, t.stageId] })],
+);

@@ -1,0 +1,117 @@
+import { routes, type ItemPage, type Place, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { START, testApp, type TestApp } from '../testing/testApp.js';
+
+let t: TestApp;
+beforeEach(async () => void (t = await testApp()));
+afterEach(() => t.app.close());
+
+const cupboard: PlaceInput = {
+  name: 'Oak cupboard',
+  kind: 'cupboard',
+  volumeL: 300,
+  airChangesPerDay: null,
+  openingsPerWeek: 5,
+  lining: 'wood',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
+const add = async (more: Partial<PlaceInput> = {}) =>
+  (
+    await t.http
+      .post(routes.places)
+      .send({ ...cupboard, ...more })
+      .expect(201)
+  ).body as Place;
+const move = (itemId: string, placeId: string | null) => t.http.put(routes.itemPlace(itemId)).send({ placeId });
+const page = async (id: string) => (await t.http.get(routes.item(id)).expect(200)).body as ItemPage;
+const daysLater = (days: number) => t.clock.set(new Date(START.getTime() + days * 86_400_000));
+
+describe('places', () => {
+  it('refuse a band upside down and a place that would stand in itself, naming the field', async () => {
+    const upsideDown = await t.http
+      .post(routes.places)
+      .send({ ...cupboard, lowPct: 70 })
+      .expect(400);
+    expect(upsideDown.body.fields.highPct).toMatch(/above the lower/);
+    const shelf = await add({ name: 'Shelf', kind: 'shelf' });
+    const box = await add({ standsInId: shelf.id });
+    const ring = await t.http.put(routes.place(shelf.id)).send({ ...cupboard, name: 'Shelf', standsInId: box.id, version: 1 });
+    expect(ring.status).toBe(422);
+    expect(ring.body.fields.standsInId).toMatch(/itself/);
+  });
+
+  it('keep every stay of a thing, one at a time, and log the move', async () => {
+    const [a, b] = [await add(), await add({ name: 'Box' })];
+    const { id } = await t.add('Corvane 35/2');
+    await move(id, a.id).expect(200);
+    daysLater(3);
+    await move(id, b.id).expect(200);
+    daysLater(5);
+    const stays = (await move(id, null).expect(200)).body as Stay[];
+    expect(stays.map((s) => [s.placeName, s.since.slice(0, 10), s.until?.slice(0, 10)])).toEqual([
+      ['Oak cupboard', '2026-03-10', '2026-03-13'],
+      ['Box', '2026-03-13', '2026-03-15'],
+    ]);
+    expect((await page(id)).place).toBeNull();
+  });
+
+  it('are given up only when nothing lies in them', async () => {
+    const place = await add();
+    const { id } = await t.add('Corvane 35/2');
+    await move(id, place.id).expect(200);
+    await t.http.post(routes.placeArchive(place.id)).send({ version: 1 }).expect(409);
+    await move(id, null).expect(200);
+    await t.http.post(routes.placeArchive(place.id)).send({ version: 1 }).expect(200);
+  });
+});
+
+/** Rule 12 and section 10 of the knowledge: isolate at once, look at the neighbours now, after 4 and after 12 weeks. */
+describe('quarantine', () => {
+  const quarantine = async (id: string) =>
+    t.http
+      .put(routes.itemStatus(id))
+      .send({ version: (await page(id)).version, status: 'quarantined' })
+      .expect(200);
+
+  it('takes the thing out, lists what shared its place, and has each looked at three times', async () => {
+    const place = await add();
+    const other = await add({ name: 'Shelf' });
+    const [sick, beside, elsewhere, gone] = await Promise.all(['Sick', 'Beside', 'Elsewhere', 'Gone before'].map((n) => t.add(n)));
+    await move(gone!.id, place.id);
+    daysLater(1);
+    await move(gone!.id, other.id);
+    daysLater(2);
+    for (const thing of [sick!, beside!]) await move(thing.id, place.id);
+    await move(elsewhere!.id, other.id);
+    daysLater(30);
+    await quarantine(sick!.id);
+
+    const after = await page(sick!.id);
+    expect(after.place).toBeNull();
+    expect(after.neighbours).toEqual([
+      { itemId: beside!.id, name: 'Beside', placeName: 'Oak cupboard', until: '2026-04-09T10:00:00.000Z' },
+    ]);
+    const looks = (await page(beside!.id)).due.filter((d) => d.task.startsWith('neighbour-look'));
+    expect(looks.map((d) => d.due)).toEqual(['2026-04-09', '2026-05-07', '2026-07-02']);
+    expect(looks[0]!.reason).toMatch(/shared a place with Sick/);
+    expect((await page(elsewhere!.id)).due.some((d) => d.task.startsWith('neighbour-look'))).toBe(false);
+    const today = (await t.http.get(routes.today).expect(200)).body as Today;
+    expect(today.due.find((d) => d.task === 'neighbour-look')?.item.name).toBe('Beside');
+  });
+
+  it('counts a look at a neighbour for the one that is due, and keeps the later ones', async () => {
+    const place = await add();
+    const [sick, beside] = [await t.add('Sick'), await t.add('Beside')];
+    for (const thing of [sick, beside]) await move(thing.id, place.id);
+    daysLater(7);
+    await quarantine(sick.id);
+    const left = await t.look(beside.id, { 'front-glass': {} });
+    expect(left.due.map((d) => d.task).filter((task) => task.startsWith('neighbour'))).toEqual([
+      'neighbour-look-4-weeks',
+      'neighbour-look-12-weeks',
+    ]);
+  });
+});
