@@ -1,26 +1,13 @@
-import { expect, test, type APIRequestContext } from '@playwright/test';
-import { routes } from '@bright-keeper/contract';
-import { start, type Running } from './server.js';
+import { expect, test } from '@playwright/test';
+import { lookedAt, start, type Running } from './server.js';
 
 let running: Running;
 test.beforeAll(async () => void (running = await start()));
 test.afterAll(() => running.kill('SIGTERM'));
 
-type Seen = Record<string, { soil: string; severity: number }[]>;
-
-/** A thing on the shelf with a finished look; its id. */
-async function lookedAt(request: APIRequestContext, name: string, kind: string, traits: object, seen: Seen): Promise<string> {
-  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
-  const { id } = await post(routes.gear, { name, kind, traits, notes: '', acquiredOn: null });
-  const look = await post(routes.looks, { itemId: id });
-  const answers = Object.entries(seen).map(([surface, findings]) => ({ surface, findings, note: '' }));
-  await request.put(running.url + routes.look(look.id), { data: { version: 1, at: null, answers } });
-  await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
-  return id;
-}
-
 test('an acrylic port gets water and eyeglass cleaner, and no alcohol', async ({ page, request }) => {
   const id = await lookedAt(
+    running,
     request,
     'Dome port',
     'port',
@@ -44,6 +31,7 @@ test('an acrylic port gets water and eyeglass cleaner, and no alcohol', async ({
 
 test('a reflex body of the 1950s: air, at most a dab, and a warning about its silver', async ({ page, request }) => {
   const id = await lookedAt(
+    running,
     request,
     'Old reflex',
     'slr-body',
@@ -62,6 +50,7 @@ test('a reflex body of the 1950s: air, at most a dab, and a warning about its si
 test('in the field, on a phone: grit is blown and brushed, the rest waits for home', async ({ page, request }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   const id = await lookedAt(
+    running,
     request,
     'Sandy lens',
     'lens',
@@ -87,7 +76,7 @@ test('in the field, on a phone: grit is blown and brushed, the rest waits for ho
 });
 
 test('where is the dirt: the answers lead to a surface, and the look begins there', async ({ page, request }) => {
-  await lookedAt(request, 'Dusty body', 'slr-body', {}, { screen: [] });
+  await lookedAt(running, request, 'Dusty body', 'slr-body', {}, { screen: [] });
   await page.goto(`${running.url}/clean`);
   await page.getByRole('link', { name: 'Where is the dirt?' }).click();
   await page.getByRole('button', { name: 'In the picture, not in the finder' }).click();
@@ -102,7 +91,7 @@ test('where is the dirt: the answers lead to a surface, and the look begins ther
 });
 
 test('the handbook is searched, and a step leads to its entry', async ({ page, request }) => {
-  const id = await lookedAt(request, 'Handbook lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
+  const id = await lookedAt(running, request, 'Handbook lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
   await page.goto(`${running.url}/gear/${id}/plan`);
   await page.getByRole('link', { name: 'Soft brush' }).click();
   await expect(page).toHaveURL(/handbook#method-soft-brush/);
@@ -113,7 +102,7 @@ test('the handbook is searched, and a step leads to its entry', async ({ page, r
 });
 
 test('two schools stand side by side for the same findings, with what each would do', async ({ page, request }) => {
-  const id = await lookedAt(request, 'Compared lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
+  const id = await lookedAt(running, request, 'Compared lens', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });
   await page.goto(`${running.url}/gear/${id}/plan`);
   const choice = page.getByLabel('Compare schools');
   await expect(choice.getByRole('option', { name: 'Reflex mirror' })).toHaveCount(0);

@@ -1,3 +1,5 @@
+import { routes } from '@bright-keeper/contract';
+import type { APIRequestContext } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -56,4 +58,24 @@ export async function start({ program = 'server', dataDir = freshDirectory(), po
       return exited;
     },
   };
+}
+
+export type Seen = Record<string, { soil: string; severity: number }[]>;
+
+/** A thing on the shelf with a finished look; its id. */
+export async function lookedAt(
+  running: Running,
+  request: APIRequestContext,
+  name: string,
+  kind: string,
+  traits: object,
+  seen: Seen,
+): Promise<string> {
+  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
+  const { id } = await post(routes.gear, { name, kind, traits, notes: '', acquiredOn: null });
+  const look = await post(routes.looks, { itemId: id });
+  const answers = Object.entries(seen).map(([surface, findings]) => ({ surface, findings, note: '' }));
+  await request.put(running.url + routes.look(look.id), { data: { version: 1, at: null, answers } });
+  await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
+  return id;
 }

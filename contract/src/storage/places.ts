@@ -52,6 +52,7 @@ export type MoveItem = { placeId: string | null };
 export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required() });
 
 export type Place = PlaceInput & { id: string; version: number; archivedAt: string | null };
+export type Places = { places: Place[] };
 /** One thing's stay in one place; `until` is null while it lies there. */
 export type Stay = { placeId: string; placeName: string; since: string; until: string | null };
 /** Something that shared a place with a thing, and until when. */

@@ -20,20 +20,20 @@ describe('a plan made before something changed', () => {
   const plan = care.planCleaning(request());
 
   it('is not stale while nothing that matters has changed', () => {
-    expect(care.staleBecause(plan, request(), request())).toEqual([]);
-    expect(care.staleBecause(plan, request(), request({ onHand: [...request().onHand!, ...drawer('contact-eraser')] }))).toEqual([]);
-    expect(care.staleBecause(plan, request(), request({ schools: { ...care.DEFAULT_SCHOOLS, mirror: 'dab' } }))).toEqual([]);
+    expect(care.staleBecause(plan, [], request(), request())).toEqual([]);
+    expect(care.staleBecause(plan, [], request(), request({ onHand: [...request().onHand!, ...drawer('contact-eraser')] }))).toEqual([]);
+    expect(care.staleBecause(plan, [], request(), request({ schools: { ...care.DEFAULT_SCHOOLS, mirror: 'dab' } }))).toEqual([]);
   });
 
   it('is stale when the drawer no longer holds what it uses', () => {
-    expect(care.staleBecause(plan, request(), request({ onHand: drawer('bulb-blower', 'alcohol-free-fluid', 'lens-tissue') }))).toEqual([
-      'drawer',
-    ]);
+    expect(care.staleBecause(plan, [], request(), request({ onHand: drawer('bulb-blower', 'alcohol-free-fluid', 'lens-tissue') }))).toEqual(
+      ['drawer'],
+    );
   });
 
   it('is stale when a school that shaped it has changed', () => {
     const now = request({ schools: { ...care.DEFAULT_SCHOOLS, solvent: 'alcohol-free' } });
-    expect(care.staleBecause(plan, request(), now)).toEqual(['schools']);
+    expect(care.staleBecause(plan, [], request(), now)).toEqual(['schools']);
   });
 
   it('remade, keeps what was done and takes the new fluid for what is ahead', () => {

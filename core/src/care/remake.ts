@@ -18,18 +18,6 @@ const differs = (a: unknown, b: unknown): boolean => canonical(a) !== canonical(
 const essence = (plan: CleaningPlan) =>
   plan.steps.map(({ id, tool, uses, motion, fluidGoes, sensor }) => ({ id, tool, uses, motion, fluidGoes, sensor }));
 
-/** Why a plan no longer is the one that would be made; empty while it is. Only what changes a step counts. */
-export function staleBecause(plan: CleaningPlan, before: PlanRequest, now: PlanRequest): StaleBecause[] {
-  const causes: StaleBecause[] = [];
-  const { onHand } = now;
-  const newDrawer: PlanRequest = { ...before };
-  delete newDrawer.onHand;
-  if (onHand) newDrawer.onHand = onHand;
-  if (differs(essence(planCleaning(newDrawer)), essence(plan))) causes.push('drawer');
-  if (differs(before.schools, now.schools) && differs(essence(planCleaning(now)), essence(planCleaning(newDrawer)))) causes.push('schools');
-  return causes;
-}
-
 /** A surface's rungs up to the last one that was done stay; what was still ahead of it comes from the new plan. */
 function mergedSurface(own: readonly Step[], fresh: readonly Step[], done: readonly string[]): Step[] {
   const kept = own.slice(0, own.findLastIndex((s) => done.includes(s.id)) + 1);
@@ -60,4 +48,16 @@ export function remakePlan(plan: CleaningPlan, events: readonly BenchEvent[], no
         );
   });
   return { ...fresh, steps: [...kept, ...fresh.steps.filter((s) => !settled.includes(s.surface))] };
+}
+
+/** Why a plan would be another one if it were remade; empty while it would not. What was done already never makes it stale. */
+export function staleBecause(plan: CleaningPlan, events: readonly BenchEvent[], before: PlanRequest, now: PlanRequest): StaleBecause[] {
+  const remade = (request: PlanRequest) => essence(remakePlan(plan, events, request));
+  const { onHand: _, ...rest } = before;
+  const newDrawer: PlanRequest = { ...rest, ...(now.onHand ? { onHand: now.onHand } : {}) };
+  const causes: StaleBecause[] = [];
+  if (differs(remade(newDrawer), essence(plan))) causes.push('drawer');
+  if (differs(before.schools, now.schools) && differs(remade({ ...newDrawer, schools: now.schools ?? {} }), remade(newDrawer)))
+    causes.push('schools');
+  return causes;
 }

@@ -134,7 +134,7 @@ export class CareService {
   private async view(db: Db, { chosenSchools, ...cleaning }: KeptCleaning): Promise<Cleaning> {
     if (cleaning.finishedAt) return { ...cleaning, staleBecause: [] };
     const now = await this.requestNow(db, { ...cleaning, chosenSchools });
-    return { ...cleaning, staleBecause: care.staleBecause(cleaning.plan, cleaning.request, now) };
+    return { ...cleaning, staleBecause: care.staleBecause(cleaning.plan, cleaning.events, cleaning.request, now) };
   }
 
   private async writeStates(

@@ -7,6 +7,7 @@ import {
   type MoveItem,
   type Place,
   type PlaceInput,
+  type Places,
   type PlaceUpdate,
   type Stay,
   type Versioned,
@@ -23,6 +24,12 @@ type ById = { id: string };
 @Controller('api/storage')
 export class PlaceController {
   constructor(private readonly service: PlaceService) {}
+
+  @Get('places')
+  @Describe({ summary: 'Every place, in the order they were made' })
+  async list(): Promise<Places> {
+    return { places: await this.service.all() };
+  }
 
   @Post('places')
   @Describe({ summary: 'A place to keep things in', body: placeInput, answers: 201 })

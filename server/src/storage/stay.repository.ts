@@ -6,6 +6,8 @@ import { items } from '../gear/gear.table.js';
 import { places, stays } from './places.table.js';
 
 type StayRow = typeof stays.$inferInsert;
+/** A thing that lies in a place, and since when. */
+export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date };
 
 /** Where things lie and lay. */
 @Injectable()
@@ -31,7 +33,7 @@ export class StayRepository {
   }
 
   /** What lies in a place now, longest first. */
-  async inPlace(db: Db, placeId: string) {
+  async inPlace(db: Db, placeId: string): Promise<Lying[]> {
     return db
       .select({ itemId: items.id, name: items.name, kind: items.kind, traits: items.traits, status: items.status, since: stays.since })
       .from(stays)

@@ -9,5 +9,7 @@ export const keys = {
   cleaning: (id: string) => ['care', 'cleaning', id] as const,
   cleanings: ['care', 'cleanings'] as const,
   drawer: ['supplies', 'drawer'] as const,
+  places: ['storage', 'places'] as const,
+  teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,
 };

@@ -1,41 +1,14 @@
 import type { Cleaning } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { ShieldAlert } from 'lucide-react';
-import type { ReactNode } from 'react';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
-import { capital, findingsWords, surfaceTitle, wearWords } from '../../ui/words';
+import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
+import { BigButton } from './BigButton';
+import { CautionLines } from './CautionLines';
 import { MotionDrawing } from './MotionDrawing';
-import { ANSWER_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
-
-/** Big enough for a thumb in a glove and an eye without its glasses. */
-const BIG = 'min-h-16 rounded px-6 text-lg';
-
-function BigButton({
-  filled = false,
-  hint,
-  className = '',
-  ...rest
-}: {
-  filled?: boolean;
-  hint?: string;
-  className?: string;
-  children: ReactNode;
-  onClick: () => void;
-  disabled?: boolean;
-}) {
-  const { children, ...props } = rest;
-  return (
-    <button
-      type="button"
-      {...props}
-      className={`${BIG} ${filled ? 'bg-fill font-semibold text-on-fill' : 'border-2 border-soft bg-sheet'} disabled:opacity-50 ${className}`}
-    >
-      {children}
-      {hint && <span className="block text-sm font-normal opacity-80">{hint}</span>}
-    </button>
-  );
-}
+import { DryRun, PowerCheck, RunningExposure, StartExposure } from './SensorCards';
+import { StrokesDrawing } from './StrokesDrawing';
+import { ANSWER_WORDS, EFFORT_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
 
 const Lines = ({ title, lines }: { title: string; lines: readonly string[] }) => (
   <div>
@@ -53,20 +26,20 @@ const Lines = ({ title, lines }: { title: string; lines: readonly string[] }) =>
   </div>
 );
 
-const CautionLines = ({ hazards }: { hazards: readonly care.HazardId[] }) => (
-  <>
-    {hazards.map((h) => (
-      <p key={h} className="flex gap-3 rounded bg-act-tint px-4 py-2">
-        <ShieldAlert size={20} className="mt-0.5 shrink-0 text-act" aria-hidden="true" />
-        <span>
-          <b>{care.HAZARDS[h].name}.</b> {care.HAZARDS[h].caution} {wearWords(care.HAZARDS[h].wear)}
-        </span>
-      </p>
+/** How hard it turns, from free to stuck: before the first drop, then after each. */
+const TurningButtons = ({ step, act }: { step: care.Step; act: (event: care.BenchEvent) => void }) => (
+  <div className="grid grid-cols-5 gap-1.5">
+    {care.EFFORTS.map((effort) => (
+      <BigButton key={effort} className="px-1" onClick={() => act({ type: 'turning', step: step.id, effort })}>
+        {EFFORT_WORDS[effort]}
+      </BigButton>
     ))}
-  </>
+  </div>
 );
 
-function StepCard({ step, attempt }: { step: care.Step; attempt: number }) {
+const hasSensor = (step: care.Step): step is care.Step & { sensor: care.SensorWork } => step.sensor !== null;
+
+function StepCard({ step, attempt, traits }: { step: care.Step; attempt: number; traits: care.Traits }) {
   const facts = care.METHODS[step.method];
   return (
     <div className="space-y-4">
@@ -88,18 +61,24 @@ function StepCard({ step, attempt }: { step: care.Step; attempt: number }) {
         </p>
       )}
       {step.fluidGoes && <p className="text-lg">{FLUID_WORDS[step.fluidGoes]}</p>}
-      <MotionDrawing motion={step.motion} orientation={step.orientation} />
+      {step.sensor ? (
+        <StrokesDrawing strokes={step.sensor.strokes} format={traits.sensorFormat ?? 'full-frame'} />
+      ) : (
+        <MotionDrawing motion={step.motion} orientation={step.orientation} />
+      )}
       <CautionLines hazards={step.cautions} />
     </div>
   );
 }
+
+const LOOK_TITLES: Record<care.Look['asks'], string> = { grains: 'Any grains left?', clean: 'Look', turning: 'Feel how it turns' };
 
 const LookCard = ({ step }: { step: care.Step }) => (
   <div className="space-y-4">
     <p className="text-soft">
       <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after: {care.METHODS[step.method].name.toLowerCase()}
     </p>
-    <h2 className="text-2xl leading-none font-semibold">{step.look!.asks === 'grains' ? 'Any grains left?' : 'Look'}</h2>
+    <h2 className="text-2xl leading-none font-semibold">{LOOK_TITLES[step.look!.asks]}</h2>
     <p className="text-lg">{step.look!.lamp}</p>
     <p className="text-lg">
       <span className="text-soft">Look for:</span> {step.look!.for}
@@ -160,7 +139,7 @@ function Outcomes({ cleaning, events }: { cleaning: Cleaning; events: care.Bench
 export function Card({ cleaning, events, state }: { cleaning: Cleaning; events: care.BenchEvent[]; state: care.BenchState }) {
   const { step } = state;
   if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare} />;
-  if (state.phase === 'step' && step) return <StepCard step={step} attempt={state.attempt} />;
+  if (state.phase === 'step' && step) return <StepCard step={step} attempt={state.attempt} traits={cleaning.request.item.traits} />;
   if (state.phase === 'look' && step) return <LookCard step={step} />;
   return (
     <div className="space-y-5">
@@ -168,6 +147,28 @@ export function Card({ cleaning, events, state }: { cleaning: Cleaning; events: 
       <Outcomes cleaning={cleaning} events={events} />
     </div>
   );
+}
+
+/** What has to happen before the step may be done: a dry run, safe power, an open shutter, or how hard it turns now. */
+function WaitingControls({ waiting, step, act }: { waiting: care.Waiting; step: care.Step; act: (event: care.BenchEvent) => void }) {
+  if (waiting === 'turning')
+    return (
+      <div className="space-y-2">
+        <p className="text-center">Before the first drop: how hard does it turn?</p>
+        <TurningButtons step={step} act={act} />
+      </div>
+    );
+  if (!hasSensor(step)) return null;
+  switch (waiting) {
+    case 'dry-run':
+      return <DryRun key={step.id} step={step} act={act} />;
+    case 'power':
+      return <PowerCheck key={step.id} step={step} act={act} />;
+    case 'exposure':
+      return <StartExposure key={step.id} step={step} act={act} />;
+    default:
+      return waiting satisfies never;
+  }
 }
 
 export function Controls({
@@ -188,14 +189,20 @@ export function Controls({
         Ready
       </BigButton>
     );
+  const waiting = phase === 'step' ? care.waitingFor(state) : null;
+  if (waiting && step) return <WaitingControls waiting={waiting} step={step} act={act} />;
   if (phase === 'step' && step)
     return (
-      <BigButton filled className="w-full" onClick={() => act({ type: 'done', step: step.id })}>
-        Done, now look
-      </BigButton>
+      <div className="space-y-3">
+        {hasSensor(step) && state.exposure && <RunningExposure step={step} act={act} exposure={state.exposure} />}
+        <BigButton filled className="w-full" onClick={() => act({ type: 'done', step: step.id })}>
+          {step.sensor ? 'Out, and nothing is inside' : 'Done, now look'}
+        </BigButton>
+      </div>
     );
+  if (phase === 'look' && step?.look?.asks === 'turning') return <TurningButtons step={step} act={act} />;
   if (phase === 'look' && step) {
-    const words = ANSWER_WORDS[step.look!.asks];
+    const words = ANSWER_WORDS[step.look!.asks === 'grains' ? 'grains' : 'clean'];
     return (
       <div className="grid grid-cols-3 gap-2">
         {care.ANSWERS.map((answer) => (

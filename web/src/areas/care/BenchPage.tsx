@@ -12,7 +12,7 @@ import { capital } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
-import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning } from './queries';
+import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning, useRemakePlan } from './queries';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 
 const draftOf = (cleaning: Cleaning): BenchDraft => ({ events: cleaning.events });
@@ -34,12 +34,25 @@ const StockShort = ({ fields, onAccept }: { fields: Record<string, string>; onAc
   </Notice>
 );
 
+const STALE_WORDS: Record<care.StaleBecause, string> = { drawer: 'the drawer', schools: 'your schools' };
+
+/** The plan no longer is the one that would be made: it can be remade without losing what was done. */
+const Stale = ({ because, pending, onRemake }: { because: Cleaning['staleBecause']; pending: boolean; onRemake: () => void }) => (
+  <Notice tone="attention">
+    This plan was made before {because.map((b) => STALE_WORDS[b]).join(' and ')} changed.{' '}
+    <Button className="ml-2" disabled={pending} onClick={onRemake}>
+      Remake what is ahead
+    </Button>
+  </Notice>
+);
+
 function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   const navigate = useNavigate();
   const save = useMemo(() => saveCleaning(cleaning.id), [cleaning.id]);
   const doc = useSavedDocument({ loaded: cleaning, draftOf, save, onSaved: cacheCleaning });
   const finish = useFinishCleaning(cleaning.id);
   const drop = useDropCleaning(cleaning);
+  const remake = useRemakePlan(cleaning.id);
   const { draft, change } = doc;
   const state = useMemo(() => care.benchState(cleaning.plan, draft.events), [cleaning.plan, draft.events]);
   const act = (event: care.BenchEvent) => change(benchReducer(draft, { type: 'event', event }));
@@ -100,6 +113,14 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           </Button>
         </Notice>
       )}
+      {cleaning.staleBecause.length > 0 && state.phase !== 'close' && (
+        <Stale
+          because={cleaning.staleBecause}
+          pending={remake.isPending}
+          onRemake={() => void doc.settled().then((version) => remake.mutate(version, { onSuccess: doc.takeNewer }))}
+        />
+      )}
+      {remake.error && <Failure error={remake.error} />}
       {short && <StockShort fields={short} onAccept={() => void end(true)} />}
       {!short && (finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
       <div className="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-2">

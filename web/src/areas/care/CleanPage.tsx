@@ -20,7 +20,12 @@ export function CleanPage() {
     <Page
       title="Clean"
       sub="Only what the last look asks for. Everything else is left alone, and that is a good deed."
-      actions={<ButtonLink to="/diagnose">Where is the dirt?</ButtonLink>}
+      actions={
+        <>
+          <ButtonLink to="/diagnose">Where is the dirt?</ButtonLink>
+          <ButtonLink to="/field">Out in the field</ButtonLink>
+        </>
+      }
     >
       <div className="grid gap-8 lg:grid-cols-12">
         <div className="space-y-8 lg:col-span-8">

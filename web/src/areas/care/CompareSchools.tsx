@@ -46,7 +46,7 @@ function schoolsThatMatter(request: care.PlanRequest, schools: care.Schools): ca
   const shape = (plan: care.CleaningPlan) =>
     JSON.stringify([plan.steps.map(({ schoolNotes: _, ...step }) => step), plan.refused, plan.handOver, plan.leaveAlone]);
   const mine = shape(care.planCleaning(request));
-  return care.SCHOOL_IDS.filter((id) =>
+  return care.CARE_SCHOOL_IDS.filter((id) =>
     care.schoolChoices(id).some((choice) => shape(care.planCleaning({ ...request, schools: { ...schools, [id]: choice } })) !== mine),
   );
 }

@@ -12,7 +12,9 @@ import { CompareSchools } from './CompareSchools';
 import { comparedFrom, conditionsFrom, CONDITION_WORDS, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { Cautions, Missing, ReasonList, SchoolSwitches, SurfaceTabs, Toggle, Totals } from './PlanParts';
 import { useStartCleaning } from './queries';
+import { KeepForHome } from './KeepForHome';
 import { SchoolNotes } from './SchoolNotes';
+import { StrokesDrawing } from './StrokesDrawing';
 import { TouchLadder } from './TouchLadder';
 
 function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
@@ -45,11 +47,13 @@ function Plan({
   mySchools,
   currency,
   onHand,
+  sensorRehearsed,
 }: {
   item: ItemPage;
   mySchools: care.Schools;
   currency: string;
   onHand: care.OnHand[] | null;
+  sensorRehearsed: boolean;
 }) {
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
@@ -65,6 +69,7 @@ function Plan({
     conditions,
     schools,
     ...(onHand ? { onHand } : {}),
+    sensorRehearsed,
   };
   const requestText = JSON.stringify(request);
   // The request is small; its text tells reliably when it has changed.
@@ -76,6 +81,7 @@ function Plan({
   const asked = params.get('surface') as care.Surface | null;
   const selected =
     asked && surfaces.includes(asked) ? asked : (surfaces.find((s) => plan.steps.some((t) => t.surface === s)) ?? surfaces[0] ?? null);
+  const strokes = plan.steps.find((s) => s.surface === selected && s.sensor)?.sensor?.strokes;
   const begin = () => start.mutate({ itemId: item.id, place, conditions, schools }, { onSuccess: (c) => void navigate(`/bench/${c.id}`) });
 
   return (
@@ -129,7 +135,7 @@ function Plan({
           {plan.steps.length > 0 && <Totals plan={plan} currency={currency} />}
           <SchoolSwitches
             schools={schools}
-            used={care.SCHOOL_IDS}
+            used={care.CARE_SCHOOL_IDS}
             onChange={(school, choice) => set(`school.${school}`, choice === mySchools[school] ? null : choice)}
           />
         </div>
@@ -138,6 +144,7 @@ function Plan({
             <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first rung that does it">
               <div className="sheet p-3">
                 <TouchLadder surface={selected} plan={plan} />
+                {strokes && <StrokesDrawing strokes={strokes} format={item.traits.sensorFormat ?? 'full-frame'} />}
               </div>
               <SchoolNotes steps={plan.steps.filter((s) => s.surface === selected)} />
             </Section>
@@ -151,6 +158,7 @@ function Plan({
           <Cautions cautions={plan.cautions} />
           <Missing missing={plan.missing} />
           <ReasonList title="Waits for home" entries={plan.deferred} />
+          {plan.deferred.length > 0 && <KeepForHome itemId={item.id} conditions={conditions} schools={schools} />}
           <ReasonList title="Leave alone" entries={plan.leaveAlone} />
         </div>
       </div>
@@ -179,5 +187,13 @@ export function PlanPage() {
   const { supplies: things } = drawer.data;
   // An empty drawer means that none is kept.
   const onHand = things.length > 0 ? supplies.onHandFrom(things) : null;
-  return <Plan item={item.data} mySchools={settings.data.schools} currency={settings.data.currency} onHand={onHand} />;
+  return (
+    <Plan
+      item={item.data}
+      mySchools={settings.data.schools}
+      currency={settings.data.currency}
+      onHand={onHand}
+      sensorRehearsed={settings.data.sensorRehearsedOn !== null}
+    />
+  );
 }

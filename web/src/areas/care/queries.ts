@@ -5,7 +5,12 @@ import {
   type FinishCleaning,
   type ItemPage,
   type SaveEvents,
+  type HappenedOutdoors,
+  type SaveTeardown,
   type StartCleaning,
+  type StartTeardown,
+  type Teardown,
+  type TeardownPhoto,
 } from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
@@ -44,6 +49,13 @@ export const useFinishCleaning = (id: string) =>
     },
   });
 
+/** The plan made anew from the drawer and schools of now, keeping what was done. */
+export const useRemakePlan = (id: string) =>
+  useMutation({
+    mutationFn: (version: number) => http.post<Cleaning>(routes.cleaningRemake(id), { version }),
+    onSuccess: cacheCleaning,
+  });
+
 export const useDropCleaning = (cleaning: Cleaning) =>
   useMutation({
     mutationFn: () => http.delete(routes.cleaning(cleaning.id)),
@@ -51,4 +63,44 @@ export const useDropCleaning = (cleaning: Cleaning) =>
       queryClient.removeQueries({ queryKey: keys.cleaning(cleaning.id) });
       gearChanged(cleaning.itemId);
     },
+  });
+
+export const useStartTeardown = () =>
+  useMutation({
+    mutationFn: (start: StartTeardown) => http.post<Teardown>(routes.teardowns, start),
+    onSuccess: (teardown) => {
+      queryClient.setQueryData(keys.teardown(teardown.id), teardown);
+      gearChanged(teardown.itemId);
+    },
+  });
+
+export const useTeardown = (id: string) =>
+  useQuery({ queryKey: keys.teardown(id), queryFn: () => http.get<Teardown>(routes.teardown(id)), staleTime: Infinity });
+
+export const saveTeardown = (id: string) => (version: number, draft: Omit<SaveTeardown, 'version'>) =>
+  http.put<Teardown>(routes.teardown(id), { version, ...draft });
+export const cacheTeardown = (teardown: Teardown): void => void queryClient.setQueryData(keys.teardown(teardown.id), teardown);
+
+export const useSavePhoto = (id: string) =>
+  useMutation({
+    mutationFn: ({ stageId, ...photo }: TeardownPhoto & { stageId: string }) => http.put<void>(routes.teardownPhoto(id, stageId), photo),
+  });
+
+/** Ends the record, or drops it. */
+export const useEndTeardown = (teardown: Teardown) =>
+  useMutation({
+    mutationFn: async (how: { version: number } | 'drop') => {
+      if (how === 'drop') await http.delete(routes.teardown(teardown.id));
+      else await http.post<Teardown>(routes.teardownFinish(teardown.id), how);
+    },
+    onSuccess: () => {
+      queryClient.removeQueries({ queryKey: keys.teardown(teardown.id) });
+      gearChanged(teardown.itemId);
+    },
+  });
+
+export const useHappened = () =>
+  useMutation({
+    mutationFn: (happened: HappenedOutdoors) => http.post<void>(routes.happenings, happened),
+    onSuccess: (_, { itemIds }) => itemIds.forEach((id) => gearChanged(id)),
   });

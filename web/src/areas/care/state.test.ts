@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { commandOf } from './benchKeys';
 import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { actionFor, benchReducer, type BenchDraft } from './state';
+import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
 import { amountWords, inHand, money } from './words';
 
 const plan = care.planCleaning({
@@ -34,7 +35,44 @@ describe('keys at the bench', () => {
     expect(['PageUp', 'Backspace'].reduce(press, { events: [] }).events).toEqual([]);
   });
 
+  it('never skip a dry run, a power check or the feel of a ring', () => {
+    const wet = care.planCleaning({
+      item: { kind: 'mirrorless-body', traits: {} },
+      place: 'home',
+      findings: [{ surface: 'sensor-cover', soil: 'grease', severity: 3 }],
+    });
+    const events: care.BenchEvent[] = [
+      { type: 'ready' },
+      { type: 'done', step: wet.steps[0]!.id },
+      { type: 'answer', step: wet.steps[0]!.id, answer: 'no-change' },
+    ];
+    const waiting = care.benchState(wet, events);
+    expect(waiting.step?.method).toBe('sensor-swab');
+    expect(actionFor('forward', waiting)).toBeNull();
+    const stiff = care.planCleaning({
+      item: { kind: 'lens', traits: { helicoidExposed: true } },
+      place: 'home',
+      findings: [{ surface: 'helicoid', soil: 'dried-grease', severity: 2 }],
+    });
+    expect(actionFor('forward', care.benchState(stiff, [{ type: 'ready' }]))).toBeNull();
+  });
+
   it('mean nothing where they are not of the bench', () => expect(commandOf('q')).toBeNull());
+});
+
+describe('the record of an opened thing', () => {
+  it('grows, is corrected and shrinks, and keeps everything when one turns round', () => {
+    const opened: TeardownAction[] = [
+      { type: 'add', stage: newStage('a') },
+      { type: 'add', stage: newStage('b') },
+      { type: 'edit', id: 'b', change: { what: 'front ring', turns: 3 } },
+      { type: 'remove', id: 'a' },
+      { type: 'phase', phase: 'closing' },
+    ];
+    const draft = opened.reduce(teardownReducer, { phase: 'opening', stages: [] } as TeardownDraft);
+    expect(draft.phase).toBe('closing');
+    expect(draft.stages.map((s) => [s.id, s.what, s.turns])).toEqual([['b', 'front ring', 3]]);
+  });
 });
 
 describe('the choices of a plan in the address', () => {

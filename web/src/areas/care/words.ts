@@ -30,7 +30,7 @@ export const FLUID_WORDS: Record<NonNullable<care.Step['fluidGoes']>, string> = 
 };
 
 /** What the three answers are called after a look that asks this. */
-export const ANSWER_WORDS: Record<care.Look['asks'], Record<care.Answer, { name: string; then: string }>> = {
+export const ANSWER_WORDS: Record<Exclude<care.Look['asks'], 'turning'>, Record<care.Answer, { name: string; then: string }>> = {
   clean: {
     'clean-enough': { name: 'Clean enough', then: 'stop touching it' },
     better: { name: 'Better', then: 'once more, fresh patch' },
@@ -42,6 +42,8 @@ export const ANSWER_WORDS: Record<care.Look['asks'], Record<care.Answer, { name:
     'no-change': { name: 'Still grains', then: 'do not wipe' },
   },
 };
+
+export const EFFORT_WORDS: Record<care.Effort, string> = { free: 'Free', light: 'Light', firm: 'Firm', hard: 'Hard', stuck: 'Stuck' };
 
 const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
   drop: ['drop', 'drops'],

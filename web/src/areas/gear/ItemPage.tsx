@@ -1,15 +1,17 @@
 import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
-import { Day, todayHere } from '../../ui/when';
+import { At, Day, todayHere } from '../../ui/when';
 import { useStartLook } from '../inspection/queries';
 import { useMarkDone } from '../today/queries';
 import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
+import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
+import { WhereItLies } from './WhereItLies';
 
 const needsWork = (item: ItemPageData) => item.surfaces.some((s) => s.verdict !== 'leave');
 
@@ -185,6 +187,32 @@ export function ItemPage() {
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>
             </Section>
           )}
+          {data.neighbours.length > 0 && (
+            <Section title="What it shared a place with" aside="look through each: now, after 4 and after 12 weeks">
+              <ul className="sheet divide-y divide-line">
+                {data.neighbours.map((n) => (
+                  <li key={n.itemId} className="px-4 py-2.5">
+                    <Link to={`/gear/${n.itemId}`} className="font-medium hover:underline">
+                      {n.name}
+                    </Link>{' '}
+                    <span className="text-sm text-soft">
+                      in {n.placeName}
+                      {n.until && (
+                        <>
+                          {' '}
+                          until <At instant={n.until} />
+                        </>
+                      )}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </Section>
+          )}
+          <Section title="Where it lies">
+            <WhereItLies item={data} />
+          </Section>
+          <MechanicalCare item={data} />
           <Section title="This thing">
             <Housekeeping item={data} />
           </Section>

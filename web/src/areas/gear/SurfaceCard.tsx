@@ -8,10 +8,25 @@ import { surfaceTitle } from '../../ui/words';
 
 type Props = { item: ItemPage; surface: care.Surface; surfaces: readonly care.Surface[]; onSelect: (surface: care.Surface) => void };
 
+/** What so many clean touches are beside the rub test that a hard coating is made to stand. */
+const CoatingNote = ({ touches }: { touches: number }) => {
+  const share = care.coatingShare({ touches }) * 100;
+  return (
+    <span
+      title={`${care.RUB_TESTS.moderate.name}: ${care.RUB_TESTS.moderate.strokes} strokes at ${care.RUB_TESTS.moderate.forceN} N with ${care.RUB_TESTS.moderate.with}. ISO 9211-4, from memory.`}
+    >
+      {' '}
+      Clean wipes that gentle are about {share < 1 ? 'one' : Math.round(share)} % of a rub test; one dragged grain is worse than all of
+      them.
+    </span>
+  );
+};
+
 /** What is known of one surface, and a way to every other one. */
 export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
   const state = item.surfaces.find((s) => s.surface === surface);
   const touches = item.contacts[surface] ?? 0;
+  const word = item.gentleWords[surface];
   const layers = (state?.findings ?? []).map((f) => ({ pattern: care.SOILS[f.soil].pattern, severity: f.severity }));
   return (
     <div className="sheet flex h-full flex-col p-4">
@@ -29,9 +44,11 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
               'Not looked at yet.'
             )}{' '}
             {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}
+            {touches > 0 && care.familyOf(surface) === 'glass' && <CoatingNote touches={touches} />}
           </p>
         </div>
       </div>
+      {word && <p className="mt-3 rounded bg-lamp-tint px-3 py-2">{word}</p>}
       {state && (
         <div className="mt-3">
           {state.findings.length === 0 && state.verdict === 'leave' ? (

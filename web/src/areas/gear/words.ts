@@ -60,6 +60,12 @@ export function logWords(data: LogData): Words {
       return cleanWords(data);
     case 'care':
       return { title: schedule.rhythm(data.task).name, lines: [] };
+    case 'moved':
+      return { title: data.placeName ? `Moved to: ${data.placeName}` : 'Taken out of its place', lines: [] };
+    case 'outdoors':
+      return { title: `Outdoors: ${care.HAPPENINGS[data.happening].name.toLowerCase()}`, lines: [] };
+    case 'opened':
+      return { title: `Opened ${care.DEPTH_NAMES[data.depth]} and closed again`, lines: [count(data.stages, 'stage', 'stages')] };
     default:
       return data satisfies never;
   }

@@ -1,4 +1,4 @@
-import { care, schedule } from '@bright-keeper/core';
+import { care, schedule, storage } from '@bright-keeper/core';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care/words';
 
@@ -93,9 +93,51 @@ const schools = (): Entry[] =>
 
 const rhythms = (): Entry[] =>
   schedule.TASK_IDS.map((id) => {
-    const { name, what, every, windowDays, basis } = schedule.rhythm(id);
-    const often = 'months' in every ? `Every ${every.months} months` : `Every ${every.days} days`;
+    const { name, what, every, once, windowDays, basis } = schedule.rhythm(id);
+    const time = 'months' in every ? `${every.months} months` : `${every.days} days`;
+    const often = once ? `Once, ${time} after its cause` : `Every ${time}`;
     return { id: `rhythm-${id}`, title: name, lines: [what, `${often}, give or take ${windowDays} days.`], basis: basisWords(basis) };
+  });
+
+const happenings = (): Entry[] =>
+  care.HAPPENING_IDS.map((id) => {
+    const { name, now, never, atHome, basis } = care.happeningFacts(id);
+    return {
+      id: `happening-${id}`,
+      title: name,
+      lines: [...now, ...(never ? [never] : []), `At home: ${atHome.join(' ')}`],
+      basis: basisWords(basis),
+    };
+  });
+
+const withTools = (): Entry[] => [
+  ...care.FILTER_WAYS.map(({ id, name, how, caution, basis }) => ({
+    id: `filter-${id}`,
+    title: `Stuck filter: ${name.toLowerCase()}`,
+    lines: [how, ...(caution ? [caution] : [])],
+    basis: basisWords(basis),
+  })),
+  ...care.DEPTHS.map((depth) => ({
+    id: `opening-${depth}`,
+    title: `Opening ${care.DEPTH_NAMES[depth]}`,
+    lines:
+      depth === 'deeper' ? ['A workshop’s job, unless you know this type: one ring is where the owner stops.'] : care.beforeOpening(depth),
+    basis: 'Common practice.',
+  })),
+  ...Object.entries(care.RUB_TESTS).map(([id, { name, with: pad, strokes, forceN, basis }]) => ({
+    id: `coating-${id}`,
+    title: `What a coating stands: ${name.toLowerCase()}`,
+    lines: [
+      `${strokes} strokes with ${pad} at ${forceN} N leave no mark on a hard coating. A gentle wipe is about half a dozen strokes at a tenth of that, on clean glass; a grain under it is another matter.`,
+    ],
+    basis: basisWords(basis),
+  })),
+];
+
+const places = (): Entry[] =>
+  storage.PLACE_KINDS.map((id) => {
+    const { name, tradeOff, basis } = storage.placeFacts(id);
+    return { id: `place-${id}`, title: capital(name), lines: [tradeOff], basis: basisWords(basis) };
   });
 
 /** Everything the application knows, from the very tables it decides by. */
@@ -106,6 +148,9 @@ export const CHAPTERS: Chapter[] = [
   { id: 'hazards', title: 'Hazards', entries: hazards() },
   { id: 'tools', title: 'Tools and materials', entries: tools() },
   { id: 'schools', title: 'Schools', entries: schools() },
+  { id: 'happenings', title: 'Out in the field', entries: happenings() },
+  { id: 'with-tools', title: 'With tools', entries: withTools() },
+  { id: 'places', title: 'Places to keep things', entries: places() },
   { id: 'rhythms', title: 'Rhythms', entries: rhythms() },
 ];
 

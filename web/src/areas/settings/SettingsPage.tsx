@@ -4,6 +4,7 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { Day } from '../../ui/when';
 import { Field } from '../gear/ItemFields';
 import { useSaveSettings, useSettings } from './queries';
 import { ThemeChoice } from './ThemeChoice';
@@ -93,6 +94,20 @@ function SettingsForm({ settings }: { settings: Settings }) {
           <Field label="Currency" id="currency" error={errors.currency?.message} hint="Three capitals, like EUR.">
             <input id="currency" className="input" maxLength={3} aria-invalid={!!errors.currency} {...register('currency')} />
           </Field>
+        </div>
+      </Section>
+      <Section title="The practice run of a sensor clean">
+        <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+          {watch('sensorRehearsedOn') ? (
+            <>
+              <p>
+                Done <Day day={watch('sensorRehearsedOn')!} />. The bench goes straight to the power check.
+              </p>
+              <Button onClick={() => setValue('sensorRehearsedOn', null, { shouldDirty: true })}>Ask for it once more</Button>
+            </>
+          ) : (
+            <p>Not done yet: the bench asks for a dry run before the next wet clean of a sensor.</p>
+          )}
         </div>
       </Section>
       <div className="flex items-center gap-4">

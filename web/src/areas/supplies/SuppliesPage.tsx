@@ -7,7 +7,16 @@ import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
 import { SupplyForm } from './SupplyForm';
 
-const NEW: SupplyInput = { thing: 'bulb-blower', state: 'clean', stock: null, packSize: null, packPrice: null, openedOn: null, note: '' };
+const NEW: SupplyInput = {
+  thing: 'bulb-blower',
+  state: 'clean',
+  stock: null,
+  packSize: null,
+  packPrice: null,
+  openedOn: null,
+  widthMm: null,
+  note: '',
+};
 
 const ROLES: { role: care.ToolRole; title: string; what: string }[] = [
   { role: 'glass', title: 'For glass', what: 'Touches glass and nothing else.' },
@@ -26,14 +35,16 @@ function fitness({ thing, state, usesSinceWash, stock }: Supply): { words: strin
   return { words: `${usesSinceWash} of ${supplies.USES_BEFORE_WASH} uses since its wash`, fit };
 }
 
+/** What a person may say of it, without what the drawer keeps by itself. */
+const inputOf = ({ id: _, version: _v, role: _r, usesSinceWash: _u, ...input }: Supply): SupplyInput => input;
+
 function Editing({ supply, onDone }: { supply: Supply; onDone: () => void }) {
   const update = useUpdateSupply(supply.id);
-  const { thing, state, stock, packSize, packPrice, openedOn, note, version } = supply;
   return (
     <SupplyForm
-      start={{ thing, state, stock, packSize, packPrice, openedOn, note }}
+      start={inputOf(supply)}
       verb="Save"
-      save={(input) => update.mutateAsync({ ...input, version })}
+      save={(input) => update.mutateAsync({ ...input, version: supply.version })}
       onDone={onDone}
       error={update.error}
     />
@@ -46,7 +57,7 @@ function SupplyRow({ supply }: { supply: Supply }) {
   const demote = useDemote();
   const update = useUpdateSupply(supply.id);
   const remove = useRemoveSupply();
-  const { id, version, thing, state, stock, packSize, packPrice, openedOn, note } = supply;
+  const { id, version, thing, state, stock, note } = supply;
   const name = capital(care.thingName(thing));
   const { words, fit } = fitness(supply);
   const demoted = supplies.soldFor(thing) !== supply.role;
@@ -57,7 +68,7 @@ function SupplyRow({ supply }: { supply: Supply }) {
         <Editing supply={supply} onDone={() => setEditing(false)} />
       </li>
     );
-  const fallen = () => update.mutate({ thing, state: 'dirty', stock, packSize, packPrice, openedOn, note, version });
+  const fallen = () => update.mutate({ ...inputOf(supply), state: 'dirty', version });
   return (
     <li className="space-y-2 px-4 py-3" aria-label={name}>
       <p className="flex justify-between gap-3">

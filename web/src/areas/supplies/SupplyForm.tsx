@@ -93,6 +93,22 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
           </Field>
         </div>
       )}
+      {thing === 'sensor-swab' && (
+        <Field
+          label="How wide it is, mm"
+          id="widthMm"
+          error={errors.widthMm?.message}
+          hint="The plan then draws as many lanes as it needs."
+        >
+          <input
+            id="widthMm"
+            inputMode="decimal"
+            className="input"
+            aria-invalid={!!errors.widthMm}
+            {...register('widthMm', { setValueAs: toNumber })}
+          />
+        </Field>
+      )}
       <Field label="Note" id="note" error={errors.note?.message}>
         <input id="note" className="input" placeholder="the one with the blue edge" {...register('note')} />
       </Field>

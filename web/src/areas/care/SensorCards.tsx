@@ -1,0 +1,158 @@
+import { care, sensor } from '@bright-keeper/core';
+import { useState } from 'react';
+import { useNow } from '../../ui/useNow';
+import { BigButton } from './BigButton';
+
+const HELD_OPEN_WORDS: Record<sensor.HeldOpen, { name: string; how: string }> = {
+  'cleaning-mode': { name: 'Cleaning mode', how: 'It stays open until you switch the camera off. Do that only when nothing is inside.' },
+  'always-open': {
+    name: 'Always open',
+    how: 'No shutter in the way. Switch off; some bodies close a shield at power-off: then use the mode instead.',
+  },
+  exposure: { name: 'A long exposure', how: 'The shutter closes by itself. A countdown tells you when to be out.' },
+};
+
+type Act = (event: care.BenchEvent) => void;
+type StepProps = { step: care.Step & { sensor: care.SensorWork }; act: Act };
+
+const needed = (step: StepProps['step']) => sensor.exposureNeededS(step.sensor.strokes.lanes);
+
+/** The seconds that are left, huge, and what they mean. */
+function Countdown({ exposure }: { exposure: sensor.Exposure }) {
+  const { phase, leftS } = sensor.exposureAt(exposure, useNow(200));
+  const tones = { work: 'bg-glass-tint', 'out-now': 'bg-act-tint', closed: 'bg-act-tint' };
+  const words = { work: 'Open. Work calmly.', 'out-now': 'Out now', closed: 'Closed' };
+  return (
+    <div className={`flex items-center justify-between gap-4 rounded px-5 py-4 ${tones[phase]}`} role="timer" aria-label="Exposure">
+      <p className={`font-semibold ${phase === 'work' ? 'text-lg' : 'text-2xl text-act'}`} aria-live="assertive">
+        {words[phase]}
+      </p>
+      <p className="font-mono text-2xl">{Math.ceil(leftS)} s</p>
+    </div>
+  );
+}
+
+function SecondsField({ value, onChange }: { value: number; onChange: (seconds: number) => void }) {
+  return (
+    <label className="block max-w-xs text-lg">
+      How long is the exposure, in seconds?
+      <input
+        className="input mt-1"
+        type="number"
+        min={sensor.SHORTEST_EXPOSURE_S}
+        max={sensor.LONGEST_EXPOSURE_S}
+        value={Number.isNaN(value) ? '' : value}
+        onChange={(e) => onChange(e.target.valueAsNumber)}
+      />
+    </label>
+  );
+}
+
+const inRange = (seconds: number) => seconds >= sensor.SHORTEST_EXPOSURE_S && seconds <= sensor.LONGEST_EXPOSURE_S;
+const now = () => new Date().toISOString();
+
+/** The dry run: the strokes without fluid and without touching, against the clock. Out in time counts; late is tried again. */
+export function DryRun({ step, act }: StepProps) {
+  const [seconds, setSeconds] = useState(needed(step));
+  const [exposure, setExposure] = useState<sensor.Exposure | null>(null);
+  const [late, setLate] = useState(false);
+  const out = () => {
+    if (!exposure) return;
+    if (sensor.exposureAt(exposure, new Date()).phase !== 'closed') return act({ type: 'rehearsed', step: step.id });
+    setLate(true);
+    setExposure(null);
+  };
+  return (
+    <div className="space-y-4">
+      <h3 className="text-xl font-semibold">First a dry run</h3>
+      <p className="text-lg">
+        Once, before the first real one: no fluid, the swab a finger’s width above the glass. Start the clock, draw the strokes in the air,
+        and be out before it ends.
+      </p>
+      {late && (
+        <p className="rounded bg-act-tint px-4 py-2 font-semibold">It closed while you were inside. Take more time, and try again.</p>
+      )}
+      {exposure ? <Countdown exposure={exposure} /> : <SecondsField value={seconds} onChange={setSeconds} />}
+      {exposure ? (
+        <BigButton filled className="w-full" onClick={out}>
+          I am out
+        </BigButton>
+      ) : (
+        <BigButton filled className="w-full" disabled={!inRange(seconds)} onClick={() => setExposure({ at: now(), seconds })}>
+          Start the dry run
+        </BigButton>
+      )}
+    </div>
+  );
+}
+
+/** A shutter that closes on a swab wrecks both: the power, and how it is held open, before anything goes in. */
+export function PowerCheck({ step, act }: StepProps) {
+  const [full, setFull] = useState(false);
+  const [heldOpen, setHeldOpen] = useState(step.sensor.heldOpen);
+  return (
+    <div className="space-y-4">
+      <h3 className="text-xl font-semibold">Power</h3>
+      <label className="flex min-h-11 items-center gap-3 text-lg">
+        <input type="checkbox" className="check" checked={full} onChange={(e) => setFull(e.target.checked)} /> Battery full, or on mains
+      </label>
+      <fieldset className="space-y-2">
+        <legend className="text-lg font-semibold">How is the sensor held open?</legend>
+        {sensor.HELD_OPEN.map((way) => (
+          <label key={way} className="flex gap-3 rounded border border-line bg-sheet px-4 py-2 has-[:checked]:border-lamp">
+            <input
+              type="radio"
+              name="held-open"
+              className="mt-1.5 accent-ink"
+              checked={heldOpen === way}
+              onChange={() => setHeldOpen(way)}
+            />
+            <span>
+              <b>{HELD_OPEN_WORDS[way].name}.</b> {HELD_OPEN_WORDS[way].how}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <BigButton filled className="w-full" disabled={!full} onClick={() => act({ type: 'power-checked', step: step.id, heldOpen })}>
+        Power is safe
+      </BigButton>
+    </div>
+  );
+}
+
+export function StartExposure({ step, act }: StepProps) {
+  const [seconds, setSeconds] = useState(needed(step));
+  return (
+    <div className="space-y-4">
+      <h3 className="text-xl font-semibold">Open the shutter</h3>
+      <p className="text-lg">
+        Swab wetted and in hand. Two strokes a lane want {needed(step)} s at least. Press here and on the camera’s release at the same
+        moment.
+      </p>
+      <SecondsField value={seconds} onChange={setSeconds} />
+      <BigButton
+        filled
+        className="w-full"
+        disabled={!inRange(seconds)}
+        onClick={() => act({ type: 'exposure', step: step.id, at: now(), seconds })}
+      >
+        The shutter is open
+      </BigButton>
+    </div>
+  );
+}
+
+/** While it is open: how long still, and a fresh start when it closed too soon. */
+export function RunningExposure({ step, act, exposure }: StepProps & { exposure: sensor.Exposure }) {
+  const closed = sensor.exposureAt(exposure, useNow(500)).phase === 'closed';
+  return (
+    <div className="space-y-3">
+      <Countdown exposure={exposure} />
+      {closed && (
+        <BigButton className="w-full" onClick={() => act({ type: 'exposure', step: step.id, at: now(), seconds: exposure.seconds })}>
+          Not done yet: open it again
+        </BigButton>
+      )}
+    </div>
+  );
+}

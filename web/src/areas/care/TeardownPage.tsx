@@ -1,0 +1,253 @@
+import type { ItemPage, Teardown, TeardownPhoto } from '@bright-keeper/contract';
+import { routes } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { Camera, Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useSavedDocument } from '../../api/useSavedDocument';
+import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { SaveMark } from '../../ui/SaveMark';
+import { useItem } from '../gear/queries';
+import { useSettings } from '../settings/queries';
+import { CautionLines } from './CautionLines';
+import { cacheTeardown, saveTeardown, useEndTeardown, useSavePhoto, useTeardown } from './queries';
+import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
+import { TouchLadder } from './TouchLadder';
+
+const draftOf = ({ phase, stages }: Teardown): TeardownDraft => ({ phase, stages });
+
+const base64Of = (file: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve((reader.result as string).replace(/^data:[^,]*,/, ''));
+    reader.onerror = () => reject(reader.error ?? new Error('The photograph could not be read.'));
+    reader.readAsDataURL(file);
+  });
+
+type StageProps = { record: Teardown; stage: care.TeardownStage; number: number; act: (action: TeardownAction) => void };
+
+const TEXTS = [
+  ['what', 'What comes off', 'front retaining ring'],
+  ['parts', 'Parts, in order', 'ring, first element, convex side out'],
+  ['screws', 'Screws', '3 grub screws, loosened'],
+  ['mark', 'How it sat', 'notch at 12 o’clock'],
+] as const;
+
+/** One stage while opening: what came off and how it sat, with its photograph. */
+function StageForm({ record, stage, number, act }: StageProps) {
+  const save = useSavePhoto(record.id);
+  const [shown, setShown] = useState(0);
+  const edit = (change: Partial<care.TeardownStage>) => act({ type: 'edit', id: stage.id, change });
+  const keep = async (file: File | undefined) => {
+    if (!file) return;
+    const photo = { stageId: stage.id, type: file.type as TeardownPhoto['type'], base64: await base64Of(file) };
+    save.mutate(photo, {
+      onSuccess: () => {
+        edit({ hasPhoto: true });
+        setShown((n) => n + 1);
+      },
+    });
+  };
+  return (
+    <li className="sheet space-y-3 p-4">
+      <div className="flex items-center justify-between gap-2">
+        <h3 className="font-semibold">Stage {number}</h3>
+        <Button look="quiet" aria-label={`Remove stage ${number}`} onClick={() => act({ type: 'remove', id: stage.id })}>
+          <Trash2 size={18} aria-hidden="true" />
+        </Button>
+      </div>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {TEXTS.map(([key, label, example]) => (
+          <label key={key} className="block">
+            <span className="mb-1 block text-sm text-soft">{label}</span>
+            <input
+              className="input"
+              maxLength={300}
+              placeholder={example}
+              value={stage[key]}
+              onChange={(e) => edit({ [key]: e.target.value })}
+            />
+          </label>
+        ))}
+        <label className="block">
+          <span className="mb-1 block text-sm text-soft">Turns until it came off</span>
+          <input
+            className="input"
+            type="number"
+            min={0}
+            max={500}
+            step={0.25}
+            value={stage.turns ?? ''}
+            onChange={(e) => edit({ turns: Number.isNaN(e.target.valueAsNumber) ? null : e.target.valueAsNumber })}
+          />
+        </label>
+        <div>
+          <span className="mb-1 block text-sm text-soft">Photograph, before you undo it</span>
+          <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded border border-soft bg-sheet px-4 focus-within:outline-3 focus-within:outline-lamp">
+            <Camera size={18} aria-hidden="true" /> {stage.hasPhoto ? 'Take another' : 'Take or choose'}
+            <input
+              type="file"
+              className="sr-only"
+              accept="image/jpeg,image/png,image/webp"
+              capture="environment"
+              onChange={(e) => void keep(e.target.files?.[0])}
+            />
+          </label>
+        </div>
+      </div>
+      {save.error && <Failure error={save.error} />}
+      {stage.hasPhoto && (
+        <img
+          src={`${routes.teardownPhoto(record.id, stage.id)}?${shown}`}
+          alt={`Stage ${number}: ${stage.what}`}
+          className="max-h-56 rounded border border-line"
+        />
+      )}
+    </li>
+  );
+}
+
+/** The stages the other way round, to be ticked as each goes back. */
+function Closing({ record, draft, act }: { record: Teardown; draft: TeardownDraft; act: (action: TeardownAction) => void }) {
+  const next = care.nextToClose(draft.stages);
+  return (
+    <ol className="space-y-3">
+      {care.closingOrder(draft.stages).map(({ stage, number, how }) => (
+        <li key={stage.id} className={`sheet p-4 ${stage === next ? 'border-lamp' : ''}`}>
+          <label className="flex min-h-11 items-start gap-3 text-lg">
+            <input
+              type="checkbox"
+              className="check mt-1"
+              checked={stage.closed}
+              disabled={!stage.closed && stage !== next}
+              onChange={(e) => act({ type: 'edit', id: stage.id, change: { closed: e.target.checked } })}
+            />
+            <span>
+              {number}. {how}
+            </span>
+          </label>
+          {stage.hasPhoto && (
+            <img src={routes.teardownPhoto(record.id, stage.id)} alt={`How it sat: ${stage.what}`} className="mt-2 max-h-56 rounded" />
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** The ladder for a face that has been laid bare, for what the last look saw inside. */
+function ExposedFace({ item, schools }: { item: ItemPage; schools: care.Schools }) {
+  const seen = item.surfaces.find((s) => s.surface === 'inner-glass')?.findings[0] ?? { soil: 'haze' as const, severity: 2 as const };
+  const plan = care.planExposedFace({ item: { kind: item.kind, traits: item.traits }, schools }, seen);
+  const surface = plan.steps[0]?.surface;
+  if (!surface) return null;
+  return (
+    <Section title="The face laid bare" aside={`as glass, for ${care.SOILS[seen.soil].name}`}>
+      <div className="sheet mb-3 p-3">
+        <TouchLadder surface={surface} plan={plan} />
+      </div>
+      <CautionLines hazards={plan.cautions.map((c) => c.hazard)} />
+    </Section>
+  );
+}
+
+function Record({ record, item, schools }: { record: Teardown; item: ItemPage; schools: care.Schools }) {
+  const navigate = useNavigate();
+  const save = useMemo(() => saveTeardown(record.id), [record.id]);
+  const doc = useSavedDocument({ loaded: record, draftOf, save, onSaved: cacheTeardown });
+  const end = useEndTeardown(record);
+  const { draft, change } = doc;
+  const act = (action: TeardownAction) => change(teardownReducer(draft, action));
+  const back = () => void navigate(`/gear/${item.id}`);
+  const opening = draft.phase === 'opening';
+  return (
+    <Page
+      title={<>Opened: {record.itemName}</>}
+      sub={
+        <>
+          {care.DEPTH_NAMES[record.depth]} · <SaveMark state={doc.state} />
+        </>
+      }
+      actions={
+        opening ? (
+          <Button look="filled" disabled={draft.stages.length === 0} onClick={() => act({ type: 'phase', phase: 'closing' })}>
+            Close it again
+          </Button>
+        ) : (
+          <>
+            <Button onClick={() => act({ type: 'phase', phase: 'opening' })}>One stage more</Button>
+            <Button
+              look="filled"
+              disabled={care.nextToClose(draft.stages) !== null || end.isPending}
+              onClick={() => void doc.settled().then((version) => end.mutate({ version }, { onSuccess: back }))}
+            >
+              All is back: put it in the log
+            </Button>
+          </>
+        )
+      }
+    >
+      {doc.newer && (
+        <Notice tone="attention">
+          This record went on in another window.{' '}
+          <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>
+            Take that state
+          </Button>
+        </Notice>
+      )}
+      {end.error && <Failure error={end.error} />}
+      <div className="grid gap-6 lg:grid-cols-12">
+        <div className="space-y-4 lg:col-span-7">
+          {opening ? (
+            <>
+              <ol className="space-y-3">
+                {draft.stages.map((stage, i) => (
+                  <StageForm key={stage.id} record={record} stage={stage} number={i + 1} act={act} />
+                ))}
+              </ol>
+              <Button onClick={() => act({ type: 'add', stage: newStage(crypto.randomUUID()) })}>
+                {draft.stages.length === 0 ? 'Note the first stage' : 'Next stage'}
+              </Button>
+              {draft.stages.length === 0 && (
+                <Button look="quiet" className="ml-3" onClick={() => end.mutate('drop', { onSuccess: back })}>
+                  It was not opened after all
+                </Button>
+              )}
+            </>
+          ) : (
+            <Closing record={record} draft={draft} act={act} />
+          )}
+        </div>
+        <div className="space-y-6 lg:col-span-5">
+          <Section title="Stop at the first doubt">
+            <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
+              {care.beforeOpening(record.depth).map((l) => (
+                <li key={l}>{l}</li>
+              ))}
+            </ul>
+          </Section>
+          {opening && <ExposedFace item={item} schools={schools} />}
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+export function TeardownPage() {
+  const { id = '' } = useParams();
+  const record = useTeardown(id);
+  const item = useItem(record.data?.itemId ?? '');
+  const settings = useSettings();
+  const failed = [record, ...(record.data ? [item] : []), settings].find((q) => q.isError);
+  if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
+  if (!record.data || !item.data || !settings.data) return <Loading />;
+  if (record.data.finishedAt)
+    return (
+      <Page title="Closed again">
+        <Empty title="This record is finished" action={<ButtonLink to={`/gear/${record.data.itemId}`}>Back to the thing</ButtonLink>}>
+          It is in the log.
+        </Empty>
+      </Page>
+    );
+  return <Record key={id} record={record.data} item={item.data} schools={settings.data.schools} />;
+}
