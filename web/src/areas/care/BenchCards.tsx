@@ -135,9 +135,46 @@ function Outcomes({ cleaning, events }: { cleaning: Cleaning; events: care.Bench
   );
 }
 
+/** What has to happen before a swab goes in: a dry run, safe power, an open shutter. */
+function SensorWaiting({
+  waiting,
+  step,
+  format,
+  act,
+}: {
+  waiting: Exclude<care.Waiting, 'turning'>;
+  step: care.Step & { sensor: care.SensorWork };
+  format: care.SensorFormatId;
+  act: (event: care.BenchEvent) => void;
+}) {
+  switch (waiting) {
+    case 'dry-run':
+      return <DryRun step={step} act={act} format={format} />;
+    case 'power':
+      return <PowerCheck step={step} act={act} />;
+    case 'exposure':
+      return <StartExposure step={step} act={act} />;
+    default:
+      return waiting satisfies never;
+  }
+}
+
 /** What the plan says and has been done so far, one card at a time. */
-export function Card({ cleaning, events, state }: { cleaning: Cleaning; events: care.BenchEvent[]; state: care.BenchState }) {
+export function Card({
+  cleaning,
+  events,
+  state,
+  act,
+}: {
+  cleaning: Cleaning;
+  events: care.BenchEvent[];
+  state: care.BenchState;
+  act: (event: care.BenchEvent) => void;
+}) {
   const { step } = state;
+  const waiting = state.phase === 'step' ? care.waitingFor(state) : null;
+  if (step && hasSensor(step) && waiting && waiting !== 'turning')
+    return <SensorWaiting waiting={waiting} step={step} format={cleaning.request.item.traits.sensorFormat ?? 'full-frame'} act={act} />;
   if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare} />;
   if (state.phase === 'step' && step) return <StepCard step={step} attempt={state.attempt} traits={cleaning.request.item.traits} />;
   if (state.phase === 'look' && step) return <LookCard step={step} />;
@@ -147,28 +184,6 @@ export function Card({ cleaning, events, state }: { cleaning: Cleaning; events: 
       <Outcomes cleaning={cleaning} events={events} />
     </div>
   );
-}
-
-/** What has to happen before the step may be done: a dry run, safe power, an open shutter, or how hard it turns now. */
-function WaitingControls({ waiting, step, act }: { waiting: care.Waiting; step: care.Step; act: (event: care.BenchEvent) => void }) {
-  if (waiting === 'turning')
-    return (
-      <div className="space-y-2">
-        <p className="text-center">Before the first drop: how hard does it turn?</p>
-        <TurningButtons step={step} act={act} />
-      </div>
-    );
-  if (!hasSensor(step)) return null;
-  switch (waiting) {
-    case 'dry-run':
-      return <DryRun key={step.id} step={step} act={act} />;
-    case 'power':
-      return <PowerCheck key={step.id} step={step} act={act} />;
-    case 'exposure':
-      return <StartExposure key={step.id} step={step} act={act} />;
-    default:
-      return waiting satisfies never;
-  }
 }
 
 export function Controls({
@@ -190,7 +205,15 @@ export function Controls({
       </BigButton>
     );
   const waiting = phase === 'step' ? care.waitingFor(state) : null;
-  if (waiting && step) return <WaitingControls waiting={waiting} step={step} act={act} />;
+  if (waiting === 'turning' && step)
+    return (
+      <div className="space-y-2">
+        <p className="text-center">Before the first drop: how hard does it turn?</p>
+        <TurningButtons step={step} act={act} />
+      </div>
+    );
+  // Before a swab goes in, what to do stands on the card.
+  if (waiting) return null;
   if (phase === 'step' && step)
     return (
       <div className="space-y-3">

@@ -137,7 +137,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           )}
         </div>
         <div className="p-4 lg:p-8" aria-live="polite">
-          <Card cleaning={cleaning} events={draft.events} state={state} />
+          <Card cleaning={cleaning} events={draft.events} state={state} act={act} />
         </div>
       </div>
       <footer className="border-t border-line bg-sheet p-3 pb-[max(12px,env(safe-area-inset-bottom))]">

@@ -2,6 +2,7 @@ import { care, sensor } from '@bright-keeper/core';
 import { useState } from 'react';
 import { useNow } from '../../ui/useNow';
 import { BigButton } from './BigButton';
+import { StrokesDrawing } from './StrokesDrawing';
 
 const HELD_OPEN_WORDS: Record<sensor.HeldOpen, { name: string; how: string }> = {
   'cleaning-mode': { name: 'Cleaning mode', how: 'It stays open until you switch the camera off. Do that only when nothing is inside.' },
@@ -52,7 +53,7 @@ const inRange = (seconds: number) => seconds >= sensor.SHORTEST_EXPOSURE_S && se
 const now = () => new Date().toISOString();
 
 /** The dry run: the strokes without fluid and without touching, against the clock. Out in time counts; late is tried again. */
-export function DryRun({ step, act }: StepProps) {
+export function DryRun({ step, act, format }: StepProps & { format: care.SensorFormatId }) {
   const [seconds, setSeconds] = useState(needed(step));
   const [exposure, setExposure] = useState<sensor.Exposure | null>(null);
   const [late, setLate] = useState(false);
@@ -64,11 +65,12 @@ export function DryRun({ step, act }: StepProps) {
   };
   return (
     <div className="space-y-4">
-      <h3 className="text-xl font-semibold">First a dry run</h3>
+      <h2 className="text-2xl leading-none font-semibold">First a dry run</h2>
       <p className="text-lg">
         Once, before the first real one: no fluid, the swab a finger’s width above the glass. Start the clock, draw the strokes in the air,
         and be out before it ends.
       </p>
+      <StrokesDrawing strokes={step.sensor.strokes} format={format} />
       {late && (
         <p className="rounded bg-act-tint px-4 py-2 font-semibold">It closed while you were inside. Take more time, and try again.</p>
       )}
@@ -92,7 +94,7 @@ export function PowerCheck({ step, act }: StepProps) {
   const [heldOpen, setHeldOpen] = useState(step.sensor.heldOpen);
   return (
     <div className="space-y-4">
-      <h3 className="text-xl font-semibold">Power</h3>
+      <h2 className="text-2xl leading-none font-semibold">Power</h2>
       <label className="flex min-h-11 items-center gap-3 text-lg">
         <input type="checkbox" className="check" checked={full} onChange={(e) => setFull(e.target.checked)} /> Battery full, or on mains
       </label>
@@ -103,7 +105,7 @@ export function PowerCheck({ step, act }: StepProps) {
             <input
               type="radio"
               name="held-open"
-              className="mt-1.5 accent-ink"
+              className="check mt-0.5 rounded-full"
               checked={heldOpen === way}
               onChange={() => setHeldOpen(way)}
             />
@@ -124,7 +126,7 @@ export function StartExposure({ step, act }: StepProps) {
   const [seconds, setSeconds] = useState(needed(step));
   return (
     <div className="space-y-4">
-      <h3 className="text-xl font-semibold">Open the shutter</h3>
+      <h2 className="text-2xl leading-none font-semibold">Open the shutter</h2>
       <p className="text-lg">
         Swab wetted and in hand. Two strokes a lane want {needed(step)} s at least. Press here and on the camera’s release at the same
         moment.
