@@ -1,1 +1,12 @@
+export * from './alerts.js';
+export { simulateBox, type Box, type BoxOptions, type BoxRun } from './box.js';
+export * from './desiccants.js';
+export * from './downsample.js';
+export * from './halfLife.js';
+export * from './home.js';
+export * from './indoor.js';
 export * from './knowledge/places.js';
+export * from './senml.js';
+export * from './sizing.js';
+export * from './warmUp.js';
+export * from './whatIf.js';

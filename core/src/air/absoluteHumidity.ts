@@ -1,0 +1,22 @@
+import { checkHumidity, saturationPressureHPa } from './saturation.js';
+
+/** 100 times the molar mass of water over the gas constant: g K/(m3 hPa). */
+const VAPOUR = 216.68;
+const KELVIN = 273.15;
+
+/**
+ * Water vapour in a cubic metre of air, g/m3, from the ideal gas law.
+ *
+ * @throws RangeError outside -80 to 100 degC or (0, 100] % RH.
+ * @example absoluteHumidityGm3(20, 100) // 17.3
+ */
+export function absoluteHumidityGm3(temperatureC: number, humidityPct: number): number {
+  checkHumidity(humidityPct);
+  return (humidityPct / 100) * saturatedGm3(temperatureC);
+}
+
+/** What a cubic metre can hold, g/m3. */
+export const saturatedGm3 = (temperatureC: number): number => (VAPOUR * saturationPressureHPa(temperatureC)) / (temperatureC + KELVIN);
+
+/** The relative humidity of air with so much vapour, % RH. Above 100 it condenses: the caller decides what that means. */
+export const humidityPctFrom = (temperatureC: number, absoluteGm3: number): number => (100 * absoluteGm3) / saturatedGm3(temperatureC);

@@ -1,0 +1,5 @@
+/** What a hygrometer said at an instant: ISO instant, degC, % RH over liquid water. */
+export type Reading = { at: string; temperatureC: number; humidityPct: number };
+
+/** What a hygrometer can have seen. Outside it is a fault, not a climate. */
+export const READING_RANGE = { temperatureC: { min: -40, max: 85 }, humidityPct: { min: 0, max: 100 } } as const;

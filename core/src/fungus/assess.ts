@@ -1,0 +1,137 @@
+import type { Reading } from '../air/reading.js';
+import type { Schools } from '../care/knowledge/schools.js';
+import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './constants.js';
+import { stepDose } from './earlyWarning.js';
+import { filledGaps, gapsOf } from './gaps.js';
+import { stepMould, type MouldState } from './mouldIndex.js';
+
+export const RISK_LEVELS = ['safe', 'watch', 'act'] as const;
+export type RiskLevel = (typeof RISK_LEVELS)[number];
+export type HumiditySchool = Schools['humidity'];
+export type AssessOptions = { humiditySchool: HumiditySchool; surfaceState: SurfaceState };
+
+/** Where the two models stand at the end of a log. */
+export type Exposure = { index: number; dose: number };
+export type Assessment = {
+  level: RiskLevel;
+  /** The largest the mould index has been, and where it stands; likewise for the dose. */
+  now: Exposure;
+  peak: Exposure;
+  /** Since when the level has been what it is; null when it has been so from the beginning. */
+  since: string | null;
+  /** If it goes on as in the last week: days until each model expects growth; Infinity when it does not. */
+  daysToGrowth: { byIndex: number; byDose: number };
+  /** What the gaps of the log may hide. The same when there is no gap. */
+  best: Exposure & { level: RiskLevel };
+  worst: Exposure & { level: RiskLevel };
+  gapHours: number;
+  reasons: string[];
+};
+
+const MS_PER_HOUR = 3_600_000;
+const HOURS_A_DAY = 24;
+const LAST_WEEK_H = 7 * HOURS_A_DAY;
+/** From here the mould index is seen under the microscope; half of it is worth a word (our choice). */
+const GROWTH_INDEX = 1;
+const NOTABLE_INDEX = 0.5;
+
+/** When which model speaks, by the keeper's school. */
+export function riskLevel({ index, dose }: Exposure, school: HumiditySchool): RiskLevel {
+  const byIndex: RiskLevel = index >= GROWTH_INDEX ? 'act' : index >= NOTABLE_INDEX ? 'watch' : 'safe';
+  switch (school) {
+    case 'relaxed':
+      return byIndex;
+    case 'standard':
+      return byIndex === 'safe' && dose >= 1 ? 'watch' : byIndex;
+    case 'cautious':
+      return byIndex === 'act' || dose >= 1 ? 'act' : byIndex === 'watch' || dose >= 0.5 ? 'watch' : 'safe';
+    default:
+      return school satisfies never;
+  }
+}
+
+type Walk = { now: Exposure; peak: Exposure; weekAgo: Exposure; since: string | null };
+
+/** Both models along a log, with the level's last change and where they stood a week before the end. */
+function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: AssessOptions): Walk {
+  const of = CLASSES[SURFACE_STATES[surfaceState].sensitivity];
+  let mould: MouldState = { index: 0, unfavourableH: 0 };
+  let dose = 0;
+  let level: RiskLevel = 'safe';
+  let since: string | null = null;
+  const peak: Exposure = { index: 0, dose: 0 };
+  const lastMs = readings.length > 0 ? Date.parse(readings.at(-1)!.at) : 0;
+  let weekAgo: Exposure = { index: 0, dose: 0 };
+  for (let i = 1; i < readings.length; i++) {
+    const before = readings[i - 1]!;
+    const ms = Date.parse(readings[i]!.at);
+    const hours = (ms - Date.parse(before.at)) / MS_PER_HOUR;
+    mould = stepMould(mould, before, hours, of, DEFAULT_DECLINE);
+    dose = stepDose(dose, before, hours / HOURS_A_DAY);
+    peak.index = Math.max(peak.index, mould.index);
+    peak.dose = Math.max(peak.dose, dose);
+    if (lastMs - ms >= LAST_WEEK_H * MS_PER_HOUR) weekAgo = { index: mould.index, dose };
+    const is = riskLevel({ index: mould.index, dose }, humiditySchool);
+    if (is !== level) {
+      level = is;
+      since = readings[i]!.at;
+    }
+  }
+  return { now: { index: mould.index, dose }, peak, weekAgo, since };
+}
+
+function daysLeft(now: number, weekAgo: number, limit: number, days: number): number {
+  if (now >= limit) return 0;
+  const perDay = (now - weekAgo) / days;
+  return perDay > 1e-6 ? (limit - now) / perDay : Infinity;
+}
+
+const rounded = (n: number): string => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
+const dayWords = (days: number): string =>
+  days < 1.5 ? 'a day' : days < 60 ? `${Math.round(days)} days` : `${Math.round(days / 30.4)} months`;
+
+function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceState }: AssessOptions): string[] {
+  const { name, sensitivity } = SURFACE_STATES[surfaceState];
+  const reasons = [
+    `Mould index ${rounded(a.now.index)} of 6 for ${name} (${CLASSES[sensitivity].name}); growth shows under the microscope at 1.`,
+    `Early warning: ${rounded(a.now.dose)} of 1, the dose at which growth on optics is to be expected.`,
+  ];
+  const soonest = humiditySchool === 'relaxed' ? a.daysToGrowth.byIndex : Math.min(a.daysToGrowth.byIndex, a.daysToGrowth.byDose);
+  if (soonest > 0 && soonest !== Infinity) reasons.push(`If it goes on as in the last week, growth in ${dayWords(soonest)}.`);
+  if (a.gapHours > 0 && a.best.level !== a.worst.level)
+    reasons.push(`The log is silent for ${dayWords(a.gapHours / HOURS_A_DAY)}: at best it is ${a.best.level}, at worst ${a.worst.level}.`);
+  else if (a.gapHours > 0)
+    reasons.push(`The log is silent for ${dayWords(a.gapHours / HOURS_A_DAY)}; it changes nothing, at best or at worst.`);
+  return reasons;
+}
+
+/**
+ * How much growth is to be feared after a log: both models, driven by the keeper's humidity school and by what
+ * the surface offers. Gaps widen it: `best` and `worst` enclose the truth, and where only a gap would alarm, the
+ * level is `watch`.
+ */
+export function assess(readings: readonly Reading[], options: AssessOptions): Assessment {
+  const gaps = gapsOf(readings);
+  const gapHours = gaps.reduce((sum, g) => sum + (Date.parse(g.to) - Date.parse(g.from)) / MS_PER_HOUR, 0);
+  const held = walk(readings, options);
+  const best = gaps.length > 0 ? walk(filledGaps(readings, 'best'), options).now : held.now;
+  const worst = gaps.length > 0 ? walk(filledGaps(readings, 'worst'), options).now : held.now;
+  const levels = { best: riskLevel(best, options.humiditySchool), worst: riskLevel(worst, options.humiditySchool) };
+  const level = levels.worst === 'act' && levels.best !== 'act' ? 'watch' : levels.worst;
+  const logDays = readings.length > 1 ? (Date.parse(readings.at(-1)!.at) - Date.parse(readings[0]!.at)) / MS_PER_HOUR / HOURS_A_DAY : 1;
+  const days = Math.min(7, logDays);
+  const assessment = {
+    level,
+    now: held.now,
+    peak: held.peak,
+    since: held.since,
+    daysToGrowth: {
+      byIndex: daysLeft(held.now.index, held.weekAgo.index, GROWTH_INDEX, days),
+      byDose: daysLeft(held.now.dose, held.weekAgo.dose, 1, days),
+    },
+    best: { ...best, level: levels.best },
+    worst: { ...worst, level: levels.worst },
+    gapHours,
+  };
+  return { ...assessment, reasons: reasonsFor(assessment, options) };
+}

@@ -1,0 +1,54 @@
+import type { ItemKind } from '../care/knowledge/kinds.js';
+import type { Schools } from '../care/knowledge/schools.js';
+import type { Traits } from '../care/knowledge/traits.js';
+import type { RiskLevel } from '../fungus/assess.js';
+import { placeFacts, type PlaceKind } from './knowledge/places.js';
+
+/** What is known of a place when a home is looked for. `meanPct` is null where nothing was measured. */
+export type PlaceClimate = {
+  id: string;
+  name: string;
+  kind: PlaceKind;
+  meanPct: number | null;
+  highPct90: number | null;
+  level: RiskLevel;
+};
+export type HomeAdvice = { placeId: string; reasons: string[] };
+
+type Thing = { kind: ItemKind; traits: Traits };
+
+const wantsAir = ({ traits }: Thing): boolean => !!traits.rubberisedCoating;
+const PREFERRED: Record<Schools['store'], readonly PlaceKind[]> = {
+  'by-climate': [],
+  'aired-shelf': ['shelf', 'cupboard'],
+  'sealed-box': ['sealed-box'],
+  'dry-cabinet': ['dry-cabinet'],
+};
+const LEVEL_COST: Record<RiskLevel, number> = { safe: 0, watch: 6, act: 12 };
+
+/** How ill a place suits a thing; the less the better (our choice of weights). */
+function cost(thing: Thing, { kind, meanPct, highPct90, level }: PlaceClimate, school: Schools['store']): number {
+  const facts = placeFacts(kind);
+  const damp = Math.max(0, (highPct90 ?? 60) - 55) / 5;
+  const dry = Math.max(0, 35 - (meanPct ?? 45)) / 5;
+  const stale = facts.forTravel ? 8 : wantsAir(thing) && !facts.aired ? 4 : 0;
+  const dusty = kind === 'shelf' ? 1 : 0;
+  const liked = PREFERRED[school].includes(kind) ? -3 : 0;
+  return LEVEL_COST[level] + damp + dry + stale + dusty + liked;
+}
+
+/** The place that suits a thing best, and why; null where there is none. */
+export function recommendHome(thing: Thing, places: readonly PlaceClimate[], school: Schools['store']): HomeAdvice | null {
+  const ranked = [...places].sort((a, b) => cost(thing, a, school) - cost(thing, b, school) || a.name.localeCompare(b.name));
+  const best = ranked[0];
+  if (!best) return null;
+  const facts = placeFacts(best.kind);
+  const reasons: string[] = [];
+  if (best.meanPct !== null)
+    reasons.push(`${best.meanPct.toFixed(0)} % on average, below ${(best.highPct90 ?? 100).toFixed(0)} % nine days in ten.`);
+  else reasons.push('Nothing was measured there yet: put a hygrometer in it.');
+  if (wantsAir(thing))
+    reasons.push(facts.aired ? 'Its rubbery finish wants air, and gets it there.' : 'Its rubbery finish wants air: open the place often.');
+  reasons.push(facts.tradeOff);
+  return { placeId: best.id, reasons };
+}

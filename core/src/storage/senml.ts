@@ -1,0 +1,90 @@
+import { READING_RANGE, type Reading } from '../air/reading.js';
+
+/** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
+export type SenmlRecord = { bn?: string; bt?: number; bu?: string; bver?: number; n?: string; u?: string; t?: number; v?: number };
+
+/** Why a record was set aside. */
+export type SetAsideReason = 'no-time' | 'out-of-range' | 'unknown-unit' | 'half-a-reading' | 'in-the-future' | 'wrong-version';
+export type SetAside = { index: number; reason: SetAsideReason };
+export type SenmlReadings = { readings: Reading[]; setAside: SetAside[] };
+
+/** Times below this many seconds count from now (RFC 8428, section 4.5.3). */
+const RELATIVE_BELOW_S = 2 ** 28;
+/** Version of the base this code understands (RFC 8428, section 4.4). */
+const VERSION = 10;
+/** How far a device's clock may run ahead before its readings are set aside. */
+const FUTURE_MS = 10 * 60_000;
+
+type Quantity = 'temperatureC' | 'humidityPct';
+
+/** Which quantity a record carries, in our units; null for a unit that is neither. */
+function quantityOf(unit: string | undefined, value: number): { quantity: Quantity; value: number } | null {
+  switch (unit) {
+    case 'Cel':
+      return { quantity: 'temperatureC', value };
+    case 'K':
+      return { quantity: 'temperatureC', value: value - 273.15 };
+    case '%RH':
+      return { quantity: 'humidityPct', value };
+    default:
+      return null;
+  }
+}
+
+const inRange = (quantity: Quantity, value: number): boolean =>
+  value >= READING_RANGE[quantity].min && value <= READING_RANGE[quantity].max;
+
+/**
+ * The readings in a SenML pack: base fields resolved, times made absolute, temperature and humidity of the same
+ * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept.
+ *
+ * Source: RFC 8428, sections 4.1 to 4.6.
+ */
+export function readSenml(pack: readonly SenmlRecord[], now: Date): SenmlReadings {
+  const setAside: SetAside[] = [];
+  const halves = new Map<string, { at: number; index: number; values: Partial<Record<Quantity, number>> }>();
+  let base: SenmlRecord = {};
+  pack.forEach((record, index) => {
+    base = {
+      ...base,
+      ...(record.bn === undefined ? {} : { bn: record.bn }),
+      ...(record.bt === undefined ? {} : { bt: record.bt }),
+      ...(record.bu === undefined ? {} : { bu: record.bu }),
+    };
+    if ((record.bver ?? VERSION) > VERSION) return void setAside.push({ index, reason: 'wrong-version' });
+    if (record.v === undefined) return;
+    const seconds = (base.bt ?? 0) + (record.t ?? 0);
+    const ms = seconds < RELATIVE_BELOW_S ? now.getTime() + seconds * 1000 : seconds * 1000;
+    const known = quantityOf(record.u ?? base.bu, record.v);
+    if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
+    if (!inRange(known.quantity, known.value)) return void setAside.push({ index, reason: 'out-of-range' });
+    if (ms - now.getTime() > FUTURE_MS) return void setAside.push({ index, reason: 'in-the-future' });
+    const device = base.bn ?? '';
+    const key = `${device}|${ms}`;
+    const half = halves.get(key) ?? { at: ms, index, values: {} };
+    half.values[known.quantity] = known.value;
+    halves.set(key, half);
+  });
+  const readings: Reading[] = [];
+  for (const { at, index, values } of halves.values()) {
+    const { temperatureC, humidityPct } = values;
+    if (temperatureC === undefined || humidityPct === undefined) setAside.push({ index, reason: 'half-a-reading' });
+    else readings.push({ at: new Date(at).toISOString(), temperatureC, humidityPct });
+  }
+  readings.sort((a, b) => a.at.localeCompare(b.at));
+  return { readings, setAside };
+}
+
+/** Readings as a SenML pack, the first record carrying the base. */
+export function toSenml(name: string, readings: readonly Reading[]): SenmlRecord[] {
+  const first = readings[0];
+  if (!first) return [];
+  const bt = Date.parse(first.at) / 1000;
+  return readings.flatMap(({ at, temperatureC, humidityPct }, i) => {
+    const t = Math.round((Date.parse(at) / 1000 - bt) * 1000) / 1000;
+    return [
+      { ...(i === 0 ? { bn: `${name}:`, bt } : {}), n: 'temperature', u: 'Cel', t, v: temperatureC },
+      { n: 'humidity', u: '%RH', t, v: humidityPct },
+    ];
+  });
+}

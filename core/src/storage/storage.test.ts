@@ -1,0 +1,271 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { dewPointC } from '../air/saturation.js';
+import { logOf } from '../testing/logs.js';
+import {
+  bestSingleChange,
+  CLOSED_FOR_LONG_DAYS,
+  downsample,
+  indoorFromOutdoor,
+  lumpedTauS,
+  lumpedTimeS,
+  passedSince,
+  PLACE_KINDS,
+  placeFacts,
+  readSenml,
+  recommendHome,
+  silentAfterMs,
+  tooDamp,
+  tooDry,
+  toSenml,
+  tryScenario,
+  warmUpMinutes,
+  type Part,
+  type PlaceClimate,
+  type Scenario,
+} from './index.js';
+
+const DAY = 24;
+const lens = { startC: -5, roomC: 21, massG: 600, lengthMm: 80, diameterMm: 75 };
+
+describe('warming up', () => {
+  /** Incropera & DeWitt, example 5.1: a thermocouple junction, tau 1 s, from 25 to 199 in gas of 200 degC takes 5.2 s. */
+  it('takes the thermocouple junction of Incropera’s example 5.1 5.2 s', () => {
+    const [density, capacity, h, diameter] = [8500, 400, 400, 7.06e-4];
+    const mass = (density * Math.PI * diameter ** 3) / 6;
+    const tau = lumpedTauS(mass, capacity, h, Math.PI * diameter ** 2);
+    expect(tau).toBeCloseTo(1, 2);
+    expect(lumpedTimeS(tau, 25, 200, 199)).toBeCloseTo(5.2, 1);
+  });
+
+  it.each([
+    [40, 17, 23.6],
+    [60, 32, 44.6],
+  ])('a lens from -5 into 21 degC and %i %% waits between %f and %f min bare (science.md)', (roomHumidityPct, from, to) => {
+    for (const massG of [450, 600]) {
+      const { minutes, allowanceMinutes } = warmUpMinutes({ ...lens, massG, roomHumidityPct, wrapping: 'bare' });
+      expect(minutes).toBeGreaterThanOrEqual(from);
+      expect(minutes).toBeLessThanOrEqual(to);
+      expect(allowanceMinutes).toBeCloseTo(1.5 * minutes, 9);
+    }
+  });
+
+  it('does not fog what is warmer than the dew point, and never clears in a room at its dew point', () => {
+    expect(warmUpMinutes({ ...lens, startC: 15, roomHumidityPct: 40, wrapping: 'bare' })).toMatchObject({ willFog: false, minutes: 0 });
+    expect(warmUpMinutes({ ...lens, roomHumidityPct: 97, wrapping: 'bare' }).minutes).toBe(Infinity);
+  });
+
+  it('lasts longer the colder, the damper, the heavier and the better wrapped', () => {
+    const wait = (more: Partial<Parameters<typeof warmUpMinutes>[0]>) =>
+      warmUpMinutes({ ...lens, roomHumidityPct: 50, wrapping: 'bare', ...more }).minutes;
+    const base = wait({});
+    for (const more of [
+      { startC: -15 },
+      { roomHumidityPct: 65 },
+      { massG: 900 },
+      { wrapping: 'plastic-bag' as const },
+      { wrapping: 'padded-bag' as const },
+    ])
+      expect(wait(more)).toBeGreaterThan(base);
+    expect(warmUpMinutes({ ...lens, roomHumidityPct: 50, wrapping: 'bare' }).dewPointC).toBe(dewPointC(21, 50));
+  });
+
+  it('warns where the lump is too thick for the sum', () => {
+    expect(
+      warmUpMinutes({ ...lens, diameterMm: 200, lengthMm: 300, massG: 6000, roomHumidityPct: 50, wrapping: 'bare' }).biot,
+    ).toBeGreaterThan(0.1);
+    expect(() => warmUpMinutes({ ...lens, massG: 0, roomHumidityPct: 50, wrapping: 'bare' })).toThrow(/above 0/);
+  });
+});
+
+/** EN 15026, annex C (from memory). */
+describe('a lived-in room', () => {
+  it.each([
+    [-15, 20, 30],
+    [5, 20, 45],
+    [15, 22.5, 55],
+    [28, 25, 60],
+  ])('with %i degC outside has %f degC and %f %%', (outside, temperatureC, humidityPct) => {
+    expect(indoorFromOutdoor(outside)).toEqual({ temperatureC, humidityPct });
+  });
+});
+
+describe('downsampling', () => {
+  const part = (at: number, value: number): Part => ({
+    at,
+    count: 1,
+    temperatureC: { min: value, mean: value, max: value },
+    humidityPct: { min: value, mean: value, max: value },
+  });
+  it('keeps every extreme, never widens one, and makes no more stretches than asked for', () => {
+    const log = fc.array(fc.tuple(fc.integer({ min: 0, max: 10_000 }), fc.double({ min: 0, max: 100, noNaN: true })), {
+      minLength: 1,
+      maxLength: 300,
+    });
+    fc.assert(
+      fc.property(log, fc.integer({ min: 1, max: 50 }), (points, buckets) => {
+        const parts = points.map(([at, v]) => part(at, v)).sort((a, b) => a.at - b.at);
+        const out = downsample(parts, 0, 10_000, buckets);
+        expect(out.length).toBeLessThanOrEqual(buckets);
+        expect(Math.max(...out.map((b) => b.humidityPct.max))).toBe(Math.max(...points.map(([, v]) => v)));
+        expect(Math.min(...out.map((b) => b.humidityPct.min))).toBe(Math.min(...points.map(([, v]) => v)));
+        for (const [at, v] of points)
+          expect(out.some((b) => b.humidityPct.min <= v && v <= b.humidityPct.max && Math.abs(b.at - at) <= 10_000 / buckets)).toBe(true);
+        for (const b of out) expect(b.humidityPct.mean).toBeGreaterThanOrEqual(b.humidityPct.min - 1e-9);
+      }),
+      { seed: 4905 },
+    );
+  });
+  it('in two rounds gives what one round gives', () => {
+    const parts = Array.from({ length: 1000 }, (_, i) => part(i, Math.sin(i) * 40 + 50));
+    const hours = downsample(parts, 0, 1000, 100).map((b): Part => ({ ...b, count: 10 }));
+    const once = downsample(parts, 0, 1000, 10);
+    downsample(hours, 0, 1000, 10).forEach((b, i) => {
+      expect(b.humidityPct.max).toBe(once[i]!.humidityPct.max);
+      expect(b.humidityPct.mean).toBeCloseTo(once[i]!.humidityPct.mean, 9);
+    });
+  });
+  it('leaves a gap a gap', () => {
+    expect(downsample([part(1, 5), part(99, 6)], 0, 100, 10)).toHaveLength(2);
+    expect(() => downsample([], 5, 5, 3)).toThrow(/span/);
+  });
+});
+
+describe('limits with hysteresis', () => {
+  const climbing = (values: number[]) => logOf((values.length - 1) * DAY, (h) => [20, values[h / DAY]!], DAY);
+  it('are raised beyond one value and cleared only at the other', () => {
+    expect(passedSince(climbing([50, 50, 63, 63, 59.5, 59.5]), tooDamp(60))).toBe('2026-01-04T00:00:00.000Z');
+    expect(passedSince(climbing([50, 50, 63, 63, 50, 50, 50]), tooDamp(60))).toBeNull();
+    expect(passedSince(climbing([50, 20, 20, 31, 31]), tooDry)).toBe('2026-01-03T00:00:00.000Z');
+  });
+  it('take no notice of a door that stood open for an hour', () => {
+    expect(
+      passedSince(
+        logOf(100, (h) => [20, h === 50 ? 95 : 50]),
+        tooDamp(60),
+      ),
+    ).toBeNull();
+  });
+  it('call a hygrometer silent after six of its intervals, two hours at least', () => {
+    expect(silentAfterMs(5)).toBe(2 * 3_600_000);
+    expect(silentAfterMs(60)).toBe(6 * 3_600_000);
+  });
+});
+
+describe('what if', () => {
+  const room = logOf(120 * DAY, (h) => [21, 68 + 6 * Math.sin(h / 90)], 3);
+  const band = { lowPct: 35, highPct: 50 };
+  const options = { humiditySchool: 'standard', surfaceState: 'clean-glass' } as const;
+  const leaky: Scenario = {
+    box: {
+      volumeL: 50,
+      airChangesPerDay: 3,
+      openingsPerWeek: 1,
+      targetPct: 50,
+      desiccant: { kind: 'silica-gel', massG: 50, loadingGPerG: 0.05 },
+    },
+  };
+  it('finds the single change that helps most, and it does help', () => {
+    const now = tryScenario(leaky, room, band, options);
+    const best = bestSingleChange(leaky, room, band, options)!;
+    expect(best.change.id).toBe('more-gel');
+    expect(best.result.above).toBeLessThan(now.above);
+    expect(now.below + now.within + now.above).toBeCloseTo(1, 9);
+  });
+  it('finds nothing to change where nothing is wrong', () => {
+    const dry = logOf(60 * DAY, () => [21, 42], 3);
+    expect(bestSingleChange(leaky, dry, band, options)).toBeNull();
+  });
+  it('lets a dry cabinet drift towards the room in a power cut and no further', () => {
+    const cabinet: Scenario = { box: { ...leaky.box, desiccant: { kind: 'silica-gel', massG: 0, loadingGPerG: 0 } }, setPointPct: 42 };
+    const held = tryScenario(cabinet, room, band, options);
+    expect(Math.max(...held.readings.map((r) => r.humidityPct))).toBe(42);
+    const cut = tryScenario({ ...cabinet, powerCut: { from: '2026-02-01', to: '2026-02-08' } }, room, band, options);
+    const worst = Math.max(...cut.readings.map((r) => r.humidityPct));
+    expect(worst).toBeGreaterThan(55);
+    expect(worst).toBeLessThan(75);
+  });
+});
+
+describe('a recommended home', () => {
+  const place = (id: string, kind: PlaceClimate['kind'], meanPct: number | null, level: PlaceClimate['level'] = 'safe'): PlaceClimate => ({
+    id,
+    name: id,
+    kind,
+    meanPct,
+    highPct90: meanPct === null ? null : meanPct + 4,
+    level,
+  });
+  const dampShelf = place('shelf', 'shelf', 74, 'act');
+  const box = place('box', 'sealed-box', 44);
+  const cabinet = place('cabinet', 'dry-cabinet', 43);
+  const bag = place('bag', 'soft-bag', 55);
+  it('is a controlled place in a damp climate, and never the travel bag', () => {
+    expect(recommendHome({ kind: 'lens', traits: {} }, [dampShelf, box, bag], 'by-climate')!.placeId).toBe('box');
+    expect(recommendHome({ kind: 'lens', traits: {} }, [place('dry shelf', 'shelf', 46), bag], 'by-climate')!.placeId).toBe('dry shelf');
+  });
+  it('gives a rubbery finish air', () => {
+    const advice = recommendHome({ kind: 'mirrorless-body', traits: { rubberisedCoating: true } }, [box, cabinet], 'by-climate')!;
+    expect(advice.placeId).toBe('cabinet');
+    expect(advice.reasons.join(' ')).toMatch(/air/);
+  });
+  it('follows the school where the climate allows both', () => {
+    expect(recommendHome({ kind: 'lens', traits: {} }, [box, cabinet], 'sealed-box')!.placeId).toBe('box');
+    expect(recommendHome({ kind: 'lens', traits: {} }, [], 'by-climate')).toBeNull();
+  });
+  it('knows what each kind of place wins and costs', () => {
+    for (const kind of PLACE_KINDS) expect(placeFacts(kind).tradeOff).toMatch(/; but|damp|damper/);
+    expect(CLOSED_FOR_LONG_DAYS).toBe(14);
+  });
+});
+
+/** RFC 8428. */
+describe('a SenML pack', () => {
+  const now = new Date('2026-03-10T10:00:00Z');
+  it('of section 5.1.4 style, with a base time and relative offsets, is resolved and joined', () => {
+    const pack = [
+      { bn: 'urn:dev:mac:0024befffe804ff1:', bt: 1773136800, n: 'temperature', u: 'Cel', v: 20.3 },
+      { n: 'humidity', u: '%RH', v: 55.4 },
+      { n: 'temperature', u: 'Cel', t: 60, v: 20.4 },
+      { n: 'humidity', u: '%RH', t: 60, v: 55.6 },
+    ];
+    expect(readSenml(pack, now)).toEqual({
+      readings: [
+        { at: '2026-03-10T10:00:00.000Z', temperatureC: 20.3, humidityPct: 55.4 },
+        { at: '2026-03-10T10:01:00.000Z', temperatureC: 20.4, humidityPct: 55.6 },
+      ],
+      setAside: [],
+    });
+  });
+  it('without a time is now, with a small one counts from now, and reads kelvins', () => {
+    const { readings } = readSenml(
+      [
+        { n: 't', u: 'K', v: 293.15, t: -60 },
+        { n: 'h', u: '%RH', v: 40, t: -60 },
+      ],
+      now,
+    );
+    expect(readings[0]!.at).toBe('2026-03-10T09:59:00.000Z');
+    expect(readings[0]!.temperatureC).toBeCloseTo(20, 9);
+  });
+  it.each([
+    ['a wrong unit', { u: 'Fahr', v: 70 }, 'unknown-unit'],
+    ['a humidity of 140', { u: '%RH', v: 140 }, 'out-of-range'],
+    ['tomorrow', { u: '%RH', v: 50, t: 86_400 }, 'in-the-future'],
+    ['a humidity alone', { u: '%RH', v: 50, t: -5 }, 'half-a-reading'],
+    ['a version of tomorrow', { bver: 11, u: '%RH', v: 50 }, 'wrong-version'],
+  ])('sets aside %s with its reason and keeps the good ones', (_, bad, reason) => {
+    const good = [
+      { n: 't', u: 'Cel', v: 20 },
+      { n: 'h', u: '%RH', v: 50 },
+    ];
+    const result = readSenml([...good, bad], now);
+    expect(result.readings).toHaveLength(1);
+    expect(result.setAside).toEqual([{ index: 2, reason }]);
+  });
+  it('goes out and comes back the same', () => {
+    const log = logOf(5, (h) => [20 + h / 10, 50 + h]);
+    expect(readSenml(toSenml('x', log), now).readings).toEqual(log);
+    expect(toSenml('x', [])).toEqual([]);
+  });
+});
