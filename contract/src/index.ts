@@ -1,6 +1,8 @@
 export * from './problem.js';
 export * from './joi.js';
 export * from './routes.js';
+export * from './air/index.js';
+export type * from './fungus/index.js';
 export * from './gear/index.js';
 export * from './inspection/index.js';
 export * from './care/index.js';

@@ -1,5 +1,5 @@
 /** An error a person can cause: a code for programs, a sentence and a remedy for people. */
-export type ErrorEntry = { status: 400 | 404 | 409 | 413 | 415 | 422; title: string; remedy: string };
+export type ErrorEntry = { status: 400 | 401 | 404 | 409 | 413 | 415 | 422; title: string; remedy: string };
 export const errorTable = <T extends Record<string, ErrorEntry>>(table: T): T => table;
 
 /** An RFC 9457 problem document, as every 4xx and 5xx answer carries it. */

@@ -1,6 +1,8 @@
 import { Module, type DynamicModule } from '@nestjs/common';
+import { AirModule } from './air/air.module.js';
 import { CareModule } from './care/care.module.js';
 import { DatabaseModule, type Platform } from './db/database.module.js';
+import { FungusModule } from './fungus/fungus.module.js';
 import { GearModule } from './gear/gear.module.js';
 import { InspectionModule } from './inspection/inspection.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
@@ -22,7 +24,9 @@ export class AppModule {
         InspectionModule,
         CareModule,
         SuppliesModule,
+        AirModule,
         StorageModule,
+        FungusModule,
         TodayModule,
       ],
     };

@@ -48,7 +48,7 @@ export async function createApp(platform: Platform, webDir?: string): Promise<Ne
   );
   app.use(localOnly);
   app.use(compression());
-  app.use(express.json({ limit: BODY_LIMIT }));
+  app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());
   app.enableShutdownHooks(['SIGTERM', 'SIGINT']);
   serveDocs(app);

@@ -12,4 +12,6 @@ export { InspectionService } from './inspection/inspection.service.js';
 export { TodayService } from './today/today.service.js';
 export { SuppliesService } from './supplies/supplies.service.js';
 export { PlaceService } from './storage/place.service.js';
+export { ClimateService } from './storage/climate.service.js';
+export { DeviceService } from './air/device.service.js';
 export { FieldService } from './care/field.service.js';

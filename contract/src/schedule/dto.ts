@@ -1,4 +1,5 @@
 import type { care, schedule } from '@bright-keeper/core';
+import type { Alert, Timer } from '../storage/climate.js';
 import type { Due, Item, LogEntry, SurfaceState } from '../gear/dto.js';
 
 type Named = Pick<Item, 'id' | 'name' | 'kind' | 'traits' | 'status'>;
@@ -14,6 +15,8 @@ export type Today = {
     verdict: Exclude<care.Verdict, 'leave'>;
     surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'reason'>[];
   }[];
+  alerts: Alert[];
+  timers: Timer[];
   due: (Due & { item: Named; urgency: schedule.Urgency })[];
   recent: (LogEntry & { itemName: string })[];
 };

@@ -1,2 +1,3 @@
 export * from './places.js';
+export * from './climate.js';
 export * from './errors.js';

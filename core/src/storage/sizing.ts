@@ -3,6 +3,7 @@ import type { Reading } from '../air/reading.js';
 import { published } from '../care/knowledge/basis.js';
 import { simulateBox } from './box.js';
 import type { DesiccantKind } from './desiccants.js';
+import { DRIED_LOADING } from './gel.js';
 
 export type SizingQuestion = {
   volumeL: number;
@@ -20,8 +21,6 @@ export type Sizing = {
   sealedPackG: { din55474: number; milStd2073: number };
 };
 
-/** Freshly dried: what is left in it, g/g (our choice). */
-const DRIED_LOADING: Record<DesiccantKind, number> = { 'silica-gel': 0.02, rice: 0.08 };
 /** Beyond this no drawer holds it. */
 const MOST_G = 100_000;
 

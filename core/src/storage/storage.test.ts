@@ -14,6 +14,7 @@ import {
   placeFacts,
   readSenml,
   recommendHome,
+  shiftBetween,
   silentAfterMs,
   tooDamp,
   tooDry,
@@ -267,5 +268,26 @@ describe('a SenML pack', () => {
     const log = logOf(5, (h) => [20 + h / 10, 50 + h]);
     expect(readSenml(toSenml('x', log), now).readings).toEqual(log);
     expect(toSenml('x', [])).toEqual([]);
+  });
+});
+
+describe('a log read in the wrong time zone', () => {
+  const truth = logOf(10 * DAY, (h) => [
+    19 + 3 * Math.sin((2 * Math.PI * h) / 24) + Math.sin(h * 0.9),
+    55 + 6 * Math.cos(h / 5) + 2 * Math.sin(h * 1.7),
+  ]);
+  const shifted = (hours: number) => truth.map((r) => ({ ...r, at: new Date(Date.parse(r.at) + hours * 3_600_000).toISOString() }));
+  it.each([1, -2, 9])('is noticed where it overlaps: %i h', (hours) => {
+    expect(shiftBetween(truth, shifted(hours))).toBe(hours);
+  });
+  it('is not claimed of a sensor that is only off, nor of logs that hardly overlap', () => {
+    expect(
+      shiftBetween(
+        truth,
+        truth.map((r) => ({ ...r, humidityPct: r.humidityPct + 4 })),
+      ),
+    ).toBeNull();
+    expect(shiftBetween(truth, shifted(9 * DAY))).toBeNull();
+    expect(shiftBetween([], truth)).toBeNull();
   });
 });

@@ -1,9 +1,8 @@
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, jsonb, pgTable, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
 import { items } from '../gear/gear.table.js';
-
-const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
 
 export const cleanings = pgTable(
   'cleaning',

@@ -1,10 +1,8 @@
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { customType, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { bytes, instant } from '../db/columns.js';
 import { items } from '../gear/gear.table.js';
-
-const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
-const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' });
 
 export const teardowns = pgTable(
   'teardown',

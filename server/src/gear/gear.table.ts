@@ -1,8 +1,7 @@
 import type { care } from '@bright-keeper/core';
 import type { ItemStatus, LogData } from '@bright-keeper/contract';
-import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
-
-const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
+import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
 
 export const items = pgTable(
   'item',

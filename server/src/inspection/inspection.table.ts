@@ -1,10 +1,9 @@
 import type { LookAnswer } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, jsonb, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
 import { items } from '../gear/gear.table.js';
-
-const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
 
 export const looks = pgTable(
   'look',

@@ -1,9 +1,8 @@
 import type { storage } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { doublePrecision, index, integer, pgTable, text, timestamp, uniqueIndex, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core';
+import { doublePrecision, index, integer, pgTable, text, uniqueIndex, uuid, type AnyPgColumn } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
 import { items } from '../gear/gear.table.js';
-
-const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3 });
 
 export const places = pgTable('place', {
   id: uuid().primaryKey(),

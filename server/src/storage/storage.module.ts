@@ -1,14 +1,18 @@
 import { Module } from '@nestjs/common';
+import { AirModule } from '../air/air.module.js';
 import { GearModule } from '../gear/gear.module.js';
-import { PlaceController } from './place.controller.js';
-import { PlaceRepository } from './place.repository.js';
-import { PlaceService } from './place.service.js';
+import { SettingsModule } from '../settings/settings.module.js';
+import { ClimateController } from './climate.controller.js';
+import { ClimateService } from './climate.service.js';
+import { PlaceModule } from './place.module.js';
+import { RoomService } from './room.service.js';
 import { StayModule } from './stay.module.js';
+import { TimerService } from './timer.service.js';
 
 @Module({
-  imports: [GearModule, StayModule],
-  controllers: [PlaceController],
-  providers: [PlaceRepository, PlaceService],
-  exports: [PlaceService],
+  imports: [AirModule, GearModule, PlaceModule, SettingsModule, StayModule],
+  controllers: [ClimateController],
+  providers: [ClimateService, RoomService, TimerService],
+  exports: [ClimateService, TimerService],
 })
 export class StorageModule {}

@@ -7,6 +7,8 @@ import { OpenWorkRepository } from '../gear/openWork.repository.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { RhythmService } from '../schedule/rhythm.service.js';
+import { ClimateService } from '../storage/climate.service.js';
+import { TimerService } from '../storage/timer.service.js';
 import { ScheduleRepository } from '../schedule/schedule.repository.js';
 
 const RECENT = 8;
@@ -23,6 +25,8 @@ export class TodayService {
     private readonly openWork: OpenWorkRepository,
     private readonly due: ScheduleRepository,
     private readonly rhythms: RhythmService,
+    private readonly climate: ClimateService,
+    private readonly timers: TimerService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -42,6 +46,8 @@ export class TodayService {
       day,
       counts: await this.gear.countOf(db),
       open: open.map(({ kind, id, startedAt, itemId }) => ({ kind, id, startedAt: startedAt.toISOString(), item: items.get(itemId)! })),
+      alerts: await this.climate.alerts(),
+      timers: await this.timers.all(),
       needs: await this.needs(),
       due: due.map((d) => ({ ...d, item: items.get(d.subjectId)!, urgency: schedule.urgencyOf(d, day) })),
       recent: await this.gear.recentLog(db, RECENT),

@@ -1,0 +1,31 @@
+import type { fungus, storage } from '@bright-keeper/core';
+import Joi from 'joi';
+
+export type ChartQuery = { from: string; to: string; points: number };
+export const chartQuery = Joi.object<ChartQuery>({
+  from: Joi.string().isoDate().required(),
+  to: Joi.string().isoDate().required(),
+  points: Joi.number().integer().min(10).max(2000).default(600),
+});
+
+/** A stretch of a place's air with what the models made of it by then. */
+export type ChartPoint = storage.Bucket & { dewPointC: number; index: number; dose: number };
+export type Chart = {
+  from: string;
+  to: string;
+  points: ChartPoint[];
+  events: ClimateEvent[];
+  gaps: fungus.Gap[];
+};
+
+/** Something that happened in a place, or to the clock of a device. */
+export type ClimateEventData =
+  | { kind: 'opened' }
+  | { kind: 'gel-set'; desiccant: storage.DesiccantKind; massG: number; loadingPct: number }
+  | { kind: 'gel-dried' }
+  | { kind: 'gel-out' }
+  | { kind: 'indicator'; colour: storage.IndicatorColour }
+  | { kind: 'note'; text: string }
+  | { kind: 'clock-jump'; detail: string }
+  | { kind: 'item-in' | 'item-out'; name: string };
+export type ClimateEvent = { id: string; at: string; data: ClimateEventData };

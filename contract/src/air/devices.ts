@@ -1,0 +1,113 @@
+import { air, type storage } from '@bright-keeper/core';
+import Joi from 'joi';
+import { id, version } from '../joi.js';
+
+/** Where a hygrometer's readings come from: typed, out of a log file, or pushed by itself. */
+export const DEVICE_SOURCES = ['hand', 'csv', 'push'] as const;
+export type DeviceSource = (typeof DEVICE_SOURCES)[number];
+
+export type DeviceInput = {
+  name: string;
+  source: DeviceSource;
+  /** It measures the air outside; then it lies in no place. */
+  outdoor: boolean;
+  placeId: string | null;
+  /** How often a reading is to be expected, minutes. */
+  everyMinutes: number;
+  note: string;
+};
+
+const outsideOrInside: Joi.CustomValidator<DeviceInput> = (input, helpers) =>
+  input.outdoor && input.placeId !== null
+    ? helpers.message({ custom: 'A device outdoors lies in no place of yours.' }, { at: ['placeId'] })
+    : input;
+
+const fields = {
+  name: Joi.string().pattern(/\S/, 'something to read').max(120).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
+  source: Joi.string()
+    .valid(...DEVICE_SOURCES)
+    .required(),
+  outdoor: Joi.boolean().required(),
+  placeId: id().allow(null).required(),
+  everyMinutes: Joi.number().min(0.1).max(43_200).required(),
+  note: Joi.string().allow('').max(1000).required(),
+};
+export const deviceInput = Joi.object<DeviceInput>(fields).custom(outsideOrInside);
+export type DeviceUpdate = DeviceInput & { version: number };
+export const deviceUpdate = Joi.object<DeviceUpdate>({ ...fields, version: version().required() }).custom(outsideOrInside);
+
+export type CalibrationInput = { at: string; points: air.SaltTest[]; note: string };
+const saltTest = Joi.object<air.SaltTest>({
+  salt: Joi.string()
+    .valid(...air.SALTS)
+    .required(),
+  temperatureC: Joi.number().min(0).max(40).required(),
+  rawPct: Joi.number().min(0).max(100).required(),
+});
+/** A salt test that cannot be right is refused where it was typed. */
+const believable: Joi.CustomValidator<CalibrationInput> = (input, helpers) => {
+  try {
+    air.correctionOf(input);
+    return input;
+  } catch (error) {
+    return helpers.message({ custom: `This salt test cannot be right: ${(error as Error).message}.` }, { at: ['points'] });
+  }
+};
+export const calibrationInput = Joi.object<CalibrationInput>({
+  at: Joi.string().isoDate().required(),
+  points: Joi.array().items(saltTest).min(1).max(2).required(),
+  note: Joi.string().allow('').max(500).default(''),
+}).custom(believable);
+export type Calibration = CalibrationInput & { id: string; correction: air.Correction };
+
+/** What a device says now, corrected, and as it said it. */
+export type Latest = air.Reading & { rawHumidityPct: number; dewPointC: number };
+export type Device = DeviceInput & {
+  id: string;
+  version: number;
+  placeName: string | null;
+  latest: Latest | null;
+  readings: number;
+  firstAt: string | null;
+  /** It has not been heard for longer than it should. */
+  silent: boolean;
+  calibrations: Calibration[];
+  driftPctPerYear: number | null;
+  /** A salt test a year (common practice). */
+  saltTestDue: boolean;
+  /** Has a key been handed out, so that it may push? */
+  hasToken: boolean;
+  /** Marked faults of its clock, newest first. */
+  clockJumps: { at: string; detail: string }[];
+};
+export type Devices = { devices: Device[] };
+/** The key is shown once: only its fingerprint is kept. */
+export type DeviceToken = { token: string };
+
+export type HandReading = { at: string | null; temperatureC: number; humidityPct: number };
+export const handReading = Joi.object<HandReading>({
+  at: Joi.string().isoDate().allow(null).default(null),
+  temperatureC: Joi.number().min(air.READING_RANGE.temperatureC.min).max(air.READING_RANGE.temperatureC.max).required(),
+  humidityPct: Joi.number().min(air.READING_RANGE.humidityPct.min).max(air.READING_RANGE.humidityPct.max).required(),
+});
+
+/** A SenML pack (RFC 8428) as devices push it; what of it is no reading is set aside by the service, not refused here. */
+export const senmlPack = Joi.array<storage.SenmlRecord[]>()
+  .items(
+    Joi.object<storage.SenmlRecord>({
+      bn: Joi.string().max(200),
+      bt: Joi.number().unsafe(),
+      bu: Joi.string().max(20),
+      bver: Joi.number(),
+      n: Joi.string().max(200),
+      u: Joi.string().max(20),
+      t: Joi.number().unsafe(),
+      v: Joi.number().unsafe(),
+    }).unknown(),
+  )
+  .min(1)
+  .max(20_000);
+
+/** What became of readings that came in. */
+export type Accepted = { accepted: number; duplicates: number; setAside: storage.SetAside[] };
+export type Forecast = { issuedAt: string; readings: air.Reading[] };

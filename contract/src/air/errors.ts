@@ -1,0 +1,26 @@
+import { errorTable } from '../problem.js';
+
+export const airErrors = errorTable({
+  'device-not-found': {
+    status: 404,
+    title: 'This hygrometer is not known',
+    remedy: 'It may have been removed; look at Hygrometers again.',
+  },
+  'bad-token': {
+    status: 401,
+    title: 'This key is not one of ours',
+    remedy: 'Make a new key on the page of the hygrometer and give it to the device.',
+  },
+  'not-outdoors': {
+    status: 409,
+    title: 'Only a weather station sends a forecast',
+    remedy: 'Mark the device as outdoors, or send readings.',
+  },
+  'future-reading': { status: 422, title: 'This reading lies in the future', remedy: 'Correct the time; nothing was saved.' },
+  'log-unreadable': {
+    status: 422,
+    title: 'This file cannot be read as a log',
+    remedy: 'Save it as CSV with a heading line, in UTF-8, and try again.',
+  },
+  'log-format': { status: 400, title: 'How to read the file is not clear', remedy: 'Choose the columns and try again; nothing was saved.' },
+});

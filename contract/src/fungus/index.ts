@@ -1,0 +1,12 @@
+import type { fungus } from '@bright-keeper/core';
+
+/** How much growth is to be feared for one thing over all its stays. */
+export type ItemExposure = {
+  surfaceState: fungus.SurfaceState;
+  /** Null when no place it lay in was ever measured. */
+  assessment: fungus.Assessment | null;
+  /** Days of its history that were measured, of all it has been kept. */
+  measuredDays: number;
+  keptDays: number;
+  home: { placeId: string; name: string; reasons: string[] } | null;
+};

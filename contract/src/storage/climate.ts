@@ -1,0 +1,130 @@
+import { storage, type air, type fungus } from '@bright-keeper/core';
+import Joi from 'joi';
+import type { ClimateEvent, Forecast, Latest } from '../air/index.js';
+import { id } from '../joi.js';
+import type { Place } from './places.js';
+
+/** One day of a ribbon. */
+export type RibbonDay = { day: string; meanPct: number; maxPct: number; minPct: number; dose: number };
+
+/** What wants the keeper about a place, with the one action that helps. */
+export const ALERT_CAUSES = ['fungus', 'damp', 'gel-spent', 'silent', 'too-closed', 'too-dry'] as const;
+export type AlertCause = (typeof ALERT_CAUSES)[number];
+export type Alert = {
+  /** `cause/place or device`: the same cause is the same alert for as long as it lasts. */
+  id: string;
+  cause: AlertCause;
+  tone: 'act' | 'attention';
+  placeId: string | null;
+  placeName: string;
+  title: string;
+  why: string;
+  since: string | null;
+  action: { label: string; to: string };
+};
+
+/** The desiccant in a place, as reckoned or as the air in it tells. */
+export type GelState = {
+  kind: storage.DesiccantKind;
+  massG: number;
+  loadingGPerG: number;
+  /** Share of what it could take up to the upper end of the band that is still free, 0 to 1. */
+  left: number;
+  spentOn: string | null;
+  knownFrom: 'measured' | 'reckoned' | 'indicator';
+  since: string;
+};
+
+export type PlaceSummary = Place & {
+  latest: Latest | null;
+  zone: air.ZoneId | null;
+  things: number;
+  assessment: fungus.Assessment | null;
+  ribbon: RibbonDay[];
+  gel: GelState | null;
+  alerts: Alert[];
+};
+export type StorageOverview = {
+  places: PlaceSummary[];
+  /** The air outside, if a station is heard. */
+  outdoors: { name: string; latest: Latest | null; forecast: Forecast | null } | null;
+  /** How many days the ribbons show. */
+  ribbonDays: number;
+};
+
+export type ThingInPlace = {
+  itemId: string;
+  name: string;
+  since: string;
+  /** A better place for it, if there is one. */
+  better: { placeId: string; name: string; reasons: string[] } | null;
+};
+export type RoomClimate = { source: 'place' | 'outdoors' | 'assumed'; name: string; readings: number };
+export type PlacePage = PlaceSummary & {
+  items: ThingInPlace[];
+  events: ClimateEvent[];
+  seal: storage.HalfLife | null;
+  /** What the model uses: said, measured, or usual for its kind. */
+  airChanges: { perDay: number | null; from: 'said' | 'measured' | 'usual' };
+  room: RoomClimate;
+  advice: string | null;
+};
+
+/** What the what-if page reckons with: the box as it is and the room's last weeks. */
+export type WhatIfStart = {
+  box: storage.Box;
+  setPointPct: number | null;
+  lowPct: number;
+  highPct: number;
+  room: air.Reading[];
+  roomName: string;
+};
+
+export type PlaceEventInput =
+  | { kind: 'opened'; at: string | null }
+  | { kind: 'gel-set'; at: string | null; desiccant: storage.DesiccantKind; massG: number; loadingPct: number }
+  | { kind: 'gel-dried'; at: string | null }
+  | { kind: 'gel-out'; at: string | null }
+  | { kind: 'indicator'; at: string | null; colour: storage.IndicatorColour }
+  | { kind: 'note'; at: string | null; text: string };
+const at = Joi.string().isoDate().allow(null).default(null);
+const kind = (...kinds: string[]) =>
+  Joi.string()
+    .valid(...kinds)
+    .required();
+export const placeEvent = Joi.alternatives<PlaceEventInput>().conditional('.kind', {
+  switch: [
+    {
+      is: 'gel-set',
+      then: Joi.object({
+        kind: kind('gel-set'),
+        at,
+        desiccant: Joi.string()
+          .valid(...storage.DESICCANT_KINDS)
+          .required(),
+        massG: Joi.number().min(1).max(100_000).required(),
+        loadingPct: Joi.number().min(0).max(40).required(),
+      }),
+    },
+    {
+      is: 'indicator',
+      then: Joi.object({
+        kind: kind('indicator'),
+        at,
+        colour: Joi.string()
+          .valid(...storage.INDICATOR_COLOURS)
+          .required(),
+      }),
+    },
+    { is: 'note', then: Joi.object({ kind: kind('note'), at, text: Joi.string().min(1).max(500).required() }) },
+  ],
+  otherwise: Joi.object({ kind: kind('opened', 'gel-dried', 'gel-out'), at }),
+});
+
+export type Timer = { id: string; label: string; startedAt: string; endsAt: string; itemId: string | null };
+export type TimerInput = { label: string; minutes: number; itemId: string | null };
+export const timerInput = Joi.object<TimerInput>({
+  label: Joi.string().min(1).max(200).required(),
+  minutes: Joi.number().min(1).max(2880).required(),
+  itemId: id().allow(null).required(),
+});

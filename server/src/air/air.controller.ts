@@ -1,0 +1,136 @@
+import {
+  calibrationInput,
+  deviceInput,
+  deviceUpdate,
+  handReading,
+  idParam,
+  logImportQuery,
+  logPreviewRequest,
+  senmlPack,
+  versioned,
+  type Accepted,
+  type CalibrationInput,
+  type Device,
+  type DeviceInput,
+  type Devices,
+  type DeviceToken,
+  type DeviceUpdate,
+  type HandReading,
+  type LogImportQuery,
+  type LogImportResult,
+  type LogPreview,
+  type LogPreviewRequest,
+  type Versioned,
+} from '@bright-keeper/contract';
+import type { storage } from '@bright-keeper/core';
+import { Controller, Get, Headers, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { DeviceService } from './device.service.js';
+import { ExportService } from './export.service.js';
+import { LogService } from './log.service.js';
+
+type ById = { id: string };
+
+@ApiTags('air')
+@Controller('api/air')
+export class AirController {
+  constructor(
+    private readonly devices: DeviceService,
+    private readonly logs: LogService,
+    private readonly exports: ExportService,
+  ) {}
+
+  @Get('devices')
+  @Describe({ summary: 'The hygrometers and weather stations with what they say now' })
+  async list(): Promise<Devices> {
+    return { devices: await this.devices.all() };
+  }
+
+  @Post('devices')
+  @Describe({ summary: 'A hygrometer or a weather station', body: deviceInput, answers: 201 })
+  add(@CheckedBody(deviceInput) input: DeviceInput): Promise<Device> {
+    return this.devices.add(input);
+  }
+
+  @Get('devices/:id')
+  @Describe({ summary: 'One of them', byId: true })
+  get(@CheckedParams(idParam) { id }: ById): Promise<Device> {
+    return this.devices.get(id);
+  }
+
+  @Put('devices/:id')
+  @Describe({ summary: 'Correct what is said of it, or move it to another place', body: deviceUpdate, byId: true })
+  update(@CheckedParams(idParam) { id }: ById, @CheckedBody(deviceUpdate) change: DeviceUpdate): Promise<Device> {
+    return this.devices.update(id, change);
+  }
+
+  @Post('devices/:id/archive')
+  @HttpCode(204)
+  @Describe({ summary: 'Take it out of use; what it read stays', body: versioned, byId: true, answers: 204 })
+  archive(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<void> {
+    return this.devices.archive(id, version);
+  }
+
+  @Post('devices/:id/token')
+  @Describe({ summary: 'A new key to push readings with; shown once', byId: true, answers: 201 })
+  token(@CheckedParams(idParam) { id }: ById): Promise<DeviceToken> {
+    return this.devices.newToken(id);
+  }
+
+  @Post('devices/:id/calibrations')
+  @Describe({ summary: 'A salt test with one or two salts', body: calibrationInput, byId: true, answers: 201 })
+  calibrate(@CheckedParams(idParam) { id }: ById, @CheckedBody(calibrationInput) input: CalibrationInput): Promise<Device> {
+    return this.devices.calibrate(id, input);
+  }
+
+  @Post('devices/:id/readings')
+  @HttpCode(200)
+  @Describe({ summary: 'A reading typed by hand', body: handReading, byId: true })
+  byHand(@CheckedParams(idParam) { id }: ById, @CheckedBody(handReading) reading: HandReading): Promise<Accepted> {
+    return this.devices.addByHand(id, reading);
+  }
+
+  @Post('readings')
+  @HttpCode(200)
+  @Describe({ summary: 'A SenML pack (RFC 8428) pushed by a device with its key as Bearer', body: senmlPack })
+  async push(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
+    return this.devices.push(await this.devices.ofToken(key), pack);
+  }
+
+  @Post('forecast')
+  @HttpCode(200)
+  @Describe({ summary: 'What a weather station expects, as SenML with its key as Bearer', body: senmlPack })
+  async forecast(
+    @Headers('authorization') key: string | undefined,
+    @CheckedBody(senmlPack) pack: storage.SenmlRecord[],
+  ): Promise<Accepted> {
+    return this.devices.pushForecast(await this.devices.ofToken(key), pack);
+  }
+
+  @Post('log-preview')
+  @HttpCode(200)
+  @Describe({ summary: 'How the beginning of a CSV log would be read', body: logPreviewRequest })
+  preview(@CheckedBody(logPreviewRequest) request: LogPreviewRequest): Promise<LogPreview> {
+    return this.logs.preview(request);
+  }
+
+  @Post('devices/:id/log')
+  @HttpCode(200)
+  @Describe({ summary: 'Import a CSV log: the body is the file (text/csv), read as it streams in', query: logImportQuery, byId: true })
+  import(
+    @CheckedParams(idParam) { id }: ById,
+    @CheckedQuery(logImportQuery) { format, check }: LogImportQuery,
+    @Req() request: Request,
+  ): Promise<LogImportResult> {
+    return this.logs.import(id, request, this.logs.formatFrom(format), check);
+  }
+
+  @Get('devices/:id/readings.csv')
+  @Describe({ summary: 'Every reading of a device as CSV, raw and corrected', byId: true })
+  async export(@CheckedParams(idParam) { id }: ById, @Res() response: Response): Promise<void> {
+    await this.exports.toCsv(id, response);
+  }
+}

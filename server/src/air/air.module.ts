@@ -1,0 +1,18 @@
+import { Module } from '@nestjs/common';
+import { SettingsModule } from '../settings/settings.module.js';
+import { PlaceModule } from '../storage/place.module.js';
+import { AirController } from './air.controller.js';
+import { DeviceRepository } from './device.repository.js';
+import { DeviceService } from './device.service.js';
+import { ExportService } from './export.service.js';
+import { LogService } from './log.service.js';
+import { ReadingRepository } from './reading.repository.js';
+import { SeriesService } from './series.service.js';
+
+@Module({
+  imports: [PlaceModule, SettingsModule],
+  controllers: [AirController],
+  providers: [DeviceRepository, DeviceService, ExportService, LogService, ReadingRepository, SeriesService],
+  exports: [DeviceRepository, DeviceService, LogService, SeriesService],
+})
+export class AirModule {}

@@ -1,0 +1,276 @@
+import {
+  routes,
+  type Accepted,
+  type Device,
+  type DeviceInput,
+  type DeviceToken,
+  type LogImportResult,
+  type LogPreview,
+} from '@bright-keeper/contract';
+import { storage, type air } from '@bright-keeper/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { START, testApp, type TestApp } from '../testing/testApp.js';
+import { instantFrom } from './logFormat.js';
+import { mergeMoments, packHours, packReadings, unpackHours, unpackReadings } from './packedDay.js';
+
+let t: TestApp;
+beforeAll(async () => void (t = await testApp()));
+afterAll(() => t.app.close());
+
+const MINUTE = 60_000;
+const device: DeviceInput = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' };
+const addDevice = async (more: Partial<DeviceInput> = {}) =>
+  (
+    await t.http
+      .post(routes.devices)
+      .send({ ...device, ...more })
+      .expect(201)
+  ).body as Device;
+const get = async (id: string) => (await t.http.get(routes.device(id)).expect(200)).body as Device;
+const tokenOf = async (id: string) => ((await t.http.post(routes.deviceToken(id)).expect(201)).body as DeviceToken).token;
+const log = (count: number, fromMs = START.getTime() - count * 10 * MINUTE): air.Reading[] =>
+  Array.from({ length: count }, (_, i) => ({
+    at: new Date(fromMs + i * 10 * MINUTE).toISOString(),
+    temperatureC: 20 + (i % 5) / 10,
+    humidityPct: 50 + (i % 7),
+  }));
+const push = (token: string, pack: object) =>
+  t.http
+    .post(routes.pushReadings)
+    .set('authorization', `Bearer ${token}`)
+    .set('content-type', 'application/senml+json')
+    .send(JSON.stringify(pack));
+
+describe('a packed day', () => {
+  const moments = [
+    { second: 0, temperatureC: -12.34, humidityPct: 99.99 },
+    { second: 59, temperatureC: 20.1, humidityPct: 45.5 },
+    { second: 86_399, temperatureC: 30, humidityPct: 0 },
+  ];
+  it('gives back what went in, to a hundredth, and its hours with their extremes', () => {
+    expect(unpackReadings(packReadings(moments))).toEqual(moments);
+    const hours = unpackHours('2026-03-10', packHours(moments));
+    expect(hours).toHaveLength(2);
+    expect(hours[0]).toMatchObject({ count: 2, temperatureC: { min: -12.34, max: 20.1 }, humidityPct: { min: 45.5, max: 99.99 } });
+  });
+  it('keeps the first of two readings in the same second', () => {
+    const merged = mergeMoments(moments, [
+      { second: 59, temperatureC: 1, humidityPct: 1 },
+      { second: 60, temperatureC: 2, humidityPct: 2 },
+    ]);
+    expect(merged).toMatchObject({ fresh: 1, duplicates: 1 });
+    expect(merged.merged.map((m) => m.temperatureC)).toEqual([-12.34, 20.1, 2, 30]);
+  });
+});
+
+describe('a device that pushes', () => {
+  it('needs its own key, and an old key stops working', async () => {
+    const { id } = await addDevice();
+    const token = await tokenOf(id);
+    const pack = storage.toSenml('probe', log(3));
+    expect((await push(token, pack).expect(200)).body).toEqual({ accepted: 3, duplicates: 0, setAside: [] });
+    const refused = await push('wrong', pack).expect(401);
+    expect(refused.headers['content-type']).toMatch(/problem\+json/);
+    await tokenOf(id);
+    await push(token, pack).expect(401);
+    await t.http.post(routes.pushReadings).send(pack).expect(401);
+  });
+
+  it('has its good readings kept and the others set aside with a reason', async () => {
+    const { id } = await addDevice();
+    const token = await tokenOf(id);
+    const good = storage.toSenml('probe', log(2));
+    const { body } = await push(token, [...good, { n: 'h', u: '%RH', v: 190 }, { n: 't', u: 'Fahr', v: 70 }]).expect(200);
+    expect(body.accepted).toBe(2);
+    expect((body as Accepted).setAside.map((s) => s.reason)).toEqual(['out-of-range', 'unknown-unit']);
+    await push(token, [{ n: 'h', u: 5 }]).expect(400);
+    expect((await get(id)).readings).toBe(2);
+  });
+
+  it('loses nothing when two push at once, and the same twice counts once', async () => {
+    const [a, b] = [await addDevice(), await addDevice()];
+    const tokens = { a: await tokenOf(a.id), b: await tokenOf(b.id) };
+    const readings = log(300);
+    const parts = [0, 1, 2, 3, 4, 5].map((k) => readings.slice(k * 50, (k + 1) * 50));
+    await Promise.all(
+      parts.flatMap((p) => [push(tokens.a, storage.toSenml('a', p)), push(tokens.b, storage.toSenml('b', p))]).map((r) => r.expect(200)),
+    );
+    for (const { id } of [a, b]) expect((await get(id)).readings).toBe(300);
+    expect((await push(tokens.a, storage.toSenml('a', readings)).expect(200)).body).toMatchObject({ accepted: 0, duplicates: 300 });
+  });
+
+  it('out of order is put in order; a clock that goes back is marked', async () => {
+    const { id } = await addDevice();
+    const token = await tokenOf(id);
+    const [first, second] = log(2) as [air.Reading, air.Reading];
+    await push(token, storage.toSenml('x', [second])).expect(200);
+    await push(token, storage.toSenml('x', [first])).expect(200);
+    const seen = await get(id);
+    expect(seen.latest!.at).toBe(second.at);
+    expect(seen.clockJumps.map((j) => j.detail)).toEqual(['Its clock went back by 10 min.']);
+  });
+
+  it('falls silent after six of its intervals', async () => {
+    const { id } = await addDevice({ everyMinutes: 30 });
+    const token = await tokenOf(id);
+    await push(token, storage.toSenml('x', log(1))).expect(200);
+    expect((await get(id)).silent).toBe(false);
+    t.clock.set(new Date(START.getTime() + 4 * 60 * MINUTE));
+    expect((await get(id)).silent).toBe(true);
+    t.clock.set(START);
+  });
+
+  it('outdoors may send a forecast, indoors not', async () => {
+    const station = await addDevice({ outdoor: true });
+    const ahead = log(5, START.getTime() + 60 * MINUTE);
+    const send = async (id: string) =>
+      t.http
+        .post(routes.pushForecast)
+        .set('authorization', `Bearer ${await tokenOf(id)}`)
+        .send(storage.toSenml('w', ahead));
+    expect((await send(station.id)).body).toMatchObject({ accepted: 5, setAside: [] });
+    expect((await send((await addDevice()).id)).status).toBe(409);
+  });
+});
+
+describe('a reading typed by hand', () => {
+  it('is kept, and refused in the future or out of range with the field named', async () => {
+    const { id } = await addDevice({ source: 'hand' });
+    const type = (body: object) => t.http.post(routes.deviceReadings(id)).send(body);
+    expect((await type({ temperatureC: 21, humidityPct: 55 }).expect(200)).body.accepted).toBe(1);
+    expect((await type({ temperatureC: 21, humidityPct: 155 }).expect(400)).body.fields.humidityPct).toBeTruthy();
+    expect((await type({ temperatureC: 21, humidityPct: 55, at: '2027-01-01T00:00:00Z' }).expect(422)).body.fields.at).toBeTruthy();
+  });
+});
+
+describe('a salt test', () => {
+  it('shows corrected values and keeps the raw ones', async () => {
+    const { id } = await addDevice({ source: 'hand' });
+    await t.http.post(routes.deviceReadings(id)).send({ temperatureC: 25, humidityPct: 55 }).expect(200);
+    const points = [
+      { salt: 'MgCl2', temperatureC: 25, rawPct: 36 },
+      { salt: 'NaCl', temperatureC: 25, rawPct: 74 },
+    ];
+    const after = (await t.http.post(routes.deviceCalibrations(id)).send({ at: START.toISOString(), points }).expect(201)).body as Device;
+    expect(after.latest!.rawHumidityPct).toBe(55);
+    expect(after.latest!.humidityPct).toBeCloseTo(54.0, 1);
+    expect(after.calibrations[0]!.correction.gain).toBeCloseTo(1.1187, 4);
+    const bad = await t.http
+      .post(routes.deviceCalibrations(id))
+      .send({ at: START.toISOString(), points: [{ ...points[1], rawPct: 20 }] })
+      .expect(400);
+    expect(bad.body.fields.points).toMatch(/settle/);
+    const csv = (await t.http.get(routes.deviceExport(id)).expect(200)).text.trim().split('\n');
+    expect(csv[0]).toBe('at,temperatureC,humidityPct,rawHumidityPct');
+    expect(csv[1]).toMatch(/^2026-03-10T10:00:00.000Z,25,54\.0\d,55$/);
+  });
+});
+
+describe('a CSV log', () => {
+  const preview = async (text: string) => (await t.http.post(routes.logPreview).send({ text }).expect(200)).body as LogPreview;
+  const send = async (id: string, text: string, format: object, check = false) =>
+    t.http
+      .post(`${routes.logImport(id)}?check=${check}&format=${encodeURIComponent(JSON.stringify(format))}`)
+      .set('content-type', 'text/csv')
+      .send(text);
+
+  it.each([
+    [
+      'semicolons, decimal commas, day first',
+      'Datum;Uhrzeit;Temperatur °C;Feuchte %\n31.12.2025;23:50;20,5;55,2\n01.01.2026;00:00;20,4;55,3\n',
+      { delimiter: ';', decimal: ',', dateOrder: 'dmy', time: 'Uhrzeit' },
+      '2025-12-31T23:50:00.000Z',
+    ],
+    [
+      'commas, month first, degrees Fahrenheit',
+      'Timestamp,Temp (°F),RH (%)\n1/13/2026 11:30 PM,68.0,44\n1/14/2026 12:30 AM,68.9,45\n',
+      { delimiter: ',', dateOrder: 'mdy', temperatureUnit: 'F', time: null },
+      '2026-01-13T23:30:00.000Z',
+    ],
+    [
+      'ISO with an offset, humidity as a fraction',
+      'time\ttemp\thumidity\tdew point\n2026-01-05T10:00:00+02:00\t19.5\t0.48\t8\n2026-01-05T10:10:00+02:00\t19.6\t0.49\t8\n',
+      { delimiter: '\t', dateOrder: 'iso', humidityUnit: 'fraction' },
+      '2026-01-05T08:00:00.000Z',
+    ],
+    [
+      'seconds since 1970',
+      'date,temperature,humidity\n1767600000,20,50\n1767600600,20,51\n',
+      { dateOrder: 'unix-s' },
+      '2026-01-05T08:00:00.000Z',
+    ],
+  ])('with %s is read as it stands', async (_, text, format, first) => {
+    const seen = await preview(text);
+    expect(seen.format).toMatchObject(format);
+    expect(seen.rows[0]!.at).toBe(first);
+    expect(seen.rows[0]!.problem).toBeNull();
+    expect(seen.rows[0]!.temperatureC).toBeLessThan(25);
+    expect(seen.rows[0]!.humidityPct).toBeGreaterThan(40);
+    const { id } = await addDevice({ source: 'csv' });
+    expect(((await send(id, text, seen.format)).body as LogImportResult).accepted).toBe(2);
+  });
+
+  it('sets bad rows aside with count, reason and line, merges overlaps, marks gaps and clock jumps, and checks before it writes', async () => {
+    const { id } = await addDevice({ source: 'csv' });
+    const row = (minute: number) => `${new Date(START.getTime() - 86_400_000 + minute * MINUTE).toISOString()},20.0,${50 + (minute % 3)}`;
+    const text = [
+      'time,temp,hum',
+      row(0),
+      row(10),
+      'yesterday,20,50',
+      `${new Date(START.getTime() - 80_000_000).toISOString()},20,dry`,
+      `${new Date(START.getTime() - 80_000_000).toISOString()},20,400`,
+      '2031-01-01T00:00:00Z,20,50',
+      'short',
+      row(10),
+      row(600),
+      row(20),
+    ].join('\n');
+    const { format } = await preview(text);
+    const checked = (await send(id, text, format, true)).body as LogImportResult;
+    expect(checked).toMatchObject({ rows: 10, accepted: 5 });
+    expect((await get(id)).readings).toBe(0);
+    const done = (await send(id, text, format)).body as LogImportResult;
+    expect(done).toMatchObject({ accepted: 4, duplicates: 1, clockJumps: 1 });
+    expect(done.setAside).toEqual({ 'no-time': 1, 'no-number': 1, 'out-of-range': 1, 'in-the-future': 1, 'short-row': 1 });
+    expect(done.examples[0]).toMatchObject({ line: 4, problem: 'no-time' });
+    expect(done.gaps).toHaveLength(1);
+    expect((await send(id, text, format)).body as LogImportResult).toMatchObject({ accepted: 0, duplicates: 5 });
+  });
+
+  it('notices a wrong time zone where it overlaps what is there', async () => {
+    const { id } = await addDevice({ source: 'csv' });
+    const course = (i: number) => `${(19 + 3 * Math.sin(i / 4) + Math.sin(i * 0.9)).toFixed(1)},${(55 + 6 * Math.cos(i / 5)).toFixed(0)}`;
+    const from = START.getTime() - 10 * 86_400_000;
+    const text = (shiftH: number) =>
+      [
+        'time,temp,hum',
+        ...Array.from({ length: 150 }, (_, i) => `${new Date(from + (i + shiftH) * 60 * MINUTE).toISOString()},${course(i)}`),
+      ].join('\n');
+    const { format } = await preview(text(0));
+    expect(((await send(id, text(0), format)).body as LogImportResult).shiftHours).toBeNull();
+    expect(((await send(id, text(2), format, true)).body as LogImportResult).shiftHours).toBe(2);
+  });
+
+  it('refuses what is no table and a format that does not fit, naming the remedy', async () => {
+    const { id } = await addDevice({ source: 'csv' });
+    await t.http.post(routes.logPreview).send({ text: 'just some words' }).expect(422);
+    const { format } = await preview('time,temp,hum\n2026-01-01T00:00:00Z,20,50\n');
+    const wrong = await send(id, 'a,b\n1,2\n', format);
+    expect(wrong.status).toBe(400);
+    expect(wrong.body.detail).toMatch(/no column “time”/);
+    expect((await send(id, '', format)).status).toBe(422);
+    await t.http
+      .post(`${routes.logImport(id)}?format=nonsense`)
+      .set('content-type', 'text/csv')
+      .send('x')
+      .expect(400);
+  });
+
+  it('counts summer time as the zone does', () => {
+    const zone = { dateOrder: 'iso' as const, timeZone: 'Europe/Lisbon' };
+    expect(new Date(instantFrom('2026-07-01 12:00', zone)).toISOString()).toBe('2026-07-01T11:00:00.000Z');
+    expect(new Date(instantFrom('2026-01-01 12:00', zone)).toISOString()).toBe('2026-01-01T12:00:00.000Z');
+    expect(instantFrom('2026-02-30 12:00', zone)).toBeNaN();
+  });
+});

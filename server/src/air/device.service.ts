@@ -1,0 +1,219 @@
+import {
+  airErrors,
+  commonErrors,
+  type Accepted,
+  type Calibration,
+  type CalibrationInput,
+  type Device,
+  type DeviceInput,
+  type DeviceToken,
+  type DeviceUpdate,
+  type HandReading,
+  type Latest,
+} from '@bright-keeper/contract';
+import { air, storage } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { createHash, randomBytes } from 'node:crypto';
+import { Database, type Db } from '../db/database.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { PlaceService } from '../storage/place.service.js';
+import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
+import { ReadingRepository } from './reading.repository.js';
+import { correctionsOf, SeriesService } from './series.service.js';
+
+const TOKEN_BYTES = 24;
+const SALT_TEST_MONTHS = 12;
+const FUTURE_MS = 10 * 60_000;
+/** A pushed reading so much older than the last one means that the clock went back. */
+const CLOCK_JUMP_MS = 5 * 60_000;
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+
+export const latestOf = (found: { raw: air.Reading; corrected: air.Reading } | null): Latest | null =>
+  found && {
+    ...found.corrected,
+    rawHumidityPct: found.raw.humidityPct,
+    dewPointC: air.dewPointC(found.corrected.temperatureC, Math.max(0.1, found.corrected.humidityPct)),
+  };
+
+const toCalibration = (row: CalibrationRow): Calibration => ({
+  id: row.id,
+  at: row.at.toISOString(),
+  points: row.points,
+  note: row.note,
+  correction: air.correctionOf(row),
+});
+
+/** The hygrometers and weather stations, their salt tests, and the readings they push. */
+@Injectable()
+export class DeviceService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: DeviceRepository,
+    private readonly readings: ReadingRepository,
+    private readonly series: SeriesService,
+    private readonly places: PlaceService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async all(): Promise<Device[]> {
+    const { db } = this.database;
+    return Promise.all((await this.repository.all(db)).map((row) => this.view(db, row)));
+  }
+
+  async get(id: string): Promise<Device> {
+    const { db } = this.database;
+    return this.view(db, await this.find(db, id));
+  }
+
+  add({ placeId, ...input }: DeviceInput): Promise<Device> {
+    return this.database.transaction(async (db) => {
+      if (placeId) await this.places.get(placeId, db);
+      const id = this.ids.next();
+      await this.repository.insert(db, { ...input, name: input.name.trim(), id, createdAt: this.clock.now() });
+      if (placeId) await this.repository.place(db, this.ids.next(), id, placeId, this.clock.now());
+      return this.view(db, await this.find(db, id));
+    });
+  }
+
+  update(id: string, { version, placeId, ...input }: DeviceUpdate): Promise<Device> {
+    return this.database.transaction(async (db) => {
+      await this.find(db, id);
+      if (placeId) await this.places.get(placeId, db);
+      const updated = await this.repository.update(db, id, version, { ...input, name: input.name.trim() });
+      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
+      const before = await this.repository.placeOf(db, id);
+      if ((before?.id ?? null) !== placeId) {
+        await this.repository.place(db, this.ids.next(), id, placeId, this.clock.now());
+        await this.repository.touch(db, id);
+      }
+      return this.view(db, await this.find(db, id));
+    });
+  }
+
+  /** Takes it out of use; what it read stays. */
+  archive(id: string, version: number): Promise<void> {
+    return this.database.transaction(async (db) => {
+      await this.find(db, id);
+      const updated = await this.repository.update(db, id, version, { archivedAt: this.clock.now(), tokenHash: null });
+      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
+      await this.repository.place(db, this.ids.next(), id, null, this.clock.now());
+    });
+  }
+
+  /** Makes a new key; the one before it stops working. */
+  newToken(id: string): Promise<DeviceToken> {
+    return this.database.transaction(async (db) => {
+      await this.find(db, id);
+      const token = randomBytes(TOKEN_BYTES).toString('base64url');
+      await this.repository.set(db, id, { tokenHash: hashOf(token) });
+      return { token };
+    });
+  }
+
+  calibrate(id: string, { at, points, note }: CalibrationInput): Promise<Device> {
+    return this.database.transaction(async (db) => {
+      await this.find(db, id);
+      await this.repository.addCalibration(db, { id: this.ids.next(), deviceId: id, at: new Date(at), points, note });
+      await this.repository.touch(db, id);
+      return this.view(db, await this.find(db, id));
+    });
+  }
+
+  /** A reading typed by hand. */
+  addByHand(id: string, { at, temperatureC, humidityPct }: HandReading): Promise<Accepted> {
+    const now = this.clock.now();
+    const when = at ? new Date(at) : now;
+    if (when.getTime() - now.getTime() > FUTURE_MS)
+      throw problem(airErrors, 'future-reading', { fields: { at: 'This lies in the future.' } });
+    return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }], []);
+  }
+
+  /** @throws ProblemError when no device has this key. */
+  async ofToken(authorization: string | undefined): Promise<DeviceRow> {
+    const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];
+    const device = token ? await this.repository.findByToken(this.database.db, hashOf(token)) : null;
+    if (!device) throw problem(airErrors, 'bad-token');
+    return device;
+  }
+
+  /** A SenML pack as a device pushes it: the good readings are kept, the rest is set aside with its reason. */
+  push(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
+    const { readings, setAside } = storage.readSenml(pack, this.clock.now());
+    return this.store(device.id, readings, setAside);
+  }
+
+  /** What a weather station expects; the last forecast replaces the one before. */
+  async pushForecast(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
+    if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
+    const now = this.clock.now();
+    // Read as of a fortnight ahead, so that what lies in the future is not set aside.
+    const ahead = new Date(now.getTime() + 15 * 86_400_000);
+    const absolute = pack.map((r) => (r.bt !== undefined && r.bt < 2 ** 28 ? { ...r, bt: now.getTime() / 1000 + r.bt } : r));
+    const { readings, setAside } = storage.readSenml(absolute, ahead);
+    await this.repository.set(this.database.db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
+    return { accepted: readings.length, duplicates: 0, setAside };
+  }
+
+  private store(id: string, readings: readonly air.Reading[], setAside: Accepted['setAside']): Promise<Accepted> {
+    return this.database.transaction(async (db) => {
+      await this.find(db, id);
+      await this.markClockJump(db, id, readings);
+      const counted = await this.readings.add(db, id, readings);
+      if (counted.accepted > 0) await this.repository.touch(db, id);
+      return { ...counted, setAside };
+    });
+  }
+
+  /** A device that says now what it should have said before: its clock has gone back, and that is marked. */
+  private async markClockJump(db: Db, deviceId: string, readings: readonly air.Reading[]): Promise<void> {
+    const newest = readings.at(-1);
+    const before = newest && (await this.readings.latest(db, deviceId));
+    if (!newest || !before || readings.length > 1) return;
+    const backMs = Date.parse(before.at) - Date.parse(newest.at);
+    if (backMs <= CLOCK_JUMP_MS) return;
+    const detail = `Its clock went back by ${Math.round(backMs / 60_000)} min.`;
+    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data: { kind: 'clock-jump', detail } });
+  }
+
+  private async find(db: Db, id: string): Promise<DeviceRow> {
+    const device = await this.repository.find(db, id);
+    if (!device) throw problem(airErrors, 'device-not-found');
+    return device;
+  }
+
+  private async view(db: Db, row: DeviceRow): Promise<Device> {
+    const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
+    const place = await this.repository.placeOf(db, id);
+    const rows = await this.repository.calibrationsOf(db, id);
+    const latest = latestOf(await this.series.latestOf(db, id));
+    const now = this.clock.now();
+    const lastTest = rows.at(-1)?.at ?? row.createdAt;
+    const dueSince = new Date(now);
+    dueSince.setUTCMonth(dueSince.getUTCMonth() - SALT_TEST_MONTHS);
+    const jumps = (await this.repository.eventsOfDevice(db, id)).flatMap((e) =>
+      e.data.kind === 'clock-jump' ? [{ at: e.at.toISOString(), detail: e.data.detail }] : [],
+    );
+    return {
+      id,
+      version,
+      name,
+      source,
+      outdoor,
+      everyMinutes,
+      note,
+      placeId: place?.id ?? null,
+      placeName: place?.name ?? null,
+      latest,
+      ...(await this.readings.extent(db, id)),
+      silent: source === 'push' && (!latest || now.getTime() - Date.parse(latest.at) > storage.silentAfterMs(everyMinutes)),
+      calibrations: rows.map(toCalibration).reverse(),
+      driftPctPerYear: air.driftPctPerYear(correctionsOf(rows)),
+      saltTestDue: lastTest < dueSince,
+      hasToken: tokenHash !== null,
+      clockJumps: jumps,
+    };
+  }
+}

@@ -1,0 +1,201 @@
+import {
+  airErrors,
+  fieldsOf,
+  JOI_OPTIONS,
+  LOG_FAULTS,
+  logFormat,
+  type LogFault,
+  type LogFormat,
+  type LogImportResult,
+  type LogPreview,
+  type LogPreviewRequest,
+} from '@bright-keeper/contract';
+import { air, fungus, storage } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import type { Readable } from 'node:stream';
+import Papa from 'papaparse';
+import { Database } from '../db/database.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { DeviceRepository } from './device.repository.js';
+import { guessFormat, rowReader, type RowReader } from './logFormat.js';
+import { ALL_TIME, ReadingRepository } from './reading.repository.js';
+import { SeriesService } from './series.service.js';
+
+/** So many good readings are held before they are written: some ten megabytes. */
+const FLUSH_AT = 100_000;
+const PREVIEW_ROWS = 12;
+const EXAMPLES = 8;
+const CLOCK_JUMP_MS = 60_000;
+/** An hour's mean is enough to find gaps and shifts, and small however long the log is. */
+type HourSums = Map<number, { t: number; h: number; n: number }>;
+const MS_PER_HOUR = 3_600_000;
+
+const noFaults = (): Record<LogFault, number> => Object.fromEntries(LOG_FAULTS.map((f) => [f, 0])) as Record<LogFault, number>;
+
+class Tally {
+  rows = 0;
+  setAside = noFaults();
+  examples: LogImportResult['examples'] = [];
+  clockJumps: number[] = [];
+  hours: HourSums = new Map();
+  private lastMs = -Infinity;
+
+  fault(line: number, fault: LogFault, cells: readonly string[]): void {
+    this.setAside[fault] += 1;
+    if (this.examples.length < EXAMPLES) this.examples.push({ line, problem: fault, text: cells.join(' | ').slice(0, 120) });
+  }
+
+  good({ at, temperatureC, humidityPct }: air.Reading): void {
+    const ms = Date.parse(at);
+    if (this.lastMs - ms > CLOCK_JUMP_MS) this.clockJumps.push(ms);
+    this.lastMs = ms;
+    const hour = Math.floor(ms / MS_PER_HOUR);
+    const sum = this.hours.get(hour) ?? { t: 0, h: 0, n: 0 };
+    this.hours.set(hour, { t: sum.t + temperatureC, h: sum.h + humidityPct, n: sum.n + 1 });
+  }
+
+  /** The log hour by hour, in order. */
+  hourly(): air.Reading[] {
+    return [...this.hours.entries()]
+      .sort(([a], [b]) => a - b)
+      .map(([hour, { t, h, n }]) => ({ at: new Date(hour * MS_PER_HOUR).toISOString(), temperatureC: t / n, humidityPct: h / n }));
+  }
+}
+
+/** Logs of hygrometers as CSV: guessed, shown, then read row by row without ever holding the file. */
+@Injectable()
+export class LogService {
+  constructor(
+    private readonly database: Database,
+    private readonly devices: DeviceRepository,
+    private readonly readings: ReadingRepository,
+    private readonly series: SeriesService,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async preview({ text, format: given }: LogPreviewRequest): Promise<LogPreview> {
+    const format = given ?? guessFormat(text, (await this.settings.get()).timeZone);
+    if (!format) throw problem(airErrors, 'log-unreadable');
+    const [columns, ...rows] = Papa.parse<string[]>(text, {
+      delimiter: format.delimiter,
+      skipEmptyLines: 'greedy',
+      preview: PREVIEW_ROWS + 1,
+    }).data;
+    const read = this.readerFor(format, columns ?? []);
+    return {
+      format,
+      columns: columns ?? [],
+      rows: rows.map((cells, i) => {
+        const result = read(cells);
+        const fault = typeof result === 'string';
+        return {
+          line: i + 2,
+          cells,
+          at: fault ? null : result.at,
+          temperatureC: fault ? null : result.temperatureC,
+          humidityPct: fault ? null : result.humidityPct,
+          problem: fault ? result : null,
+        };
+      }),
+    };
+  }
+
+  /** @throws ProblemError when the format in the address is none. */
+  formatFrom(text: string): LogFormat {
+    let parsed: unknown;
+    try {
+      parsed = JSON.parse(text);
+    } catch {
+      throw problem(airErrors, 'log-format');
+    }
+    const { value, error } = logFormat.validate(parsed, JOI_OPTIONS);
+    if (error) throw problem(airErrors, 'log-format', { fields: fieldsOf(error) });
+    return value;
+  }
+
+  /** Reads a whole log; with `check` it only tells what would become of it. */
+  async import(deviceId: string, body: Readable, format: LogFormat, check: boolean): Promise<LogImportResult> {
+    if (!(await this.devices.find(this.database.db, deviceId))) throw problem(airErrors, 'device-not-found');
+    const before = await this.series.deviceHourly(this.database.db, deviceId, ALL_TIME);
+    const tally = new Tally();
+    const counted = { accepted: 0, duplicates: 0 };
+    let pending: air.Reading[] = [];
+    const flush = async () => {
+      if (pending.length === 0) return;
+      const batch = pending;
+      pending = [];
+      if (check) return;
+      const { accepted, duplicates } = await this.database.transaction((db) => this.readings.add(db, deviceId, batch));
+      counted.accepted += accepted;
+      counted.duplicates += duplicates;
+    };
+    let read: RowReader | null = null;
+    for await (const cells of rowsFrom(body, format.delimiter)) {
+      if (!read) {
+        read = this.readerFor(format, cells);
+        continue;
+      }
+      tally.rows += 1;
+      const result = read(cells);
+      if (typeof result === 'string') tally.fault(tally.rows + 1, result, cells);
+      else {
+        tally.good(result);
+        pending.push(result);
+        if (pending.length >= FLUSH_AT) await flush();
+      }
+    }
+    if (!read) throw problem(airErrors, 'log-unreadable');
+    await flush();
+    if (!check && counted.accepted > 0) await this.finish(deviceId, tally);
+    return this.result(tally, counted, before, check);
+  }
+
+  private async finish(deviceId: string, tally: Tally): Promise<void> {
+    await this.database.transaction(async (db) => {
+      await this.devices.touch(db, deviceId);
+      for (const ms of tally.clockJumps.slice(0, EXAMPLES))
+        await this.devices.addEvent(db, {
+          id: this.ids.next(),
+          deviceId,
+          at: new Date(ms),
+          data: { kind: 'clock-jump', detail: 'In the log, its clock went back here.' },
+        });
+    });
+  }
+
+  private result(tally: Tally, counted: { accepted: number; duplicates: number }, before: air.Reading[], check: boolean): LogImportResult {
+    const hourly = tally.hourly();
+    const good = tally.rows - LOG_FAULTS.reduce((sum, f) => sum + tally.setAside[f], 0);
+    return {
+      rows: tally.rows,
+      accepted: check ? good : counted.accepted,
+      duplicates: counted.duplicates,
+      setAside: tally.setAside,
+      examples: tally.examples,
+      from: hourly[0]?.at ?? null,
+      to: hourly.at(-1)?.at ?? null,
+      gaps: fungus.gapsOf(hourly),
+      clockJumps: tally.clockJumps.length,
+      shiftHours: storage.shiftBetween(before, hourly),
+    };
+  }
+
+  private readerFor(format: LogFormat, columns: readonly string[]): RowReader {
+    try {
+      return rowReader(format, columns, this.clock.now());
+    } catch (error) {
+      throw problem(airErrors, 'log-format', { detail: (error as Error).message });
+    }
+  }
+}
+
+/** The rows of a CSV stream, one at a time; the stream waits while a row is worked on. */
+async function* rowsFrom(body: Readable, delimiter: string): AsyncGenerator<string[]> {
+  const parser = Papa.parse(Papa.NODE_STREAM_INPUT, { delimiter, skipEmptyLines: 'greedy' });
+  body.on('error', (error) => parser.destroy(error));
+  for await (const cells of body.pipe(parser) as AsyncIterable<string[]>) yield cells;
+}

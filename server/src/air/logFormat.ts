@@ -1,0 +1,139 @@
+import type { DateOrder, LogFault, LogFormat } from '@bright-keeper/contract';
+import { air } from '@bright-keeper/core';
+import Papa from 'papaparse';
+import { zonedToUtc } from './zone.js';
+
+/** What a heading is called in logs of many makers and languages. */
+const NAMES = {
+  date: /date|datum|fecha|timestamp|time|zeit|uhrzeit|hora|tid|at$/i,
+  timeOnly: /^(time|zeit|uhrzeit|hora|heure|tid)\b/i,
+  temperature: /temp|°c|°f|celsius|fahrenheit/i,
+  humidity: /hum|feuchte|rh|%|humedad|luft/i,
+  dewPoint: /dew|tau|rocio|rosée/i,
+} as const;
+
+const DELIMITERS = [';', '\t', '|', ','] as const;
+const SAMPLE_ROWS = 40;
+
+const rowsOf = (text: string, delimiter: string): string[][] =>
+  Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy', preview: SAMPLE_ROWS }).data;
+
+/** The delimiter that cuts the most rows into the same number of cells, more cells first. */
+function guessDelimiter(text: string): LogFormat['delimiter'] {
+  const score = (delimiter: string) => {
+    const widths = rowsOf(text, delimiter).map((r) => r.length);
+    const width = widths[0] ?? 1;
+    return width < 2 ? 0 : (widths.filter((w) => w === width).length / widths.length) * 100 + width;
+  };
+  return [...DELIMITERS].sort((a, b) => score(b) - score(a))[0]!;
+}
+
+const NUMBER = /^-?\d+([.,]\d+)?$/;
+const isNumeric = (cells: readonly string[]): boolean => cells.length > 0 && cells.every((c) => NUMBER.test(c.trim()));
+
+function guessDateOrder(cells: readonly string[]): DateOrder {
+  const first = cells[0]?.trim() ?? '';
+  if (/^\d{13}$/.test(first)) return 'unix-ms';
+  if (/^\d{9,11}(\.\d+)?$/.test(first)) return 'unix-s';
+  if (/^\d{4}\D/.test(first)) return 'iso';
+  const parts = cells.map((c) => c.trim().split(/\D+/).map(Number));
+  // A first number beyond 12 is a day; a second one beyond 12 makes the first a month; a dot is the habit of day first.
+  if (parts.some(([a]) => (a ?? 0) > 12)) return 'dmy';
+  if (parts.some(([, b]) => (b ?? 0) > 12)) return 'mdy';
+  return first.includes('/') ? 'mdy' : 'dmy';
+}
+
+/** How a log is to be read, guessed from its first rows; null when no time, temperature and humidity can be told apart. */
+export function guessFormat(text: string, timeZone: string): LogFormat | null {
+  const delimiter = guessDelimiter(text);
+  const [headings, ...rows] = rowsOf(text, delimiter);
+  if (!headings || rows.length === 0 || headings.length < 2) return null;
+  const column = (i: number) => rows.map((r) => (r[i] ?? '').trim()).filter(Boolean);
+  const find = (name: RegExp, not?: RegExp, taken: readonly number[] = []) =>
+    headings.findIndex((h, i) => !taken.includes(i) && name.test(h) && !not?.test(h));
+  const date = find(NAMES.date, /temp|hum/i);
+  if (date < 0) return null;
+  const apart = /^\d{1,4}\D\d{1,2}\D\d{1,4}$/.test(column(date)[0] ?? '');
+  const time = apart ? find(NAMES.timeOnly, undefined, [date]) : -1;
+  const temperature = find(NAMES.temperature, NAMES.dewPoint, [date, time]);
+  const humidity = find(NAMES.humidity, NAMES.dewPoint, [date, time, temperature]);
+  if (temperature < 0 || humidity < 0) return null;
+  const numbers = [...column(temperature), ...column(humidity)];
+  const decimal = numbers.some((n) => /\d,\d/.test(n)) ? ',' : '.';
+  const value = (cell: string) => Number(cell.replace(',', '.'));
+  const temperatures = column(temperature).map(value);
+  const fahrenheit = /°?\s?f\b|fahrenheit/i.test(headings[temperature]!) || temperatures.every((t) => t > 50);
+  const fraction =
+    isNumeric(column(humidity)) &&
+    column(humidity)
+      .map(value)
+      .every((h) => h <= 1);
+  return {
+    delimiter,
+    decimal,
+    dateOrder: guessDateOrder(column(date)),
+    date: headings[date]!,
+    time: time >= 0 ? headings[time]! : null,
+    temperature: headings[temperature]!,
+    humidity: headings[humidity]!,
+    temperatureUnit: fahrenheit ? 'F' : 'C',
+    humidityUnit: fraction ? 'fraction' : 'pct',
+    timeZone,
+  };
+}
+
+const CLOCK = /(\d{1,2}):(\d{2})(?::(\d{2}))?(?:\.\d+)?\s*([ap]m)?/i;
+const OFFSET = /(?:T|\s|\d)(Z|[+-]\d{2}:?\d{2})$/;
+
+/** An instant in ms from the text of a log; NaN when it is none. */
+export function instantFrom(text: string, { dateOrder, timeZone }: Pick<LogFormat, 'dateOrder' | 'timeZone'>): number {
+  const trimmed = text.trim();
+  if (dateOrder === 'unix-s' || dateOrder === 'unix-ms')
+    return trimmed === '' ? NaN : Number(trimmed) * (dateOrder === 'unix-s' ? 1000 : 1);
+  const numbers = /^(\d{1,4})\D(\d{1,2})\D(\d{1,4})/.exec(trimmed);
+  if (!numbers) return NaN;
+  const [a, b, c] = [Number(numbers[1]), Number(numbers[2]), Number(numbers[3])];
+  const [year, month, day] = dateOrder === 'iso' ? [a, b, c] : dateOrder === 'dmy' ? [c, b, a] : [c, a, b];
+  const clock = CLOCK.exec(trimmed.slice(numbers[0].length));
+  let hour = Number(clock?.[1] ?? 0);
+  if (clock?.[4]) hour = (hour % 12) + (clock[4].toLowerCase() === 'pm' ? 12 : 0);
+  const local = Date.UTC(year < 100 ? 2000 + year : year, month - 1, day, hour, Number(clock?.[2] ?? 0), Number(clock?.[3] ?? 0));
+  // Months and days out of range would roll over into another day.
+  if (month < 1 || month > 12 || new Date(local).getUTCDate() !== day) return NaN;
+  const offset = OFFSET.exec(trimmed)?.[1];
+  if (!offset) return zonedToUtc(local, timeZone);
+  if (offset === 'Z') return local;
+  const minutes = Number(offset.slice(1, 3)) * 60 + Number(offset.slice(-2));
+  return local - (offset.startsWith('-') ? -1 : 1) * minutes * 60_000;
+}
+
+export type RowReader = (cells: readonly string[]) => air.Reading | LogFault;
+
+/** Reads the rows of a log by its format. @throws RangeError when a column is not among the headings. */
+export function rowReader(format: LogFormat, headings: readonly string[], now: Date): RowReader {
+  const at = (name: string) => {
+    const index = headings.indexOf(name);
+    if (index < 0) throw new RangeError(`there is no column “${name}”`);
+    return index;
+  };
+  const date = at(format.date);
+  const time = format.time === null ? -1 : at(format.time);
+  const temperature = at(format.temperature);
+  const humidity = at(format.humidity);
+  const widest = Math.max(date, time, temperature, humidity);
+  const number = (cell: string) => (cell.trim() === '' ? NaN : Number(format.decimal === ',' ? cell.replace(',', '.') : cell));
+  const { temperatureC: t, humidityPct: h } = air.READING_RANGE;
+  return (cells) => {
+    if (cells.length <= widest) return 'short-row';
+    const ms = instantFrom(time < 0 ? cells[date]! : `${cells[date]} ${cells[time]}`, format);
+    if (!Number.isFinite(ms)) return 'no-time';
+    const rawT = number(cells[temperature]!);
+    const rawH = number(cells[humidity]!);
+    if (Number.isNaN(rawT) || Number.isNaN(rawH)) return 'no-number';
+    const temperatureC = format.temperatureUnit === 'F' ? ((rawT - 32) * 5) / 9 : rawT;
+    const humidityPct = format.humidityUnit === 'fraction' ? rawH * 100 : rawH;
+    if (!(temperatureC >= t.min && temperatureC <= t.max && humidityPct >= h.min && humidityPct <= h.max)) return 'out-of-range';
+    if (ms > now.getTime() + 10 * 60_000) return 'in-the-future';
+    return { at: new Date(ms).toISOString(), temperatureC, humidityPct };
+  };
+}

@@ -1,0 +1,52 @@
+import type { ItemExposure } from '@bright-keeper/contract';
+import { fungus, storage, type air } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { SeriesService } from '../air/series.service.js';
+import { Database } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { GearService } from '../gear/gear.service.js';
+import { Clock } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { ClimateService } from '../storage/climate.service.js';
+import { StayRepository } from '../storage/stay.repository.js';
+
+const HOURS_A_DAY = 24;
+const MS_PER_DAY = 86_400_000;
+
+/** Exposure follows the thing: the air of every place it lay in, one after another. */
+@Injectable()
+export class FungusService {
+  constructor(
+    private readonly database: Database,
+    private readonly gear: GearService,
+    private readonly gearRepository: GearRepository,
+    private readonly stays: StayRepository,
+    private readonly series: SeriesService,
+    private readonly climate: ClimateService,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+  ) {}
+
+  async exposureOf(itemId: string): Promise<ItemExposure> {
+    const { db } = this.database;
+    const item = await this.gear.get(db, itemId);
+    const now = this.clock.now().getTime();
+    const { schools } = await this.settings.get(db);
+    const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
+    const surfaceState = fungus.surfaceStateOf(item.kind, states);
+    const readings: air.Reading[] = [];
+    for (const { placeId, since, until } of await this.stays.ofItem(db, itemId)) {
+      const span = { fromMs: Date.parse(since), toMs: until ? Date.parse(until) : now };
+      readings.push(...(await this.series.hourly(db, placeId, span)));
+    }
+    const climates = await this.climate.climates(db);
+    const home = storage.recommendHome(item, climates, schools.store);
+    return {
+      surfaceState,
+      assessment: readings.length > 0 ? fungus.assess(readings, { humiditySchool: schools.humidity, surfaceState }) : null,
+      measuredDays: readings.length / HOURS_A_DAY,
+      keptDays: (now - Date.parse(item.createdAt)) / MS_PER_DAY,
+      home: home && { ...home, name: climates.find((c) => c.id === home.placeId)!.name },
+    };
+  }
+}

@@ -1,0 +1,74 @@
+import {
+  chartQuery,
+  idParam,
+  placeEvent,
+  timerInput,
+  type Chart,
+  type ChartQuery,
+  type PlaceEventInput,
+  type PlacePage,
+  type StorageOverview,
+  type Timer,
+  type TimerInput,
+  type WhatIfStart,
+} from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { ClimateService } from './climate.service.js';
+import { TimerService } from './timer.service.js';
+
+type ById = { id: string };
+
+@ApiTags('storage')
+@Controller('api/storage')
+export class ClimateController {
+  constructor(
+    private readonly climate: ClimateService,
+    private readonly timers: TimerService,
+  ) {}
+
+  @Get()
+  @Describe({ summary: 'Every place with its ribbon, risk, gel and alerts' })
+  overview(): Promise<StorageOverview> {
+    return this.climate.overview();
+  }
+
+  @Get('places/:id')
+  @Describe({ summary: 'A place with everything its page shows', byId: true })
+  page(@CheckedParams(idParam) { id }: ById): Promise<PlacePage> {
+    return this.climate.page(id);
+  }
+
+  @Get('places/:id/chart')
+  @Describe({ summary: 'The air of a place between two instants, summed up so that every extreme stays', query: chartQuery, byId: true })
+  chart(@CheckedParams(idParam) { id }: ById, @CheckedQuery(chartQuery) query: ChartQuery): Promise<Chart> {
+    return this.climate.chart(id, query);
+  }
+
+  @Get('places/:id/what-if')
+  @Describe({ summary: 'The box as it is and the room’s last weeks, to reckon with', byId: true })
+  whatIf(@CheckedParams(idParam) { id }: ById): Promise<WhatIfStart> {
+    return this.climate.whatIf(id);
+  }
+
+  @Post('places/:id/events')
+  @Describe({ summary: 'Something was done in a place: opened, gel set, dried or read off', body: placeEvent, byId: true, answers: 201 })
+  addEvent(@CheckedParams(idParam) { id }: ById, @CheckedBody(placeEvent) event: PlaceEventInput): Promise<PlacePage> {
+    return this.climate.addEvent(id, event);
+  }
+
+  @Post('timers')
+  @Describe({ summary: 'A wait that lands on Today', body: timerInput, answers: 201 })
+  addTimer(@CheckedBody(timerInput) input: TimerInput): Promise<Timer> {
+    return this.timers.add(input);
+  }
+
+  @Delete('timers/:id')
+  @HttpCode(204)
+  @Describe({ summary: 'The wait is over', byId: true, answers: 204 })
+  removeTimer(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.timers.remove(id);
+  }
+}

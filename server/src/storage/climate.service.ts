@@ -1,0 +1,302 @@
+import type {
+  Alert,
+  Chart,
+  ChartQuery,
+  ClimateEvent,
+  GelState,
+  Place,
+  PlaceEventInput,
+  PlacePage,
+  PlaceSummary,
+  RibbonDay,
+  StorageOverview,
+  WhatIfStart,
+} from '@bright-keeper/contract';
+import { air, care, fungus, storage } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { DeviceRepository, type EventRow } from '../air/device.repository.js';
+import { DeviceService, latestOf } from '../air/device.service.js';
+import { hourlyOf, SeriesService } from '../air/series.service.js';
+import { Database, type Db } from '../db/database.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { alertsOfPlace, silentAlert } from './alerts.js';
+import { PlaceService } from './place.service.js';
+import { RoomService, type Room } from './room.service.js';
+import { StayRepository } from './stay.repository.js';
+
+const MS_PER_HOUR = 3_600_000;
+const MS_PER_DAY = 24 * MS_PER_HOUR;
+const RIBBON_DAYS = 90;
+const WHAT_IF_DAYS = 120;
+const SEAL_DAYS = 21;
+/** Up to so long a span is drawn from single readings, longer ones from hours. */
+const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
+/** What lies in a place is taken as soiled unless a thing's own page knows better. */
+const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
+
+const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
+
+const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; dose: number }[], fromMs: number): RibbonDay[] => {
+  const doseOn = new Map(doses.map((d) => [d.at.slice(0, 10), d.dose]));
+  const days = new Map<string, { sum: number; n: number; min: number; max: number }>();
+  for (const { at, count, humidityPct } of hours) {
+    if (at < fromMs) continue;
+    const day = new Date(at).toISOString().slice(0, 10);
+    const d = days.get(day) ?? { sum: 0, n: 0, min: Infinity, max: -Infinity };
+    days.set(day, {
+      sum: d.sum + humidityPct.mean * count,
+      n: d.n + count,
+      min: Math.min(d.min, humidityPct.min),
+      max: Math.max(d.max, humidityPct.max),
+    });
+  }
+  return [...days.entries()].map(([day, { sum, n, min, max }]) => ({
+    day,
+    meanPct: sum / n,
+    minPct: min,
+    maxPct: max,
+    dose: doseOn.get(day) ?? 0,
+  }));
+};
+
+type Known = { place: Place; hours: storage.Part[]; hourly: air.Reading[]; events: EventRow[]; room: Room };
+
+/** What the air of each place means: ribbons, risk, gel, alerts, charts. */
+@Injectable()
+export class ClimateService {
+  constructor(
+    private readonly database: Database,
+    private readonly places: PlaceService,
+    private readonly devices: DeviceService,
+    private readonly deviceRepository: DeviceRepository,
+    private readonly series: SeriesService,
+    private readonly rooms: RoomService,
+    private readonly stays: StayRepository,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async overview(): Promise<StorageOverview> {
+    const { db } = this.database;
+    const all = await this.places.all(db);
+    const places = await Promise.all(all.map(async (place) => this.summary(db, await this.know(db, place))));
+    const station = (await this.deviceRepository.all(db)).find((d) => d.outdoor);
+    const outdoors = station && {
+      name: station.name,
+      latest: latestOf(await this.series.latestOf(db, station.id)),
+      forecast: station.forecast,
+    };
+    return { places, outdoors: outdoors ?? null, ribbonDays: RIBBON_DAYS };
+  }
+
+  /** Every alert of every place and hygrometer, the gravest first. */
+  async alerts(): Promise<Alert[]> {
+    const { places } = await this.overview();
+    const silent = (await this.devices.all()).flatMap((d) => silentAlert(d) ?? []);
+    const all = [...places.flatMap((p) => p.alerts), ...silent];
+    return all.sort((a, b) => Number(a.tone === 'attention') - Number(b.tone === 'attention'));
+  }
+
+  async page(id: string): Promise<PlacePage> {
+    const { db } = this.database;
+    const place = await this.places.get(id, db);
+    const known = await this.know(db, place);
+    const seal = this.sealOf(known);
+    const summary = await this.summary(db, known, seal);
+    return {
+      ...summary,
+      items: await this.itemsOf(db, place),
+      events: await this.eventsOf(db, known),
+      seal,
+      airChanges: this.airChangesOf(place, seal),
+      room: known.room.climate,
+      advice: await this.adviceFor(db, known, seal),
+    };
+  }
+
+  async chart(id: string, { from, to, points }: ChartQuery): Promise<Chart> {
+    const { db } = this.database;
+    await this.places.get(id, db);
+    const [fromMs, toMs] = [Date.parse(from), Date.parse(to)];
+    const all = await this.series.hours(db, id, { fromMs: 0, toMs });
+    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, { fromMs, toMs }) : all;
+    const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
+    const hourly = hourlyOf(all);
+    const index = fungus.mouldIndex(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity });
+    const dose = fungus.earlyWarning(hourly);
+    let i = 0;
+    return {
+      from,
+      to,
+      points: buckets.map((bucket) => {
+        while (i + 1 < hourly.length && Date.parse(hourly[i + 1]!.at) <= bucket.at) i += 1;
+        const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
+        return { ...bucket, dewPointC, index: index[i]?.index ?? 0, dose: dose[i]?.dose ?? 0 };
+      }),
+      events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
+      gaps: fungus.gapsOf(hourly).filter((g) => g.to >= from && g.from <= to),
+    };
+  }
+
+  async whatIf(id: string): Promise<WhatIfStart> {
+    const { db } = this.database;
+    const place = await this.places.get(id, db);
+    const known = await this.know(db, place);
+    const seal = this.sealOf(known);
+    const box = this.boxOf(place, seal);
+    const gel = this.gelOf(known, seal);
+    const now = this.clock.now().getTime();
+    return {
+      box: { ...box, ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}) },
+      setPointPct: place.kind === 'dry-cabinet' ? (place.lowPct + place.highPct) / 2 : null,
+      lowPct: place.lowPct,
+      highPct: place.highPct,
+      room: known.room.readings.filter((r) => Date.parse(r.at) >= now - WHAT_IF_DAYS * MS_PER_DAY),
+      roomName: known.room.climate.name,
+    };
+  }
+
+  addEvent(id: string, { at, ...data }: PlaceEventInput): Promise<PlacePage> {
+    return this.database
+      .transaction(async (db) => {
+        await this.places.get(id, db);
+        await this.deviceRepository.addEvent(db, { id: this.ids.next(), placeId: id, at: at ? new Date(at) : this.clock.now(), data });
+      })
+      .then(() => this.page(id));
+  }
+
+  private async know(db: Db, place: Place): Promise<Known> {
+    const toMs = this.clock.now().getTime();
+    const hours = await this.series.hours(db, place.id, { fromMs: 0, toMs });
+    const events = await this.deviceRepository.eventsOfPlace(db, place.id);
+    const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...events.map((e) => e.at.getTime()));
+    const room = await this.rooms.around(db, place, { fromMs: oldest, toMs });
+    return { place, hours, hourly: hourlyOf(hours), events, room };
+  }
+
+  private async summary(db: Db, known: Known, seal: storage.HalfLife | null = null): Promise<PlaceSummary> {
+    const { place, hours, hourly } = known;
+    const now = this.clock.now();
+    const latest = latestOf(await this.series.latest(db, place.id));
+    const { schools } = await this.settings.get(db);
+    const assessment = hourly.length > 0 ? fungus.assess(hourly, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE }) : null;
+    const lying = await this.stays.inPlace(db, place.id);
+    const things = lying.map(({ itemId, name, since }) => ({ itemId, name, since: since.toISOString() }));
+    const gel = this.gelOf(known, seal);
+    return {
+      ...place,
+      latest,
+      zone: latest && air.zoneOf(latest.humidityPct),
+      things: things.length,
+      assessment,
+      ribbon: ribbonOf(hours, fungus.earlyWarning(hourly), now.getTime() - RIBBON_DAYS * MS_PER_DAY),
+      gel,
+      alerts: alertsOfPlace({ place, hourly, assessment, gel, things, now }),
+    };
+  }
+
+  /** The seal is measured while no desiccant lies in the place: gel would hide it. */
+  private sealOf({ place, hourly, events, room }: Known): storage.HalfLife | null {
+    if (storage.placeFacts(place.kind).airChangesPerDay === null || room.climate.source !== 'place') return null;
+    const gelIn = events.filter((e) => e.data.kind === 'gel-set' || e.data.kind === 'gel-out');
+    if (gelIn[0]?.data.kind === 'gel-set') return null;
+    const from = this.clock.now().getTime() - SEAL_DAYS * MS_PER_DAY;
+    const inside = hourly.filter((r) => Date.parse(r.at) >= from);
+    if (inside.length === 0) return null;
+    const openings = events.filter((e) => e.data.kind === 'opened').map((e) => e.at.toISOString());
+    return storage.fitMoistureHalfLife(
+      inside,
+      room.readings.filter((r) => Date.parse(r.at) >= from),
+      openings.length > 0 ? { openings } : {},
+    );
+  }
+
+  private airChangesOf(place: Place, seal: storage.HalfLife | null): PlacePage['airChanges'] {
+    if (place.airChangesPerDay !== null) return { perDay: place.airChangesPerDay, from: 'said' };
+    if (seal?.determined) return { perDay: seal.airChangesPerDay, from: 'measured' };
+    return { perDay: storage.placeFacts(place.kind).airChangesPerDay, from: 'usual' };
+  }
+
+  private boxOf(place: Place, seal: storage.HalfLife | null): storage.Box {
+    const { volumeL, openingsPerWeek, lining, highPct } = place;
+    return {
+      volumeL,
+      // The open room has no seal: its air is changed many times a day.
+      airChangesPerDay: this.airChangesOf(place, seal).perDay ?? 100,
+      openingsPerWeek,
+      bufferGPerPct: storage.LININGS[lining].bufferGPerPctL * volumeL,
+      targetPct: highPct,
+    };
+  }
+
+  private gelOf({ place, hourly, events, room }: Known, seal: storage.HalfLife | null): GelState | null {
+    const now = this.clock.now();
+    const gelEvents = [...events].reverse().flatMap(({ at, data }): storage.GelEvent[] => {
+      if (data.kind === 'gel-set' || data.kind === 'gel-dried' || data.kind === 'gel-out' || data.kind === 'indicator')
+        return [{ at: at.toISOString(), ...data }];
+      return [];
+    });
+    if (gelEvents.length === 0) return null;
+    const inside = hourly.filter((r) => Date.parse(r.at) > now.getTime() - MS_PER_DAY);
+    return storage.reckonGel({ events: gelEvents, box: this.boxOf(place, seal), room: room.readings, inside, now: now.toISOString() });
+  }
+
+  private async itemsOf(db: Db, place: Place): Promise<PlacePage['items']> {
+    const climates = await this.climates(db);
+    const { schools } = await this.settings.get(db);
+    return (await this.stays.inPlace(db, place.id)).map(({ itemId, name, since, kind, traits }) => {
+      const home = storage.recommendHome({ kind, traits: care.withDefaults(kind, traits) }, climates, schools.store);
+      const better = home && home.placeId !== place.id ? { ...home, name: climates.find((c) => c.id === home.placeId)!.name } : null;
+      return { itemId, name, since: since.toISOString(), better };
+    });
+  }
+
+  /** The climate of every place over its last ribbon, for choosing a home. */
+  async climates(db: Db): Promise<storage.PlaceClimate[]> {
+    const { schools } = await this.settings.get(db);
+    const toMs = this.clock.now().getTime();
+    return Promise.all(
+      (await this.places.all(db)).map(async ({ id, name, kind }) => {
+        const hourly = await this.series.hourly(db, id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
+        const sorted = hourly.map((r) => r.humidityPct).sort((a, b) => a - b);
+        const { level } = fungus.assess(hourly, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
+        return {
+          id,
+          name,
+          kind,
+          meanPct: sorted.length > 0 ? sorted.reduce((s, v) => s + v, 0) / sorted.length : null,
+          highPct90: sorted[Math.floor(sorted.length * 0.9)] ?? null,
+          level,
+        };
+      }),
+    );
+  }
+
+  private async eventsOf(db: Db, { place, events }: Known): Promise<ClimateEvent[]> {
+    const since = new Date(this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
+    const moves = (await this.stays.ofPlace(db, place.id, since)).flatMap(({ itemId, name, since: from, until }): ClimateEvent[] => [
+      { id: `${itemId}-in-${from.getTime()}`, at: from.toISOString(), data: { kind: 'item-in', name } },
+      ...(until ? [{ id: `${itemId}-out-${until.getTime()}`, at: until.toISOString(), data: { kind: 'item-out' as const, name } }] : []),
+    ]);
+    const recent = [...events.map(toEvent), ...moves].filter((e) => e.at >= since.toISOString());
+    return recent.sort((a, b) => b.at.localeCompare(a.at));
+  }
+
+  /** The one change that would help a closed place most, in a line. */
+  private async adviceFor(db: Db, known: Known, seal: storage.HalfLife | null): Promise<string | null> {
+    const { place, room } = known;
+    if (storage.placeFacts(place.kind).airChangesPerDay === null || room.climate.source === 'assumed') return null;
+    const { schools } = await this.settings.get(db);
+    const gel = this.gelOf(known, seal);
+    const box = {
+      ...this.boxOf(place, seal),
+      ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}),
+    };
+    const recent = room.readings.filter((r) => Date.parse(r.at) >= this.clock.now().getTime() - 60 * MS_PER_DAY);
+    const best = storage.bestSingleChange({ box }, recent, place, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
+    if (!best) return null;
+    return `The single change that helps most: ${best.change.name}. Above its band ${Math.round(best.result.above * 100)} % of the time.`;
+  }
+}

@@ -1,0 +1,217 @@
+import {
+  routes,
+  type Chart,
+  type Device,
+  type ItemExposure,
+  type PlaceInput,
+  type Place,
+  type PlacePage,
+  type StorageOverview,
+  type Timer,
+  type Today,
+  type WhatIfStart,
+} from '@bright-keeper/contract';
+import { storage, type air } from '@bright-keeper/core';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { START, testApp, type TestApp } from '../testing/testApp.js';
+
+let t: TestApp;
+beforeEach(async () => void (t = await testApp()));
+afterEach(() => t.app.close());
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const shelf: PlaceInput = {
+  name: 'Shelf',
+  kind: 'shelf',
+  volumeL: 200,
+  airChangesPerDay: null,
+  openingsPerWeek: 0,
+  lining: 'none',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
+const addPlace = async (more: Partial<PlaceInput> = {}) =>
+  (
+    await t.http
+      .post(routes.places)
+      .send({ ...shelf, ...more })
+      .expect(201)
+  ).body as Place;
+
+/** A place with a hygrometer and a log up to now; invented. */
+async function measured(place: Place, hours: number, rule: (hourAgo: number) => [number, number]): Promise<Device> {
+  const input = { name: `Probe in ${place.name}`, source: 'push', outdoor: false, placeId: place.id, everyMinutes: 60, note: '' };
+  const device = (await t.http.post(routes.devices).send(input).expect(201)).body as Device;
+  const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
+  const readings: air.Reading[] = Array.from({ length: hours }, (_, i) => {
+    const ago = hours - 1 - i;
+    const [temperatureC, humidityPct] = rule(ago);
+    return { at: new Date(START.getTime() - ago * HOUR).toISOString(), temperatureC, humidityPct };
+  });
+  for (let i = 0; i < readings.length; i += 5000)
+    await t.http
+      .post(routes.pushReadings)
+      .set('authorization', `Bearer ${token}`)
+      .send(storage.toSenml('p', readings.slice(i, i + 5000)))
+      .expect(200);
+  return device;
+}
+const page = async (id: string) => (await t.http.get(routes.placePage(id)).expect(200)).body as PlacePage;
+const today = async () => (await t.http.get(routes.today).expect(200)).body as Today;
+const settings = async (change: object) => {
+  const now = (await t.http.get(routes.settings).expect(200)).body;
+  await t.http
+    .put(routes.settings)
+    .send({ ...now, schools: { ...now.schools, ...change } })
+    .expect(200);
+};
+
+describe('a place', () => {
+  it('shows its ribbon, zone and risk, and follows the keeper’s humidity school', async () => {
+    const place = await addPlace();
+    await measured(place, 150 * 24, () => [22, 72]);
+    await settings({ humidity: 'relaxed' });
+    const relaxed = await page(place.id);
+    expect(relaxed).toMatchObject({ zone: 'damp', assessment: { level: 'safe' } });
+    expect(relaxed.ribbon.length).toBeGreaterThan(85);
+    expect(relaxed.ribbon.at(-1)!.meanPct).toBeCloseTo(72, 6);
+    await settings({ humidity: 'cautious' });
+    expect((await page(place.id)).assessment!.level).toBe('act');
+    const overview = (await t.http.get(routes.storage).expect(200)).body as StorageOverview;
+    expect(overview.places[0]!.alerts.map((a) => a.cause)).toEqual(['fungus']);
+  });
+
+  it('alerts once a cause, with the one action that helps, and withdraws it with hysteresis', async () => {
+    const place = await addPlace();
+    await settings({ humidity: 'relaxed' });
+    await measured(place, 10 * 24, (ago) => [20, ago > 5 * 24 ? 50 : 63]);
+    const alerts = (await today()).alerts;
+    expect(alerts.map((a) => a.id)).toEqual([`damp/${place.id}`]);
+    expect(alerts[0]!.action.to).toBe(`/storage/${place.id}/what-if`);
+    expect(alerts[0]!.since).toBeTruthy();
+  });
+
+  it('charts years by hours and days by readings, keeping every extreme, with its gaps', async () => {
+    const place = await addPlace();
+    await measured(place, 400 * 24, (ago) => [20, ago === 5000 ? 97 : ago > 3000 && ago < 3100 ? 12 : 50]);
+    const chart = async (days: number) =>
+      (
+        await t.http
+          .get(routes.placeChart(place.id))
+          .query({ from: new Date(START.getTime() - days * DAY).toISOString(), to: START.toISOString(), points: 200 })
+          .expect(200)
+      ).body as Chart;
+    const year = await chart(400);
+    expect(year.points.length).toBeLessThanOrEqual(200);
+    expect(Math.max(...year.points.map((p) => p.humidityPct.max))).toBe(97);
+    expect(Math.min(...year.points.map((p) => p.humidityPct.min))).toBe(12);
+    expect(year.points.every((p) => p.dewPointC <= p.temperatureC.max)).toBe(true);
+    expect((await chart(1)).points.length).toBeGreaterThan(20);
+    await t.http.get(routes.placeChart(place.id)).query({ from: 'then', to: START.toISOString() }).expect(400);
+  });
+
+  it('measures its seal against the room around it, and reckons with that', async () => {
+    const room = await addPlace({ name: 'Room' });
+    const box = await addPlace({ name: 'Box', kind: 'sealed-box', volumeL: 50, standsInId: room.id });
+    const weather = (ago: number): [number, number] => [20, 58 + 14 * Math.sin(ago / 30) + 5 * Math.sin(ago / 7)];
+    await measured(room, 30 * 24, weather);
+    const log = Array.from({ length: 30 * 24 }, (_, i) => 30 * 24 - 1 - i).map((ago) => ({
+      at: new Date(START.getTime() - ago * HOUR).toISOString(),
+      temperatureC: weather(ago)[0],
+      humidityPct: weather(ago)[1],
+    }));
+    const inside = storage.simulateBox({ volumeL: 50, airChangesPerDay: 1, openingsPerWeek: 0, targetPct: 60 }, log).readings;
+    await measured(box, 30 * 24, (ago) => [20, inside[30 * 24 - 1 - ago]!.humidityPct]);
+    const seen = await page(box.id);
+    expect(seen.seal!.determined).toBe(true);
+    expect(seen.airChanges).toMatchObject({ from: 'measured' });
+    expect(seen.airChanges.perDay! / 1).toBeCloseTo(1, 0);
+    expect(seen.room).toMatchObject({ source: 'place', name: 'Room' });
+  });
+
+  it('knows the day its gel is spent, warns before, and believes the indicator', async () => {
+    const room = await addPlace({ name: 'Room', highPct: 90 });
+    await measured(room, 60 * 24, () => [22, 65]);
+    const box = await addPlace({
+      name: 'Box',
+      kind: 'sealed-box',
+      volumeL: 50,
+      airChangesPerDay: 0.5,
+      openingsPerWeek: 2,
+      highPct: 45,
+      standsInId: room.id,
+    });
+    const event = (body: object) => t.http.post(routes.placeEvents(box.id)).send(body);
+    const at = new Date(START.getTime() - 40 * DAY).toISOString();
+    const set = (await event({ kind: 'gel-set', at, desiccant: 'silica-gel', massG: 50, loadingPct: 2 }).expect(201)).body as PlacePage;
+    expect(set.gel).toMatchObject({ massG: 50, knownFrom: 'reckoned' });
+    expect((Date.parse(set.gel!.spentOn!) - START.getTime()) / DAY).toBeCloseTo(9, -1);
+    expect((await today()).alerts.map((a) => a.cause)).toContain('gel-spent');
+    const spent = (await event({ kind: 'indicator', colour: 'spent' }).expect(201)).body as PlacePage;
+    expect(spent.gel).toMatchObject({ knownFrom: 'indicator', left: 0 });
+    const dried = (await event({ kind: 'gel-dried' }).expect(201)).body as PlacePage;
+    expect(dried.gel!.left).toBeCloseTo(1, 1);
+    await event({ kind: 'gel-set', desiccant: 'sand', massG: 5, loadingPct: 2 }).expect(400);
+    const start = (await t.http.get(routes.placeWhatIf(box.id)).expect(200)).body as WhatIfStart;
+    expect(start.box.desiccant).toMatchObject({ kind: 'silica-gel', massG: 50 });
+    expect(start.room.length).toBeGreaterThan(1000);
+  });
+
+  it('warns of what is forgotten in a bag, and finds a better home', async () => {
+    const bag = await addPlace({ name: 'Bag', kind: 'soft-bag' });
+    const good = await addPlace({ name: 'Good shelf' });
+    await measured(good, 30 * 24, () => [20, 45]);
+    const { id } = await t.add('Forgotten lens');
+    await t.http.put(routes.itemPlace(id)).send({ placeId: bag.id }).expect(200);
+    expect((await today()).alerts).toEqual([]);
+    t.clock.set(new Date(START.getTime() + 15 * DAY));
+    const alerts = (await today()).alerts.filter((a) => a.cause === 'too-closed');
+    expect(alerts[0]).toMatchObject({ title: 'Forgotten lens wants air', action: { to: `/gear/${id}` } });
+    expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
+  });
+
+  it('tells of a hygrometer that has fallen silent', async () => {
+    const place = await addPlace();
+    await measured(place, 48, () => [20, 45]);
+    t.clock.set(new Date(START.getTime() + 2 * DAY));
+    expect((await today()).alerts.map((a) => a.cause)).toEqual(['silent']);
+  });
+});
+
+describe('a thing', () => {
+  it('carries its exposure from place to place', async () => {
+    const [damp, dry] = [await addPlace({ name: 'Damp' }), await addPlace({ name: 'Dry' })];
+    await measured(damp, 100 * 24, () => [24, 78]);
+    await measured(dry, 100 * 24, () => [20, 42]);
+    t.clock.set(new Date(START.getTime() - 99 * DAY));
+    const [wet, lucky] = [await t.add('Wet'), await t.add('Lucky')];
+    await t.http.put(routes.itemPlace(wet.id)).send({ placeId: damp.id }).expect(200);
+    await t.http.put(routes.itemPlace(lucky.id)).send({ placeId: dry.id }).expect(200);
+    t.clock.set(new Date(START.getTime() - 40 * DAY));
+    await t.http.put(routes.itemPlace(wet.id)).send({ placeId: dry.id }).expect(200);
+    t.clock.set(START);
+    const exposure = async (id: string) => (await t.http.get(routes.itemExposure(id)).expect(200)).body as ItemExposure;
+    const a = await exposure(wet.id);
+    const b = await exposure(lucky.id);
+    expect(a.assessment!.peak.dose).toBeGreaterThan(1);
+    expect(a.assessment!.now.dose).toBeLessThan(a.assessment!.peak.dose);
+    expect(b.assessment).toMatchObject({ level: 'safe', now: { dose: 0 } });
+    expect(a.home).toMatchObject({ name: 'Dry' });
+    expect(a.measuredDays).toBeCloseTo(99, 0);
+  });
+});
+
+describe('a wait', () => {
+  it('lands on Today until it is over', async () => {
+    const timer = (await t.http.post(routes.timers).send({ label: 'Corvane warms in its bag', minutes: 45, itemId: null }).expect(201))
+      .body as Timer;
+    expect((await today()).timers).toEqual([timer]);
+    expect(Date.parse(timer.endsAt) - Date.parse(timer.startedAt)).toBe(45 * 60_000);
+    await t.http.delete(routes.timer(timer.id)).expect(204);
+    await t.http.delete(routes.timer(timer.id)).expect(404);
+    await t.http.post(routes.timers).send({ label: '', minutes: 0, itemId: null }).expect(400);
+  });
+});

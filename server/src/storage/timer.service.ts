@@ -1,0 +1,40 @@
+import { gearErrors, storageErrors, type Timer, type TimerInput } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { asc, eq } from 'drizzle-orm';
+import { Database } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { timers } from './timers.table.js';
+
+/** Waits that land on Today. */
+@Injectable()
+export class TimerService {
+  constructor(
+    private readonly database: Database,
+    private readonly gear: GearRepository,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async all(): Promise<Timer[]> {
+    const rows = await this.database.db.select().from(timers).orderBy(asc(timers.endsAt));
+    return rows.map((t) => ({ ...t, startedAt: t.startedAt.toISOString(), endsAt: t.endsAt.toISOString() }));
+  }
+
+  add({ label, minutes, itemId }: TimerInput): Promise<Timer> {
+    return this.database.transaction(async (db) => {
+      if (itemId && !(await this.gear.find(db, itemId))) throw problem(gearErrors, 'item-not-found');
+      const startedAt = this.clock.now();
+      const endsAt = new Date(startedAt.getTime() + minutes * 60_000);
+      const id = this.ids.next();
+      await db.insert(timers).values({ id, label, itemId, startedAt, endsAt });
+      return { id, label, itemId, startedAt: startedAt.toISOString(), endsAt: endsAt.toISOString() };
+    });
+  }
+
+  async remove(id: string): Promise<void> {
+    const removed = await this.database.db.delete(timers).where(eq(timers.id, id)).returning({ id: timers.id });
+    if (removed.length === 0) throw problem(storageErrors, 'timer-not-found');
+  }
+}

@@ -1,0 +1,12 @@
+import { pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
+import { items } from '../gear/gear.table.js';
+
+/** A wait that lands on Today: a thing warming in its bag. */
+export const timers = pgTable('timer', {
+  id: uuid().primaryKey(),
+  label: text().notNull(),
+  itemId: uuid('item_id').references(() => items.id),
+  startedAt: instant('started_at').notNull(),
+  endsAt: instant('ends_at').notNull(),
+});
