@@ -1,8 +1,9 @@
-import { lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server';
+import { DeviceService, lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server';
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { startDevices } from './liveDevices.js';
 import { playDemo } from './play.js';
 
 const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
@@ -24,7 +25,7 @@ try {
   const port = portFromEnvironment();
   // A load that was cut short left no marker: it is begun anew.
   if (process.argv.includes('--reset') || !existsSync(marker)) await reset();
-  const { address } = await serve({
+  const { app, address } = await serve({
     dataDir,
     port,
     webDir: WEB,
@@ -35,6 +36,8 @@ try {
       writeFileSync(marker, JSON.stringify({ loadedAt }));
     },
   });
+  const stop = await startDevices(app.get(DeviceService), address);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
   console.log(`The demo of Bright Keeper is at ${address}  (data in ${dataDir}; start afresh with: npm run demo -- --reset)`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);

@@ -15,6 +15,7 @@ import {
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { DRAWER } from './drawer.js';
+import { furnish } from './furnish.js';
 import { LENSES } from './lenses.js';
 import { OTHERS } from './otherThings.js';
 import type { DemoThing, Happening, Seen } from './story.js';
@@ -161,6 +162,7 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     clock.set(at);
     await play();
   }
+  await furnish(context, clock, loadedAt, new Map([...ids.entries()].map(([thing, id]) => [thing.name, id])));
   // The drawer is as it stands today: what past cleans used up was replaced.
   clock.set(loadedAt);
   const drawer = context.get(SuppliesService);

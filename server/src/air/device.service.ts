@@ -131,6 +131,12 @@ export class DeviceService {
     return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }], []);
   }
 
+  /** A whole log at once, as it was read elsewhere. */
+  async addLog(id: string, readings: readonly air.Reading[]): Promise<Device> {
+    await this.store(id, readings, []);
+    return this.get(id);
+  }
+
   /** @throws ProblemError when no device has this key. */
   async ofToken(authorization: string | undefined): Promise<DeviceRow> {
     const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];

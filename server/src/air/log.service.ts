@@ -80,11 +80,12 @@ export class LogService {
   async preview({ text, format: given }: LogPreviewRequest): Promise<LogPreview> {
     const format = given ?? guessFormat(text, (await this.settings.get()).timeZone);
     if (!format) throw problem(airErrors, 'log-unreadable');
-    const [columns, ...rows] = Papa.parse<string[]>(text, {
+    const { data } = Papa.parse<string[]>(text, {
       delimiter: format.delimiter,
       skipEmptyLines: 'greedy',
       preview: PREVIEW_ROWS + 1,
-    }).data;
+    });
+    const [columns, ...rows] = data;
     const read = this.readerFor(format, columns ?? []);
     return {
       format,

@@ -1,0 +1,2 @@
+export * from './climate.js';
+export * from './sensor.js';
