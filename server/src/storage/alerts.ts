@@ -16,6 +16,13 @@ type Known = {
 
 const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 
+/** Rising now, or the mark that a damp season has left. */
+function titleOf({ level, daysToGrowth }: NonNullable<PlaceSummary['assessment']>): string {
+  const rising = Math.min(daysToGrowth.byIndex, daysToGrowth.byDose) !== Infinity && daysToGrowth.byDose > 0;
+  if (level === 'act') return 'Fungus is to be expected';
+  return rising ? 'Fungus risk is rising' : 'It has been damp for long';
+}
+
 function fungusAlert({ place, assessment }: Known): Alert | null {
   if (!assessment || assessment.level === 'safe') return null;
   return {
@@ -24,7 +31,7 @@ function fungusAlert({ place, assessment }: Known): Alert | null {
     tone: assessment.level === 'act' ? 'act' : 'attention',
     placeId: place.id,
     placeName: place.name,
-    title: assessment.level === 'act' ? 'Fungus is to be expected' : 'Fungus risk is rising',
+    title: titleOf(assessment),
     why: assessment.reasons.at(assessment.now.index >= 0.5 ? 0 : 1) ?? '',
     since: assessment.since,
     action: { label: 'What would help?', to: `/storage/${place.id}/what-if` },

@@ -19,6 +19,7 @@ import { DeviceService, latestOf } from '../air/device.service.js';
 import { hourlyOf, SeriesService } from '../air/series.service.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { Memo } from '../platform/memo.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { alertsOfPlace, silentAlert } from './alerts.js';
 import { PlaceService } from './place.service.js';
@@ -60,11 +61,17 @@ const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; 
   }));
 };
 
+/** Tells one log from another without holding it: how long, how far, and the sum of what it says. */
+const printOf = (log: readonly air.Reading[]): string =>
+  `${log.length}/${log.at(-1)?.at ?? ''}/${log.reduce((sum, r) => sum + r.humidityPct + r.temperatureC, 0).toFixed(3)}`;
+
 type Known = { place: Place; hours: storage.Part[]; hourly: air.Reading[]; events: EventRow[]; room: Room };
 
 /** What the air of each place means: ribbons, risk, gel, alerts, charts. */
 @Injectable()
 export class ClimateService {
+  private readonly memo = new Memo();
+
   constructor(
     private readonly database: Database,
     private readonly places: PlaceService,
@@ -181,7 +188,11 @@ export class ClimateService {
     const now = this.clock.now();
     const latest = latestOf(await this.series.latest(db, place.id));
     const { schools } = await this.settings.get(db);
-    const assessment = hourly.length > 0 ? fungus.assess(hourly, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE }) : null;
+    // The hour that is not over yet still changes; the models wait for its end.
+    const whole = hourly.filter((r) => Date.parse(r.at) <= now.getTime() - MS_PER_HOUR);
+    const print = printOf(whole);
+    const assessment = whole.length > 0 ? this.assess(whole, schools.humidity, print) : null;
+    const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
     const lying = await this.stays.inPlace(db, place.id);
     const things = lying.map(({ itemId, name, since }) => ({ itemId, name, since: since.toISOString() }));
     const gel = this.gelOf(known, seal);
@@ -191,10 +202,15 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: things.length,
       assessment,
-      ribbon: ribbonOf(hours, fungus.earlyWarning(hourly), now.getTime() - RIBBON_DAYS * MS_PER_DAY),
+      ribbon: ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY),
       gel,
       alerts: alertsOfPlace({ place, hourly, assessment, gel, things, now }),
     };
+  }
+
+  /** The risk of a log; the same log is not walked twice. */
+  private assess(hourly: readonly air.Reading[], humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
+    return this.memo.get(`risk/${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
   }
 
   /** The seal is measured while no desiccant lies in the place: gel would hide it. */
@@ -240,7 +256,13 @@ export class ClimateService {
     });
     if (gelEvents.length === 0) return null;
     const inside = hourly.filter((r) => Date.parse(r.at) > now.getTime() - MS_PER_DAY);
-    return storage.reckonGel({ events: gelEvents, box: this.boxOf(place, seal), room: room.readings, inside, now: now.toISOString() });
+    const box = this.boxOf(place, seal);
+    // Reckoned once an hour at most: a year ahead is walked each time.
+    const hour = Math.floor(now.getTime() / MS_PER_HOUR);
+    return this.memo.get(
+      `gel/${place.id}/${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.readings.length}`,
+      () => storage.reckonGel({ events: gelEvents, box, room: room.readings, inside, now: now.toISOString() }),
+    );
   }
 
   private async itemsOf(db: Db, place: Place): Promise<PlacePage['items']> {
@@ -261,7 +283,7 @@ export class ClimateService {
       (await this.places.all(db)).map(async ({ id, name, kind }) => {
         const hourly = await this.series.hourly(db, id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
         const sorted = hourly.map((r) => r.humidityPct).sort((a, b) => a - b);
-        const { level } = fungus.assess(hourly, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
+        const { level } = this.assess(hourly, schools.humidity, printOf(hourly));
         return {
           id,
           name,

@@ -28,11 +28,7 @@ const noProblem = (status: number): Problem => ({
   detail: `The server answered ${status}.`,
 });
 
-async function send(method: string, path: string, body?: unknown): Promise<Response> {
-  const init: RequestInit = {
-    method,
-    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  };
+async function send(path: string, init: RequestInit): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(path, init);
@@ -45,7 +41,8 @@ async function send(method: string, path: string, body?: unknown): Promise<Respo
 }
 
 async function json<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const response = await send(method, path, body);
+  const sent = body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+  const response = await send(path, { method, ...sent });
   return (response.status === 204 ? undefined : await response.json()) as T;
 }
 
@@ -54,6 +51,9 @@ export const http = {
   get: <T>(path: string) => json<T>('GET', path),
   post: <T>(path: string, body: unknown) => json<T>('POST', path, body),
   put: <T>(path: string, body: unknown) => json<T>('PUT', path, body),
+  /** A file as it is, streamed by the browser and never read into the page. */
+  postFile: async <T>(path: string, file: File, type: string): Promise<T> =>
+    (await (await send(path, { method: 'POST', body: file, headers: { 'content-type': type } })).json()) as T,
   delete: (path: string) => json<void>('DELETE', path),
 };
 

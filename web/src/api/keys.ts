@@ -10,6 +10,13 @@ export const keys = {
   cleanings: ['care', 'cleanings'] as const,
   drawer: ['supplies', 'drawer'] as const,
   places: ['storage', 'places'] as const,
+  storage: ['storage'] as const,
+  overview: ['storage', 'overview'] as const,
+  place: (id: string) => ['storage', 'place', id] as const,
+  chart: (id: string, from: string, to: string) => ['storage', 'chart', id, from, to] as const,
+  whatIf: (id: string) => ['storage', 'what-if', id] as const,
+  devices: ['storage', 'devices'] as const,
+  exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,
 };

@@ -1,4 +1,4 @@
-import { Aperture, BookOpen, CalendarCheck, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
+import { Aperture, Archive, BookOpen, CalendarCheck, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
 import { NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
 import { ButtonLink, Empty, Failure, Page } from './parts';
 
@@ -9,6 +9,7 @@ const STATIONS: Station[] = [
   { to: '/', name: 'Today', icon: CalendarCheck },
   { to: '/gear', name: 'Gear', icon: Aperture },
   { to: '/clean', name: 'Clean', icon: SprayCan },
+  { to: '/storage', name: 'Storage', icon: Archive },
   { to: '/supplies', name: 'Supplies', icon: PackageOpen },
   { to: '/handbook', name: 'Handbook', icon: BookOpen },
   { to: '/settings', name: 'Settings', icon: Settings },

@@ -9,6 +9,7 @@ import { useStartLook } from '../inspection/queries';
 import { useMarkDone } from '../today/queries';
 import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
+import { Exposure } from './Exposure';
 import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
@@ -212,6 +213,7 @@ export function ItemPage() {
           <Section title="Where it lies">
             <WhereItLies item={data} />
           </Section>
+          <Exposure itemId={data.id} placeId={data.place?.id ?? null} />
           <MechanicalCare item={data} />
           <Section title="This thing">
             <Housekeeping item={data} />

@@ -1,13 +1,70 @@
-import { routes, type MoveItem, type Places, type Stay } from '@bright-keeper/contract';
+import {
+  routes,
+  type Chart,
+  type MoveItem,
+  type Place,
+  type PlaceEventInput,
+  type PlaceInput,
+  type PlacePage,
+  type Places,
+  type PlaceUpdate,
+  type Stay,
+  type StorageOverview,
+  type Timer,
+  type TimerInput,
+  type WhatIfStart,
+} from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { gearChanged } from '../../api/client';
-import { http } from '../../api/http';
+import { gearChanged, queryClient } from '../../api/client';
+import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 
+/** Hygrometers push by themselves: what they say is fetched again now and then. */
+const LIVE_MS = 20_000;
+
+export function storageChanged(): void {
+  void queryClient.invalidateQueries({ queryKey: keys.storage });
+  void queryClient.invalidateQueries({ queryKey: keys.today });
+}
+
 export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => http.get<Places>(routes.places) });
+export const useOverview = () =>
+  useQuery({ queryKey: keys.overview, queryFn: () => http.get<StorageOverview>(routes.storage), refetchInterval: LIVE_MS });
+export const usePlace = (id: string) =>
+  useQuery({ queryKey: keys.place(id), queryFn: () => http.get<PlacePage>(routes.placePage(id)), refetchInterval: LIVE_MS });
+export const useChart = (id: string, from: string, to: string) =>
+  useQuery({
+    queryKey: keys.chart(id, from, to),
+    queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points: 600 })),
+    placeholderData: (previous) => previous,
+  });
+export const useWhatIf = (id: string) =>
+  useQuery({ queryKey: keys.whatIf(id), queryFn: () => http.get<WhatIfStart>(routes.placeWhatIf(id)), staleTime: 600_000 });
+
+export const useAddPlace = () =>
+  useMutation({ mutationFn: (input: PlaceInput) => http.post<Place>(routes.places, input), onSettled: storageChanged });
+export const useUpdatePlace = (id: string) =>
+  useMutation({ mutationFn: (change: PlaceUpdate) => http.put<Place>(routes.place(id), change), onSettled: storageChanged });
+export const useArchivePlace = (id: string) =>
+  useMutation({ mutationFn: (version: number) => http.post<Place>(routes.placeArchive(id), { version }), onSettled: storageChanged });
+export const usePlaceEvent = (id: string) =>
+  useMutation({
+    mutationFn: (event: PlaceEventInput) => http.post<PlacePage>(routes.placeEvents(id), event),
+    onSuccess: (page) => {
+      queryClient.setQueryData(keys.place(id), page);
+      storageChanged();
+    },
+  });
 
 export const useMoveItem = (itemId: string) =>
   useMutation({
     mutationFn: (move: MoveItem) => http.put<Stay[]>(routes.itemPlace(itemId), move),
-    onSettled: () => gearChanged(itemId),
+    onSettled: () => {
+      gearChanged(itemId);
+      storageChanged();
+    },
   });
+
+export const useAddTimer = () =>
+  useMutation({ mutationFn: (input: TimerInput) => http.post<Timer>(routes.timers, input), onSettled: storageChanged });
+export const useRemoveTimer = () => useMutation({ mutationFn: (id: string) => http.delete(routes.timer(id)), onSettled: storageChanged });

@@ -1,12 +1,15 @@
 import type { Today } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
-import { CalendarClock, Droplets, PlayCircle, ShieldAlert, Wrench, type LucideIcon } from 'lucide-react';
+import { CalendarClock, Droplets, Hourglass, PlayCircle, ShieldAlert, Wrench, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 import { logWords } from '../gear/words';
+import { AlertList } from '../storage/AlertList';
+import { useRemoveTimer } from '../storage/queries';
+import { useNow } from '../../ui/useNow';
 import { useStartLook } from '../inspection/queries';
 import { useMarkDone, useToday } from './queries';
 
@@ -143,6 +146,44 @@ function DueRows({ due }: { due: Today['due'] }) {
   );
 }
 
+const AirAlerts = ({ alerts }: { alerts: Today['alerts'] }) =>
+  alerts.length === 0 ? null : (
+    <li>
+      <AlertList alerts={alerts} />
+    </li>
+  );
+
+/** Things that warm up in their bags. */
+function Timers({ timers }: { timers: Today['timers'] }) {
+  const remove = useRemoveTimer();
+  const now = useNow(timers.length > 0 ? 1000 : null);
+  if (timers.length === 0) return null;
+  return (
+    <Section title="Waiting">
+      <ul className="space-y-2">
+        {timers.map((timer) => {
+          const leftMin = (Date.parse(timer.endsAt) - now.getTime()) / 60_000;
+          const over = leftMin <= 0;
+          return (
+            <Row
+              key={timer.id}
+              icon={Hourglass}
+              tone={over ? 'text-glass' : 'text-lamp'}
+              title={<span className="font-semibold">{timer.label}</span>}
+              detail={over ? 'The time is over: it may come out.' : `Leave it shut for ${Math.ceil(leftMin)} min more.`}
+              action={
+                <Button disabled={remove.isPending} onClick={() => remove.mutate(timer.id)}>
+                  {over ? 'It is out' : 'Stop waiting'}
+                </Button>
+              }
+            />
+          );
+        })}
+      </ul>
+    </Section>
+  );
+}
+
 const greeting = (today: Today) => {
   const { items, neverLooked } = today.counts;
   return `${items} ${items === 1 ? 'thing' : 'things'} on the shelf${neverLooked > 0 ? `, ${neverLooked} not looked at yet` : ''}.`;
@@ -153,7 +194,7 @@ export function TodayPage() {
   const today = useToday();
   if (today.isPending) return <Loading />;
   if (today.isError) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
-  const { open, needs, due, recent, counts } = today.data;
+  const { open, needs, due, recent, counts, alerts, timers } = today.data;
   if (counts.items === 0)
     return (
       <Page title="Today">
@@ -176,12 +217,14 @@ export function TodayPage() {
     <Page title="Today" sub={`${date}. ${greeting(today.data)}`}>
       <div className="grid gap-8 lg:grid-cols-12">
         <div className="space-y-8 lg:col-span-8">
+          <Timers timers={timers} />
           <Section title="Needs you">
-            {open.length + needs.length === 0 ? (
+            {open.length + needs.length + alerts.length === 0 ? (
               <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>
             ) : (
               <ul className="space-y-2">
                 <Needs needs={grave} />
+                <AirAlerts alerts={alerts} />
                 <OpenWork open={open} />
                 <Needs needs={mild} />
               </ul>

@@ -1,0 +1,105 @@
+import { deviceInput, JOI_OPTIONS, type Device, type DeviceInput } from '@bright-keeper/contract';
+import { joiResolver } from '@hookform/resolvers/joi';
+import { useForm } from 'react-hook-form';
+import { ApiError } from '../../api/http';
+import { Button, Failure } from '../../ui/parts';
+import { toNumber } from '../../ui/toNumber';
+import { Field } from '../gear/ItemFields';
+import { usePlaces } from '../storage/queries';
+
+export const inputOf = ({ name, source, outdoor, placeId, everyMinutes, note }: Device): DeviceInput => ({
+  name,
+  source,
+  outdoor,
+  placeId,
+  everyMinutes,
+  note,
+});
+
+type Props = { start: DeviceInput; verb: string; save: (input: DeviceInput) => Promise<unknown>; onDone: () => void; error: unknown };
+
+export function DeviceForm({ start, verb, save, onDone, error }: Props) {
+  const places = usePlaces();
+  const { register, watch, setValue, handleSubmit, setError, formState } = useForm<DeviceInput>({
+    defaultValues: start,
+    resolver: joiResolver(deviceInput, JOI_OPTIONS),
+  });
+  const { errors } = formState;
+  const submit = handleSubmit(async (input) => {
+    try {
+      await save(input);
+      onDone();
+    } catch (failure) {
+      if (failure instanceof ApiError)
+        for (const [field, message] of Object.entries(failure.problem.fields ?? {})) setError(field as keyof DeviceInput, { message });
+    }
+  });
+  return (
+    <form onSubmit={(e) => void submit(e)} noValidate className="sheet mt-3 space-y-4 p-4" aria-label={verb}>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field label="Name" id="device-name" error={errors.name?.message}>
+          <input id="device-name" className="input" aria-invalid={!!errors.name} {...register('name')} />
+        </Field>
+        <Field label="Where its readings come from" id="device-source" error={errors.source?.message}>
+          <select id="device-source" className="input" {...register('source')}>
+            <option value="hand">I read it by hand</option>
+            <option value="csv">I import its log as a file</option>
+            <option value="push">It pushes by itself (SenML over HTTP)</option>
+          </select>
+        </Field>
+        <Field
+          label="Lies in"
+          id="device-place"
+          error={errors.placeId?.message}
+          hint="Its first place counts for everything it read before, too."
+        >
+          <select
+            id="device-place"
+            className="input"
+            disabled={watch('outdoor')}
+            {...register('placeId', { setValueAs: (v: string | null) => v || null })}
+          >
+            <option value="">no place</option>
+            {(places.data?.places ?? []).map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field
+          label="A reading every so many minutes"
+          id="device-every"
+          error={errors.everyMinutes?.message}
+          hint="Silent for six of these, it is an alert."
+        >
+          <input
+            id="device-every"
+            className="input"
+            inputMode="decimal"
+            aria-invalid={!!errors.everyMinutes}
+            {...register('everyMinutes', { setValueAs: toNumber })}
+          />
+        </Field>
+      </div>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="check"
+          {...register('outdoor', { onChange: (e: { target: { checked: boolean } }) => e.target.checked && setValue('placeId', null) })}
+        />{' '}
+        It is a weather station outdoors
+      </label>
+      <Field label="Note" id="device-note" error={errors.note?.message}>
+        <input id="device-note" className="input" {...register('note')} />
+      </Field>
+      {error instanceof ApiError && !error.problem.fields && <Failure error={error} />}
+      <div className="flex gap-2">
+        <Button look="filled" type="submit" disabled={formState.isSubmitting}>
+          {verb}
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,30 @@
+import { routes, type Device } from '@bright-keeper/contract';
+import { Button, Failure, Notice } from '../../ui/parts';
+import { useNewToken } from './queries';
+
+/** The key a device pushes with, shown once, and how to use it. */
+export function DeviceKey({ device }: { device: Device }) {
+  const make = useNewToken(device.id);
+  const origin = window.location.origin;
+  return (
+    <div className="space-y-2">
+      <Button disabled={make.isPending} onClick={() => make.mutate()}>
+        {device.hasToken ? 'Make a new key; the old one stops working' : 'Make a key'}
+      </Button>
+      {make.error && <Failure error={make.error} />}
+      {make.data && (
+        <Notice tone="good">
+          <p>Copy it now: only its fingerprint is kept.</p>
+          <p className="my-2 font-mono break-all select-all">{make.data.token}</p>
+          <p className="text-sm">
+            The device sends SenML (RFC 8428) to <span className="font-mono">{origin + routes.pushReadings}</span> with the header{' '}
+            <span className="font-mono">Authorization: Bearer …</span>. To try it with a simulated one:
+          </p>
+          <p className="mt-1 font-mono text-sm break-all select-all">
+            npm run hygrometer -- --url {origin} --token {make.data.token}
+          </p>
+        </Notice>
+      )}
+    </div>
+  );
+}

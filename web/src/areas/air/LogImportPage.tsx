@@ -1,0 +1,249 @@
+import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { useDevices, useLogImport, useLogPreview } from './queries';
+
+/** Enough of a file to guess by. */
+const PREVIEW_BYTES = 64 * 1024;
+const FAULT_WORDS: Record<LogFault, string> = {
+  'no-time': 'no time that can be read',
+  'no-number': 'no number where one is due',
+  'out-of-range': 'outside what a hygrometer can see',
+  'in-the-future': 'in the future',
+  'short-row': 'too few cells',
+};
+const ORDER_WORDS: Record<LogFormat['dateOrder'], string> = {
+  iso: 'year, month, day',
+  dmy: 'day, month, year',
+  mdy: 'month, day, year',
+  'unix-s': 'seconds since 1970',
+  'unix-ms': 'milliseconds since 1970',
+};
+const DELIMITER_WORDS: Record<string, string> = { ',': 'comma', ';': 'semicolon', '\t': 'tab', '|': 'bar' };
+
+type SelectProps = { label: string; value: string; options: readonly (readonly [string, string])[]; onChange: (value: string) => void };
+const Select = ({ label, value, options, onChange }: SelectProps) => (
+  <label className="block">
+    <span className="mb-1 block text-sm text-soft">{label}</span>
+    <select className="input" aria-label={label} value={value} onChange={(e) => onChange(e.target.value)}>
+      {options.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  </label>
+);
+
+/** How the file is read, as guessed; each part can be corrected. */
+function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (format: LogFormat) => void }) {
+  const { format, columns } = preview;
+  const set = (change: Partial<LogFormat>) => onChange({ ...format, ...change });
+  const named = columns.map((c) => [c, c] as const);
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <Select label="Time stands in" value={format.date} options={named} onChange={(date) => set({ date })} />
+      <Select
+        label="Clock stands in"
+        value={format.time ?? ''}
+        options={[['', 'the same column'], ...named]}
+        onChange={(time) => set({ time: time || null })}
+      />
+      <Select
+        label="Date is written"
+        value={format.dateOrder}
+        options={DATE_ORDERS.map((o) => [o, ORDER_WORDS[o]] as const)}
+        onChange={(v) => set({ dateOrder: v as LogFormat['dateOrder'] })}
+      />
+      <Select label="Temperature" value={format.temperature} options={named} onChange={(temperature) => set({ temperature })} />
+      <Select
+        label="in"
+        value={format.temperatureUnit}
+        options={[
+          ['C', '°C'],
+          ['F', '°F'],
+        ]}
+        onChange={(v) => set({ temperatureUnit: v as 'C' | 'F' })}
+      />
+      <Select
+        label="Decimals"
+        value={format.decimal}
+        options={[
+          ['.', 'point'],
+          [',', 'comma'],
+        ]}
+        onChange={(v) => set({ decimal: v as '.' | ',' })}
+      />
+      <Select label="Humidity" value={format.humidity} options={named} onChange={(humidity) => set({ humidity })} />
+      <Select
+        label="as"
+        value={format.humidityUnit}
+        options={[
+          ['pct', '%'],
+          ['fraction', 'a fraction of 1'],
+        ]}
+        onChange={(v) => set({ humidityUnit: v as 'pct' | 'fraction' })}
+      />
+      <Select
+        label="Cells end at a"
+        value={format.delimiter}
+        options={Object.entries(DELIMITER_WORDS)}
+        onChange={(delimiter) => set({ delimiter })}
+      />
+      <label className="block sm:col-span-3">
+        <span className="mb-1 block text-sm text-soft">Times are those of (where they do not say)</span>
+        <input className="input" list="log-zones" value={format.timeZone} onChange={(e) => set({ timeZone: e.target.value })} />
+        <datalist id="log-zones">
+          {Intl.supportedValuesOf('timeZone').map((z) => (
+            <option key={z} value={z} />
+          ))}
+        </datalist>
+      </label>
+    </div>
+  );
+}
+
+const Rows = ({ preview }: { preview: LogPreview }) => (
+  <div className="overflow-x-auto">
+    <table className="w-full text-sm">
+      <thead>
+        <tr className="text-left text-soft">
+          <th className="pr-4 font-normal">Line</th>
+          <th className="pr-4 font-normal">Read as (UTC)</th>
+          <th className="pr-4 font-normal">°C</th>
+          <th className="pr-4 font-normal">% RH</th>
+          <th className="font-normal">In the file</th>
+        </tr>
+      </thead>
+      <tbody>
+        {preview.rows.map((row) => (
+          <tr key={row.line} className="border-t border-line">
+            <td className="pr-4 font-mono">{row.line}</td>
+            {row.problem ? (
+              <td colSpan={3} className="pr-4 text-act">
+                {FAULT_WORDS[row.problem]}
+              </td>
+            ) : (
+              <>
+                <td className="pr-4 font-mono">{row.at?.slice(0, 16).replace('T', ' ')}</td>
+                <td className="pr-4 font-mono">{row.temperatureC?.toFixed(1)}</td>
+                <td className="pr-4 font-mono">{row.humidityPct?.toFixed(1)}</td>
+              </>
+            )}
+            <td className="max-w-80 truncate text-soft">{row.cells.join(' | ')}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
+function Outcome({ result, checked }: { result: LogImportResult; checked: boolean }) {
+  const faults = LOG_FAULTS.filter((f) => result.setAside[f] > 0);
+  const day = (iso: string | null) => iso?.slice(0, 10) ?? '–';
+  return (
+    <div className="space-y-3">
+      <Notice tone="good">
+        <p className="font-semibold">
+          {checked
+            ? `${result.accepted} of ${result.rows} rows are good, ${day(result.from)} to ${day(result.to)}.`
+            : `${result.accepted} readings are in, ${day(result.from)} to ${day(result.to)}.`}
+        </p>
+        {result.duplicates > 0 && <p>{result.duplicates} were there already and count once.</p>}
+        {result.gaps.length > 0 && <p>{result.gaps.length} silences of more than six hours are marked as gaps.</p>}
+        {result.clockJumps > 0 && (
+          <p>The clock went back {result.clockJumps === 1 ? 'once' : `${result.clockJumps} times`}; it is marked.</p>
+        )}
+      </Notice>
+      {result.shiftHours !== null && (
+        <Notice tone="attention">
+          Against what is there already, this log is shifted by {Math.abs(result.shiftHours)}{' '}
+          {Math.abs(result.shiftHours) === 1 ? 'hour' : 'hours'}: is its time zone right?
+        </Notice>
+      )}
+      {faults.length > 0 && (
+        <Section title="Set aside">
+          <ul className="sheet divide-y divide-line">
+            {faults.map((f) => (
+              <li key={f} className="px-4 py-2">
+                {result.setAside[f]} rows: {FAULT_WORDS[f]}
+              </li>
+            ))}
+            {result.examples.map((e) => (
+              <li key={e.line} className="px-4 py-1 font-mono text-sm text-soft">
+                line {e.line}: {e.text}
+              </li>
+            ))}
+          </ul>
+        </Section>
+      )}
+    </div>
+  );
+}
+
+/** A log file: guessed, shown, checked as a whole, then imported. */
+export function LogImportPage() {
+  const { id = '' } = useParams();
+  const devices = useDevices();
+  const guess = useLogPreview();
+  const run = useLogImport(id);
+  const [file, setFile] = useState<File | null>(null);
+  if (devices.isPending) return <Loading />;
+  if (devices.isError) return <Failure error={devices.error} onRetry={() => void devices.refetch()} />;
+  const device = devices.data.devices.find((d) => d.id === id);
+  const look = async (chosen: File, format?: LogFormat) => {
+    run.reset();
+    guess.mutate({ text: await chosen.slice(0, PREVIEW_BYTES).text(), ...(format ? { format } : {}) });
+  };
+  const choose = (chosen: File | undefined) => {
+    if (!chosen) return;
+    setFile(chosen);
+    void look(chosen);
+  };
+  const checked = run.isSuccess && run.variables.check;
+  return (
+    <Page
+      title={<>Import a log: {device?.name}</>}
+      sub="A CSV file with a heading line. It is read as it streams in; nothing is written before you have seen it."
+      actions={<ButtonLink to={`/hygrometers?device=${id}`}>Hygrometers</ButtonLink>}
+    >
+      <div className="space-y-6">
+        <label className="sheet block p-4">
+          <span className="mb-1 block font-medium">The file</span>
+          <input type="file" accept=".csv,.txt,.tsv,text/csv" onChange={(e) => choose(e.target.files?.[0])} />
+        </label>
+        {guess.isError && <Failure error={guess.error} />}
+        {guess.data && file && (
+          <>
+            <Section title="How it is read" aside="guessed; correct what is wrong">
+              <div className="sheet space-y-4 p-4">
+                <FormatForm preview={guess.data} onChange={(format) => void look(file, format)} />
+                <Rows preview={guess.data} />
+              </div>
+            </Section>
+            <div className="flex flex-wrap gap-2">
+              <Button
+                look={checked ? 'plain' : 'filled'}
+                disabled={run.isPending}
+                onClick={() => run.mutate({ file, format: guess.data.format, check: true })}
+              >
+                Check the whole file
+              </Button>
+              <Button
+                look={checked ? 'filled' : 'plain'}
+                disabled={run.isPending || !checked}
+                onClick={() => run.mutate({ file, format: guess.data.format, check: false })}
+              >
+                Import it
+              </Button>
+              {run.isPending && <span role="status">Reading…</span>}
+            </div>
+            {run.isError && <Failure error={run.error} />}
+            {run.data && <Outcome result={run.data} checked={checked} />}
+          </>
+        )}
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,47 @@
+import {
+  routes,
+  type Accepted,
+  type CalibrationInput,
+  type Device,
+  type DeviceInput,
+  type Devices,
+  type DeviceToken,
+  type DeviceUpdate,
+  type HandReading,
+  type LogFormat,
+  type LogImportResult,
+  type LogPreview,
+  type LogPreviewRequest,
+} from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { http, queryString } from '../../api/http';
+import { keys } from '../../api/keys';
+import { storageChanged } from '../storage/queries';
+
+const LIVE_MS = 10_000;
+export const useDevices = () =>
+  useQuery({ queryKey: keys.devices, queryFn: () => http.get<Devices>(routes.devices), refetchInterval: LIVE_MS });
+
+export const useAddDevice = () =>
+  useMutation({ mutationFn: (input: DeviceInput) => http.post<Device>(routes.devices, input), onSettled: storageChanged });
+export const useUpdateDevice = (id: string) =>
+  useMutation({ mutationFn: (change: DeviceUpdate) => http.put<Device>(routes.device(id), change), onSettled: storageChanged });
+export const useNewToken = (id: string) =>
+  useMutation({ mutationFn: () => http.post<DeviceToken>(routes.deviceToken(id), {}), onSettled: storageChanged });
+export const useCalibrate = (id: string) =>
+  useMutation({
+    mutationFn: (input: CalibrationInput) => http.post<Device>(routes.deviceCalibrations(id), input),
+    onSettled: storageChanged,
+  });
+export const useHandReading = (id: string) =>
+  useMutation({ mutationFn: (reading: HandReading) => http.post<Accepted>(routes.deviceReadings(id), reading), onSettled: storageChanged });
+
+export const useLogPreview = () =>
+  useMutation({ mutationFn: (request: LogPreviewRequest) => http.post<LogPreview>(routes.logPreview, request) });
+type LogImport = { file: File; format: LogFormat; check: boolean };
+export const useLogImport = (id: string) =>
+  useMutation({
+    mutationFn: ({ file, format, check }: LogImport) =>
+      http.postFile<LogImportResult>(routes.logImport(id) + queryString({ format: JSON.stringify(format), check }), file, 'text/csv'),
+    onSettled: storageChanged,
+  });

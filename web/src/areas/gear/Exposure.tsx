@@ -1,0 +1,60 @@
+import { routes, type ItemExposure } from '@bright-keeper/contract';
+import { fungus } from '@bright-keeper/core';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+import { Failure, Section } from '../../ui/parts';
+import { At } from '../../ui/when';
+import { LEVEL_TONES, LEVEL_WORDS } from '../storage/words';
+
+const useExposure = (id: string) =>
+  useQuery({ queryKey: keys.exposure(id), queryFn: () => http.get<ItemExposure>(routes.itemExposure(id)) });
+
+/** Exposure over all its stays, and the home that would suit it. */
+export function Exposure({ itemId, placeId }: { itemId: string; placeId: string | null }) {
+  const exposure = useExposure(itemId);
+  if (exposure.isError) return <Failure error={exposure.error} onRetry={() => void exposure.refetch()} />;
+  if (!exposure.data) return null;
+  const { assessment, surfaceState, measuredDays, keptDays, home } = exposure.data;
+  if (!assessment && !home) return null;
+  return (
+    <Section title="Fungus exposure" aside={`as ${fungus.SURFACE_STATES[surfaceState].name}`}>
+      <div className="sheet space-y-2 p-4">
+        {assessment ? (
+          <>
+            <p>
+              <span className={`rounded px-2 py-0.5 text-sm font-medium ${LEVEL_TONES[assessment.level]}`}>
+                {LEVEL_WORDS[assessment.level]}
+              </span>{' '}
+              {assessment.since && assessment.level !== 'safe' && (
+                <span className="text-soft">
+                  since <At instant={assessment.since} />
+                </span>
+              )}
+            </p>
+            <ul className="space-y-1 text-sm text-soft">
+              {assessment.reasons.map((r) => (
+                <li key={r}>{r}</li>
+              ))}
+              <li>
+                Measured {Math.round(measuredDays)} of the {Math.round(keptDays)} days it has been kept.
+              </li>
+            </ul>
+          </>
+        ) : (
+          <p className="text-soft">No place it lay in was ever measured.</p>
+        )}
+        {home && home.placeId !== placeId && (
+          <p className="border-t border-line pt-2 text-sm">
+            A good home:{' '}
+            <Link className="font-medium hover:underline" to={`/storage/${home.placeId}`}>
+              {home.name}
+            </Link>
+            . {home.reasons.slice(0, 2).join(' ')}
+          </p>
+        )}
+      </div>
+    </Section>
+  );
+}

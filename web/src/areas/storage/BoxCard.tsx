@@ -1,0 +1,165 @@
+import type { PlaceEventInput, PlacePage } from '@bright-keeper/contract';
+import { storage } from '@bright-keeper/core';
+import { useState } from 'react';
+import { Button, Failure, Section } from '../../ui/parts';
+import { toNumber } from '../../ui/toNumber';
+import { GelLine } from './PlaceCard';
+import { usePlaceEvent } from './queries';
+import { hoursWords } from './words';
+
+const SEAL_WORDS: Record<PlacePage['airChanges']['from'], string> = {
+  said: 'as you said',
+  measured: 'measured from the log',
+  usual: 'usual for its kind',
+};
+const KNOWN_WORDS = { measured: 'told by the air inside', reckoned: 'reckoned', indicator: 'corrected by its indicator' } as const;
+
+/** What goes in when it is filled: how much, how full. */
+function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; pending: boolean }) {
+  const [desiccant, setDesiccant] = useState<storage.DesiccantKind>('silica-gel');
+  const [mass, setMass] = useState('100');
+  const massG = toNumber(mass);
+  const valid = typeof massG === 'number' && massG >= 1 && massG <= 100_000;
+  const loadingPct = storage.DRIED_LOADING[desiccant] * 100;
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <label className="block">
+        <span className="mb-1 block text-sm text-soft">What</span>
+        <select className="input" value={desiccant} onChange={(e) => setDesiccant(e.target.value as storage.DesiccantKind)}>
+          {storage.DESICCANT_KINDS.map((k) => (
+            <option key={k} value={k}>
+              {storage.DESICCANTS[k].name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="block">
+        <span className="mb-1 block text-sm text-soft">Grams, dry</span>
+        <input className="input" inputMode="decimal" value={mass} aria-invalid={!valid} onChange={(e) => setMass(e.target.value)} />
+        {!valid && <span className="text-sm text-act">A number from 1 on.</span>}
+      </label>
+      <Button
+        className="col-span-2"
+        disabled={pending || !valid}
+        onClick={() => onSet({ kind: 'gel-set', at: null, desiccant, massG: Number(massG), loadingPct })}
+      >
+        Put it in, freshly dried
+      </Button>
+    </div>
+  );
+}
+
+/** How much would keep the place in its band, from the balance. */
+function Sizing({ place }: { place: PlacePage }) {
+  const [days, setDays] = useState(90);
+  const perDay = place.airChanges.perDay;
+  if (perDay === null || !place.latest) return null;
+  const ask = (kind: storage.DesiccantKind) =>
+    storage.desiccantForBox({
+      volumeL: place.volumeL,
+      airChangesPerDay: perDay,
+      openingsPerWeek: place.openingsPerWeek,
+      room: { temperatureC: 21, humidityPct: 65 },
+      targetPct: place.highPct,
+      days,
+      kind,
+    });
+  const gel = ask('silica-gel');
+  const rice = ask('rice');
+  const grams = (massG: number) =>
+    massG === Infinity ? 'no amount' : massG >= 2000 ? `${(massG / 1000).toFixed(1)} kg` : `${Math.ceil(massG)} g`;
+  return (
+    <div className="border-t border-line pt-3 text-sm">
+      <label className="flex items-center gap-2">
+        To last
+        <select className="input w-auto" value={days} onChange={(e) => setDays(Number(e.target.value))}>
+          {[30, 60, 90, 180, 365].map((d) => (
+            <option key={d} value={d}>
+              {d} days
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="mt-1">
+        in a room of 21 °C and 65 %: <b>{grams(gel.massG)}</b> of gel, or {grams(rice.massG)} of oven-dried rice.{' '}
+        <span className="text-soft">A sealed pack of this size would want {grams(gel.sealedPackG.milStd2073)} by MIL-STD-2073-1.</span>
+      </p>
+    </div>
+  );
+}
+
+/** The place as a box: its seal, its desiccant, and what was done with it. */
+export function BoxCard({ place }: { place: PlacePage }) {
+  const event = usePlaceEvent(place.id);
+  const { seal, airChanges, gel, room, advice } = place;
+  const act = (input: PlaceEventInput) => event.mutate(input);
+  return (
+    <Section title="As a box">
+      <div className="sheet space-y-3 p-4">
+        <p>
+          <b>{airChanges.perDay?.toFixed(2)}</b> changes of air a day, {SEAL_WORDS[airChanges.from]}; {place.openingsPerWeek} openings a
+          week.
+          {seal?.determined && (
+            <span className="block text-sm text-soft">
+              A difference in moisture halves in {hoursWords(seal.halfLifeH)} (between {hoursWords(seal.lowH)} and {hoursWords(seal.highH)}
+              ).
+            </span>
+          )}
+          {seal && !seal.determined && <span className="block text-sm text-soft">Not enough data to measure the seal: {seal.because}</span>}
+        </p>
+        <p className="text-sm text-soft">
+          The room around it:{' '}
+          {room.source === 'assumed'
+            ? `not measured, taken as ${room.name}`
+            : room.source === 'outdoors'
+              ? `made of the air at ${room.name} (EN 15026)`
+              : room.name}
+          .
+        </p>
+        {gel ? (
+          <>
+            <p>
+              <GelLine gel={gel} />. <span className="text-sm text-soft">{KNOWN_WORDS[gel.knownFrom]}</span>
+            </p>
+            <div
+              role="meter"
+              aria-label="Strength left"
+              aria-valuenow={Math.round(gel.left * 100)}
+              aria-valuemin={0}
+              aria-valuemax={100}
+              className="h-3 overflow-hidden rounded border border-line bg-well"
+            >
+              <div className={`h-full ${gel.left < 0.15 ? 'bg-lamp' : 'bg-glass'}`} style={{ width: `${gel.left * 100}%` }} />
+            </div>
+            <div className="flex flex-wrap gap-2">
+              <Button disabled={event.isPending} onClick={() => act({ kind: 'gel-dried', at: null })}>
+                I dried it again
+              </Button>
+              <Button disabled={event.isPending} onClick={() => act({ kind: 'gel-out', at: null })}>
+                I took it out
+              </Button>
+            </div>
+            {gel.kind === 'silica-gel' && (
+              <div className="flex flex-wrap items-center gap-2 text-sm">
+                The indicator says:
+                {storage.INDICATOR_COLOURS.map((colour) => (
+                  <Button key={colour} disabled={event.isPending} onClick={() => act({ kind: 'indicator', at: null, colour })}>
+                    {colour}
+                  </Button>
+                ))}
+              </div>
+            )}
+          </>
+        ) : (
+          <SetGel onSet={act} pending={event.isPending} />
+        )}
+        <Button disabled={event.isPending} onClick={() => act({ kind: 'opened', at: null })}>
+          I opened it just now
+        </Button>
+        {event.error && <Failure error={event.error} />}
+        <Sizing place={place} />
+        {advice && <p className="rounded bg-lamp-tint px-3 py-2 text-sm">{advice}</p>}
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,160 @@
+import type { Chart as ChartData } from '@bright-keeper/contract';
+import {
+  CategoryScale,
+  Chart as ChartJs,
+  Filler,
+  LinearScale,
+  LineElement,
+  PointElement,
+  TimeScale,
+  Tooltip,
+  type ChartData as Data,
+  type ChartOptions,
+} from 'chart.js';
+import annotationPlugin, { type AnnotationOptions } from 'chartjs-plugin-annotation';
+import 'chartjs-adapter-date-fns';
+import { Line } from 'react-chartjs-2';
+import { chartColours } from '../../ui/chartColours';
+import { eventWords } from './words';
+
+ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, TimeScale, Tooltip, annotationPlugin);
+
+type Colours = ReturnType<typeof chartColours>;
+type Point = { x: number; y: number };
+
+const dataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> => {
+  const series = (label: string, y: (p: ChartData['points'][number]) => number, more: object) => ({
+    label,
+    data: points.map((p) => ({ x: p.at, y: y(p) })),
+    pointRadius: 0,
+    borderWidth: 2,
+    tension: 0.2,
+    ...more,
+  });
+  return {
+    datasets: [
+      // The extremes of each stretch, as a band around the mean: no peak is lost.
+      series('dampest', (p) => p.humidityPct.max, { yAxisID: 'pct', borderWidth: 0, fill: '+1', backgroundColor: c.glassTint }),
+      series('driest', (p) => p.humidityPct.min, { yAxisID: 'pct', borderWidth: 0 }),
+      series('humidity, %', (p) => p.humidityPct.mean, { yAxisID: 'pct', borderColor: c.glass }),
+      series('temperature, °C', (p) => p.temperatureC.mean, { yAxisID: 'degC', borderColor: c.act, borderDash: [6, 3] }),
+      series('dew point, °C', (p) => p.dewPointC, { yAxisID: 'degC', borderColor: c.soft, borderDash: [2, 3], borderWidth: 1.5 }),
+    ],
+  };
+};
+
+const modelDataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> => ({
+  datasets: [
+    {
+      label: 'mould index, of 6',
+      data: points.map((p) => ({ x: p.at, y: p.index })),
+      pointRadius: 0,
+      borderWidth: 2,
+      borderColor: c.act,
+      yAxisID: 'y',
+    },
+    {
+      label: 'early warning, of 1',
+      data: points.map((p) => ({ x: p.at, y: p.dose })),
+      pointRadius: 0,
+      borderWidth: 2,
+      borderColor: c.lamp,
+      borderDash: [6, 3],
+      yAxisID: 'y',
+    },
+  ],
+});
+
+const timeAxis = (chart: ChartData, c: Colours) => ({
+  type: 'time' as const,
+  min: Date.parse(chart.from),
+  max: Date.parse(chart.to),
+  ticks: { color: c.soft, maxTicksLimit: 9, maxRotation: 0 },
+  grid: { color: c.line },
+});
+
+/** The band of the place, its events, and the silences of its log. */
+function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number }, c: Colours): Record<string, AnnotationOptions> {
+  const limit = (value: number): AnnotationOptions => ({
+    type: 'line',
+    yMin: value,
+    yMax: value,
+    yScaleID: 'pct',
+    borderColor: c.soft,
+    borderWidth: 1,
+    borderDash: [4, 4],
+  });
+  const marks: Record<string, AnnotationOptions> = { low: limit(band.lowPct), high: limit(band.highPct) };
+  chart.events.forEach((e, i) => {
+    marks[`event${i}`] = { type: 'line', xMin: Date.parse(e.at), xMax: Date.parse(e.at), borderColor: c.lamp, borderWidth: 1 };
+  });
+  chart.gaps.forEach((g, i) => {
+    marks[`gap${i}`] = { type: 'box', xMin: Date.parse(g.from), xMax: Date.parse(g.to), backgroundColor: c.line, borderWidth: 0 };
+  });
+  return marks;
+}
+
+/** The air of a place over time with its band, events and silences, and below it what the models made of it. */
+export function ClimateChart({ chart, band }: { chart: ChartData; band: { lowPct: number; highPct: number } }) {
+  const c = chartColours();
+  const common = {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    normalized: true,
+    parsing: false,
+    interaction: { mode: 'index', intersect: false },
+  } as const;
+  const axis = (position: 'left' | 'right', text: string, more: object) => ({
+    position,
+    title: { display: true, text, color: c.soft },
+    ticks: { color: c.soft },
+    grid: { color: position === 'left' ? c.line : 'transparent' },
+    ...more,
+  });
+  const tooltip = { filter: ({ dataset }: { dataset: { label?: string } }) => !['dampest', 'driest'].includes(dataset.label ?? '') };
+  const airOptions: ChartOptions<'line'> = {
+    ...common,
+    scales: { x: timeAxis(chart, c), pct: axis('left', '% RH', { min: 0, max: 100 }), degC: axis('right', '°C', {}) },
+    plugins: { legend: { display: false }, tooltip, annotation: { annotations: annotationsOf(chart, band, c) } },
+  };
+  const modelOptions: ChartOptions<'line'> = {
+    ...common,
+    scales: { x: timeAxis(chart, c), y: axis('left', 'risk', { min: 0, suggestedMax: 1.2 }) },
+    plugins: {
+      legend: { display: false },
+      annotation: { annotations: { one: { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] } } },
+    },
+  };
+  const last = chart.points.at(-1);
+  return (
+    <figure>
+      <div className="h-72">
+        <Line
+          data={dataOf(chart, c)}
+          options={airOptions}
+          role="img"
+          aria-label={`Humidity, temperature and dew point, ${chart.points.length} stretches`}
+        />
+      </div>
+      <div className="mt-2 h-36">
+        <Line data={modelDataOf(chart, c)} options={modelOptions} role="img" aria-label="Mould index and early warning" />
+      </div>
+      <figcaption className="mt-2 text-sm text-soft">
+        <Key className="border-glass" /> humidity with its extremes <Key className="border-act" dashed /> temperature{' '}
+        <Key className="border-soft" dashed /> dew point; below, <Key className="border-act" /> mould index (1: under the microscope) and{' '}
+        <Key className="border-lamp" dashed /> early warning (1: growth to be expected).
+        {last && ` Last: ${last.humidityPct.mean.toFixed(0)} %, ${last.temperatureC.mean.toFixed(1)} °C.`}
+        {chart.gaps.length > 0 && ` Grey: the log is silent, ${chart.gaps.length} ${chart.gaps.length === 1 ? 'time' : 'times'}.`}
+        {chart.events.length > 0 && ` Upright lines: ${[...new Set(chart.events.map((e) => eventWords(e.data)))].slice(0, 4).join('; ')}.`}
+      </figcaption>
+    </figure>
+  );
+}
+
+const Key = ({ className, dashed = false }: { className: string; dashed?: boolean }) => (
+  <span
+    aria-hidden="true"
+    className={`mr-1 ml-2 inline-block w-5 border-t-2 align-middle first:ml-0 ${dashed ? 'border-dashed' : ''} ${className}`}
+  />
+);

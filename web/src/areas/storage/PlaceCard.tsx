@@ -1,0 +1,69 @@
+import type { PlaceSummary } from '@bright-keeper/contract';
+import { storage } from '@bright-keeper/core';
+import { Link } from 'react-router';
+import { ClimateRibbon } from '../../ui/ClimateRibbon';
+import { At, Day, todayHere } from '../../ui/when';
+import { airWords, LEVEL_TONES, LEVEL_WORDS, zoneName } from './words';
+
+export const LevelChip = ({ level }: { level: PlaceSummary['assessment'] }) =>
+  level ? (
+    <span className={`rounded px-2 py-0.5 text-sm font-medium ${LEVEL_TONES[level.level]}`}>{LEVEL_WORDS[level.level]}</span>
+  ) : (
+    <span className="rounded border border-line px-2 py-0.5 text-sm text-soft">Not measured</span>
+  );
+
+/** What of the gel is left and until when, in a line. */
+export function GelLine({ gel }: { gel: NonNullable<PlaceSummary['gel']> }) {
+  return (
+    <>
+      {gel.massG} g of {storage.DESICCANTS[gel.kind].name}: {Math.round(gel.left * 100)} % left,{' '}
+      {gel.spentOn ? (
+        <>
+          spent <Day day={gel.spentOn.slice(0, 10)} />
+        </>
+      ) : (
+        'not spent within a year'
+      )}
+    </>
+  );
+}
+
+/** A place in the list: its ribbon, what it says now, and how it is. */
+export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }) {
+  return (
+    <li className="sheet p-4">
+      <div className="mb-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
+        <Link to={`/storage/${place.id}`} className="text-lg font-semibold hover:underline">
+          {place.name}
+        </Link>
+        <LevelChip level={place.assessment} />
+        <span className="text-soft">
+          {storage.placeFacts(place.kind).name} · {place.things} {place.things === 1 ? 'thing' : 'things'}
+        </span>
+        <span className="ml-auto font-mono">
+          {place.latest ? (
+            <>
+              {airWords(place.latest)} <span className="font-sans text-sm text-soft">{place.zone && zoneName(place.zone)}</span>
+            </>
+          ) : (
+            <span className="font-sans text-sm text-soft">no hygrometer</span>
+          )}
+        </span>
+      </div>
+      {place.ribbon.length > 0 && <ClimateRibbon days={place.ribbon} span={span} today={todayHere()} highPct={place.highPct} />}
+      <p className="mt-2 text-sm text-soft">
+        {place.latest && (
+          <>
+            Last heard <At instant={place.latest.at} />.{' '}
+          </>
+        )}
+        {place.gel && (
+          <>
+            <GelLine gel={place.gel} />.{' '}
+          </>
+        )}
+        {place.alerts.map((a) => a.title).join('. ')}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,69 @@
+import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { AlertList } from './AlertList';
+import { PlaceCard } from './PlaceCard';
+import { useOverview } from './queries';
+import { airWords } from './words';
+
+/** Every place as a ribbon of days, and what wants the keeper about them. */
+export function StoragePage() {
+  const overview = useOverview();
+  if (overview.isPending) return <Loading />;
+  if (overview.isError) return <Failure error={overview.error} onRetry={() => void overview.refetch()} />;
+  const { places, outdoors, ribbonDays } = overview.data;
+  const alerts = places.flatMap((p) => p.alerts);
+  const ahead = outdoors?.forecast?.readings.slice(0, 24) ?? [];
+  return (
+    <Page
+      title="Storage"
+      sub="Is it safe, since when not, and what is the cheapest thing that fixes it."
+      actions={
+        <>
+          <ButtonLink to="/warm-up">In from the cold</ButtonLink>
+          <ButtonLink to="/hygrometers">Hygrometers</ButtonLink>
+          <ButtonLink to="/storage/new" look={places.length === 0 ? 'filled' : 'plain'}>
+            Add a place
+          </ButtonLink>
+        </>
+      }
+    >
+      {places.length === 0 ? (
+        <Empty title="Where do your things live?" action={<ButtonLink to="/storage/new">Add the first place</ButtonLink>}>
+          A shelf, a cupboard, a box: say where, put a hygrometer beside it, and Bright Keeper reads it against fungus.
+        </Empty>
+      ) : (
+        <div className="space-y-8">
+          {alerts.length > 0 && (
+            <Section title="Wants you">
+              <AlertList alerts={alerts} />
+            </Section>
+          )}
+          <Section
+            title="Places"
+            aside={`the last ${ribbonDays} days; a column is a day, as high as it was damp; the line is the early warning, its top growth`}
+          >
+            <ul className="space-y-3">
+              {places.map((place) => (
+                <PlaceCard key={place.id} place={place} span={ribbonDays} />
+              ))}
+            </ul>
+          </Section>
+          {outdoors?.latest && (
+            <Section title="Outside">
+              <p className="sheet p-4">
+                {outdoors.name}: <span className="font-mono">{airWords(outdoors.latest)}</span>
+                {ahead.length > 0 && (
+                  <span className="text-soft">
+                    {' '}
+                    · the next day between {Math.min(...ahead.map((r) => r.temperatureC)).toFixed(0)} and{' '}
+                    {Math.max(...ahead.map((r) => r.temperatureC)).toFixed(0)} °C, up to{' '}
+                    {Math.max(...ahead.map((r) => r.humidityPct)).toFixed(0)} %
+                  </span>
+                )}
+              </p>
+            </Section>
+          )}
+        </div>
+      )}
+    </Page>
+  );
+}

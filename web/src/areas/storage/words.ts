@@ -1,0 +1,65 @@
+import type { ClimateEventData, Latest } from '@bright-keeper/contract';
+import { air, fungus, storage } from '@bright-keeper/core';
+
+export const LEVEL_WORDS: Record<fungus.RiskLevel, string> = { safe: 'Safe', watch: 'Watch', act: 'Act now' };
+export const LEVEL_TONES: Record<fungus.RiskLevel, string> = {
+  safe: 'bg-glass-tint text-glass',
+  watch: 'bg-lamp-tint text-lamp',
+  act: 'bg-act-tint text-act',
+};
+
+export const zoneName = (zone: air.ZoneId): string => air.ZONES.find((z) => z.id === zone)!.name;
+
+/** "19.4 °C, 47 %". */
+export const airWords = ({ temperatureC, humidityPct }: Pick<Latest, 'temperatureC' | 'humidityPct'>): string =>
+  `${temperatureC.toFixed(1)} °C, ${humidityPct.toFixed(0)} %`;
+
+export const hoursWords = (hours: number): string =>
+  hours < 1.5 ? `${Math.round(hours * 60)} min` : hours < 48 ? `${hours.toFixed(hours < 10 ? 1 : 0)} h` : `${(hours / 24).toFixed(1)} days`;
+
+export const minutesWords = (minutes: number): string =>
+  minutes === Infinity
+    ? 'for ever'
+    : minutes < 90
+      ? `${Math.ceil(minutes)} min`
+      : `${Math.floor(minutes / 60)} h ${Math.ceil(minutes % 60)} min`;
+
+const COLOUR_WORDS: Record<storage.IndicatorColour, string> = { dry: 'dry', turning: 'turning', spent: 'spent' };
+
+export function eventWords(data: ClimateEventData): string {
+  switch (data.kind) {
+    case 'opened':
+      return 'Opened';
+    case 'gel-set':
+      return `${data.massG} g of ${storage.DESICCANTS[data.desiccant].name} put in, ${data.loadingPct} % water`;
+    case 'gel-dried':
+      return 'Desiccant dried again';
+    case 'gel-out':
+      return 'Desiccant taken out';
+    case 'indicator':
+      return `Indicator read: ${COLOUR_WORDS[data.colour]}`;
+    case 'note':
+      return data.text;
+    case 'clock-jump':
+      return data.detail;
+    case 'item-in':
+      return `${data.name} put in`;
+    case 'item-out':
+      return `${data.name} taken out`;
+    default:
+      return data satisfies never;
+  }
+}
+
+/** How each kind of event is marked under a ribbon: one letter, so that shape and colour need not tell. */
+export const EVENT_MARKS: Record<ClimateEventData['kind'], string> = {
+  opened: 'o',
+  'gel-set': 'G',
+  'gel-dried': 'D',
+  'gel-out': 'x',
+  indicator: 'i',
+  note: 'n',
+  'clock-jump': 'c',
+  'item-in': '↓',
+  'item-out': '↑',
+};
