@@ -19,8 +19,8 @@ export type Assessment = {
   peak: Exposure;
   /** Since when the level has been what it is; null when it has been so from the beginning. */
   since: string | null;
-  /** If it goes on as in the last week: days until each model expects growth; Infinity when it does not. */
-  daysToGrowth: { byIndex: number; byDose: number };
+  /** If it goes on as in the last week: days until each model expects growth; null when it does not. */
+  daysToGrowth: { byIndex: number | null; byDose: number | null };
   /** What the gaps of the log may hide. The same when there is no gap. */
   best: Exposure & { level: RiskLevel };
   worst: Exposure & { level: RiskLevel };
@@ -80,15 +80,21 @@ function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: As
   return { now: { index: mould.index, dose }, peak, weekAgo, since };
 }
 
-function daysLeft(now: number, weekAgo: number, limit: number, days: number): number {
+function daysLeft(now: number, weekAgo: number, limit: number, days: number): number | null {
   if (now >= limit) return 0;
   const perDay = (now - weekAgo) / days;
-  return perDay > 1e-6 ? (limit - now) / perDay : Infinity;
+  return perDay > 1e-6 ? (limit - now) / perDay : null;
 }
 
 const rounded = (n: number): string => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
 const dayWords = (days: number): string =>
   days < 1.5 ? 'a day' : days < 60 ? `${Math.round(days)} days` : `${Math.round(days / 30.4)} months`;
+
+/** The sooner of the two models, as far as the school listens to them; null when neither expects growth. */
+export function soonestGrowth({ byIndex, byDose }: Assessment['daysToGrowth'], school: HumiditySchool): number | null {
+  const heard = (school === 'relaxed' ? [byIndex] : [byIndex, byDose]).filter((d) => d !== null);
+  return heard.length > 0 ? Math.min(...heard) : null;
+}
 
 function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceState }: AssessOptions): string[] {
   const { name, sensitivity } = SURFACE_STATES[surfaceState];
@@ -96,8 +102,8 @@ function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceSta
     `Mould index ${rounded(a.now.index)} of 6 for ${name} (${CLASSES[sensitivity].name}); growth shows under the microscope at 1.`,
     `Early warning: ${rounded(a.now.dose)} of 1, the dose at which growth on optics is to be expected.`,
   ];
-  const soonest = humiditySchool === 'relaxed' ? a.daysToGrowth.byIndex : Math.min(a.daysToGrowth.byIndex, a.daysToGrowth.byDose);
-  if (soonest > 0 && soonest !== Infinity) reasons.push(`If it goes on as in the last week, growth in ${dayWords(soonest)}.`);
+  const soonest = soonestGrowth(a.daysToGrowth, humiditySchool);
+  if (soonest) reasons.push(`If it goes on as in the last week, growth in ${dayWords(soonest)}.`);
   if (a.gapHours > 0 && a.best.level !== a.worst.level)
     reasons.push(`The log is silent for ${dayWords(a.gapHours / HOURS_A_DAY)}: at best it is ${a.best.level}, at worst ${a.worst.level}.`);
   else if (a.gapHours > 0)

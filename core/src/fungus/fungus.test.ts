@@ -138,7 +138,7 @@ describe('the verdict on a log', () => {
     const young = assess(steady(20, 25, 70, 6), options('cautious'));
     expect(young.level).toBe('safe');
     expect(young.daysToGrowth.byDose).toBeCloseTo(80, 0);
-    expect(young.daysToGrowth.byIndex).toBe(Infinity);
+    expect(young.daysToGrowth.byIndex).toBeNull();
     expect(young.reasons.join(' ')).toMatch(/growth in 3 months/);
     const later = assess(steady(60, 25, 70, 6), options('cautious'));
     expect(later.since).toBe('2026-02-20T00:00:00.000Z');

@@ -108,6 +108,16 @@ describe('a box with gel or a lining, hour by hour', () => {
     expect(run.loadingGPerG[0]).toBeCloseTo(0.1, 6);
   });
 
+  it('just filled with dry gel, shares the water of its lining with it', () => {
+    const lined = box({ desiccant: gel(100), bufferGPerPct: 0.5 });
+    const room = logOf(1, () => [22, 65]);
+    const fresh = simulateBox(lined, room, { freshDesiccant: true }).readings[0]!.humidityPct;
+    expect(fresh).toBeGreaterThan(simulateBox(lined, room).readings[0]!.humidityPct + 10);
+    // Half a gram a percent from 65 % down, against 98 g of uptake: both sides hold the same water.
+    const given = 0.5 * (65 - fresh) + 0.05 * (absoluteHumidityGm3(22, 65) - absoluteHumidityGm3(22, fresh));
+    expect(100 * (desiccantUptake('silica-gel', 22, fresh) - 0.02)).toBeCloseTo(given, 3);
+  });
+
   /** `science.md`: 50 L, room 22 degC 65 %, two openings a week swapping half, gel at 2 %. */
   it.each([
     [0.5, 20, 20],

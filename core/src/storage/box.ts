@@ -18,6 +18,8 @@ export type Box = {
 export type BoxOptions = {
   /** The air in it at the beginning, % RH; in balance with its desiccant, else with the room, where it is not said. */
   startHumidityPct?: number;
+  /** The desiccant has only just been put in: air and lining begin in balance with the room. */
+  freshDesiccant?: boolean;
   /** When it was opened; left out: as often as `openingsPerWeek` says, evenly. */
   openings?: readonly string[];
 };
@@ -158,6 +160,11 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
   let nextOpening = openings.findIndex((o) => o > startMs);
   let vapour = startVapour(box, first, options.startHumidityPct);
   let water = waterIn(box, volumeM3, first.temperatureC, vapour);
+  if (options.freshDesiccant && box.desiccant) {
+    const { desiccant, ...bare } = box;
+    water = waterIn(bare, volumeM3, first.temperatureC, vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
+    vapour = solveVapour(box, volumeM3, { temperatureC: first.temperatureC, vapourGm3: 0 }, water, 0, rate, vapour);
+  }
 
   const readings: Reading[] = [];
   const loadingGPerG: number[] = [];

@@ -52,3 +52,15 @@ export function recommendHome(thing: Thing, places: readonly PlaceClimate[], sch
   reasons.push(facts.tradeOff);
   return { placeId: best.id, reasons };
 }
+
+/** A place has to suit this much better before a move is worth a word (our choice). */
+const WORTH_MOVING = 3;
+
+/** A clearly better home than the place it lies in; null when it may stay. */
+export function betterHome(thing: Thing, placeId: string, places: readonly PlaceClimate[], school: Schools['store']): HomeAdvice | null {
+  const here = places.find((p) => p.id === placeId);
+  const home = recommendHome(thing, places, school);
+  const there = places.find((p) => p.id === home?.placeId);
+  if (!here || !home || !there) return home;
+  return cost(thing, here, school) - cost(thing, there, school) >= WORTH_MOVING ? home : null;
+}

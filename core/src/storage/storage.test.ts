@@ -4,6 +4,7 @@ import { dewPointC } from '../air/saturation.js';
 import { logOf } from '../testing/logs.js';
 import {
   bestSingleChange,
+  betterHome,
   CLOSED_FOR_LONG_DAYS,
   downsample,
   indoorFromOutdoor,
@@ -204,6 +205,10 @@ describe('a recommended home', () => {
   it('is a controlled place in a damp climate, and never the travel bag', () => {
     expect(recommendHome({ kind: 'lens', traits: {} }, [dampShelf, box, bag], 'by-climate')!.placeId).toBe('box');
     expect(recommendHome({ kind: 'lens', traits: {} }, [place('dry shelf', 'shelf', 46), bag], 'by-climate')!.placeId).toBe('dry shelf');
+  });
+  it('is only worth a move when it is clearly better', () => {
+    expect(betterHome({ kind: 'lens', traits: {} }, 'shelf', [dampShelf, box], 'by-climate')?.placeId).toBe('box');
+    expect(betterHome({ kind: 'lens', traits: {} }, 'cabinet', [cabinet, box], 'by-climate')).toBeNull();
   });
   it('gives a rubbery finish air', () => {
     const advice = recommendHome({ kind: 'mirrorless-body', traits: { rubberisedCoating: true } }, [box, cabinet], 'by-climate')!;

@@ -5,6 +5,8 @@ import { simulateBox, type Box } from './box.js';
 /** A box as it might be. `setPointPct` is a dry cabinet's; `powerCut` is when it has no current. */
 export type Scenario = {
   box: Box;
+  /** Its desiccant has only just been put in. */
+  freshDesiccant?: boolean;
   setPointPct?: number | null;
   powerCut?: { from: string; to: string } | null;
 };
@@ -25,8 +27,8 @@ export type ScenarioResult = {
 type Band = { lowPct: number; highPct: number };
 
 /** With current, a dry cabinet holds its set-point where the room is damper; without, it is a box with a fair seal. */
-function run({ box, setPointPct, powerCut }: Scenario, room: readonly Reading[]) {
-  if (setPointPct == null) return simulateBox(box, room);
+function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, room: readonly Reading[]) {
+  if (setPointPct == null) return simulateBox(box, room, { freshDesiccant });
   const held = (r: Reading): Reading => ({ ...r, humidityPct: Math.min(setPointPct, r.humidityPct) });
   if (!powerCut) return { readings: room.map(held), loadingGPerG: room.map(() => 0), exhaustedAt: null };
   const before = room.filter((r) => r.at < powerCut.from).map(held);
@@ -68,7 +70,11 @@ export function singleChanges(scenario: Scenario): SingleChange[] {
   const { box } = scenario;
   const dried = { kind: 'silica-gel', massG: Math.max(100, 2 * (box.desiccant?.massG ?? 0)), loadingGPerG: 0.02 } as const;
   const changes: SingleChange[] = [
-    { id: 'more-gel', name: `${dried.massG.toFixed(0)} g of dry gel`, scenario: { ...scenario, box: { ...box, desiccant: dried } } },
+    {
+      id: 'more-gel',
+      name: `${dried.massG.toFixed(0)} g of dry gel`,
+      scenario: { ...scenario, freshDesiccant: true, box: { ...box, desiccant: dried } },
+    },
     {
       id: 'better-seal',
       name: 'a seal twice as tight',

@@ -113,9 +113,9 @@ export class LogService {
     } catch {
       throw problem(airErrors, 'log-format');
     }
-    const { value, error } = logFormat.validate(parsed, JOI_OPTIONS);
-    if (error) throw problem(airErrors, 'log-format', { fields: fieldsOf(error) });
-    return value;
+    const checked = logFormat.validate(parsed, JOI_OPTIONS);
+    if (checked.error) throw problem(airErrors, 'log-format', { fields: fieldsOf(checked.error) });
+    return checked.value;
   }
 
   /** Reads a whole log; with `check` it only tells what would become of it. */

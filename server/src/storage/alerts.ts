@@ -18,7 +18,7 @@ const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 
 /** Rising now, or the mark that a damp season has left. */
 function titleOf({ level, daysToGrowth }: NonNullable<PlaceSummary['assessment']>): string {
-  const rising = Math.min(daysToGrowth.byIndex, daysToGrowth.byDose) !== Infinity && daysToGrowth.byDose > 0;
+  const rising = [daysToGrowth.byIndex, daysToGrowth.byDose].some((days) => days !== null && days > 0);
   if (level === 'act') return 'Fungus is to be expected';
   return rising ? 'Fungus risk is rising' : 'It has been damp for long';
 }

@@ -16,7 +16,7 @@ import { air, care, fungus, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
 import { DeviceService, latestOf } from '../air/device.service.js';
-import { hourlyOf, SeriesService } from '../air/series.service.js';
+import { SeriesService } from '../air/series.service.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
@@ -31,10 +31,16 @@ const MS_PER_DAY = 24 * MS_PER_HOUR;
 const RIBBON_DAYS = 90;
 const WHAT_IF_DAYS = 120;
 const SEAL_DAYS = 21;
+const ADVICE_DAYS = 60;
 /** Up to so long a span is drawn from single readings, longer ones from hours. */
 const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
 /** What lies in a place is taken as soiled unless a thing's own page knows better. */
 const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
+
+const since = (log: readonly air.Reading[], fromMs: number): air.Reading[] => {
+  const from = new Date(fromMs).toISOString();
+  return log.filter((r) => r.at >= from);
+};
 
 const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
 
@@ -130,7 +136,7 @@ export class ClimateService {
     const all = await this.series.hours(db, id, { fromMs: 0, toMs });
     const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, { fromMs, toMs }) : all;
     const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
-    const hourly = hourlyOf(all);
+    const hourly = await this.series.hourly(db, id, { fromMs: 0, toMs });
     const index = fungus.mouldIndex(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity });
     const dose = fungus.earlyWarning(hourly);
     let i = 0;
@@ -160,7 +166,7 @@ export class ClimateService {
       setPointPct: place.kind === 'dry-cabinet' ? (place.lowPct + place.highPct) / 2 : null,
       lowPct: place.lowPct,
       highPct: place.highPct,
-      room: known.room.readings.filter((r) => Date.parse(r.at) >= now - WHAT_IF_DAYS * MS_PER_DAY),
+      room: since(known.room.readings, now - WHAT_IF_DAYS * MS_PER_DAY),
       roomName: known.room.climate.name,
     };
   }
@@ -180,7 +186,8 @@ export class ClimateService {
     const events = await this.deviceRepository.eventsOfPlace(db, place.id);
     const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...events.map((e) => e.at.getTime()));
     const room = await this.rooms.around(db, place, { fromMs: oldest, toMs });
-    return { place, hours, hourly: hourlyOf(hours), events, room };
+    const hourly = await this.series.hourly(db, place.id, { fromMs: 0, toMs });
+    return { place, hours, hourly, events, room };
   }
 
   private async summary(db: Db, known: Known, seal: storage.HalfLife | null = null): Promise<PlaceSummary> {
@@ -189,7 +196,8 @@ export class ClimateService {
     const latest = latestOf(await this.series.latest(db, place.id));
     const { schools } = await this.settings.get(db);
     // The hour that is not over yet still changes; the models wait for its end.
-    const whole = hourly.filter((r) => Date.parse(r.at) <= now.getTime() - MS_PER_HOUR);
+    const lastWhole = new Date(now.getTime() - MS_PER_HOUR).toISOString();
+    const whole = hourly.filter((r) => r.at <= lastWhole);
     const print = printOf(whole);
     const assessment = whole.length > 0 ? this.assess(whole, schools.humidity, print) : null;
     const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
@@ -202,9 +210,9 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: things.length,
       assessment,
-      ribbon: ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY),
+      ribbon: this.memo.get(`ribbon/${print}/${hours.length}`, () => ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY)),
       gel,
-      alerts: alertsOfPlace({ place, hourly, assessment, gel, things, now }),
+      alerts: alertsOfPlace({ place, hourly: since(whole, now.getTime() - RIBBON_DAYS * MS_PER_DAY), assessment, gel, things, now }),
     };
   }
 
@@ -219,14 +227,10 @@ export class ClimateService {
     const gelIn = events.filter((e) => e.data.kind === 'gel-set' || e.data.kind === 'gel-out');
     if (gelIn[0]?.data.kind === 'gel-set') return null;
     const from = this.clock.now().getTime() - SEAL_DAYS * MS_PER_DAY;
-    const inside = hourly.filter((r) => Date.parse(r.at) >= from);
+    const inside = since(hourly, from);
     if (inside.length === 0) return null;
     const openings = events.filter((e) => e.data.kind === 'opened').map((e) => e.at.toISOString());
-    return storage.fitMoistureHalfLife(
-      inside,
-      room.readings.filter((r) => Date.parse(r.at) >= from),
-      openings.length > 0 ? { openings } : {},
-    );
+    return storage.fitMoistureHalfLife(inside, since(room.readings, from), openings.length > 0 ? { openings } : {});
   }
 
   private airChangesOf(place: Place, seal: storage.HalfLife | null): PlacePage['airChanges'] {
@@ -255,7 +259,7 @@ export class ClimateService {
       return [];
     });
     if (gelEvents.length === 0) return null;
-    const inside = hourly.filter((r) => Date.parse(r.at) > now.getTime() - MS_PER_DAY);
+    const inside = since(hourly, now.getTime() - MS_PER_DAY);
     const box = this.boxOf(place, seal);
     // Reckoned once an hour at most: a year ahead is walked each time.
     const hour = Math.floor(now.getTime() / MS_PER_HOUR);
@@ -269,8 +273,8 @@ export class ClimateService {
     const climates = await this.climates(db);
     const { schools } = await this.settings.get(db);
     return (await this.stays.inPlace(db, place.id)).map(({ itemId, name, since, kind, traits }) => {
-      const home = storage.recommendHome({ kind, traits: care.withDefaults(kind, traits) }, climates, schools.store);
-      const better = home && home.placeId !== place.id ? { ...home, name: climates.find((c) => c.id === home.placeId)!.name } : null;
+      const home = storage.betterHome({ kind, traits: care.withDefaults(kind, traits) }, place.id, climates, schools.store);
+      const better = home ? { ...home, name: climates.find((c) => c.id === home.placeId)!.name } : null;
       return { itemId, name, since: since.toISOString(), better };
     });
   }
@@ -297,12 +301,12 @@ export class ClimateService {
   }
 
   private async eventsOf(db: Db, { place, events }: Known): Promise<ClimateEvent[]> {
-    const since = new Date(this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
-    const moves = (await this.stays.ofPlace(db, place.id, since)).flatMap(({ itemId, name, since: from, until }): ClimateEvent[] => [
+    const ribbonStart = new Date(this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
+    const moves = (await this.stays.ofPlace(db, place.id, ribbonStart)).flatMap(({ itemId, name, since: from, until }): ClimateEvent[] => [
       { id: `${itemId}-in-${from.getTime()}`, at: from.toISOString(), data: { kind: 'item-in', name } },
       ...(until ? [{ id: `${itemId}-out-${until.getTime()}`, at: until.toISOString(), data: { kind: 'item-out' as const, name } }] : []),
     ]);
-    const recent = [...events.map(toEvent), ...moves].filter((e) => e.at >= since.toISOString());
+    const recent = [...events.map(toEvent), ...moves].filter((e) => e.at >= ribbonStart.toISOString());
     return recent.sort((a, b) => b.at.localeCompare(a.at));
   }
 
@@ -316,7 +320,7 @@ export class ClimateService {
       ...this.boxOf(place, seal),
       ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}),
     };
-    const recent = room.readings.filter((r) => Date.parse(r.at) >= this.clock.now().getTime() - 60 * MS_PER_DAY);
+    const recent = since(room.readings, this.clock.now().getTime() - ADVICE_DAYS * MS_PER_DAY);
     const best = storage.bestSingleChange({ box }, recent, place, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
     if (!best) return null;
     return `The single change that helps most: ${best.change.name}. Above its band ${Math.round(best.result.above * 100)} % of the time.`;

@@ -1,9 +1,10 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { fungus, storage } from '@bright-keeper/core';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ClimateRibbon, ribbonEvents } from '../../ui/ClimateRibbon';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { useNow } from '../../ui/useNow';
 import { At, todayHere } from '../../ui/when';
 import { withChoice } from '../care/planChoices';
 import { AlertList } from './AlertList';
@@ -33,7 +34,7 @@ function ChartSection({ place }: { place: PlaceData }) {
   const [id, , spanMs] = SPANS.find(([s]) => s === params.get('span')) ?? SPANS[3];
   const backMs = Math.max(0, Number(params.get('back') ?? 0)) * spanMs;
   // To the minute, so that the same question is not asked anew with every look.
-  const now = useMemo(() => Math.ceil(Date.now() / MINUTE) * MINUTE, [id, backMs, place.latest?.at]); // eslint-disable-line react-hooks/exhaustive-deps
+  const now = Math.ceil(useNow(MINUTE).getTime() / MINUTE) * MINUTE;
   const to = new Date(now - backMs).toISOString();
   const from = new Date(now - backMs - spanMs).toISOString();
   const chart = useChart(place.id, from, to);
@@ -81,19 +82,18 @@ function ChartSection({ place }: { place: PlaceData }) {
   );
 }
 
+/** When growth is to be expected if it goes on like this. */
+function soon(days: number | null): string {
+  if (days === null) return 'not as it is';
+  if (days === 0) return 'reached';
+  return days < 60 ? `in ${Math.ceil(days)} days` : `in ${Math.round(days / 30.4)} months`;
+}
+
 /** Both models side by side, with what a gap may hide. */
 function Risk({ assessment }: { assessment: fungus.Assessment }) {
   const { now, best, worst, peak, daysToGrowth, gapHours } = assessment;
   const widened = gapHours > 0 && (best.dose.toFixed(1) !== worst.dose.toFixed(1) || best.index.toFixed(1) !== worst.index.toFixed(1));
-  const soon = (days: number) =>
-    days === 0
-      ? 'reached'
-      : days === Infinity
-        ? 'not as it is'
-        : days < 60
-          ? `in ${Math.ceil(days)} days`
-          : `in ${Math.round(days / 30.4)} months`;
-  const row = (name: string, of: string, key: 'index' | 'dose', days: number) => (
+  const row = (name: string, of: string, key: 'index' | 'dose', days: number | null) => (
     <tr className="border-t border-line">
       <th scope="row" className="py-2 pr-3 text-left font-medium">
         {name}

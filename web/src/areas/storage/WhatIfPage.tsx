@@ -1,7 +1,7 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
 import { fungus, storage, type air } from '@bright-keeper/core';
 import { wrap, type Remote } from 'comlink';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import type { WhatIfWorker } from '../../workers/whatIf.worker';
@@ -13,15 +13,23 @@ import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
 type Results = { now: storage.ScenarioResult; then: storage.ScenarioResult };
 
-/** The worker of this page, started with it and ended with it. */
-function useWorker(): Remote<WhatIfWorker> | null {
-  const [remote, setRemote] = useState<{ api: Remote<WhatIfWorker> } | null>(null);
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/whatIf.worker.ts', import.meta.url), { type: 'module' });
-    setRemote({ api: wrap<WhatIfWorker>(worker) });
-    return () => worker.terminate();
+/** The worker of this page, made with it and ended with it. */
+function useWorker(): () => Remote<WhatIfWorker> {
+  const kept = useRef<{ worker: Worker; api: Remote<WhatIfWorker> } | null>(null);
+  useEffect(
+    () => () => {
+      kept.current?.worker.terminate();
+      kept.current = null;
+    },
+    [],
+  );
+  return useCallback(() => {
+    if (!kept.current) {
+      const worker = new Worker(new URL('../../workers/whatIf.worker.ts', import.meta.url), { type: 'module' });
+      kept.current = { worker, api: wrap<WhatIfWorker>(worker) };
+    }
+    return kept.current.api;
   }, []);
-  return remote?.api ?? null;
 }
 
 /** Reckons today and what-if side by side; an answer that comes after a newer question is dropped. */
@@ -34,22 +42,20 @@ function useResults(start: WhatIfStart, what: WhatIf, humiditySchool: fungus.Hum
   const text = JSON.stringify(what);
   const options = useMemo<fungus.AssessOptions>(() => ({ humiditySchool, surfaceState: 'soiled-glass' }), [humiditySchool]);
   useEffect(() => {
-    if (!worker) return;
     const turn = ++asked.current;
     const wanted = JSON.parse(text) as WhatIf;
     const band = { lowPct: start.lowPct, highPct: start.highPct };
     Promise.all([
-      worker.run([todayScenario(start)], start.room, band, options),
-      worker.run([scenarioOf(start, wanted)], roomOf(start, wanted), band, options),
+      worker().run([todayScenario(start)], start.room, band, options),
+      worker().run([scenarioOf(start, wanted)], roomOf(start, wanted), band, options),
     ]).then(
       ([now, then]) => turn === asked.current && setResults({ now: now[0]!, then: then[0]! }),
       (failure: unknown) => turn === asked.current && setError(failure),
     );
   }, [worker, start, text, options]);
   useEffect(() => {
-    if (!worker) return;
     const band = { lowPct: start.lowPct, highPct: start.highPct };
-    worker.best(todayScenario(start), start.room, band, options).then(setBest, setError);
+    worker().best(todayScenario(start), start.room, band, options).then(setBest, setError);
   }, [worker, start, options]);
   return { results, best, error };
 }

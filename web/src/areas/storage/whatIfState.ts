@@ -52,6 +52,7 @@ export function scenarioOf(start: WhatIfStart, what: WhatIf): storage.Scenario {
   const to = middle && new Date(Date.parse(middle) + what.powerCutDays * 86_400_000).toISOString();
   return {
     box: { ...box, airChangesPerDay: what.airChangesPerDay, openingsPerWeek: what.openingsPerWeek, ...(desiccant ? { desiccant } : {}) },
+    freshDesiccant: desiccant !== start.box.desiccant,
     setPointPct: what.setPointPct,
     powerCut: what.setPointPct !== null && what.powerCutDays > 0 && middle && to ? { from: middle, to } : null,
   };
