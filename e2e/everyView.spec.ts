@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { routes, type Shelf } from '@bright-keeper/contract';
+import { routes, type Devices, type Places, type Shelf } from '@bright-keeper/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { start, type Running } from './server.js';
@@ -10,7 +10,7 @@ let running: Running;
 let views: Record<string, string>;
 
 test.beforeAll(async ({ request }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   running = await start({ program: 'demo' });
   const { items } = (await (await request.get(`${running.url}${routes.gear}?limit=200`)).json()) as Shelf;
   const id = items.find((i) => i.name === 'Corvane 35/2')!.id;
@@ -20,6 +20,13 @@ test.beforeAll(async ({ request }) => {
   const cleaning = (await (await request.post(running.url + routes.cleanings, { data: { itemId: id, place: 'home' } })).json()) as {
     id: string;
   };
+  const { places } = (await (await request.get(running.url + routes.places)).json()) as Places;
+  const { devices } = (await (await request.get(running.url + routes.devices)).json()) as Devices;
+  const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
+  const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
+  const teardown = (await (
+    await request.post(running.url + routes.teardowns, { data: { itemId: old.id, depth: 'front-group' } })
+  ).json()) as { id: string };
   views = {
     Today: '/',
     Gear: '/gear',
@@ -31,6 +38,18 @@ test.beforeAll(async ({ request }) => {
     Clean: '/clean',
     Look: `/look/${look.id}`,
     Bench: `/bench/${cleaning.id}`,
+    Storage: '/storage',
+    'Add a place': '/storage/new',
+    Place: `/storage/${cupboard.id}?span=year`,
+    'Edit a place': `/storage/${cupboard.id}/edit`,
+    'What if': `/storage/${places.find((p) => p.name === 'Gasket box')!.id}/what-if`,
+    Hygrometers: `/hygrometers?device=${devices[0]!.id}`,
+    'Import a log': `/hygrometers/${devices[0]!.id}/log`,
+    'In from the cold': '/warm-up',
+    'In the field': '/field?happened=sand',
+    'Open it or not': `/gear/${old.id}/opening`,
+    Opened: `/teardown/${teardown.id}`,
+    'Stuck filter': `/gear/${id}/stuck-filter`,
     Supplies: '/supplies',
     Handbook: '/handbook',
     'Where is the dirt': '/diagnose',
@@ -61,7 +80,7 @@ const faults = async (page: Page): Promise<string[]> => {
 
 for (const theme of ['day', 'lamp', 'night-red'] as const)
   test(`every view can be used by everyone in the ${theme} theme`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.addInitScript((t) => localStorage.setItem('theme', t), theme);
     for (const [name, path] of Object.entries(views)) {
       await open(page, path);
@@ -72,7 +91,7 @@ for (const theme of ['day', 'lamp', 'night-red'] as const)
   });
 
 test('no view scrolls sideways on a phone, and thumbs find every button at the bench', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });
   for (const [name, path] of Object.entries(views)) {
     await open(page, path);
@@ -83,7 +102,7 @@ test('no view scrolls sideways on a phone, and thumbs find every button at the b
 });
 
 test('night-red shows nothing but red light', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await page.addInitScript(() => localStorage.setItem('theme', 'night-red'));
   for (const [name, path] of Object.entries(views)) {
     await open(page, path);

@@ -22,11 +22,6 @@ export type PlaceInput = {
   note: string;
 };
 
-const bandInOrder: Joi.CustomValidator<PlaceInput> = (input, helpers) =>
-  input.lowPct < input.highPct
-    ? input
-    : helpers.message({ custom: 'The upper end of the band must lie above the lower one.' }, { at: ['highPct'] });
-
 const fields = {
   name: Joi.string().pattern(/\S/, 'something to read').max(120).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
   kind: Joi.string()
@@ -39,13 +34,18 @@ const fields = {
     .valid(...storage.LINING_IDS)
     .required(),
   lowPct: Joi.number().min(0).max(100).required(),
-  highPct: Joi.number().min(0).max(100).required(),
+  highPct: Joi.number()
+    .min(0)
+    .max(100)
+    .greater(Joi.ref('lowPct'))
+    .messages({ 'number.greater': 'The upper end of the band must lie above the lower one.' })
+    .required(),
   standsInId: id().allow(null).required(),
   note: Joi.string().allow('').max(1000).required(),
 };
-export const placeInput = Joi.object<PlaceInput>(fields).custom(bandInOrder);
+export const placeInput = Joi.object<PlaceInput>(fields);
 export type PlaceUpdate = PlaceInput & { version: number };
-export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version().required() }).custom(bandInOrder);
+export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version().required() });
 
 /** Moves a thing into a place, or out of every place we know (null). */
 export type MoveItem = { placeId: string | null };

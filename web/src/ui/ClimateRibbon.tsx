@@ -8,7 +8,7 @@ const ZONE_FILLS: Record<air.ZoneId, string> = {
   good: 'fill-glass-tint',
   fair: 'fill-glass-tint',
   watch: 'fill-lamp-tint',
-  damp: 'fill-lamp',
+  damp: 'fill-lamp opacity-60',
   danger: 'fill-act',
 };
 

@@ -15,6 +15,10 @@ const STATIONS: Station[] = [
   { to: '/settings', name: 'Settings', icon: Settings },
 ];
 
+/** On a phone the first five lie at the bottom edge; the rest stands at the top. */
+const AT_THE_FOOT = 5;
+const AT_THE_TOP = STATIONS.slice(AT_THE_FOOT);
+
 const railLink = ({ isActive }: { isActive: boolean }) =>
   `flex min-h-11 items-center gap-2 border-b-2 px-3 ${isActive ? 'border-lamp font-semibold' : 'border-transparent text-soft hover:text-ink'}`;
 const footLink = ({ isActive }: { isActive: boolean }) =>
@@ -47,9 +51,13 @@ export function Shell() {
               </NavLink>
             ))}
           </nav>
-          <NavLink to="/settings" aria-label="Settings" className="ml-auto flex size-11 items-center justify-center md:hidden">
-            <Settings size={20} aria-hidden="true" />
-          </NavLink>
+          <div className="ml-auto flex md:hidden">
+            {AT_THE_TOP.map(({ to, name, icon: Icon }) => (
+              <NavLink key={to} to={to} aria-label={name} className="flex size-11 items-center justify-center">
+                <Icon size={20} aria-hidden="true" />
+              </NavLink>
+            ))}
+          </div>
         </div>
       </header>
       <div id="work">
@@ -59,7 +67,7 @@ export function Shell() {
         aria-label="Stations"
         className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden"
       >
-        {STATIONS.filter((s) => s.to !== '/settings').map(({ to, name, icon: Icon }) => (
+        {STATIONS.slice(0, AT_THE_FOOT).map(({ to, name, icon: Icon }) => (
           <NavLink key={to} to={to} end={to === '/'} className={footLink}>
             <Icon size={20} aria-hidden="true" /> {name}
           </NavLink>

@@ -20,7 +20,7 @@ export const AlertList = ({ alerts }: { alerts: readonly Alert[] }) => (
       return (
         <li key={alert.id} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 p-4 sm:flex-nowrap">
           <Icon size={24} className={`shrink-0 ${alert.tone === 'act' ? 'text-act' : 'text-lamp'}`} aria-hidden="true" />
-          <div className="min-w-0 flex-1">
+          <div className="min-w-0 flex-1 basis-48">
             <p>
               <span className="font-semibold">{alert.placeName}</span>: {alert.title}
             </p>

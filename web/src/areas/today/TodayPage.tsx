@@ -4,11 +4,12 @@ import { CalendarClock, Droplets, Hourglass, PlayCircle, ShieldAlert, Wrench, ty
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
-import { At, Day } from '../../ui/when';
+import { At, Day, todayHere } from '../../ui/when';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 import { logWords } from '../gear/words';
 import { AlertList } from '../storage/AlertList';
-import { useRemoveTimer } from '../storage/queries';
+import { useOverview, useRemoveTimer } from '../storage/queries';
+import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { useNow } from '../../ui/useNow';
 import { useStartLook } from '../inspection/queries';
 import { useMarkDone, useToday } from './queries';
@@ -184,6 +185,30 @@ function Timers({ timers }: { timers: Today['timers'] }) {
   );
 }
 
+/** Each measured place as a ribbon. */
+function Ribbons() {
+  const overview = useOverview();
+  const measured = (overview.data?.places ?? []).filter((p) => p.ribbon.length > 0);
+  if (!overview.data || measured.length === 0) return null;
+  return (
+    <Section title="The air" aside={`${overview.data.ribbonDays} days`}>
+      <ul className="sheet divide-y divide-line">
+        {measured.map((place) => (
+          <li key={place.id} className="px-4 py-2.5">
+            <p className="mb-1 flex justify-between gap-2">
+              <Link to={`/storage/${place.id}`} className="font-medium hover:underline">
+                {place.name}
+              </Link>
+              {place.latest && <span className="font-mono text-sm">{place.latest.humidityPct.toFixed(0)} %</span>}
+            </p>
+            <ClimateRibbon days={place.ribbon} span={overview.data.ribbonDays} today={todayHere()} highPct={place.highPct} />
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
 const greeting = (today: Today) => {
   const { items, neverLooked } = today.counts;
   return `${items} ${items === 1 ? 'thing' : 'things'} on the shelf${neverLooked > 0 ? `, ${neverLooked} not looked at yet` : ''}.`;
@@ -234,20 +259,23 @@ export function TodayPage() {
             {due.length === 0 ? <p className="sheet p-4">Nothing is due.</p> : <DueRows due={due} />}
           </Section>
         </div>
-        <Section title="Lately" className="lg:col-span-4">
-          <ol className="sheet divide-y divide-line">
-            {recent.map((entry) => (
-              <li key={entry.id} className="px-4 py-2">
-                <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">
-                  {entry.itemName}
-                </Link>
-                <span className="block text-sm text-soft">
-                  {logWords(entry.data).title}, <At instant={entry.at} />
-                </span>
-              </li>
-            ))}
-          </ol>
-        </Section>
+        <div className="space-y-8 lg:col-span-4">
+          <Ribbons />
+          <Section title="Lately">
+            <ol className="sheet divide-y divide-line">
+              {recent.map((entry) => (
+                <li key={entry.id} className="px-4 py-2">
+                  <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">
+                    {entry.itemName}
+                  </Link>
+                  <span className="block text-sm text-soft">
+                    {logWords(entry.data).title}, <At instant={entry.at} />
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </Section>
+        </div>
       </div>
     </Page>
   );

@@ -1,0 +1,221 @@
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { routes } from '@bright-keeper/contract';
+import { spawn } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { freshDirectory, start, type Running } from './server.js';
+
+let running: Running;
+test.beforeAll(async () => void (running = await start()));
+test.afterAll(() => running.kill('SIGTERM'));
+
+const HOUR = 3_600_000;
+const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+const post = async (request: APIRequestContext, path: string, data: object) =>
+  (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
+
+const place = {
+  name: 'Shelf',
+  kind: 'shelf',
+  volumeL: 200,
+  airChangesPerDay: null,
+  openingsPerWeek: 0,
+  lining: 'none',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
+const device = { source: 'csv', outdoor: false, everyMinutes: 60, note: '' };
+
+/** A log as a spreadsheet of the continent writes it: semicolons, decimal commas, day first. */
+function continentalLog(hours: number, humidity: (hoursAgo: number) => number): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  const rows = Array.from({ length: hours }, (_, i) => {
+    const ago = hours - i;
+    const at = new Date(Math.floor(Date.now() / HOUR) * HOUR - ago * HOUR);
+    const date = `${two(at.getUTCDate())}.${two(at.getUTCMonth() + 1)}.${at.getUTCFullYear()} ${two(at.getUTCHours())}:00`;
+    return `${date};${(19.5 + Math.sin(ago / 4)).toFixed(1).replace('.', ',')};${humidity(ago).toFixed(1).replace('.', ',')}`;
+  });
+  return ['Zeit;Temperatur (°C);Feuchte (%)', ...rows].join('\n');
+}
+
+test('a place is added, its log with decimal commas is read, and its ribbon, chart and risk appear', async ({ page }) => {
+  await page.goto(`${running.url}/storage`);
+  await page.getByRole('link', { name: 'Add the first place' }).click();
+  await page.getByLabel('Name').fill('North shelf');
+  await page.getByLabel('Should stay above, %').fill('70');
+  await button(page, 'Add it').click();
+  await expect(page.getByText('The upper end of the band must lie above the lower one.')).toBeVisible();
+  await page.getByLabel('Should stay above, %').fill('35');
+  await button(page, 'Add it').click();
+  await page.getByRole('link', { name: 'North shelf' }).click();
+  await page.getByRole('link', { name: 'Put a hygrometer in it' }).click();
+  await button(page, 'Add a hygrometer').click();
+  await page.getByLabel('Name').fill('Logger');
+  await page.getByLabel('Where its readings come from').selectOption({ label: 'I import its log as a file' });
+  await page.getByLabel('Lies in').selectOption('North shelf');
+  await button(page, 'Add it').click();
+  await page.getByRole('link', { name: 'Import a log' }).click();
+
+  const file = join(freshDirectory(), 'log.csv');
+  writeFileSync(file, `${continentalLog(40 * 24, (ago) => (ago > 400 && ago < 430 ? 88 : 67))}\n31.02.2026 10:00;20,0;50,0\n`);
+  await page.getByLabel('The file').setInputFiles(file);
+  await expect(page.getByLabel('Decimals')).toHaveValue(',');
+  await expect(page.getByLabel('Date is written')).toHaveValue('dmy');
+  await expect(page.getByLabel('Humidity')).toHaveValue('Feuchte (%)');
+  await expect(page.getByRole('cell', { name: '67.0' }).first()).toBeVisible();
+  await expect(button(page, 'Import it')).toBeDisabled();
+  await page.getByLabel('Times are those of').fill('UTC');
+  await button(page, 'Check the whole file').click();
+  await expect(page.getByText(/960 of 961 rows are good/)).toBeVisible();
+  await expect(page.getByText('1 rows: no time that can be read')).toBeVisible();
+  await button(page, 'Import it').click();
+  await expect(page.getByText(/960 readings are in/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Storage', exact: true }).first().click();
+  await expect(page.getByRole('img', { name: /days of air; on the last one 67 % on average/ })).toBeVisible();
+  await expect(page.getByText('Damper than 60 %').first()).toBeVisible();
+  await page.getByRole('link', { name: 'North shelf' }).first().click();
+  await button(page, '3 months').click();
+  await expect(page.getByRole('img', { name: /Humidity, temperature and dew point/ })).toBeVisible();
+  await expect(page).toHaveURL(/span=season/);
+  await expect(page.getByRole('row', { name: /Early warning/ })).toContainText('of 1');
+});
+
+test('a simulated hygrometer pushes like a real one, live, and not without its key', async ({ page, request }) => {
+  const shelf = await post(request, routes.places, { ...place, name: 'Live shelf' });
+  await post(request, routes.devices, { ...device, name: 'Live probe', source: 'push', placeId: shelf.id });
+  await page.goto(`${running.url}/hygrometers`);
+  const row = page.getByRole('listitem', { name: 'Live probe' });
+  await row.getByRole('button', { name: 'Open' }).click();
+  await expect(row.getByText('Nothing heard of it yet.')).toBeVisible();
+  await row.getByRole('button', { name: 'Make a key' }).click();
+  const command = await row.getByText(/^npm run hygrometer/).innerText();
+  const token = /--token (\S+)/.exec(command)![1]!;
+  const run = (key: string) =>
+    spawn(process.execPath, [
+      join(import.meta.dirname, '..', 'devices', 'dist', 'hygrometer.js'),
+      '--url',
+      running.url,
+      '--token',
+      key,
+      '--every',
+      '1',
+      '--spot',
+      'cupboard',
+    ]);
+  const wrong = run('wrong');
+  const complaint = await new Promise<string>((resolve) => wrong.stderr.once('data', (d: Buffer) => resolve(d.toString())));
+  wrong.kill();
+  expect(complaint).toMatch(/401/);
+  const probe = run(token);
+  try {
+    await expect(row.getByText(/°C, \d+ %/)).toBeVisible({ timeout: 20_000 });
+    await page.goto(`${running.url}/storage/${shelf.id}`);
+    await expect(page.getByText(/heard/).first()).toBeVisible();
+  } finally {
+    probe.kill();
+  }
+});
+
+test('a salt test corrects what is shown, keeps what was read, and refuses what cannot be right', async ({ page, request }) => {
+  const shelf = await post(request, routes.places, { ...place, name: 'Salt shelf' });
+  await post(request, routes.devices, { ...device, name: 'Dial', source: 'hand', placeId: shelf.id });
+  await page.goto(`${running.url}/hygrometers`);
+  const row = page.getByRole('listitem', { name: 'Dial' });
+  await row.getByRole('button', { name: 'Open' }).click();
+  await row.getByLabel('It reads, °C').fill('25');
+  await row.getByLabel('and % RH').fill('155');
+  await row.getByRole('button', { name: 'Note it' }).click();
+  await expect(row.getByText('At most 100.')).toBeVisible();
+  await row.getByLabel('and % RH').fill('55,0');
+  await row.getByRole('button', { name: 'Note it' }).click();
+  await expect(row.getByText('25.0 °C, 55 %')).toBeVisible();
+
+  await row.getByText('Salt test', { exact: false }).first().click();
+  await row.getByRole('button', { name: 'A second salt' }).click();
+  for (const [i, pct] of ['74', '36'].entries()) {
+    await row.getByLabel('at °C').nth(i).fill('25');
+    await row.getByLabel('it read, %').nth(i).fill(pct);
+  }
+  await expect(row.getByText('Gain 1.119, offset -7.49 %')).toBeVisible();
+  await row.getByLabel('it read, %').nth(1).fill('72');
+  await expect(row.getByText(/This cannot be right/)).toBeVisible();
+  await expect(row.getByRole('button', { name: 'Keep this salt test' })).toBeDisabled();
+  await row.getByLabel('it read, %').nth(1).fill('36');
+  await row.getByRole('button', { name: 'Keep this salt test' }).click();
+  await expect(row.getByText('25.0 °C, 54 %')).toBeVisible();
+  await expect(row.getByText('(it says 55.0 %)', { exact: false })).toBeVisible();
+});
+
+test('a box: gel goes in, and what-if says in a worker what more of it, or a better seal, would do', async ({ page, request }) => {
+  const room = await post(request, routes.places, { ...place, name: 'Damp room', highPct: 80 });
+  const box = await post(request, routes.places, {
+    ...place,
+    name: 'Gasket box',
+    kind: 'sealed-box',
+    volumeL: 50,
+    airChangesPerDay: 2,
+    openingsPerWeek: 2,
+    highPct: 50,
+    standsInId: room.id,
+  });
+  const probe = await post(request, routes.devices, { ...device, name: 'Room logger', placeId: room.id });
+  const format = {
+    delimiter: ';',
+    decimal: ',',
+    dateOrder: 'dmy',
+    date: 'Zeit',
+    time: null,
+    temperature: 'Temperatur (°C)',
+    humidity: 'Feuchte (%)',
+    temperatureUnit: 'C',
+    humidityUnit: 'pct',
+    timeZone: 'UTC',
+  };
+  await request.post(`${running.url}${routes.logImport(probe.id)}?format=${encodeURIComponent(JSON.stringify(format))}`, {
+    headers: { 'content-type': 'text/csv' },
+    data: continentalLog(100 * 24, () => 68),
+  });
+  await page.goto(`${running.url}/storage/${box.id}`);
+  await page.getByLabel('Grams, dry').fill('nothing');
+  await expect(button(page, 'Put it in, freshly dried')).toBeDisabled();
+  await page.getByLabel('Grams, dry').fill('60');
+  await button(page, 'Put it in, freshly dried').click();
+  await expect(page.getByText(/60 g of silica gel, type A: \d+ % left, spent in/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'What if?' }).first().click();
+  const today = page.getByRole('region', { name: 'Today' });
+  const whatIf = page.getByRole('region', { name: 'What if' });
+  await expect(today.getByText(/Above its band/).first()).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/By itself, /)).toBeVisible({ timeout: 20_000 });
+  const above = async (side: typeof today) => Number(/Above its band\s*(\d+) %/.exec((await side.innerText()).replace(/\n/g, ' '))![1]);
+  const before = await above(today);
+  expect(before).toBeGreaterThan(20);
+  await page.getByLabel(/^Desiccant/).fill('600');
+  await expect(page).toHaveURL(/massG=600/);
+  await expect.poll(() => above(whatIf), { timeout: 20_000 }).toBeLessThan(before);
+  await page.reload();
+  await expect(page.getByLabel(/^Desiccant/)).toHaveValue('600');
+});
+
+test('in from the cold: will it fog, how long to wait, and the wait stands on Today', async ({ page, request }) => {
+  await post(request, routes.gear, { name: 'Cold lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${running.url}/warm-up?startC=18&roomC=21&roomHumidityPct=40`);
+  await expect(page.getByText('It will not fog')).toBeVisible();
+  await page.getByLabel('How cold is it, °C').fill('cold');
+  await expect(page.getByText('A number from -40 to 50.')).toBeVisible();
+  await page.getByLabel('How cold is it, °C').fill('-5');
+  await expect(page.getByText(/It fogs: leave it shut for \d+ min/)).toBeVisible();
+  await page.getByLabel('The room, % RH').fill('97');
+  await expect(page.getByText('It fogs, and does not clear in this room')).toBeVisible();
+  await page.getByLabel('The room, % RH').fill('50');
+  await button(page, /^Start a timer for/).click();
+  await page.getByRole('link', { name: 'See Today' }).click();
+  await expect(heading(page, 'Waiting')).toBeVisible();
+  await expect(page.getByText(/Leave it shut for \d+ min more/)).toBeVisible();
+  await button(page, 'Stop waiting').click();
+  await expect(heading(page, 'Waiting')).toHaveCount(0);
+});
