@@ -45,6 +45,107 @@ async function coldStart() {
   );
 }
 
+/** How much memory a process holds now, and held at its most, MB. */
+function memoryOf(pid) {
+  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
+  const mb = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024);
+  return `${mb('VmRSS')} MB now, ${mb('VmHWM')} MB at most`;
+}
+
+/** A log of so many minutes as CSV, made as it is read, so that it is never held. */
+async function* minuteLog(rows, endMs) {
+  yield 'time,temperature,humidity\n';
+  for (let i = 0; i < rows; i += 10_000) {
+    const lines = Array.from({ length: Math.min(10_000, rows - i) }, (_, k) => {
+      const minute = i + k;
+      const at = new Date(endMs - (rows - minute) * 60_000).toISOString();
+      return `${at},${(20 + 3 * Math.sin(minute / 900)).toFixed(1)},${(55 + 12 * Math.sin(minute / 4000)).toFixed(1)}\n`;
+    });
+    yield lines.join('');
+  }
+}
+
+/** Five years of minutes into the running server, and its charts out again. */
+async function storageApi() {
+  const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-bench-'));
+  const url = `http://localhost:${PORT}`;
+  const server = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], {
+    env: { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DATA: dataDir },
+  });
+  const post = async (path, body) =>
+    (await fetch(url + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json();
+  for (;;) {
+    try {
+      if ((await fetch(`${url}/api/settings`)).ok) break;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  }
+  const usual = {
+    volumeL: 200,
+    airChangesPerDay: null,
+    openingsPerWeek: 0,
+    lining: 'none',
+    lowPct: 35,
+    highPct: 60,
+    standsInId: null,
+    note: '',
+  };
+  const place = await post('/api/storage/places', { name: 'Shelf', kind: 'shelf', ...usual });
+  const device = await post('/api/air/devices', {
+    name: 'Logger',
+    source: 'csv',
+    outdoor: false,
+    placeId: place.id,
+    everyMinutes: 1,
+    note: '',
+  });
+  const columns = { date: 'time', time: null, temperature: 'temperature', humidity: 'humidity' };
+  const format = { delimiter: ',', decimal: '.', dateOrder: 'iso', ...columns, temperatureUnit: 'C', humidityUnit: 'pct', timeZone: 'UTC' };
+  const endMs = Math.floor(Date.now() / 60_000) * 60_000;
+  const importRows = async (rows, end) => {
+    const begin = performance.now();
+    const response = await fetch(`${url}/api/air/devices/${device.id}/log?format=${encodeURIComponent(JSON.stringify(format))}`, {
+      method: 'POST',
+      headers: { 'content-type': 'text/csv' },
+      body: ReadableStream.from(minuteLog(rows, end)).pipeThrough(new TextEncoderStream()),
+      duplex: 'half',
+    });
+    const { accepted } = await response.json();
+    return { accepted, seconds: (performance.now() - begin) / 1000 };
+  };
+  const million = await importRows(1_000_000, endMs);
+  console.log(
+    `import of a CSV of 1 million rows: ${million.seconds.toFixed(1)} s, ${Math.round(million.accepted / million.seconds / 1000)},000 rows a second; memory ${memoryOf(server.pid)}`,
+  );
+  await importRows(1_630_000, endMs - 1_000_000 * 60_000);
+  const chart = async (days) => {
+    const begin = performance.now();
+    const from = new Date(endMs - days * 86_400_000).toISOString();
+    const query = new URLSearchParams({ from, to: new Date(endMs).toISOString(), points: '600' });
+    await (await fetch(`${url}/api/storage/places/${place.id}/chart?${query}`)).json();
+    return performance.now() - begin;
+  };
+  const first = await chart(365);
+  for (const [name, days] of [
+    ['an hour', 1 / 24],
+    ['a week', 7],
+    ['a year', 365],
+    ['5 years', 1826],
+  ]) {
+    const times = [];
+    for (let i = 0; i < 15; i += 1) times.push(await chart(days));
+    times.sort((a, b) => a - b);
+    console.log(`chart of ${name} out of 2.6 million readings: median ${times[7].toFixed(0)} ms`);
+  }
+  console.log(
+    `the first chart after an import: ${first.toFixed(0)} ms; memory of the server ${memoryOf(server.pid)} (aim for a year: under 150 ms median)`,
+  );
+  const ended = new Promise((resolve) => server.on('exit', resolve));
+  server.kill('SIGTERM');
+  await ended;
+}
+
 /** What the browser loads for the first page: the entry, everything it imports, and the page's own chunk with its imports. */
 function firstPage() {
   const assets = join(ROOT, 'web', 'dist', 'assets');
@@ -68,5 +169,8 @@ const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt();
 runTypeScript('bench/src/plan.ts');
 runTypeScript('bench/src/space.ts');
+runTypeScript('bench/src/box.ts');
+runTypeScript('bench/src/mould.ts');
 firstPage();
 await coldStart();
+await storageApi();

@@ -66,7 +66,9 @@ const newest = (folder) =>
 function isBuilt() {
   try {
     const built = statSync(join(ROOT, 'web', 'dist', 'index.html')).mtimeMs;
-    return ['core/src', 'contract/src', 'devices/src', 'server/src', 'demo/src', 'web/src', 'web/public'].every((folder) => newest(folder) < built);
+    return ['core/src', 'contract/src', 'devices/src', 'server/src', 'demo/src', 'web/src', 'web/public'].every(
+      (folder) => newest(folder) < built,
+    );
   } catch {
     return false;
   }

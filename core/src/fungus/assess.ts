@@ -62,10 +62,12 @@ function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: As
   const peak: Exposure = { index: 0, dose: 0 };
   const lastMs = readings.length > 0 ? Date.parse(readings.at(-1)!.at) : 0;
   let weekAgo: Exposure = { index: 0, dose: 0 };
+  let beforeMs = readings.length > 0 ? Date.parse(readings[0]!.at) : 0;
   for (let i = 1; i < readings.length; i++) {
     const before = readings[i - 1]!;
     const ms = Date.parse(readings[i]!.at);
-    const hours = (ms - Date.parse(before.at)) / MS_PER_HOUR;
+    const hours = (ms - beforeMs) / MS_PER_HOUR;
+    beforeMs = ms;
     mould = stepMould(mould, before, hours, of, DEFAULT_DECLINE);
     dose = stepDose(dose, before, hours / HOURS_A_DAY);
     peak.index = Math.max(peak.index, mould.index);

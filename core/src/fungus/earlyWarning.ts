@@ -41,9 +41,12 @@ export function stepDose(dose: number, { temperatureC, humidityPct }: Pick<Readi
 export function earlyWarning(readings: readonly Reading[], { start = 0 }: { start?: number } = {}): { at: string; dose: number }[] {
   let dose = start;
   let previous: Reading | null = null;
+  let previousMs = 0;
   return readings.map((reading) => {
-    if (previous) dose = stepDose(dose, previous, (Date.parse(reading.at) - Date.parse(previous.at)) / MS_PER_DAY);
+    const ms = Date.parse(reading.at);
+    if (previous) dose = stepDose(dose, previous, (ms - previousMs) / MS_PER_DAY);
     previous = reading;
+    previousMs = ms;
     return { at: reading.at, dose };
   });
 }

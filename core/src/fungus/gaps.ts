@@ -12,11 +12,18 @@ const MARGIN_PCT = 3;
 export type Gap = { from: string; to: string };
 
 /** Where a log is silent for more than six hours. */
-export const gapsOf = (readings: readonly Reading[]): Gap[] =>
-  readings.slice(1).flatMap((reading, i) => {
-    const from = readings[i]!.at;
-    return Date.parse(reading.at) - Date.parse(from) > GAP_H * MS_PER_HOUR ? [{ from, to: reading.at }] : [];
-  });
+export function gapsOf(readings: readonly Reading[]): Gap[] {
+  const gaps: Gap[] = [];
+  let before: Reading | null = null;
+  let beforeMs = 0;
+  for (const reading of readings) {
+    const ms = Date.parse(reading.at);
+    if (before && ms - beforeMs > GAP_H * MS_PER_HOUR) gaps.push({ from: before.at, to: reading.at });
+    before = reading;
+    beforeMs = ms;
+  }
+  return gaps;
+}
 
 /** The day-long mean of the dampest and the driest day around an instant. */
 function extremesNear(readings: readonly Reading[], fromMs: number, toMs: number): { damp: Reading; dry: Reading } {

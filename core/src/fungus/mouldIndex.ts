@@ -75,14 +75,15 @@ export function mouldIndex(
   { sensitivity, decline = DEFAULT_DECLINE, start = 0 }: MouldOptions,
 ): { at: string; index: number }[] {
   if (!(decline >= 0 && decline <= 1)) throw new RangeError(`decline factor ${decline} is outside 0 to 1`);
+  const of = CLASSES[sensitivity];
   let state: MouldState = { index: start, unfavourableH: 0 };
   let previous: Reading | null = null;
+  let previousMs = 0;
   return readings.map((reading) => {
-    if (previous) {
-      const hours = (Date.parse(reading.at) - Date.parse(previous.at)) / MS_PER_HOUR;
-      state = stepMould(state, previous, hours, CLASSES[sensitivity], decline);
-    }
+    const ms = Date.parse(reading.at);
+    if (previous) state = stepMould(state, previous, (ms - previousMs) / MS_PER_HOUR, of, decline);
     previous = reading;
+    previousMs = ms;
     return { at: reading.at, index: state.index };
   });
 }

@@ -1,6 +1,6 @@
-import { absoluteHumidityGm3, humidityPctFrom, saturatedGm3 } from '../air/absoluteHumidity.js';
+import { absoluteHumidityGm3, saturatedGm3 } from '../air/absoluteHumidity.js';
 import type { Reading } from '../air/reading.js';
-import { desiccantUptake, type DesiccantKind } from './desiccants.js';
+import { balanceHumidityPct, desiccantUptake, isothermAt, type DesiccantKind } from './desiccants.js';
 
 /** A closed place and what lies in it. */
 export type Box = {
@@ -45,46 +45,66 @@ const roomAt = (from: Room, to: Room, share: number): Room => ({
 const vapourOf = ({ temperatureC, humidityPct }: Pick<Reading, 'temperatureC' | 'humidityPct'>): number =>
   absoluteHumidityGm3(temperatureC, Math.max(humidityPct, 0.01));
 
-/** All the water in the box at this vapour content of its air, g. */
-function waterIn(box: Box, volumeM3: number, temperatureC: number, vapourGm3: number): number {
-  const pct = Math.min(100, humidityPctFrom(temperatureC, vapourGm3));
-  const held = box.desiccant ? box.desiccant.massG * desiccantUptake(box.desiccant.kind, temperatureC, pct) : 0;
-  return volumeM3 * vapourGm3 + held + (box.bufferGPerPct ?? 0) * pct;
+/** The box at one temperature: all the water in it by the vapour of its air, g, and how steeply that rises. */
+type Holding = { saturated: number; water: (vapourGm3: number) => number; slope: (vapourGm3: number) => number };
+
+function holdingAt(box: Box, volumeM3: number, temperatureC: number): Holding {
+  const saturated = saturatedGm3(temperatureC);
+  const perGram = 100 / saturated;
+  const massG = box.desiccant?.massG ?? 0;
+  const isotherm = box.desiccant && massG > 0 ? isothermAt(box.desiccant.kind, temperatureC) : null;
+  const lining = box.bufferGPerPct ?? 0;
+  return {
+    saturated,
+    water: (c) => {
+      const pct = Math.min(100, c * perGram);
+      return volumeM3 * c + (isotherm ? massG * isotherm.held(pct) : 0) + lining * pct;
+    },
+    slope: (c) => {
+      const pct = c * perGram;
+      return volumeM3 + (pct < 100 ? ((isotherm ? massG * isotherm.slope(pct) : 0) + lining) * perGram : 0);
+    },
+  };
 }
 
 /**
- * The vapour content at which water in the box, less what flows in during `days` of a step, makes up `total`:
- * `waterIn(c) - days n V (room - c) = total`. It rises with c, so Newton steps are kept inside a shrinking bracket.
+ * The vapour content at which the water in the box, less what flows in during a step, makes up `total`:
+ * `water(c) - flow (room - c) = total`. It rises with c, so Newton steps are kept inside a shrinking bracket.
  */
-function solveVapour(box: Box, volumeM3: number, room: Room, total: number, days: number, rate: number, guess: number): number {
-  const { temperatureC, vapourGm3 } = room;
-  const flow = days * rate * volumeM3;
-  const excess = (c: number) => waterIn(box, volumeM3, temperatureC, c) - flow * (vapourGm3 - c) - total;
+function solveVapour({ saturated, water, slope }: Holding, roomGm3: number, total: number, flow: number, guess: number): number {
   let low = 0;
-  let high = Math.max(saturatedGm3(temperatureC), vapourGm3, guess) * 1.001;
-  if (excess(high) < 0) return high;
-  let c = Math.min(Math.max(guess, low), high);
+  let high = Math.max(saturated, roomGm3, guess) * 1.001;
+  let c = Math.min(Math.max(guess, 0), high);
   for (let i = 0; i < 60; i++) {
-    const e = excess(c);
-    if (Math.abs(e) < 1e-10 * (1 + total)) return c;
-    if (e > 0) high = c;
+    const excess = water(c) - flow * (roomGm3 - c) - total;
+    if (Math.abs(excess) < 1e-10 * (1 + total)) return c;
+    if (excess > 0) high = c;
     else low = c;
-    const nudge = Math.max(c * 1e-6, 1e-9);
-    const slope = (excess(c + nudge) - e) / nudge;
-    const next = c - e / slope;
+    const next = c - excess / (slope(c) + flow);
+    // Beyond saturation the air holds no more: the bracket ends there.
     c = next > low && next < high ? next : (low + high) / 2;
     if (high - low < 1e-12 * (1 + high)) return c;
   }
   return c;
 }
 
-/** One step of a box whose gel or lining holds water. */
-function bufferedStep(box: Box, volumeM3: number, from: Room, to: Room, days: number, rate: number, water: number, vapour: number): number {
+type Buffered = { box: Box; volumeM3: number; rate: number };
+
+/** One step of a box whose gel or lining holds water; `end` is the box at the step's end. */
+function bufferedStep(
+  { box, volumeM3, rate }: Buffered,
+  from: Room,
+  to: Room,
+  end: Holding,
+  days: number,
+  water: number,
+  vapour: number,
+): number {
   const mid = roomAt(from, to, GAMMA);
-  const h = GAMMA * days;
-  const c1 = solveVapour(box, volumeM3, mid, water, h, rate, vapour);
-  const f1 = rate * volumeM3 * (mid.vapourGm3 - c1);
-  return solveVapour(box, volumeM3, to, water + (1 - GAMMA) * days * f1, h, rate, c1);
+  const flow = GAMMA * days * rate * volumeM3;
+  const c1 = solveVapour(holdingAt(box, volumeM3, mid.temperatureC), mid.vapourGm3, water, flow, vapour);
+  const gained = (1 - GAMMA) * days * rate * volumeM3 * (mid.vapourGm3 - c1);
+  return solveVapour(end, to.vapourGm3, water + gained, flow, c1);
 }
 
 /** One step of a box that holds nothing but air: exact for a room that changes evenly over the step. */
@@ -119,19 +139,15 @@ function checkBox(box: Box): void {
   if (box.desiccant && !(box.desiccant.massG >= 0)) throw new RangeError(`desiccant ${box.desiccant.massG} g must not be below 0`);
 }
 
-const startVapour = (box: Box, first: Reading, startHumidityPct: number | undefined): number => {
+/** The vapour in it at the start: as said, in balance with its desiccant, or as in the room. */
+function startVapour({ desiccant }: Box, first: Reading, startHumidityPct: number | undefined): number {
   if (startHumidityPct !== undefined) return vapourOf({ temperatureC: first.temperatureC, humidityPct: startHumidityPct });
-  if (!box.desiccant || box.desiccant.massG === 0) return vapourOf(first);
-  // Searched rather than inverted, so that the two isotherms cannot disagree with the balance below.
-  const { kind, loadingGPerG } = box.desiccant;
-  let [low, high] = [0, 100];
-  for (let i = 0; i < 60; i++) {
-    const mid = (low + high) / 2;
-    if (desiccantUptake(kind, first.temperatureC, mid) < loadingGPerG) low = mid;
-    else high = mid;
-  }
-  return vapourOf({ temperatureC: first.temperatureC, humidityPct: (low + high) / 2 });
-};
+  if (!desiccant || desiccant.massG === 0) return vapourOf(first);
+  return vapourOf({
+    temperatureC: first.temperatureC,
+    humidityPct: balanceHumidityPct(desiccant.kind, first.temperatureC, desiccant.loadingGPerG),
+  });
+}
 
 /** When the air last went above the target for good; null when it is below at the end. */
 function exhausted(readings: readonly Reading[], targetPct: number): string | null {
@@ -158,18 +174,20 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
   const startMs = Date.parse(first.at);
   const openings = options.openings?.map((o) => Date.parse(o)).sort((a, b) => a - b) ?? evenOpenings(box.openingsPerWeek, startMs, endMs);
   let nextOpening = openings.findIndex((o) => o > startMs);
+  const buffer: Buffered = { box, volumeM3, rate };
   let vapour = startVapour(box, first, options.startHumidityPct);
-  let water = waterIn(box, volumeM3, first.temperatureC, vapour);
+  let holding = holdingAt(box, volumeM3, first.temperatureC);
+  let water = holding.water(vapour);
   if (options.freshDesiccant && box.desiccant) {
     const { desiccant, ...bare } = box;
-    water = waterIn(bare, volumeM3, first.temperatureC, vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
-    vapour = solveVapour(box, volumeM3, { temperatureC: first.temperatureC, vapourGm3: 0 }, water, 0, rate, vapour);
+    water = holdingAt(bare, volumeM3, first.temperatureC).water(vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
+    vapour = solveVapour(holding, 0, water, 0, vapour);
   }
 
   const readings: Reading[] = [];
   const loadingGPerG: number[] = [];
   const note = (at: string, temperatureC: number) => {
-    const pct = Math.min(100, humidityPctFrom(temperatureC, vapour));
+    const pct = Math.min(100, (100 * vapour) / holding.saturated);
     readings.push({ at, temperatureC, humidityPct: pct });
     loadingGPerG.push(box.desiccant ? desiccantUptake(box.desiccant.kind, temperatureC, pct) : 0);
   };
@@ -184,14 +202,15 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
     const parts = Math.max(1, Math.ceil(days / LONGEST_STEP_DAYS - 1e-9));
     for (let part = 1; part <= parts; part++) {
       const to = roomAt(begin, end, part / parts);
+      holding = holdingAt(box, volumeM3, to.temperatureC);
       vapour = buffered
-        ? bufferedStep(box, volumeM3, from, to, days / parts, rate, water, vapour)
+        ? bufferedStep(buffer, from, to, holding, days / parts, water, vapour)
         : emptyStep(vapour, from, to, days / parts, rate);
       const nowMs = fromMs + ((toMs - fromMs) * part) / parts;
-      water = waterIn(box, volumeM3, to.temperatureC, vapour);
+      water = holding.water(vapour);
       while (nextOpening >= 0 && nextOpening < openings.length && openings[nextOpening]! <= nowMs) {
         water += OPENING_SWAPS * volumeM3 * (to.vapourGm3 - vapour);
-        vapour = buffered ? solveVapour(box, volumeM3, to, water, 0, rate, vapour) : vapour + OPENING_SWAPS * (to.vapourGm3 - vapour);
+        vapour = buffered ? solveVapour(holding, to.vapourGm3, water, 0, vapour) : vapour + OPENING_SWAPS * (to.vapourGm3 - vapour);
         nextOpening += 1;
       }
       from = to;

@@ -24,7 +24,7 @@ import { ALL_TIME, ReadingRepository } from './reading.repository.js';
 import { SeriesService } from './series.service.js';
 
 /** So many good readings are held before they are written: some ten megabytes. */
-const FLUSH_AT = 100_000;
+const FLUSH_AT = 50_000;
 const PREVIEW_ROWS = 12;
 const EXAMPLES = 8;
 const CLOCK_JUMP_MS = 60_000;
@@ -135,19 +135,19 @@ export class LogService {
       counted.duplicates += duplicates;
     };
     let read: RowReader | null = null;
-    for await (const cells of rowsFrom(body, format.delimiter)) {
-      if (!read) {
-        read = this.readerFor(format, cells);
-        continue;
+    for await (const rows of rowsFrom(body, format.delimiter)) {
+      for (const cells of read ? rows : rows.slice(1)) {
+        read ??= this.readerFor(format, rows[0]!);
+        tally.rows += 1;
+        const result = read(cells);
+        if (typeof result === 'string') tally.fault(tally.rows + 1, result, cells);
+        else {
+          tally.good(result);
+          pending.push(result);
+        }
       }
-      tally.rows += 1;
-      const result = read(cells);
-      if (typeof result === 'string') tally.fault(tally.rows + 1, result, cells);
-      else {
-        tally.good(result);
-        pending.push(result);
-        if (pending.length >= FLUSH_AT) await flush();
-      }
+      read ??= rows[0] ? this.readerFor(format, rows[0]) : null;
+      if (pending.length >= FLUSH_AT) await flush();
     }
     if (!read) throw problem(airErrors, 'log-unreadable');
     await flush();
@@ -194,9 +194,34 @@ export class LogService {
   }
 }
 
-/** The rows of a CSV stream, one at a time; the stream waits while a row is worked on. */
-async function* rowsFrom(body: Readable, delimiter: string): AsyncGenerator<string[]> {
-  const parser = Papa.parse(Papa.NODE_STREAM_INPUT, { delimiter, skipEmptyLines: 'greedy' });
-  body.on('error', (error) => parser.destroy(error));
-  for await (const cells of body.pipe(parser) as AsyncIterable<string[]>) yield cells;
+/** The rows of a CSV stream, a chunk of the file at a time; the stream waits while they are worked on. */
+async function* rowsFrom(body: Readable, delimiter: string): AsyncGenerator<string[][]> {
+  const stream = { waiting: [] as string[][][], parser: null as Papa.Parser | null, done: false, error: null as Error | null };
+  let wake: () => void = () => undefined;
+  const end = (error: Error | null) => {
+    stream.error = error;
+    stream.done = true;
+    wake();
+  };
+  Papa.parse<string[]>(body, {
+    delimiter,
+    skipEmptyLines: 'greedy',
+    chunk: ({ data }, parser) => {
+      parser.pause();
+      stream.parser = parser;
+      stream.waiting.push(data);
+      wake();
+    },
+    complete: () => end(null),
+    error: end,
+  });
+  for (;;) {
+    const rows = stream.waiting.shift();
+    if (rows) {
+      yield rows;
+      stream.parser?.resume();
+    } else if (stream.error) throw stream.error;
+    else if (stream.done) return;
+    else await new Promise<void>((resolve) => (wake = resolve));
+  }
 }

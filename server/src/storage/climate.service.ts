@@ -42,6 +42,17 @@ const since = (log: readonly air.Reading[], fromMs: number): air.Reading[] => {
   return log.filter((r) => r.at >= from);
 };
 
+/** The last of ascending instants that is not after one, sought from a place on by halving; that place where none is. */
+function lastAtOrBefore(msAt: (k: number) => number, count: number, ms: number, from: number): number {
+  let [low, high] = [from, count - 1];
+  while (low < high) {
+    const mid = Math.ceil((low + high) / 2);
+    if (msAt(mid) <= ms) low = mid;
+    else high = mid - 1;
+  }
+  return low;
+}
+
 const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
 
 const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; dose: number }[], fromMs: number): RibbonDay[] => {
@@ -133,23 +144,27 @@ export class ClimateService {
     const { db } = this.database;
     await this.places.get(id, db);
     const [fromMs, toMs] = [Date.parse(from), Date.parse(to)];
-    const all = await this.series.hours(db, id, { fromMs: 0, toMs });
-    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, { fromMs, toMs }) : all;
+    const span = { fromMs, toMs };
+    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : await this.series.hours(db, id, span);
     const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
     const hourly = await this.series.hourly(db, id, { fromMs: 0, toMs });
-    const index = fungus.mouldIndex(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity });
-    const dose = fungus.earlyWarning(hourly);
+    const { index, dose, gaps } = this.memo.get(`models/${printOf(hourly)}`, () => ({
+      index: fungus.mouldIndex(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
+      dose: fungus.earlyWarning(hourly),
+      gaps: fungus.gapsOf(hourly),
+    }));
+    const hourMs = (k: number) => Date.parse(hourly[k]!.at);
     let i = 0;
     return {
       from,
       to,
       points: buckets.map((bucket) => {
-        while (i + 1 < hourly.length && Date.parse(hourly[i + 1]!.at) <= bucket.at) i += 1;
+        i = lastAtOrBefore(hourMs, hourly.length, bucket.at, i);
         const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
         return { ...bucket, dewPointC, index: index[i]?.index ?? 0, dose: dose[i]?.dose ?? 0 };
       }),
       events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
-      gaps: fungus.gapsOf(hourly).filter((g) => g.to >= from && g.from <= to),
+      gaps: gaps.filter((g) => g.to >= from && g.from <= to),
     };
   }
 
