@@ -55,23 +55,44 @@ async function prepare() {
   for (const step of [first, ...damp.slice(0, -1)])
     events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
+  const { places } = await api('GET', '/api/storage/places');
+  const placeOf = (name) => places.find((p) => p.name === name).id;
   return {
+    cupboard: placeOf('Oak cupboard'),
+    gelBox: placeOf('Gasket box'),
+    sensorClean: await sensorClean(idOf('Skerrow M2')),
     lens,
     look: look.id,
     cleaning: cleaning.id,
     shore: idOf('Corvane 24/2.8'),
-    body: idOf('Skerrow M2'),
     reflex: idOf('Skerrow D7'),
   };
 }
 
+/** A sensor clean with the swab about to go in. */
+async function sensorClean(itemId) {
+  const { id, version, plan } = await api('POST', '/api/care/cleanings', { itemId, place: 'home' });
+  const [blow] = plan.steps.filter((s) => s.surface === 'sensor-cover');
+  const swab = plan.steps.find((s) => s.sensor);
+  const others = [...new Set(plan.steps.map((s) => s.surface))].filter((s) => s !== 'sensor-cover');
+  const events = [
+    { type: 'ready' },
+    ...others.map((surface) => ({ type: 'leave-surface', surface })),
+    { type: 'done', step: blow.id },
+    { type: 'answer', step: blow.id, answer: 'no-change' },
+    { type: 'rehearsed', step: swab.id },
+    { type: 'power-checked', step: swab.id, heldOpen: 'exposure' },
+    { type: 'exposure', step: swab.id, at: new Date(Date.now() + 15_000).toISOString(), seconds: 40 },
+  ];
+  await api('PUT', `/api/care/cleanings/${id}`, { version, events });
+  return id;
+}
+
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ lens, look, cleaning, shore, body, reflex }) => [
+const shots = ({ cupboard, gelBox, sensorClean, lens, look, cleaning, shore, reflex }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
-  ['item-body', `/gear/${body}`],
-  ['add', '/gear/new'],
   ['look', `/look/${look}`],
   ['plan', `/gear/${lens}/plan?surface=front-glass`],
   ['plan-field-phone', `/gear/${shore}/plan?place=field`, { size: PHONE }],
@@ -79,10 +100,14 @@ const shots = ({ lens, look, cleaning, shore, body, reflex }) => [
   ['bench-phone', `/bench/${cleaning}`, { size: PHONE }],
   ['bench-night-red', `/bench/${cleaning}`, { theme: 'night-red' }],
   ['item-reflex', `/gear/${reflex}?surface=reflex-mirror`],
-  ['diagnose', '/diagnose?seen-in=picture'],
+  ['bench-sensor', `/bench/${sensorClean}`],
+  ['field-phone', '/field?happened=spray', { size: PHONE }],
+  ['storage', '/storage'],
+  ['place', `/storage/${cupboard}?span=season`],
+  ['what-if', `/storage/${gelBox}/what-if?massG=300`],
+  ['hygrometers', '/hygrometers'],
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
-  ['settings', '/settings'],
 ];
 
 async function shoot(browser, [name, path, { size = DESK, theme = 'day' } = {}]) {

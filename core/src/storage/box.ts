@@ -125,6 +125,13 @@ function dailySwingK(room: readonly Reading[]): number {
   return swings.reduce((sum, s) => sum + s, 0) / Math.max(1, swings.length);
 }
 
+/** No room swings by more than this a day, so that a leakier box need not be asked about its breath. */
+const WIDEST_SWING_K = 40;
+
+/** Its changes of air a day, and no fewer than its own breath brings. */
+const airChanges = ({ airChangesPerDay }: Box, room: readonly Reading[]): number =>
+  airChangesPerDay > BREATHING_PER_K * WIDEST_SWING_K ? airChangesPerDay : Math.max(airChangesPerDay, BREATHING_PER_K * dailySwingK(room));
+
 /** The instants of evenly spaced openings, the first half an interval after the start. */
 function evenOpenings(openingsPerWeek: number, startMs: number, endMs: number): number[] {
   if (openingsPerWeek === 0) return [];
@@ -168,7 +175,7 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
   const first = room[0];
   if (!first) return { readings: [], loadingGPerG: [], exhaustedAt: null };
   const volumeM3 = box.volumeL / LITRES_A_CUBIC_METRE;
-  const rate = Math.max(box.airChangesPerDay, BREATHING_PER_K * dailySwingK(room));
+  const rate = airChanges(box, room);
   const buffered = (box.desiccant?.massG ?? 0) > 0 || (box.bufferGPerPct ?? 0) > 0;
   const endMs = Date.parse(room.at(-1)!.at);
   const startMs = Date.parse(first.at);

@@ -1,4 +1,4 @@
-import { care, schedule, storage } from '@bright-keeper/core';
+import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care/words';
 
@@ -134,6 +134,46 @@ const withTools = (): Entry[] => [
   })),
 ];
 
+const storing = (): Entry[] => [
+  ...air.ZONES.map(({ id, name, upTo, means }) => ({
+    id: `zone-${id}`,
+    title: `Humidity: ${name}`,
+    lines: [upTo === Infinity ? 'Above 80 %.' : `Up to ${upTo} %.`, means],
+    basis: 'Common practice; the cut points are our choice.',
+  })),
+  {
+    id: 'model-mould-index',
+    title: 'Mould index',
+    lines: [
+      '0 none, 1 under the microscope, 3 visible, 6 covered. It grows above a critical humidity of 80 to 100 %, the more so the warmer, and falls slowly when it is dry.',
+      ...Object.values(fungus.SURFACE_STATES).map(
+        ({ name, sensitivity }) => `${capital(name)} counts as ${fungus.CLASSES[sensitivity].name}.`,
+      ),
+    ],
+    basis: 'Hukka & Viitanen 1999; classes Ojanen et al. 2010 (from memory). What counts as what is our choice.',
+  },
+  {
+    id: 'model-early-warning',
+    title: 'Early warning',
+    lines: [
+      'Fungi that like it dry grow on optics well below the mould index’s 80 %: about 100 days at 70 % and 25 °C, four weeks at 80 %, a week at 90 %, none at or below 60 %.',
+      'The dose adds up while it is damp; at 1 growth is to be expected. Below 60 % it falls by a thousandth a day.',
+    ],
+    basis: 'Our choice, cautious, on conservation practice (from memory).',
+  },
+  ...storage.DESICCANT_KINDS.map((kind) => ({
+    id: `desiccant-${kind}`,
+    title: capital(storage.DESICCANTS[kind].name),
+    lines: [
+      `Between 40 and 65 % it takes up ${(100 * (storage.desiccantUptake(kind, 25, 65) - storage.desiccantUptake(kind, 25, 40))).toFixed(1)} % of its dry weight.`,
+      kind === 'rice'
+        ? 'A buffer rather than a dryer, unless it comes dry from the oven.'
+        : 'Dried again at 120 °C for an hour or two, within what its maker says.',
+    ],
+    basis: basisWords(storage.DESICCANTS[kind].basis),
+  })),
+];
+
 const places = (): Entry[] =>
   storage.PLACE_KINDS.map((id) => {
     const { name, tradeOff, basis } = storage.placeFacts(id);
@@ -151,6 +191,7 @@ export const CHAPTERS: Chapter[] = [
   { id: 'happenings', title: 'Out in the field', entries: happenings() },
   { id: 'with-tools', title: 'With tools', entries: withTools() },
   { id: 'places', title: 'Places to keep things', entries: places() },
+  { id: 'storing', title: 'Air, fungus and desiccant', entries: storing() },
   { id: 'rhythms', title: 'Rhythms', entries: rhythms() },
 ];
 
