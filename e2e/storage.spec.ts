@@ -162,6 +162,7 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
     highPct: 50,
     standsInId: room.id,
   });
+  await post(request, routes.places, { ...place, name: 'Shelf of another room' });
   const probe = await post(request, routes.devices, { ...device, name: 'Room logger', placeId: room.id });
   const format = {
     delimiter: ';',
@@ -198,6 +199,9 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
   await expect.poll(() => above(whatIf), { timeout: 20_000 }).toBeLessThan(before);
   await page.reload();
   await expect(page.getByLabel(/^Desiccant/)).toHaveValue('600');
+  await page.getByLabel('Where it stands').selectOption({ label: 'in the air of: Shelf of another room' });
+  await expect(page).toHaveURL(/room=/);
+  await expect(whatIf.getByText(/Above its band/).first()).toBeVisible();
 });
 
 test('in from the cold: will it fog, how long to wait, and the wait stands on Today', async ({ page, request }) => {

@@ -70,6 +70,10 @@ export type PlacePage = PlaceSummary & {
   advice: string | null;
 };
 
+/** Another of the keeper's places to stand in, instead of the one it stands in. */
+export type WhatIfQuery = { roomId?: string };
+export const whatIfQuery = Joi.object<WhatIfQuery>({ roomId: id() });
+
 /** What the what-if page reckons with: the box as it is and the room's last weeks. */
 export type WhatIfStart = {
   box: storage.Box;

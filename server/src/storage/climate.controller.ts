@@ -3,6 +3,7 @@ import {
   idParam,
   placeEvent,
   timerInput,
+  whatIfQuery,
   type Chart,
   type ChartQuery,
   type PlaceEventInput,
@@ -10,6 +11,7 @@ import {
   type StorageOverview,
   type Timer,
   type TimerInput,
+  type WhatIfQuery,
   type WhatIfStart,
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
@@ -48,9 +50,13 @@ export class ClimateController {
   }
 
   @Get('places/:id/what-if')
-  @Describe({ summary: 'The box as it is and the room’s last weeks, to reckon with', byId: true })
-  whatIf(@CheckedParams(idParam) { id }: ById): Promise<WhatIfStart> {
-    return this.climate.whatIf(id);
+  @Describe({
+    summary: 'The box as it is and the last weeks of its room, or of another place, to reckon with',
+    query: whatIfQuery,
+    byId: true,
+  })
+  whatIf(@CheckedParams(idParam) { id }: ById, @CheckedQuery(whatIfQuery) { roomId }: WhatIfQuery): Promise<WhatIfStart> {
+    return this.climate.whatIf(id, roomId);
   }
 
   @Post('places/:id/events')

@@ -168,21 +168,24 @@ export class ClimateService {
     };
   }
 
-  async whatIf(id: string): Promise<WhatIfStart> {
+  /** The box as it is today, and the air it stands in, or that of another place it might stand in. */
+  async whatIf(id: string, roomId?: string): Promise<WhatIfStart> {
     const { db } = this.database;
     const place = await this.places.get(id, db);
     const known = await this.know(db, place);
     const seal = this.sealOf(known);
     const box = this.boxOf(place, seal);
     const gel = this.gelOf(known, seal);
-    const now = this.clock.now().getTime();
+    const toMs = this.clock.now().getTime();
+    const span = { fromMs: toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs };
+    const room = roomId ? await this.rooms.around(db, { standsInId: roomId }, span) : known.room;
     return {
       box: { ...box, ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}) },
       setPointPct: place.kind === 'dry-cabinet' ? (place.lowPct + place.highPct) / 2 : null,
       lowPct: place.lowPct,
       highPct: place.highPct,
-      room: since(known.room.readings, now - WHAT_IF_DAYS * MS_PER_DAY),
-      roomName: known.room.climate.name,
+      room: since(room.readings, span.fromMs),
+      roomName: room.climate.name,
     };
   }
 

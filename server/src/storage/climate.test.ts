@@ -158,6 +158,11 @@ describe('a place', () => {
     const start = (await t.http.get(routes.placeWhatIf(box.id)).expect(200)).body as WhatIfStart;
     expect(start.box.desiccant).toMatchObject({ kind: 'silica-gel', massG: 50 });
     expect(start.room.length).toBeGreaterThan(1000);
+    const dry = await addPlace({ name: 'Dry room' });
+    await measured(dry, 30 * 24, () => [20, 35]);
+    const there = (await t.http.get(routes.placeWhatIf(box.id)).query({ roomId: dry.id }).expect(200)).body as WhatIfStart;
+    expect(there).toMatchObject({ roomName: 'Dry room', box: start.box });
+    expect(there.room.every((r) => r.humidityPct === 35)).toBe(true);
   });
 
   it('warns of what is forgotten in a bag, and finds a better home', async () => {

@@ -14,7 +14,7 @@ export const keys = {
   overview: ['storage', 'overview'] as const,
   place: (id: string) => ['storage', 'place', id] as const,
   chart: (id: string, from: string, to: string) => ['storage', 'chart', id, from, to] as const,
-  whatIf: (id: string) => ['storage', 'what-if', id] as const,
+  whatIf: (id: string, roomId: string | null) => ['storage', 'what-if', id, roomId] as const,
   devices: ['storage', 'devices'] as const,
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,

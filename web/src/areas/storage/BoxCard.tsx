@@ -53,7 +53,7 @@ function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; p
 function Sizing({ place }: { place: PlacePage }) {
   const [days, setDays] = useState(90);
   const perDay = place.airChanges.perDay;
-  if (perDay === null || !place.latest) return null;
+  if (perDay === null) return null;
   const ask = (kind: storage.DesiccantKind) =>
     storage.desiccantForBox({
       volumeL: place.volumeL,

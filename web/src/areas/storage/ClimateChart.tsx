@@ -1,4 +1,5 @@
 import type { Chart as ChartData } from '@bright-keeper/contract';
+import { air } from '@bright-keeper/core';
 import {
   CategoryScale,
   Chart as ChartJs,
@@ -73,6 +74,29 @@ const timeAxis = (chart: ChartData, c: Colours) => ({
   grid: { color: c.line },
 });
 
+/** The zones of humidity that want a word, tinted behind the lines; the good ones are left plain. */
+function zonesOf(c: Colours): Record<string, AnnotationOptions> {
+  const tints: Partial<Record<air.ZoneId, string>> = { 'too-dry': c.lampTint, watch: c.lampTint, damp: c.lampTint, danger: c.actTint };
+  const strength: Partial<Record<air.ZoneId, string>> = { 'too-dry': '66', watch: '55', damp: 'cc', danger: 'cc' };
+  return Object.fromEntries(
+    air.ZONES.flatMap(({ id, upTo }, i): [string, AnnotationOptions][] => {
+      const tint = tints[id];
+      if (!tint) return [];
+      const yMin = i === 0 ? 0 : air.ZONES[i - 1]!.upTo;
+      const zone: AnnotationOptions = {
+        type: 'box',
+        yScaleID: 'pct',
+        yMin,
+        yMax: Math.min(100, upTo),
+        backgroundColor: tint + strength[id],
+        borderWidth: 0,
+        drawTime: 'beforeDatasetsDraw',
+      };
+      return [[`zone-${id}`, zone]];
+    }),
+  );
+}
+
 /** The band of the place, its events, and the silences of its log. */
 function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number }, c: Colours): Record<string, AnnotationOptions> {
   const limit = (value: number): AnnotationOptions => ({
@@ -84,7 +108,11 @@ function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number
     borderWidth: 1,
     borderDash: [4, 4],
   });
-  const marks: Record<string, AnnotationOptions> = { low: limit(band.lowPct), high: limit(band.highPct) };
+  const marks: Record<string, AnnotationOptions> = {
+    ...zonesOf(c),
+    low: limit(band.lowPct),
+    high: limit(band.highPct),
+  };
   chart.events.forEach((e, i) => {
     marks[`event${i}`] = { type: 'line', xMin: Date.parse(e.at), xMax: Date.parse(e.at), borderColor: c.lamp, borderWidth: 1 };
   });
@@ -142,8 +170,8 @@ export function ClimateChart({ chart, band }: { chart: ChartData; band: { lowPct
       </div>
       <figcaption className="mt-2 text-sm text-soft">
         <Key className="border-glass" /> humidity with its extremes <Key className="border-act" dashed /> temperature{' '}
-        <Key className="border-soft" dashed /> dew point; below, <Key className="border-act" /> mould index (1: under the microscope) and{' '}
-        <Key className="border-lamp" dashed /> early warning (1: growth to be expected).
+        <Key className="border-soft" dashed /> dew point; tinted: too dry, watch, damp, danger; below, <Key className="border-act" /> mould
+        index (1: under the microscope) and <Key className="border-lamp" dashed /> early warning (1: growth to be expected).
         {last && ` Last: ${last.humidityPct.mean.toFixed(0)} %, ${last.temperatureC.mean.toFixed(1)} °C.`}
         {chart.gaps.length > 0 && ` Grey: the log is silent, ${chart.gaps.length} ${chart.gaps.length === 1 ? 'time' : 'times'}.`}
         {chart.events.length > 0 && ` Upright lines: ${[...new Set(chart.events.map((e) => eventWords(e.data)))].slice(0, 4).join('; ')}.`}

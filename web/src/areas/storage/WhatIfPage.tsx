@@ -1,4 +1,4 @@
-import type { WhatIfStart } from '@bright-keeper/contract';
+import type { Place, WhatIfStart } from '@bright-keeper/contract';
 import { fungus, storage, type air } from '@bright-keeper/core';
 import { wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -7,7 +7,7 @@ import { ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/pa
 import type { WhatIfWorker } from '../../workers/whatIf.worker';
 import { withChoice } from '../care/planChoices';
 import { useSettings } from '../settings/queries';
-import { usePlace, useWhatIf } from './queries';
+import { usePlace, usePlaces, useWhatIf } from './queries';
 import { asToday, LIMITS, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
@@ -33,7 +33,7 @@ function useWorker(): () => Remote<WhatIfWorker> {
 }
 
 /** Reckons today and what-if side by side; an answer that comes after a newer question is dropped. */
-function useResults(start: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
+function useResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
   const worker = useWorker();
   const [results, setResults] = useState<Results | null>(null);
   const [best, setBest] = useState<Awaited<ReturnType<WhatIfWorker['best']>> | undefined>();
@@ -47,12 +47,12 @@ function useResults(start: WhatIfStart, what: WhatIf, humiditySchool: fungus.Hum
     const band = { lowPct: start.lowPct, highPct: start.highPct };
     Promise.all([
       worker().run([todayScenario(start)], start.room, band, options),
-      worker().run([scenarioOf(start, wanted)], roomOf(start, wanted), band, options),
+      worker().run([scenarioOf(start, wanted)], roomOf(elsewhere, wanted), band, options),
     ]).then(
       ([now, then]) => turn === asked.current && setResults({ now: now[0]!, then: then[0]! }),
       (failure: unknown) => turn === asked.current && setError(failure),
     );
-  }, [worker, start, text, options]);
+  }, [worker, start, elsewhere, text, options]);
   useEffect(() => {
     const band = { lowPct: start.lowPct, highPct: start.highPct };
     worker().best(todayScenario(start), start.room, band, options).then(setBest, setError);
@@ -135,17 +135,17 @@ const SLIDERS: { key: SliderKey; label: string; unit: string }[] = [
 const CABINET_ONLY: readonly SliderKey[] = ['setPointPct', 'powerCutDays'];
 const BOX_ONLY: readonly SliderKey[] = ['massG', 'openingsPerWeek'];
 
-function WhatIfView({
-  start,
-  name,
-  placeId,
-  school,
-}: {
+type ViewProps = {
   start: WhatIfStart;
+  /** The same with the room of another place around it; `start` itself while none is chosen. */
+  elsewhere: WhatIfStart;
+  others: readonly Place[];
   name: string;
   placeId: string;
   school: fungus.HumiditySchool;
-}) {
+};
+
+function WhatIfView({ start, elsewhere, others, name, placeId, school }: ViewProps) {
   const [params, setParams] = useSearchParams();
   const today = useMemo(() => asToday(start), [start]);
   const isCabinet = start.setPointPct !== null;
@@ -166,7 +166,7 @@ function WhatIfView({
     setPointPct: isCabinet ? value('setPointPct') : null,
     powerCutDays: value('powerCutDays'),
   };
-  const { results, best, error } = useResults(start, what, school);
+  const { results, best, error } = useResults(start, elsewhere, what, school);
   const set = (key: string, text: string | null) => setParams(withChoice(params, key, text), { replace: true });
   const shown = SLIDERS.filter(({ key }) => (isCabinet ? !BOX_ONLY.includes(key) : !CABINET_ONLY.includes(key)));
   const days = start.room.length > 1 ? Math.round((Date.parse(start.room.at(-1)!.at) - Date.parse(start.room[0]!.at)) / 86_400_000) : 0;
@@ -178,6 +178,17 @@ function WhatIfView({
     >
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="sheet space-y-4 p-4 lg:col-span-4">
+          <label className="block">
+            <span className="mb-1 block text-sm text-soft">Where it stands</span>
+            <select className="input" value={params.get('room') ?? ''} onChange={(e) => set('room', e.target.value || null)}>
+              <option value="">as today: {start.roomName}</option>
+              {others.map((o) => (
+                <option key={o.id} value={o.id}>
+                  in the air of: {o.name}
+                </option>
+              ))}
+            </select>
+          </label>
           {!isCabinet && (
             <label className="block">
               <span className="mb-1 block text-sm text-soft">What dries it</span>
@@ -244,11 +255,24 @@ function WhatIfView({
 
 export function WhatIfPage() {
   const { id = '' } = useParams();
-  const start = useWhatIf(id);
+  const [params] = useSearchParams();
+  const roomId = params.get('room');
+  const start = useWhatIf(id, null);
+  const elsewhere = useWhatIf(id, roomId);
+  const places = usePlaces();
   const place = usePlace(id);
   const settings = useSettings();
-  const failed = [start, place, settings].find((q) => q.isError);
+  const failed = [start, elsewhere, place, places, settings].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  if (!start.data || !place.data || !settings.data) return <Loading />;
-  return <WhatIfView start={start.data} name={place.data.name} placeId={id} school={settings.data.schools.humidity} />;
+  if (!start.data || !place.data || !places.data || !settings.data) return <Loading />;
+  return (
+    <WhatIfView
+      start={start.data}
+      elsewhere={elsewhere.data ?? start.data}
+      others={places.data.places.filter((p) => p.id !== id)}
+      name={place.data.name}
+      placeId={id}
+      school={settings.data.schools.humidity}
+    />
+  );
 }

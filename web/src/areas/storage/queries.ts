@@ -38,8 +38,13 @@ export const useChart = (id: string, from: string, to: string) =>
     queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points: 600 })),
     placeholderData: (previous) => previous,
   });
-export const useWhatIf = (id: string) =>
-  useQuery({ queryKey: keys.whatIf(id), queryFn: () => http.get<WhatIfStart>(routes.placeWhatIf(id)), staleTime: 600_000 });
+/** `roomId`: as if it stood in that place. */
+export const useWhatIf = (id: string, roomId: string | null) =>
+  useQuery({
+    queryKey: keys.whatIf(id, roomId),
+    queryFn: () => http.get<WhatIfStart>(routes.placeWhatIf(id) + queryString({ roomId })),
+    staleTime: 600_000,
+  });
 
 export const useAddPlace = () =>
   useMutation({ mutationFn: (input: PlaceInput) => http.post<Place>(routes.places, input), onSettled: storageChanged });
