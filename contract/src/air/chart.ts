@@ -21,10 +21,7 @@ export type Chart = {
 /** Something that happened in a place, or to the clock of a device. */
 export type ClimateEventData =
   | { kind: 'opened' }
-  | { kind: 'gel-set'; desiccant: storage.DesiccantKind; massG: number; loadingPct: number }
-  | { kind: 'gel-dried' }
-  | { kind: 'gel-out' }
-  | { kind: 'indicator'; colour: storage.IndicatorColour }
+  | storage.GelAct
   | { kind: 'note'; text: string }
   | { kind: 'clock-jump'; detail: string }
   | { kind: 'item-in' | 'item-out'; name: string };

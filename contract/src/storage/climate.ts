@@ -84,13 +84,7 @@ export type WhatIfStart = {
   roomName: string;
 };
 
-export type PlaceEventInput =
-  | { kind: 'opened'; at: string | null }
-  | { kind: 'gel-set'; at: string | null; desiccant: storage.DesiccantKind; massG: number; loadingPct: number }
-  | { kind: 'gel-dried'; at: string | null }
-  | { kind: 'gel-out'; at: string | null }
-  | { kind: 'indicator'; at: string | null; colour: storage.IndicatorColour }
-  | { kind: 'note'; at: string | null; text: string };
+export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });
 const at = Joi.string().isoDate().allow(null).default(null);
 const kind = (...kinds: string[]) =>
   Joi.string()

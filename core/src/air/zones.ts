@@ -1,4 +1,4 @@
-import { commonPractice, type Basis } from '../care/knowledge/basis.js';
+import { ourChoice, type Basis } from '../care/knowledge/basis.js';
 
 /** What a relative humidity means for things of glass, metal, leather and rubber. */
 export type Zone = { id: string; name: string; upTo: number; means: string };
@@ -14,6 +14,6 @@ export const ZONES = [
   { id: 'danger', name: 'danger', upTo: Infinity, means: 'Growth within days to weeks.' },
 ] as const satisfies readonly Zone[];
 export type ZoneId = (typeof ZONES)[number]['id'];
-export const ZONES_BASIS: Basis = commonPractice;
+export const ZONES_BASIS: Basis = ourChoice('The zones are common practice, their cut points ours.');
 
 export const zoneOf = (humidityPct: number): ZoneId => ZONES.find((z) => humidityPct < z.upTo)!.id;

@@ -3,11 +3,11 @@ import { simulateBox, type Box } from './box.js';
 import { desiccantUptake, loadingAtIndicator, type DesiccantKind, type IndicatorColour } from './desiccants.js';
 
 /** What was done with, or read off, the desiccant of a place. */
-export type GelEvent = { at: string } & (
+export type GelAct =
   | { kind: 'gel-set'; desiccant: DesiccantKind; massG: number; loadingPct: number }
   | { kind: 'gel-dried' | 'gel-out' }
-  | { kind: 'indicator'; colour: IndicatorColour }
-);
+  | { kind: 'indicator'; colour: IndicatorColour };
+export type GelEvent = { at: string } & GelAct;
 export type GelQuestion = {
   /** Oldest first. */
   events: readonly GelEvent[];

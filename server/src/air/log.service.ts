@@ -203,6 +203,10 @@ async function* rowsFrom(body: Readable, delimiter: string): AsyncGenerator<stri
     stream.done = true;
     wake();
   };
+  // A sender that goes away in the middle ends the log there; what was read before is kept.
+  body.once('close', () => {
+    if (!body.readableEnded) end(new Error('the log was cut off while it was read'));
+  });
   Papa.parse<string[]>(body, {
     delimiter,
     skipEmptyLines: 'greedy',

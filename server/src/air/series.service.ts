@@ -40,7 +40,7 @@ export class SeriesService {
     private readonly readings: ReadingRepository,
   ) {}
 
-  /** A place hour by hour; where two devices lie in it, both count. */
+  /** A place hour by hour; where two devices lie in it, both count. An hour is of the place a device lay in at its middle. */
   async hours(db: Db, placeId: string, span: Span): Promise<storage.Part[]> {
     const perStay = await Promise.all(
       (await this.staysWithin(db, placeId, span)).map(async ({ deviceId, fromMs, toMs }) => {

@@ -3,6 +3,7 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
+import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear/ItemFields';
 import { usePlaces } from '../storage/queries';
@@ -25,15 +26,7 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
     resolver: joiResolver(deviceInput, JOI_OPTIONS),
   });
   const { errors } = formState;
-  const submit = handleSubmit(async (input) => {
-    try {
-      await save(input);
-      onDone();
-    } catch (failure) {
-      if (failure instanceof ApiError)
-        for (const [field, message] of Object.entries(failure.problem.fields ?? {})) setError(field as keyof DeviceInput, { message });
-    }
-  });
+  const submit = handleSubmit(saveForm(save, onDone, setError));
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="sheet mt-3 space-y-4 p-4" aria-label={verb}>
       <div className="grid gap-4 sm:grid-cols-2">

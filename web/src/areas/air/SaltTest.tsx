@@ -56,7 +56,7 @@ export function SaltTest({ device }: { device: Device }) {
               <select className="input" value={t.salt} onChange={(e) => edit(i, { salt: e.target.value as air.Salt })}>
                 {air.SALTS.map((s) => (
                   <option key={s} value={s}>
-                    {air.saltName(s)} ({air.saltPointPct(s, 20).toFixed(0)} %)
+                    {air.saltName(s)} ({air.saltPointPct(s, 20).toFixed(0)} ± {air.saltUncertaintyPct(s).toFixed(1)} %)
                   </option>
                 ))}
               </select>

@@ -139,7 +139,7 @@ const storing = (): Entry[] => [
     id: `zone-${id}`,
     title: `Humidity: ${name}`,
     lines: [upTo === Infinity ? 'Above 80 %.' : `Up to ${upTo} %.`, means],
-    basis: 'Common practice; the cut points are our choice.',
+    basis: basisWords(air.ZONES_BASIS),
   })),
   {
     id: 'model-mould-index',
@@ -160,6 +160,18 @@ const storing = (): Entry[] => [
       'The dose adds up while it is damp; at 1 growth is to be expected. Below 60 % it falls by a thousandth a day.',
     ],
     basis: 'Our choice, cautious, on conservation practice (from memory).',
+  },
+  {
+    id: 'sizing-sealed-pack',
+    title: 'Desiccant for a sealed pack',
+    lines: ['Units = (volume × vapour + packing × its water + what comes through the barrier) / what a unit holds at the final humidity.'],
+    basis: basisWords(storage.DIN_BASIS),
+  },
+  {
+    id: 'indoor-from-outdoor',
+    title: 'A room that was not measured',
+    lines: ['20 °C up to 10 °C outside, 25 °C from 20 °C on; 30 to 60 % between -10 and 20 °C outside.'],
+    basis: basisWords(storage.INDOOR_BASIS),
   },
   ...storage.DESICCANT_KINDS.map((kind) => ({
     id: `desiccant-${kind}`,

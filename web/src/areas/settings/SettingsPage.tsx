@@ -4,6 +4,7 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { showRefusal } from '../../ui/saveForm';
 import { Day } from '../../ui/when';
 import { Field } from '../gear/ItemFields';
 import { useSaveSettings, useSettings } from './queries';
@@ -27,9 +28,7 @@ function SettingsForm({ settings }: { settings: Settings }) {
   const submit = handleSubmit((values) =>
     save.mutate(values, {
       onSuccess: (saved) => reset(saved),
-      onError: (error) =>
-        error instanceof ApiError &&
-        Object.entries(error.problem.fields ?? {}).forEach(([field, message]) => setError(field as keyof Settings, { message })),
+      onError: (error) => showRefusal(error, setError),
     }),
   );
   const newer = newerRow(save.error);

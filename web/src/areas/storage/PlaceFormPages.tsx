@@ -5,6 +5,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
 import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page } from '../../ui/parts';
+import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
 import { Field } from '../gear/ItemFields';
@@ -42,15 +43,7 @@ function PlaceForm({ start, self, others, verb, save, onDone, error }: Props) {
     setValue('kind', next);
     for (const field of ['volumeL', 'openingsPerWeek'] as const) if (getValues(field) === before[field]) setValue(field, after[field]);
   };
-  const submit = handleSubmit(async (input) => {
-    try {
-      await save(input);
-      onDone();
-    } catch (failure) {
-      if (failure instanceof ApiError)
-        for (const [field, message] of Object.entries(failure.problem.fields ?? {})) setError(field as keyof PlaceInput, { message });
-    }
-  });
+  const submit = handleSubmit(saveForm(save, onDone, setError));
   const number = (name: 'volumeL' | 'airChangesPerDay' | 'openingsPerWeek' | 'lowPct' | 'highPct', label: string, hint = '') => (
     <Field label={label} id={name} error={errors[name]?.message} hint={hint}>
       <input id={name} inputMode="decimal" className="input" aria-invalid={!!errors[name]} {...register(name, { setValueAs: toNumber })} />

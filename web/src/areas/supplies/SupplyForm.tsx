@@ -4,6 +4,7 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
+import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
 import { Field } from '../gear/ItemFields';
@@ -24,15 +25,7 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
     setValue('thing', next);
     setValue('stock', supplies.isTool(next) ? null : (watch('stock') ?? 0));
   };
-  const submit = handleSubmit(async (input) => {
-    try {
-      await save(input);
-      onDone();
-    } catch (failure) {
-      if (failure instanceof ApiError)
-        for (const [field, message] of Object.entries(failure.problem.fields ?? {})) setError(field as keyof SupplyInput, { message });
-    }
-  });
+  const submit = handleSubmit(saveForm(save, onDone, setError));
   const unit = isTool ? '' : care.MATERIALS[thing].unit;
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="sheet space-y-4 p-4" aria-label={verb}>

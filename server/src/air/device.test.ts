@@ -1,0 +1,177 @@
+import { routes, type Chart, type Device, type DeviceInput, type Place, type PlacePage } from '@bright-keeper/contract';
+import { storage, type air } from '@bright-keeper/core';
+import { request as httpRequest } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Memo } from '../platform/memo.js';
+import { START, testApp, type TestApp } from '../testing/testApp.js';
+import { hourlyOf } from './series.service.js';
+import { zonedToUtc } from './zone.js';
+
+let t: TestApp;
+beforeAll(async () => void (t = await testApp()));
+afterAll(() => t.app.close());
+
+const HOUR = 3_600_000;
+const placeInput = {
+  kind: 'shelf',
+  volumeL: 200,
+  airChangesPerDay: null,
+  openingsPerWeek: 0,
+  lining: 'none',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
+const addPlace = async (name: string) =>
+  (
+    await t.http
+      .post(routes.places)
+      .send({ ...placeInput, name })
+      .expect(201)
+  ).body as Place;
+const addDevice = async (more: Partial<DeviceInput> = {}) =>
+  (
+    await t.http
+      .post(routes.devices)
+      .send({ name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 60, note: '', ...more })
+      .expect(201)
+  ).body as Device;
+const update = (device: Device, more: Partial<DeviceInput>) => {
+  const { name, source, outdoor, placeId, everyMinutes, note, version } = device;
+  return t.http.put(routes.device(device.id)).send({ name, source, outdoor, placeId, everyMinutes, note, version, ...more });
+};
+const steady = (hours: number, endMs: number, humidityPct: number): air.Reading[] =>
+  Array.from({ length: hours }, (_, i) => ({ at: new Date(endMs - (hours - 1 - i) * HOUR).toISOString(), temperatureC: 20, humidityPct }));
+async function push(device: Device, readings: air.Reading[]): Promise<void> {
+  const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
+  await t.http.post(routes.pushReadings).set('authorization', `Bearer ${token}`).send(storage.toSenml('p', readings)).expect(200);
+}
+const chart = async (placeId: string, days: number) =>
+  (
+    await t.http
+      .get(routes.placeChart(placeId))
+      .query({ from: new Date(START.getTime() - days * 24 * HOUR).toISOString(), to: START.toISOString(), points: 300 })
+      .expect(200)
+  ).body as Chart;
+
+describe('a hygrometer', () => {
+  it('that is moved leaves what it read in the place it read it in', async () => {
+    const [shelf, cupboard] = [await addPlace('Shelf'), await addPlace('Cupboard')];
+    const device = await addDevice({ placeId: shelf.id });
+    const movedAt = START.getTime() - 5 * 24 * HOUR;
+    // An hour counts for the place the device lay in at its middle, so the last one ends before the move.
+    await push(device, steady(10 * 24, movedAt - HOUR, 45));
+    t.clock.set(new Date(movedAt));
+    await update(device, { placeId: cupboard.id }).expect(200);
+    t.clock.set(START);
+    await push(device, steady(5 * 24 - 1, START.getTime(), 75));
+    expect((await chart(shelf.id, 30)).points.map((p) => p.humidityPct.max)).not.toContain(75);
+    expect((await chart(cupboard.id, 30)).points.map((p) => p.humidityPct.min)).not.toContain(45);
+    const page = (await t.http.get(routes.placePage(cupboard.id)).expect(200)).body as PlacePage;
+    expect(page.latest!.humidityPct).toBe(75);
+  });
+
+  it('that shares a place with another counts beside it', async () => {
+    const shelf = await addPlace('Shared');
+    for (const humidityPct of [40, 60]) await push(await addDevice({ placeId: shelf.id }), steady(48, START.getTime(), humidityPct));
+    const { points } = await chart(shelf.id, 3);
+    expect(Math.min(...points.map((p) => p.humidityPct.min))).toBe(40);
+    expect(Math.max(...points.map((p) => p.humidityPct.max))).toBe(60);
+    expect(points.at(-1)!.humidityPct.mean).toBe(50);
+  });
+
+  it('refuses a stale change, a place nobody knows, and work after it was taken out', async () => {
+    const device = await addDevice();
+    await update(device, { name: 'Renamed' }).expect(200);
+    const stale = await update(device, { name: 'Again' }).expect(409);
+    expect(stale.body.current.name).toBe('Renamed');
+    await t.http
+      .post(routes.devices)
+      .send({ name: 'x', source: 'push', outdoor: false, placeId: '018f0000-0000-7000-8000-000000000000', everyMinutes: 5, note: '' })
+      .expect(404);
+    const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
+    await t.http
+      .post(`${routes.device(device.id)}/archive`)
+      .send({ version: 2 })
+      .expect(204);
+    await t.http
+      .post(routes.pushReadings)
+      .set('authorization', `Bearer ${token}`)
+      .send(storage.toSenml('p', steady(1, START.getTime(), 50)))
+      .expect(401);
+    const all = (await t.http.get(routes.devices).expect(200)).body.devices as Device[];
+    expect(all.map((d) => d.id)).not.toContain(device.id);
+    await t.http.get(routes.device('018f0000-0000-7000-8000-000000000000')).expect(404);
+  });
+
+  it('keeps what came before its log was cut off, and goes on answering', async () => {
+    const device = await addDevice({ source: 'csv' });
+    await t.app.listen(0, '127.0.0.1');
+    const { port } = t.app.getHttpServer().address() as AddressInfo;
+    const format = encodeURIComponent(
+      JSON.stringify({
+        delimiter: ',',
+        decimal: '.',
+        dateOrder: 'iso',
+        date: 'time',
+        time: null,
+        temperature: 'temp',
+        humidity: 'hum',
+        temperatureUnit: 'C',
+        humidityUnit: 'pct',
+        timeZone: 'UTC',
+      }),
+    );
+    await new Promise<void>((resolve) => {
+      const sending = httpRequest({
+        port,
+        method: 'POST',
+        path: `${routes.logImport(device.id)}?format=${format}`,
+        headers: { 'content-type': 'text/csv' },
+      });
+      sending.on('error', () => resolve());
+      sending.on('close', () => resolve());
+      sending.write('time,temp,hum\n2026-01-01T00:00:00Z,20,50\n');
+      setTimeout(() => sending.destroy(), 200);
+    });
+    await t.http.get(routes.device(device.id)).expect(200);
+  });
+});
+
+describe('hours of readings', () => {
+  it('told by two devices are averaged by how many readings each had', () => {
+    const at = Date.UTC(2026, 0, 1, 10, 30);
+    const part = (count: number, pct: number): storage.Part => ({
+      at,
+      count,
+      temperatureC: { min: 20, mean: 20, max: 20 },
+      humidityPct: { min: pct, mean: pct, max: pct },
+    });
+    expect(hourlyOf([part(3, 40), part(1, 60)])).toEqual([{ at: '2026-01-01T10:00:00.000Z', temperatureC: 20, humidityPct: 45 }]);
+  });
+});
+
+/** IANA zones, rules as published for 2026: Lisbon changes on 29 March and 25 October, Kathmandu is 5:45 ahead all year. */
+describe('a wall clock', () => {
+  it.each([
+    ['Europe/Lisbon', '2026-03-28T12:00', '2026-03-28T12:00'],
+    ['Europe/Lisbon', '2026-03-29T12:00', '2026-03-29T11:00'],
+    ['Europe/Lisbon', '2026-10-26T12:00', '2026-10-26T12:00'],
+    ['Asia/Kathmandu', '2026-06-01T12:00', '2026-06-01T06:15'],
+    ['UTC', '2026-06-01T12:00', '2026-06-01T12:00'],
+  ])('in %s shows %s when it is %s in UTC', (zone, local, utc) => {
+    expect(new Date(zonedToUtc(Date.parse(`${local}Z`), zone)).toISOString().slice(0, 16)).toBe(utc);
+  });
+});
+
+describe('the memory of what was worked out', () => {
+  it('asks once for a key and forgets the oldest', () => {
+    const memo = new Memo(2);
+    let asked = 0;
+    const get = (key: string) => memo.get(key, () => ++asked);
+    expect([get('a'), get('a'), get('b'), get('c')]).toEqual([1, 1, 2, 3]);
+    expect(get('a')).toBe(4);
+  });
+});

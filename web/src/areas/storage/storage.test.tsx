@@ -1,0 +1,181 @@
+import type { Alert, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
+import { air, sensor, storage } from '@bright-keeper/core';
+import { cleanup, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { afterEach, describe, expect, it } from 'vitest';
+import { ClimateRibbon } from '../../ui/ClimateRibbon';
+import { StrokesDrawing } from '../care/StrokesDrawing';
+import { AlertList } from './AlertList';
+import { asToday, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
+import { airWords, eventWords, hoursWords, minutesWords } from './words';
+
+afterEach(cleanup);
+
+const room = Array.from({ length: 240 }, (_, h) => ({
+  at: new Date(Date.UTC(2026, 0, 1, h)).toISOString(),
+  temperatureC: 20,
+  humidityPct: 60 + (h % 24),
+}));
+const start = (more: Partial<WhatIfStart> = {}): WhatIfStart => ({
+  box: {
+    volumeL: 50,
+    airChangesPerDay: 0.5,
+    openingsPerWeek: 2,
+    targetPct: 50,
+    bufferGPerPct: 0,
+    desiccant: { kind: 'silica-gel', massG: 100, loadingGPerG: 0.18 },
+  },
+  setPointPct: null,
+  lowPct: 35,
+  highPct: 50,
+  room,
+  roomName: 'Shelf',
+  ...more,
+});
+const change = (from: WhatIfStart, more: Partial<WhatIf>) => scenarioOf(from, { ...asToday(from), ...more });
+
+describe('what if', () => {
+  it('left alone is the box as it is today', () => {
+    const today = start();
+    expect(scenarioOf(today, asToday(today)).box).toEqual(todayScenario(today).box);
+    expect(scenarioOf(today, asToday(today)).freshDesiccant).toBe(false);
+    expect(roomOf(today, { warmerC: 0, damperPct: 0 })).toEqual(room);
+  });
+
+  it('with other gel takes it as freshly dried, and what lies there already as full as it is', () => {
+    expect(change(start(), { massG: 200 }).box.desiccant).toEqual({ kind: 'silica-gel', massG: 200, loadingGPerG: 0.02 });
+    expect(change(start(), { massG: 200 }).freshDesiccant).toBe(true);
+    expect(change(start(), { kind: 'rice', massG: 100 }).box.desiccant).toEqual({ kind: 'rice', massG: 100, loadingGPerG: 0.08 });
+    expect(change(start(), { kind: 'none' }).box.desiccant).toBeUndefined();
+    expect(change(start(), { openingsPerWeek: 1 }).box.desiccant!.loadingGPerG).toBe(0.18);
+  });
+
+  it('cuts the current only of what has some', () => {
+    expect(change(start(), { powerCutDays: 5 }).powerCut).toBeNull();
+    const cut = change(start({ setPointPct: 42 }), { powerCutDays: 3 }).powerCut!;
+    expect((Date.parse(cut.to) - Date.parse(cut.from)) / 86_400_000).toBe(3);
+    expect(cut.from >= room[0]!.at && cut.from <= room.at(-1)!.at).toBe(true);
+  });
+
+  it('keeps another climate within what air can be', () => {
+    const wet = roomOf(start(), { warmerC: 4, damperPct: 30 });
+    expect(Math.max(...wet.map((r) => r.humidityPct))).toBe(99);
+    expect(wet[0]!.temperatureC).toBe(24);
+    expect(Math.min(...roomOf(start(), { warmerC: 0, damperPct: -80 }).map((r) => r.humidityPct))).toBe(2);
+  });
+
+  it('more gel keeps the box drier, as the model has it', () => {
+    const band = { lowPct: 35, highPct: 50 };
+    const options = { humiditySchool: 'standard', surfaceState: 'soiled-glass' } as const;
+    const mean = (scenario: storage.Scenario) => storage.tryScenario(scenario, room, band, options).meanPct;
+    expect(mean(change(start(), { massG: 400 }))).toBeLessThan(mean(todayScenario(start())));
+  });
+});
+
+describe('a climate ribbon', () => {
+  const days: RibbonDay[] = [
+    { day: '2026-03-08', meanPct: 25, minPct: 20, maxPct: 30, dose: 0 },
+    { day: '2026-03-09', meanPct: 50, minPct: 45, maxPct: 55, dose: 0.2 },
+    { day: '2026-03-10', meanPct: 85, minPct: 70, maxPct: 92, dose: 2 },
+  ];
+  const ribbon = (all: readonly RibbonDay[], events: Parameters<typeof ClimateRibbon>[0]['events'] = []) =>
+    render(<ClimateRibbon days={all} span={10} today="2026-03-10" highPct={60} events={events} />).container;
+
+  it('tells in words what it shows', () => {
+    ribbon(days);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      '3 days of air; on the last one 85 % on average, early warning 2.0 of 1',
+    );
+    cleanup();
+    ribbon([]);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('No readings');
+  });
+
+  it('draws a day as high as it was damp, in its zone, and with its extremes on hover', () => {
+    const columns = [...ribbon(days).querySelectorAll('rect')].slice(1);
+    const heights = columns.map((c) => Number(c.getAttribute('height')));
+    expect(heights).toEqual([...heights].sort((a, b) => a - b));
+    expect(columns[2]!.getAttribute('class')).toBe('fill-act');
+    expect(columns[1]!.getAttribute('class')).toBe('fill-glass-tint');
+    expect(columns[2]!.querySelector('title')!.textContent).toBe('2026-03-10: 70–92 %, on average 85 %');
+    expect(air.zoneOf(85)).toBe('danger');
+  });
+
+  it('keeps the fungus line inside, however high the dose', () => {
+    const ys = [...ribbon(days).querySelectorAll('path')]
+      .at(-1)!
+      .getAttribute('d')!
+      .match(/[ML][\d.]+ ([\d.]+)/g)!;
+    expect(Number(ys.at(-1)!.split(' ')[1])).toBe(0);
+  });
+
+  it('marks events under the day they happened on', () => {
+    const marks = ribbon(days, [{ at: '2026-03-09T10:00:00Z', mark: 'G', words: 'gel put in' }]).querySelectorAll('text');
+    expect(marks[0]!.textContent).toBe('Ggel put in');
+    expect(Number(marks[0]!.getAttribute('x'))).toBe(765);
+  });
+});
+
+describe('alerts', () => {
+  const alert: Alert = {
+    id: 'damp/1',
+    cause: 'damp',
+    tone: 'attention',
+    placeId: '1',
+    placeName: 'Oak cupboard',
+    title: 'Damper than 60 %',
+    why: 'The mean of the day has been above its band.',
+    since: null,
+    action: { label: 'What would help?', to: '/storage/1/what-if' },
+  };
+  it('say what, where and why, each with its one action', () => {
+    render(
+      <MemoryRouter>
+        <AlertList alerts={[alert]} />
+      </MemoryRouter>,
+    );
+    expect(screen.getByText('Oak cupboard').closest('p')!.textContent).toBe('Oak cupboard: Damper than 60 %');
+    expect(screen.getAllByRole('link').map((l) => l.getAttribute('href'))).toEqual(['/storage/1/what-if']);
+  });
+});
+
+describe('a swab’s strokes, to scale', () => {
+  it.each([
+    ['full-frame', 24, 1],
+    ['full-frame', 16, 2],
+    ['medium-44x33', 24, 2],
+  ] as const)('on %s with %i mm show %i lanes that lie on the sensor', (format, widthMm, lanes) => {
+    const strokes = sensor.strokesWith(format, widthMm)!;
+    const { container } = render(<StrokesDrawing strokes={strokes} format={format} />);
+    const drawn = [...container.querySelectorAll('rect')].slice(1);
+    expect(drawn).toHaveLength(lanes);
+    const { heightMm } = sensor.formats[format];
+    for (const lane of drawn) {
+      expect(Number(lane.getAttribute('y'))).toBeGreaterThanOrEqual(-1);
+      expect(Number(lane.getAttribute('y')) + Number(lane.getAttribute('height'))).toBeLessThanOrEqual(heightMm + 1);
+    }
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain(`A swab ${widthMm} mm wide`);
+  });
+});
+
+describe('words for air', () => {
+  it.each([
+    [0.5, '30 min'],
+    [6.04, '6.0 h'],
+    [30, '30 h'],
+    [72, '3.0 days'],
+  ])('%f hours are “%s”', (hours, words) => expect(hoursWords(hours)).toBe(words));
+
+  it.each([
+    [0.2, '1 min'],
+    [45, '45 min'],
+    [125, '2 h 5 min'],
+    [Infinity, 'for ever'],
+  ])('%f minutes are “%s”', (minutes, words) => expect(minutesWords(minutes)).toBe(words));
+
+  it('have a unit with each number', () => {
+    expect(airWords({ temperatureC: 19.44, humidityPct: 47.6 })).toBe('19.4 °C, 48 %');
+    expect(eventWords({ kind: 'gel-set', desiccant: 'rice', massG: 800, loadingPct: 8 })).toBe('800 g of rough rice put in, 8 % water');
+    expect(eventWords({ kind: 'indicator', colour: 'spent' })).toBe('Indicator read: spent');
+  });
+});
