@@ -34,6 +34,8 @@ const LAST_WEEK_H = 7 * HOURS_A_DAY;
 /** From here the mould index is seen under the microscope; half of it is worth a word (our choice). */
 const GROWTH_INDEX = 1;
 const NOTABLE_INDEX = 0.5;
+/** Beyond two years a week says nothing (our choice). */
+const FORESEEN_DAYS = 730;
 
 /** When which model speaks, by the keeper's school. */
 export function riskLevel({ index, dose }: Exposure, school: HumiditySchool): RiskLevel {
@@ -85,7 +87,8 @@ function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: As
 function daysLeft(now: number, weekAgo: number, limit: number, days: number): number | null {
   if (now >= limit) return 0;
   const perDay = (now - weekAgo) / days;
-  return perDay > 1e-6 ? (limit - now) / perDay : null;
+  const left = perDay > 0 ? (limit - now) / perDay : Infinity;
+  return left <= FORESEEN_DAYS ? left : null;
 }
 
 const rounded = (n: number): string => (n >= 10 ? n.toFixed(0) : n.toFixed(1));

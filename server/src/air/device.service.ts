@@ -217,7 +217,7 @@ export class DeviceService {
       silent: source === 'push' && (!latest || now.getTime() - Date.parse(latest.at) > storage.silentAfterMs(everyMinutes)),
       calibrations: rows.map(toCalibration).reverse(),
       driftPctPerYear: air.driftPctPerYear(correctionsOf(rows)),
-      saltTestDue: lastTest < dueSince,
+      saltTestDue: !outdoor && lastTest < dueSince,
       hasToken: tokenHash !== null,
       clockJumps: jumps,
     };

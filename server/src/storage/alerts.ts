@@ -16,15 +16,23 @@ type Known = {
 
 const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
 
-/** Rising now, or the mark that a damp season has left. */
-function titleOf({ level, daysToGrowth }: NonNullable<PlaceSummary['assessment']>): string {
-  const rising = [daysToGrowth.byIndex, daysToGrowth.byDose].some((days) => days !== null && days > 0);
-  if (level === 'act') return 'Fungus is to be expected';
-  return rising ? 'Fungus risk is rising' : 'It has been damp for long';
+type Assessment = NonNullable<PlaceSummary['assessment']>;
+
+/** Only what the log does not tell makes it a warning. */
+const isOnlyUnknown = ({ level, best }: Assessment): boolean => level === 'watch' && best.level === 'safe';
+
+/** Rising now, the mark that a damp season has left, or a log too thin to tell. */
+function titleOf(assessment: Assessment): string {
+  if (assessment.level === 'act') return 'Fungus is to be expected';
+  if (isOnlyUnknown(assessment)) return 'Its log is too thin to call it safe';
+  const { byIndex, byDose } = assessment.daysToGrowth;
+  return [byIndex, byDose].some((days) => days !== null && days > 0) ? 'Fungus risk is rising' : 'It has been damp for long';
 }
 
 function fungusAlert({ place, assessment }: Known): Alert | null {
   if (!assessment || assessment.level === 'safe') return null;
+  const unknown = isOnlyUnknown(assessment);
+  const [byIndex, byDose] = assessment.reasons;
   return {
     id: `fungus/${place.id}`,
     cause: 'fungus',
@@ -32,9 +40,11 @@ function fungusAlert({ place, assessment }: Known): Alert | null {
     placeId: place.id,
     placeName: place.name,
     title: titleOf(assessment),
-    why: assessment.reasons.at(assessment.now.index >= 0.5 ? 0 : 1) ?? '',
-    since: assessment.since,
-    action: { label: 'What would help?', to: `/storage/${place.id}/what-if` },
+    why: (unknown ? assessment.reasons.at(-1) : assessment.now.index >= 0.5 ? byIndex : byDose) ?? '',
+    since: unknown ? null : assessment.since,
+    action: unknown
+      ? { label: 'Read it more often', to: '/hygrometers' }
+      : { label: 'What would help?', to: `/storage/${place.id}/what-if` },
   };
 }
 

@@ -241,7 +241,9 @@ export class ClimateService {
 
   /** The seal is measured while no desiccant lies in the place: gel would hide it. */
   private sealOf({ place, hourly, events, room }: Known): storage.HalfLife | null {
-    if (storage.placeFacts(place.kind).airChangesPerDay === null || room.climate.source !== 'place') return null;
+    // A cabinet that dries by itself does not follow its room, and tells nothing of its seal.
+    const passive = storage.placeFacts(place.kind).airChangesPerDay !== null && place.kind !== 'dry-cabinet';
+    if (!passive || room.climate.source !== 'place') return null;
     const gelIn = events.filter((e) => e.data.kind === 'gel-set' || e.data.kind === 'gel-out');
     if (gelIn[0]?.data.kind === 'gel-set') return null;
     const from = this.clock.now().getTime() - SEAL_DAYS * MS_PER_DAY;

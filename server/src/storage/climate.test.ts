@@ -178,6 +178,28 @@ describe('a place', () => {
     expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
   });
 
+  it('read once a week is not called safe, and says that the log is too thin', async () => {
+    const place = await addPlace();
+    const device = (
+      await t.http
+        .post(routes.devices)
+        .send({ name: 'Dial', source: 'hand', outdoor: false, placeId: place.id, everyMinutes: 10_080, note: '' })
+        .expect(201)
+    ).body as Device;
+    for (let week = 30; week >= 0; week--) {
+      const reading = {
+        at: new Date(START.getTime() - week * 7 * DAY).toISOString(),
+        temperatureC: 22,
+        humidityPct: week % 3 === 0 ? 66 : 52,
+      };
+      await t.http.post(routes.deviceReadings(device.id)).send(reading).expect(200);
+    }
+    const { assessment, alerts } = await page(place.id);
+    expect([assessment!.best.level, assessment!.worst.level, assessment!.level]).toEqual(['safe', 'watch', 'watch']);
+    expect(alerts[0]).toMatchObject({ title: 'Its log is too thin to call it safe', action: { to: '/hygrometers' } });
+    expect(alerts[0]!.why).toMatch(/silent for/);
+  });
+
   it('tells of a hygrometer that has fallen silent', async () => {
     const place = await addPlace();
     await measured(place, 48, () => [20, 45]);

@@ -20,6 +20,9 @@ import { eventWords } from './words';
 
 ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, TimeScale, Tooltip, annotationPlugin);
 
+/** So few readings are shown as points: a line alone would pretend to more. */
+const SPARSE = 60;
+
 type Colours = ReturnType<typeof chartColours>;
 type Point = { x: number; y: number };
 
@@ -27,7 +30,8 @@ const dataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> => {
   const series = (label: string, y: (p: ChartData['points'][number]) => number, more: object) => ({
     label,
     data: points.map((p) => ({ x: p.at, y: y(p) })),
-    pointRadius: 0,
+    pointRadius: points.length < SPARSE ? 3 : 0,
+    pointBackgroundColor: c.ink,
     borderWidth: 2,
     tension: 0.2,
     ...more,
@@ -117,7 +121,14 @@ function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number
     marks[`event${i}`] = { type: 'line', xMin: Date.parse(e.at), xMax: Date.parse(e.at), borderColor: c.lamp, borderWidth: 1 };
   });
   chart.gaps.forEach((g, i) => {
-    marks[`gap${i}`] = { type: 'box', xMin: Date.parse(g.from), xMax: Date.parse(g.to), backgroundColor: c.line, borderWidth: 0 };
+    marks[`gap${i}`] = {
+      type: 'box',
+      xMin: Date.parse(g.from),
+      xMax: Date.parse(g.to),
+      backgroundColor: c.line,
+      borderWidth: 0,
+      drawTime: 'beforeDatasetsDraw',
+    };
   });
   return marks;
 }
