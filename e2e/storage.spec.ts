@@ -67,7 +67,11 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
   await expect(page.getByLabel('Humidity')).toHaveValue('Feuchte (%)');
   await expect(page.getByRole('cell', { name: '67.0' }).first()).toBeVisible();
   await expect(button(page, 'Import it')).toBeDisabled();
-  await page.getByLabel('Times are those of').fill('UTC');
+  await page.getByLabel('Times are those of').fill('Mars');
+  await expect(page.getByText('This is no time zone; write it like Europe/Lisbon or UTC.')).toBeVisible();
+  await page.getByLabel('Times are those of').fill('');
+  await page.getByLabel('Times are those of').pressSequentially('UTC');
+  await expect(page.getByLabel('Times are those of')).toHaveValue('UTC');
   await button(page, 'Check the whole file').click();
   await expect(page.getByText(/960 of 961 rows are good/)).toBeVisible();
   await expect(page.getByText('1 rows: no time that can be read')).toBeVisible();

@@ -110,6 +110,7 @@ describe('what is wrong', () => {
     ['a temperature in kelvins', handReading, { temperatureC: 293, humidityPct: 50 }, 'temperatureC', /At most 85/],
     ['a value that is text', senmlPack, [{ n: 't', u: 'Cel', v: '20' }], '0.v', /number/],
     ['no records', senmlPack, [], 'body', /.+/],
+    ['a time zone nobody lives in', logFormat, { ...format, timeZone: 'Mars/North' }, 'timeZone', /not a time zone/],
     ['a delimiter that is none', logFormat, { ...format, delimiter: 'x' }, 'delimiter', /Choose one of/],
     [
       'sand as a desiccant',

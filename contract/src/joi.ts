@@ -58,3 +58,16 @@ export const day = () =>
       const exists = !Number.isNaN(at.getTime()) && at.toISOString().startsWith(value);
       return exists ? value : helpers.message({ custom: `${value} is not a day of the calendar.` });
     });
+
+/** A time zone that this machine knows, by its IANA name. */
+export const timeZone = () =>
+  Joi.string()
+    .max(60)
+    .custom((value: string, helpers) => {
+      try {
+        new Intl.DateTimeFormat('en', { timeZone: value });
+        return value;
+      } catch {
+        return helpers.message({ custom: `${value} is not a time zone; write it like Europe/Lisbon or UTC.` });
+      }
+    });

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { timeZone } from '../joi.js';
 
 /** How the day, month and year of a log stand. */
 export const DATE_ORDERS = ['iso', 'dmy', 'mdy', 'unix-s', 'unix-ms'] as const;
@@ -31,7 +32,7 @@ export const logFormat = Joi.object<LogFormat>({
   humidity: Joi.string().max(300).required(),
   temperatureUnit: Joi.string().valid('C', 'F').required(),
   humidityUnit: Joi.string().valid('pct', 'fraction').required(),
-  timeZone: Joi.string().max(60).required(),
+  timeZone: timeZone().required(),
 });
 
 /** The whole file is the body; how it is read stands in the address. `check` reads all of it and writes nothing. */

@@ -130,7 +130,10 @@ export class LogService {
       const batch = pending;
       pending = [];
       if (check) return;
-      const { accepted, duplicates } = await this.database.transaction((db) => this.readings.add(db, deviceId, batch));
+      const { accepted, duplicates } = await this.database.transaction(async (db) => {
+        await this.devices.touch(db, deviceId);
+        return this.readings.add(db, deviceId, batch);
+      });
       counted.accepted += accepted;
       counted.duplicates += duplicates;
     };
@@ -151,13 +154,12 @@ export class LogService {
     }
     if (!read) throw problem(airErrors, 'log-unreadable');
     await flush();
-    if (!check && counted.accepted > 0) await this.finish(deviceId, tally);
+    if (!check && counted.accepted > 0) await this.markClockJumps(deviceId, tally);
     return this.result(tally, counted, before, check);
   }
 
-  private async finish(deviceId: string, tally: Tally): Promise<void> {
+  private async markClockJumps(deviceId: string, tally: Tally): Promise<void> {
     await this.database.transaction(async (db) => {
-      await this.devices.touch(db, deviceId);
       for (const ms of tally.clockJumps.slice(0, EXAMPLES))
         await this.devices.addEvent(db, {
           id: this.ids.next(),

@@ -36,10 +36,19 @@ const Select = ({ label, value, options, onChange }: SelectProps) => (
   </label>
 );
 
+const isZone = (text: string): boolean => {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: text }) !== null;
+  } catch {
+    return false;
+  }
+};
+
 /** How the file is read, as guessed; each part can be corrected. */
 function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (format: LogFormat) => void }) {
   const { format, columns } = preview;
   const set = (change: Partial<LogFormat>) => onChange({ ...format, ...change });
+  const [zone, setZone] = useState(format.timeZone);
   const named = columns.map((c) => [c, c] as const);
   return (
     <div className="grid gap-3 sm:grid-cols-3">
@@ -93,7 +102,17 @@ function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (for
       />
       <label className="block sm:col-span-3">
         <span className="mb-1 block text-sm text-soft">Times are those of (where they do not say)</span>
-        <input className="input" list="log-zones" value={format.timeZone} onChange={(e) => set({ timeZone: e.target.value })} />
+        <input
+          className="input"
+          list="log-zones"
+          value={zone}
+          aria-invalid={!isZone(zone)}
+          onChange={(e) => {
+            setZone(e.target.value);
+            if (isZone(e.target.value)) set({ timeZone: e.target.value });
+          }}
+        />
+        {!isZone(zone) && <span className="text-sm text-act">This is no time zone; write it like Europe/Lisbon or UTC.</span>}
         <datalist id="log-zones">
           {Intl.supportedValuesOf('timeZone').map((z) => (
             <option key={z} value={z} />
@@ -189,16 +208,19 @@ export function LogImportPage() {
   const guess = useLogPreview();
   const run = useLogImport(id);
   const [file, setFile] = useState<File | null>(null);
+  // Kept while the next guess is on its way, so that nothing that is being typed goes away.
+  const [preview, setPreview] = useState<LogPreview | null>(null);
   if (devices.isPending) return <Loading />;
   if (devices.isError) return <Failure error={devices.error} onRetry={() => void devices.refetch()} />;
   const device = devices.data.devices.find((d) => d.id === id);
   const look = async (chosen: File, format?: LogFormat) => {
     run.reset();
-    guess.mutate({ text: await chosen.slice(0, PREVIEW_BYTES).text(), ...(format ? { format } : {}) });
+    guess.mutate({ text: await chosen.slice(0, PREVIEW_BYTES).text(), ...(format ? { format } : {}) }, { onSuccess: setPreview });
   };
   const choose = (chosen: File | undefined) => {
     if (!chosen) return;
     setFile(chosen);
+    setPreview(null);
     void look(chosen);
   };
   const checked = run.isSuccess && run.variables.check;
@@ -214,26 +236,26 @@ export function LogImportPage() {
           <input type="file" accept=".csv,.txt,.tsv,text/csv" onChange={(e) => choose(e.target.files?.[0])} />
         </label>
         {guess.isError && <Failure error={guess.error} />}
-        {guess.data && file && (
+        {preview && file && (
           <>
             <Section title="How it is read" aside="guessed; correct what is wrong">
               <div className="sheet space-y-4 p-4">
-                <FormatForm preview={guess.data} onChange={(format) => void look(file, format)} />
-                <Rows preview={guess.data} />
+                <FormatForm preview={preview} onChange={(format) => void look(file, format)} />
+                <Rows preview={preview} />
               </div>
             </Section>
             <div className="flex flex-wrap gap-2">
               <Button
                 look={checked ? 'plain' : 'filled'}
                 disabled={run.isPending}
-                onClick={() => run.mutate({ file, format: guess.data.format, check: true })}
+                onClick={() => run.mutate({ file, format: preview.format, check: true })}
               >
                 Check the whole file
               </Button>
               <Button
                 look={checked ? 'filled' : 'plain'}
                 disabled={run.isPending || !checked}
-                onClick={() => run.mutate({ file, format: guess.data.format, check: false })}
+                onClick={() => run.mutate({ file, format: preview.format, check: false })}
               >
                 Import it
               </Button>
