@@ -36,13 +36,14 @@ const Select = ({ label, value, options, onChange }: SelectProps) => (
   </label>
 );
 
-const isZone = (text: string): boolean => {
+function isZone(text: string): boolean {
   try {
-    return new Intl.DateTimeFormat('en', { timeZone: text }) !== null;
+    new Intl.DateTimeFormat('en', { timeZone: text });
+    return true;
   } catch {
     return false;
   }
-};
+}
 
 /** How the file is read, as guessed; each part can be corrected. */
 function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (format: LogFormat) => void }) {
