@@ -1,4 +1,4 @@
-import { READING_RANGE, type Reading } from '../air/reading.js';
+import { CLOCK_AHEAD_MS, READING_RANGE, type Reading } from '../air/reading.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
 export type SenmlRecord = { bn?: string; bt?: number; bu?: string; bver?: number; n?: string; u?: string; t?: number; v?: number };
@@ -12,9 +12,6 @@ export type SenmlReadings = { readings: Reading[]; setAside: SetAside[] };
 const RELATIVE_BELOW_S = 2 ** 28;
 /** Version of the base this code understands (RFC 8428, section 4.4). */
 const VERSION = 10;
-/** How far a device's clock may run ahead before its readings are set aside. */
-const FUTURE_MS = 10 * 60_000;
-
 type Quantity = 'temperatureC' | 'humidityPct';
 
 /** Which quantity a record carries, in our units; null for a unit that is neither. */
@@ -36,11 +33,12 @@ const inRange = (quantity: Quantity, value: number): boolean =>
 
 /**
  * The readings in a SenML pack: base fields resolved, times made absolute, temperature and humidity of the same
- * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept.
+ * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept. A forecast
+ * lies ahead of now: it says by how much it may.
  *
  * Source: RFC 8428, sections 4.1 to 4.6.
  */
-export function readSenml(pack: readonly SenmlRecord[], now: Date): SenmlReadings {
+export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: number = CLOCK_AHEAD_MS): SenmlReadings {
   const setAside: SetAside[] = [];
   const halves = new Map<string, { at: number; index: number; values: Partial<Record<Quantity, number>> }>();
   let base: SenmlRecord = {};
@@ -58,7 +56,7 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date): SenmlReading
     const known = quantityOf(record.u ?? base.bu, record.v);
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
     if (!inRange(known.quantity, known.value)) return void setAside.push({ index, reason: 'out-of-range' });
-    if (ms - now.getTime() > FUTURE_MS) return void setAside.push({ index, reason: 'in-the-future' });
+    if (ms - now.getTime() > aheadMs) return void setAside.push({ index, reason: 'in-the-future' });
     const device = base.bn ?? '';
     const key = `${device}|${ms}`;
     const half = halves.get(key) ?? { at: ms, index, values: {} };

@@ -269,6 +269,15 @@ describe('a SenML pack', () => {
     expect(result.readings).toHaveLength(1);
     expect(result.setAside).toEqual([{ index: 2, reason }]);
   });
+  it('that is a forecast may lie ahead, in absolute or relative times, and no further than it says', () => {
+    const inHours = (h: number) => [
+      { n: 't', u: 'Cel', v: 20, t: h * 3600 },
+      { n: 'h', u: '%RH', v: 50, t: h * 3600 },
+    ];
+    const threeDays = 3 * 86_400_000;
+    expect(readSenml(inHours(24), now, threeDays).readings.map((r) => r.at)).toEqual(['2026-03-11T10:00:00.000Z']);
+    expect(readSenml(inHours(100), now, threeDays).setAside[0]).toEqual({ index: 0, reason: 'in-the-future' });
+  });
   it('goes out and comes back the same', () => {
     const log = logOf(5, (h) => [20 + h / 10, 50 + h]);
     expect(readSenml(toSenml('x', log), now).readings).toEqual(log);

@@ -24,7 +24,8 @@ import { correctionsOf, SeriesService } from './series.service.js';
 
 const TOKEN_BYTES = 24;
 const SALT_TEST_MONTHS = 12;
-const FUTURE_MS = 10 * 60_000;
+/** No forecast reaches further. */
+const FORECAST_AHEAD_MS = 15 * 86_400_000;
 /** A pushed reading so much older than the last one means that the clock went back. */
 const CLOCK_JUMP_MS = 5 * 60_000;
 
@@ -126,7 +127,7 @@ export class DeviceService {
   addByHand(id: string, { at, temperatureC, humidityPct }: HandReading): Promise<Accepted> {
     const now = this.clock.now();
     const when = at ? new Date(at) : now;
-    if (when.getTime() - now.getTime() > FUTURE_MS)
+    if (when.getTime() - now.getTime() > air.CLOCK_AHEAD_MS)
       throw problem(airErrors, 'future-reading', { fields: { at: 'This lies in the future.' } });
     return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }], []);
   }
@@ -155,10 +156,7 @@ export class DeviceService {
   async pushForecast(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
     if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
     const now = this.clock.now();
-    // Read as of a fortnight ahead, so that what lies in the future is not set aside.
-    const ahead = new Date(now.getTime() + 15 * 86_400_000);
-    const absolute = pack.map((r) => (r.bt !== undefined && r.bt < 2 ** 28 ? { ...r, bt: now.getTime() / 1000 + r.bt } : r));
-    const { readings, setAside } = storage.readSenml(absolute, ahead);
+    const { readings, setAside } = storage.readSenml(pack, now, FORECAST_AHEAD_MS);
     await this.repository.set(this.database.db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
     return { accepted: readings.length, duplicates: 0, setAside };
   }

@@ -133,7 +133,7 @@ export function rowReader(format: LogFormat, headings: readonly string[], now: D
     const temperatureC = format.temperatureUnit === 'F' ? ((rawT - 32) * 5) / 9 : rawT;
     const humidityPct = format.humidityUnit === 'fraction' ? rawH * 100 : rawH;
     if (!(temperatureC >= t.min && temperatureC <= t.max && humidityPct >= h.min && humidityPct <= h.max)) return 'out-of-range';
-    if (ms > now.getTime() + 10 * 60_000) return 'in-the-future';
+    if (ms > now.getTime() + air.CLOCK_AHEAD_MS) return 'in-the-future';
     return { at: new Date(ms).toISOString(), temperatureC, humidityPct };
   };
 }

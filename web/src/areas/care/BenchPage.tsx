@@ -8,6 +8,7 @@ import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
@@ -105,14 +106,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           )}
         </div>
       </header>
-      {doc.newer && (
-        <Notice tone="attention">
-          This cleaning went on in another window.{' '}
-          <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>
-            Take that state
-          </Button>
-        </Notice>
-      )}
+      <WentOn what="cleaning" newer={doc.newer} onTake={doc.takeNewer} />
       {cleaning.staleBecause.length > 0 && state.phase !== 'close' && (
         <Stale
           because={cleaning.staleBecause}

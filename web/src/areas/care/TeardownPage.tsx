@@ -5,8 +5,9 @@ import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSavedDocument } from '../../api/useSavedDocument';
-import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { WentOn } from '../../ui/WentOn';
 import { useItem } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { CautionLines } from './CautionLines';
@@ -187,14 +188,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
         )
       }
     >
-      {doc.newer && (
-        <Notice tone="attention">
-          This record went on in another window.{' '}
-          <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>
-            Take that state
-          </Button>
-        </Notice>
-      )}
+      <WentOn what="record" newer={doc.newer} onTake={doc.takeNewer} />
       {end.error && <Failure error={end.error} />}
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="space-y-4 lg:col-span-7">

@@ -5,8 +5,9 @@ import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
-import { Button, Failure, Loading, Notice, Page, VerdictChip } from '../../ui/parts';
+import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
+import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { useSettings } from '../settings/queries';
@@ -130,14 +131,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
         </>
       }
     >
-      {doc.newer && (
-        <Notice tone="attention">
-          This look went on in another window.{' '}
-          <Button className="ml-2" onClick={() => doc.takeNewer(doc.newer!)}>
-            Take that state
-          </Button>
-        </Notice>
-      )}
+      <WentOn what="look" newer={doc.newer} onTake={doc.takeNewer} />
       {(finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
       <div className="grid gap-4 lg:grid-cols-12">
         <div className="min-w-0 space-y-3 lg:col-span-6">
