@@ -23,7 +23,8 @@ import { Memo } from '../platform/memo.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { alertsOfPlace, silentAlert } from './alerts.js';
 import { PlaceService } from './place.service.js';
-import { RoomService, type Room } from './room.service.js';
+import { airChangesOf, boxOf, fitSeal, gelEventsOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
+import { RoomService } from './room.service.js';
 import { StayRepository } from './stay.repository.js';
 
 const MS_PER_HOUR = 3_600_000;
@@ -36,11 +37,6 @@ const ADVICE_DAYS = 60;
 const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
 /** What lies in a place is taken as soiled unless a thing's own page knows better. */
 const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
-
-const since = (log: readonly air.Reading[], fromMs: number): air.Reading[] => {
-  const from = new Date(fromMs).toISOString();
-  return log.filter((r) => r.at >= from);
-};
 
 /** The last of ascending instants that is not after one, sought from a place on by halving; that place where none is. */
 function lastAtOrBefore(msAt: (k: number) => number, count: number, ms: number, from: number): number {
@@ -82,7 +78,13 @@ const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; 
 const printOf = (log: readonly air.Reading[]): string =>
   `${log.length}/${log.at(-1)?.at ?? ''}/${log.reduce((sum, r) => sum + r.humidityPct + r.temperatureC, 0).toFixed(3)}`;
 
-type Known = { place: Place; hours: storage.Part[]; hourly: air.Reading[]; events: EventRow[]; room: Room };
+/** The hours that were over when this one began. */
+const wholeHours = (log: readonly air.Reading[], hour: number): air.Reading[] => {
+  const until = new Date(hour * MS_PER_HOUR).toISOString();
+  return log.filter((r) => r.at < until);
+};
+
+type Known = KnownPlace & { hours: storage.Part[] };
 
 /** What the air of each place means: ribbons, risk, gel, alerts, charts. */
 @Injectable()
@@ -128,15 +130,15 @@ export class ClimateService {
     const place = await this.places.get(id, db);
     const known = await this.know(db, place);
     const seal = this.sealOf(known);
-    const summary = await this.summary(db, known, seal);
+    const summary = await this.summary(db, known);
     return {
       ...summary,
       items: await this.itemsOf(db, place),
       events: await this.eventsOf(db, known),
       seal,
-      airChanges: this.airChangesOf(place, seal),
+      airChanges: airChangesOf(place, seal),
       room: known.room.climate,
-      advice: await this.adviceFor(db, known, seal),
+      advice: await this.adviceFor(db, known, boxOf(place, seal, summary.gel)),
     };
   }
 
@@ -173,18 +175,15 @@ export class ClimateService {
     const { db } = this.database;
     const place = await this.places.get(id, db);
     const known = await this.know(db, place);
-    const seal = this.sealOf(known);
-    const box = this.boxOf(place, seal);
-    const gel = this.gelOf(known, seal);
     const toMs = this.clock.now().getTime();
     const span = { fromMs: toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs };
     const room = roomId ? await this.rooms.around(db, { standsInId: roomId }, span) : known.room;
     return {
-      box: { ...box, ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}) },
+      box: boxOf(place, this.sealOf(known), this.gelOf(known)),
       setPointPct: place.kind === 'dry-cabinet' ? (place.lowPct + place.highPct) / 2 : null,
       lowPct: place.lowPct,
       highPct: place.highPct,
-      room: since(room.readings, span.fromMs),
+      room: readingsSince(room.readings, span.fromMs),
       roomName: room.climate.name,
     };
   }
@@ -208,7 +207,7 @@ export class ClimateService {
     return { place, hours, hourly, events, room };
   }
 
-  private async summary(db: Db, known: Known, seal: storage.HalfLife | null = null): Promise<PlaceSummary> {
+  private async summary(db: Db, known: Known): Promise<PlaceSummary> {
     const { place, hours, hourly } = known;
     const now = this.clock.now();
     const latest = latestOf(await this.series.latest(db, place.id));
@@ -221,7 +220,7 @@ export class ClimateService {
     const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
     const lying = await this.stays.inPlace(db, place.id);
     const things = lying.map(({ itemId, name, since }) => ({ itemId, name, since: since.toISOString() }));
-    const gel = this.gelOf(known, seal);
+    const gel = this.gelOf(known);
     return {
       ...place,
       latest,
@@ -230,7 +229,14 @@ export class ClimateService {
       assessment,
       ribbon: this.memo.get(`ribbon/${print}/${hours.length}`, () => ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY)),
       gel,
-      alerts: alertsOfPlace({ place, hourly: since(whole, now.getTime() - RIBBON_DAYS * MS_PER_DAY), assessment, gel, things, now }),
+      alerts: alertsOfPlace({
+        place,
+        hourly: readingsSince(whole, now.getTime() - RIBBON_DAYS * MS_PER_DAY),
+        assessment,
+        gel,
+        things,
+        now,
+      }),
     };
   }
 
@@ -239,49 +245,23 @@ export class ClimateService {
     return this.memo.get(`risk/${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
   }
 
-  /** The seal is measured while no desiccant lies in the place: gel would hide it. */
-  private sealOf({ place, hourly, events, room }: Known): storage.HalfLife | null {
-    // A cabinet that dries by itself does not follow its room, and tells nothing of its seal.
-    const passive = storage.placeFacts(place.kind).airChangesPerDay !== null && place.kind !== 'dry-cabinet';
-    if (!passive || room.climate.source !== 'place') return null;
-    const gelIn = events.filter((e) => e.data.kind === 'gel-set' || e.data.kind === 'gel-out');
-    if (gelIn[0]?.data.kind === 'gel-set') return null;
-    const from = this.clock.now().getTime() - SEAL_DAYS * MS_PER_DAY;
-    const inside = since(hourly, from);
-    if (inside.length === 0) return null;
-    const openings = events.filter((e) => e.data.kind === 'opened').map((e) => e.at.toISOString());
-    return storage.fitMoistureHalfLife(inside, since(room.readings, from), openings.length > 0 ? { openings } : {});
+  /** The seal, fitted once an hour at most: a fit searches some hundred simulations. */
+  private sealOf(known: KnownPlace): storage.HalfLife | null {
+    if (!sealIsMeasurable(known)) return null;
+    const { place, hourly, events, room } = known;
+    const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
+    const fromMs = hour * MS_PER_HOUR - SEAL_DAYS * MS_PER_DAY;
+    const key = `seal/${place.id}/${hour}/${events.length}/${printOf(wholeHours(hourly, hour))}/${printOf(wholeHours(room.readings, hour))}`;
+    return this.memo.get(key, () => fitSeal(known, fromMs));
   }
 
-  private airChangesOf(place: Place, seal: storage.HalfLife | null): PlacePage['airChanges'] {
-    if (place.airChangesPerDay !== null) return { perDay: place.airChangesPerDay, from: 'said' };
-    if (seal?.determined) return { perDay: seal.airChangesPerDay, from: 'measured' };
-    return { perDay: storage.placeFacts(place.kind).airChangesPerDay, from: 'usual' };
-  }
-
-  private boxOf(place: Place, seal: storage.HalfLife | null): storage.Box {
-    const { volumeL, openingsPerWeek, lining, highPct } = place;
-    return {
-      volumeL,
-      // The open room has no seal: its air is changed many times a day.
-      airChangesPerDay: this.airChangesOf(place, seal).perDay ?? 100,
-      openingsPerWeek,
-      bufferGPerPct: storage.LININGS[lining].bufferGPerPctL * volumeL,
-      targetPct: highPct,
-    };
-  }
-
-  private gelOf({ place, hourly, events, room }: Known, seal: storage.HalfLife | null): GelState | null {
-    const now = this.clock.now();
-    const gelEvents = [...events].reverse().flatMap(({ at, data }): storage.GelEvent[] => {
-      if (data.kind === 'gel-set' || data.kind === 'gel-dried' || data.kind === 'gel-out' || data.kind === 'indicator')
-        return [{ at: at.toISOString(), ...data }];
-      return [];
-    });
+  /** Gel is reckoned once an hour at most: a year ahead is walked each time. No seal is measured while it lies there. */
+  private gelOf({ place, hourly, events, room }: KnownPlace): GelState | null {
+    const gelEvents = gelEventsOf(events);
     if (gelEvents.length === 0) return null;
-    const inside = since(hourly, now.getTime() - MS_PER_DAY);
-    const box = this.boxOf(place, seal);
-    // Reckoned once an hour at most: a year ahead is walked each time.
+    const now = this.clock.now();
+    const inside = readingsSince(hourly, now.getTime() - MS_PER_DAY);
+    const box = boxOf(place, null, null);
     const hour = Math.floor(now.getTime() / MS_PER_HOUR);
     return this.memo.get(
       `gel/${place.id}/${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.readings.length}`,
@@ -331,16 +311,10 @@ export class ClimateService {
   }
 
   /** The one change that would help a closed place most, in a line. */
-  private async adviceFor(db: Db, known: Known, seal: storage.HalfLife | null): Promise<string | null> {
-    const { place, room } = known;
+  private async adviceFor(db: Db, { place, room }: KnownPlace, box: storage.Box): Promise<string | null> {
     if (storage.placeFacts(place.kind).airChangesPerDay === null || room.climate.source === 'assumed') return null;
     const { schools } = await this.settings.get(db);
-    const gel = this.gelOf(known, seal);
-    const box = {
-      ...this.boxOf(place, seal),
-      ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}),
-    };
-    const recent = since(room.readings, this.clock.now().getTime() - ADVICE_DAYS * MS_PER_DAY);
+    const recent = readingsSince(room.readings, this.clock.now().getTime() - ADVICE_DAYS * MS_PER_DAY);
     const best = storage.bestSingleChange({ box }, recent, place, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
     if (!best) return null;
     return `The single change that helps most: ${best.change.name}. Above its band ${Math.round(best.result.above * 100)} % of the time.`;

@@ -1,0 +1,61 @@
+import type { Place, PlacePage } from '@bright-keeper/contract';
+import { storage, type air } from '@bright-keeper/core';
+import type { EventRow } from '../air/device.repository.js';
+import type { Room } from './room.service.js';
+
+/** What is known of a place: the air in it hour by hour, what was done with it (newest first), and the room around it. */
+export type KnownPlace = { place: Place; hourly: air.Reading[]; events: EventRow[]; room: Room };
+
+/** Air changes of the open room, which has no seal: its air is changed many times a day. */
+const OPEN_ROOM_PER_DAY = 100;
+
+/** The readings from an instant on; instants of one shape sort as their text does. */
+export function readingsSince(log: readonly air.Reading[], fromMs: number): air.Reading[] {
+  const from = new Date(fromMs).toISOString();
+  return log.filter((r) => r.at >= from);
+}
+
+/** Does the air in it follow the room by itself? A cabinet that dries does not, and tells nothing of its seal. */
+const isPassive = ({ kind }: Place): boolean => storage.placeFacts(kind).airChangesPerDay !== null && kind !== 'dry-cabinet';
+
+/** May its seal be measured? Only against a measured room, and not while desiccant lies in it: gel would hide it. */
+export function sealIsMeasurable({ place, events, room }: KnownPlace): boolean {
+  const gel = events.find((e) => e.data.kind === 'gel-set' || e.data.kind === 'gel-out');
+  return isPassive(place) && room.climate.source === 'place' && gel?.data.kind !== 'gel-set';
+}
+
+/** The seal by the log from an instant on; null where nothing was read inside. */
+export function fitSeal({ hourly, events, room }: KnownPlace, fromMs: number): storage.HalfLife | null {
+  const inside = readingsSince(hourly, fromMs);
+  if (inside.length === 0) return null;
+  const openings = events.filter((e) => e.data.kind === 'opened').map((e) => e.at.toISOString());
+  return storage.fitMoistureHalfLife(inside, readingsSince(room.readings, fromMs), openings.length > 0 ? { openings } : {});
+}
+
+/** As the keeper said, else as measured, else as is usual for its kind. */
+export function airChangesOf(place: Place, seal: storage.HalfLife | null): PlacePage['airChanges'] {
+  if (place.airChangesPerDay !== null) return { perDay: place.airChangesPerDay, from: 'said' };
+  if (seal?.determined) return { perDay: seal.airChangesPerDay, from: 'measured' };
+  return { perDay: storage.placeFacts(place.kind).airChangesPerDay, from: 'usual' };
+}
+
+/** The place as a box, with the desiccant that lies in it. */
+export function boxOf(place: Place, seal: storage.HalfLife | null, gel: storage.GelReckoning | null): storage.Box {
+  const { volumeL, openingsPerWeek, lining, highPct } = place;
+  return {
+    volumeL,
+    airChangesPerDay: airChangesOf(place, seal).perDay ?? OPEN_ROOM_PER_DAY,
+    openingsPerWeek,
+    bufferGPerPct: storage.LININGS[lining].bufferGPerPctL * volumeL,
+    targetPct: highPct,
+    ...(gel ? { desiccant: { kind: gel.kind, massG: gel.massG, loadingGPerG: gel.loadingGPerG } } : {}),
+  };
+}
+
+/** What was done with its desiccant, oldest first. */
+export const gelEventsOf = (events: readonly EventRow[]): storage.GelEvent[] =>
+  [...events].reverse().flatMap(({ at, data }): storage.GelEvent[] => {
+    if (data.kind === 'gel-set' || data.kind === 'gel-dried' || data.kind === 'gel-out' || data.kind === 'indicator')
+      return [{ at: at.toISOString(), ...data }];
+    return [];
+  });
