@@ -5,8 +5,8 @@ type Band = { lowPct: number; highPct: number };
 
 /** Reckons scenarios off the page's own thread, so that a slider never sticks. */
 const api = {
-  run: (scenarios: storage.Scenario[], room: air.Reading[], band: Band, options: fungus.AssessOptions): storage.ScenarioResult[] =>
-    scenarios.map((s) => storage.tryScenario(s, room, band, options)),
+  run: (scenario: storage.Scenario, room: air.Reading[], band: Band, options: fungus.AssessOptions) =>
+    storage.tryScenario(scenario, room, band, options),
   best: (scenario: storage.Scenario, room: air.Reading[], band: Band, options: fungus.AssessOptions) =>
     storage.bestSingleChange(scenario, room, band, options),
 };

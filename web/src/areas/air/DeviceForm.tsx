@@ -1,8 +1,7 @@
 import { deviceInput, JOI_OPTIONS, type Device, type DeviceInput } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
-import { ApiError } from '../../api/http';
-import { Button, Failure } from '../../ui/parts';
+import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear/ItemFields';
@@ -86,13 +85,7 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
       <Field label="Note" id="device-note" error={errors.note?.message}>
         <input id="device-note" className="input" {...register('note')} />
       </Field>
-      {error instanceof ApiError && !error.problem.fields && <Failure error={error} />}
-      <div className="flex gap-2">
-        <Button look="filled" type="submit" disabled={formState.isSubmitting}>
-          {verb}
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </div>
+      <FormFoot error={error} verb={verb} pending={formState.isSubmitting} onCancel={onDone} />
     </form>
   );
 }

@@ -32,31 +32,35 @@ function useWorker(): () => Remote<WhatIfWorker> {
   }, []);
 }
 
+const bandOf = ({ lowPct, highPct }: WhatIfStart) => ({ lowPct, highPct });
+
 /** Reckons today and what-if side by side; an answer that comes after a newer question is dropped. */
 function useResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
   const worker = useWorker();
-  const [results, setResults] = useState<Results | null>(null);
+  const [now, setNow] = useState<storage.ScenarioResult | null>(null);
+  const [then, setThen] = useState<storage.ScenarioResult | null>(null);
   const [best, setBest] = useState<Awaited<ReturnType<WhatIfWorker['best']>> | undefined>();
   const [error, setError] = useState<unknown>(null);
   const asked = useRef(0);
   const text = JSON.stringify(what);
   const options = useMemo<fungus.AssessOptions>(() => ({ humiditySchool, surfaceState: 'soiled-glass' }), [humiditySchool]);
+  // Today does not change while one plays: it is reckoned once.
+  useEffect(() => {
+    const today = todayScenario(start);
+    worker().run(today, start.room, bandOf(start), options).then(setNow, setError);
+    worker().best(today, start.room, bandOf(start), options).then(setBest, setError);
+  }, [worker, start, options]);
   useEffect(() => {
     const turn = ++asked.current;
     const wanted = JSON.parse(text) as WhatIf;
-    const band = { lowPct: start.lowPct, highPct: start.highPct };
-    Promise.all([
-      worker().run([todayScenario(start)], start.room, band, options),
-      worker().run([scenarioOf(start, wanted)], roomOf(elsewhere, wanted), band, options),
-    ]).then(
-      ([now, then]) => turn === asked.current && setResults({ now: now[0]!, then: then[0]! }),
-      (failure: unknown) => turn === asked.current && setError(failure),
-    );
+    worker()
+      .run(scenarioOf(start, wanted), roomOf(elsewhere, wanted), bandOf(start), options)
+      .then(
+        (result) => turn === asked.current && setThen(result),
+        (failure: unknown) => turn === asked.current && setError(failure),
+      );
   }, [worker, start, elsewhere, text, options]);
-  useEffect(() => {
-    const band = { lowPct: start.lowPct, highPct: start.highPct };
-    worker().best(todayScenario(start), start.room, band, options).then(setBest, setError);
-  }, [worker, start, options]);
+  const results: Results | null = now && then && { now, then };
   return { results, best, error };
 }
 

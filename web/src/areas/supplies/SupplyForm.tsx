@@ -2,8 +2,7 @@ import { JOI_OPTIONS, supplyInput, type SupplyInput } from '@bright-keeper/contr
 import { care, supplies } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
-import { ApiError } from '../../api/http';
-import { Button, Failure } from '../../ui/parts';
+import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
@@ -105,13 +104,7 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
       <Field label="Note" id="note" error={errors.note?.message}>
         <input id="note" className="input" placeholder="the one with the blue edge" {...register('note')} />
       </Field>
-      {error instanceof ApiError && !error.problem.fields && <Failure error={error} />}
-      <div className="flex gap-2">
-        <Button look="filled" type="submit" disabled={formState.isSubmitting}>
-          {verb}
-        </Button>
-        <Button onClick={onDone}>Cancel</Button>
-      </div>
+      <FormFoot error={error} verb={verb} pending={formState.isSubmitting} onCancel={onDone} />
     </form>
   );
 }
