@@ -1,6 +1,6 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { routes } from '@bright-keeper/contract';
-import { lookedAt, start, type Running } from './server.js';
+import { lookedAt, post, SHELF, start, type Running } from './server.js';
 
 let running: Running;
 test.beforeAll(async () => void (running = await start()));
@@ -8,21 +8,6 @@ test.afterAll(() => running.kill('SIGTERM'));
 
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
-const post = async (request: APIRequestContext, path: string, data: object) =>
-  (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
-
-const cupboard = {
-  name: 'Oak cupboard',
-  kind: 'cupboard',
-  volumeL: 300,
-  airChangesPerDay: null,
-  openingsPerWeek: 5,
-  lining: 'wood',
-  lowPct: 35,
-  highPct: 60,
-  standsInId: null,
-  note: '',
-};
 
 test('a sensor clean: a dry run once, safe power, and out before the exposure ends', async ({ page, request }) => {
   const traits = { sensorCleaningMode: false };
@@ -68,8 +53,21 @@ test('a sensor clean: a dry run once, safe power, and out before the exposure en
 
 test('fungus: one tap isolates, the neighbours are listed and due to be looked at', async ({ page, request }) => {
   const id = await lookedAt(running, request, 'Loaned lens', 'lens', {}, { 'inner-glass': [{ soil: 'fungus', severity: 2 }] });
-  const beside = await post(request, routes.gear, { name: 'Lens beside it', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
-  const place = await post(request, routes.places, cupboard);
+  const beside = await post(running, request, routes.gear, {
+    name: 'Lens beside it',
+    kind: 'lens',
+    traits: {},
+    notes: '',
+    acquiredOn: null,
+  });
+  const place = await post(running, request, routes.places, {
+    ...SHELF,
+    name: 'Oak cupboard',
+    kind: 'cupboard',
+    volumeL: 300,
+    openingsPerWeek: 5,
+    lining: 'wood',
+  });
   await page.goto(`${running.url}/gear/${id}`);
   await page.getByLabel('Move it to').selectOption('Oak cupboard');
   await expect(page.getByRole('link', { name: 'Oak cupboard' })).toBeVisible();
@@ -89,7 +87,7 @@ test('fungus: one tap isolates, the neighbours are listed and due to be looked a
 
 test('out in the field, on a phone: what to do now, and what waits for home', async ({ page, request }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  await post(request, routes.gear, { name: 'Shore lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  await post(running, request, routes.gear, { name: 'Shore lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
   await page.goto(`${running.url}/field`);
   await button(page, 'Salt spray').click();
   await expect(page.getByText(/Salt dissolves in water, not in alcohol/)).toBeVisible();
@@ -126,7 +124,7 @@ test('go or no-go: a manual lens one ring deep is opened with a record and close
 });
 
 test('a stuck filter: the gentlest way first, and what came of it is remembered', async ({ page, request }) => {
-  const { id } = await post(request, routes.gear, {
+  const { id } = await post(running, request, routes.gear, {
     name: 'Filtered',
     kind: 'lens',
     traits: { filterFitted: true, filterStuck: true },
@@ -168,7 +166,7 @@ test('a stiff focus: the effort is noted before and after each drop', async ({ p
 
 test('a plan made before a school changed is marked and remade at the bench', async ({ page, request }) => {
   const id = await lookedAt(running, request, 'Outdated', 'lens', {}, { 'front-glass': [{ soil: 'fingerprint', severity: 3 }] });
-  const cleaning = await post(request, routes.cleanings, { itemId: id, place: 'home' });
+  const cleaning = await post(running, request, routes.cleanings, { itemId: id, place: 'home' });
   const settings = (await (await request.get(running.url + routes.settings)).json()) as { schools: object };
   await request.put(running.url + routes.settings, { data: { ...settings, schools: { ...settings.schools, solvent: 'alcohol-free' } } });
   await page.goto(`${running.url}/bench/${cleaning.id}`);

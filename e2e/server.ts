@@ -1,4 +1,4 @@
-import { routes } from '@bright-keeper/contract';
+import { routes, type PlaceInput } from '@bright-keeper/contract';
 import type { APIRequestContext } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
@@ -60,6 +60,24 @@ export async function start({ program = 'server', dataDir = freshDirectory(), po
   };
 }
 
+/** A plain place in a room. */
+export const SHELF: PlaceInput = {
+  name: 'Shelf',
+  kind: 'shelf',
+  volumeL: 200,
+  airChangesPerDay: null,
+  openingsPerWeek: 0,
+  lining: 'none',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
+
+/** Adds a thing of any sort by its route; its id. */
+export const post = async (running: Running, request: APIRequestContext, path: string, data: object) =>
+  (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
+
 export type Seen = Record<string, { soil: string; severity: number }[]>;
 
 /** A thing on the shelf with a finished look; its id. */
@@ -71,9 +89,8 @@ export async function lookedAt(
   traits: object,
   seen: Seen,
 ): Promise<string> {
-  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
-  const { id } = await post(routes.gear, { name, kind, traits, notes: '', acquiredOn: null });
-  const look = await post(routes.looks, { itemId: id });
+  const { id } = await post(running, request, routes.gear, { name, kind, traits, notes: '', acquiredOn: null });
+  const look = await post(running, request, routes.looks, { itemId: id });
   const answers = Object.entries(seen).map(([surface, findings]) => ({ surface, findings, note: '' }));
   await request.put(running.url + routes.look(look.id), { data: { version: 1, at: null, answers } });
   await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });

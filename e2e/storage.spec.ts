@@ -1,9 +1,9 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { routes } from '@bright-keeper/contract';
 import { spawn } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { freshDirectory, start, type Running } from './server.js';
+import { freshDirectory, post, SHELF, start, type Running } from './server.js';
 
 let running: Running;
 test.beforeAll(async () => void (running = await start()));
@@ -12,21 +12,7 @@ test.afterAll(() => running.kill('SIGTERM'));
 const HOUR = 3_600_000;
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
-const post = async (request: APIRequestContext, path: string, data: object) =>
-  (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
 
-const place = {
-  name: 'Shelf',
-  kind: 'shelf',
-  volumeL: 200,
-  airChangesPerDay: null,
-  openingsPerWeek: 0,
-  lining: 'none',
-  lowPct: 35,
-  highPct: 60,
-  standsInId: null,
-  note: '',
-};
 const device = { source: 'csv', outdoor: false, everyMinutes: 60, note: '' };
 
 /** A log as a spreadsheet of the continent writes it: semicolons, decimal commas, day first. */
@@ -89,8 +75,8 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
 });
 
 test('a simulated hygrometer pushes like a real one, live, and not without its key', async ({ page, request }) => {
-  const shelf = await post(request, routes.places, { ...place, name: 'Live shelf' });
-  await post(request, routes.devices, { ...device, name: 'Live probe', source: 'push', placeId: shelf.id });
+  const shelf = await post(running, request, routes.places, { ...SHELF, name: 'Live shelf' });
+  await post(running, request, routes.devices, { ...device, name: 'Live probe', source: 'push', placeId: shelf.id });
   await page.goto(`${running.url}/hygrometers`);
   const row = page.getByRole('listitem', { name: 'Live probe' });
   await row.getByRole('button', { name: 'Open' }).click();
@@ -125,8 +111,8 @@ test('a simulated hygrometer pushes like a real one, live, and not without its k
 });
 
 test('a salt test corrects what is shown, keeps what was read, and refuses what cannot be right', async ({ page, request }) => {
-  const shelf = await post(request, routes.places, { ...place, name: 'Salt shelf' });
-  await post(request, routes.devices, { ...device, name: 'Dial', source: 'hand', placeId: shelf.id });
+  const shelf = await post(running, request, routes.places, { ...SHELF, name: 'Salt shelf' });
+  await post(running, request, routes.devices, { ...device, name: 'Dial', source: 'hand', placeId: shelf.id });
   await page.goto(`${running.url}/hygrometers`);
   const row = page.getByRole('listitem', { name: 'Dial' });
   await row.getByRole('button', { name: 'Open' }).click();
@@ -155,9 +141,9 @@ test('a salt test corrects what is shown, keeps what was read, and refuses what 
 });
 
 test('a box: gel goes in, and what-if says in a worker what more of it, or a better seal, would do', async ({ page, request }) => {
-  const room = await post(request, routes.places, { ...place, name: 'Damp room', highPct: 80 });
-  const box = await post(request, routes.places, {
-    ...place,
+  const room = await post(running, request, routes.places, { ...SHELF, name: 'Damp room', highPct: 80 });
+  const box = await post(running, request, routes.places, {
+    ...SHELF,
     name: 'Gasket box',
     kind: 'sealed-box',
     volumeL: 50,
@@ -166,8 +152,8 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
     highPct: 50,
     standsInId: room.id,
   });
-  await post(request, routes.places, { ...place, name: 'Shelf of another room' });
-  const probe = await post(request, routes.devices, { ...device, name: 'Room logger', placeId: room.id });
+  await post(running, request, routes.places, { ...SHELF, name: 'Shelf of another room' });
+  const probe = await post(running, request, routes.devices, { ...device, name: 'Room logger', placeId: room.id });
   const format = {
     delimiter: ';',
     decimal: ',',
@@ -209,7 +195,7 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
 });
 
 test('in from the cold: will it fog, how long to wait, and the wait stands on Today', async ({ page, request }) => {
-  await post(request, routes.gear, { name: 'Cold lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  await post(running, request, routes.gear, { name: 'Cold lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${running.url}/warm-up?startC=18&roomC=21&roomHumidityPct=40`);
   await expect(page.getByText('It will not fog')).toBeVisible();

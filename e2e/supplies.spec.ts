@@ -1,19 +1,12 @@
 import { expect, test } from '@playwright/test';
-import { routes } from '@bright-keeper/contract';
-import { start, type Running } from './server.js';
+import { lookedAt, start, type Running } from './server.js';
 
 let running: Running;
 test.beforeAll(async () => void (running = await start()));
 test.afterAll(() => running.kill('SIGTERM'));
 
 test('the drawer decides what a plan may use, and the bench counts it down', async ({ page, request }) => {
-  const post = async (path: string, data: object) => (await request.post(running.url + path, { data })).json() as Promise<{ id: string }>;
-  const { id } = await post(routes.gear, { name: 'Drawer lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
-  const look = await post(routes.looks, { itemId: id });
-  await request.put(running.url + routes.look(look.id), {
-    data: { version: 1, at: null, answers: [{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }] },
-  });
-  await request.post(running.url + routes.lookFinish(look.id), { data: { version: 2 } });
+  const id = await lookedAt(running, request, 'Drawer lens', 'lens', {}, { 'front-glass': [{ soil: 'fingerprint', severity: 3 }] });
 
   await page.goto(`${running.url}/supplies`);
   const putIn = async (thing: string, stock?: string) => {

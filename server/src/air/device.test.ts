@@ -1,4 +1,4 @@
-import { routes, type Chart, type Device, type DeviceInput, type Place, type PlacePage } from '@bright-keeper/contract';
+import { routes, type Chart, type Device, type DeviceInput, type PlacePage } from '@bright-keeper/contract';
 import { storage, type air } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -13,24 +13,6 @@ beforeAll(async () => void (t = await testApp()));
 afterAll(() => t.app.close());
 
 const HOUR = 3_600_000;
-const placeInput = {
-  kind: 'shelf',
-  volumeL: 200,
-  airChangesPerDay: null,
-  openingsPerWeek: 0,
-  lining: 'none',
-  lowPct: 35,
-  highPct: 60,
-  standsInId: null,
-  note: '',
-};
-const addPlace = async (name: string) =>
-  (
-    await t.http
-      .post(routes.places)
-      .send({ ...placeInput, name })
-      .expect(201)
-  ).body as Place;
 const addDevice = async (more: Partial<DeviceInput> = {}) =>
   (
     await t.http
@@ -58,7 +40,7 @@ const chart = async (placeId: string, days: number) =>
 
 describe('a hygrometer', () => {
   it('that is moved leaves what it read in the place it read it in', async () => {
-    const [shelf, cupboard] = [await addPlace('Shelf'), await addPlace('Cupboard')];
+    const [shelf, cupboard] = [await t.addPlace({ name: 'Shelf' }), await t.addPlace({ name: 'Cupboard' })];
     const device = await addDevice({ placeId: shelf.id });
     const movedAt = START.getTime() - 5 * 24 * HOUR;
     // An hour counts for the place the device lay in at its middle, so the last one ends before the move.
@@ -74,7 +56,7 @@ describe('a hygrometer', () => {
   });
 
   it('that shares a place with another counts beside it', async () => {
-    const shelf = await addPlace('Shared');
+    const shelf = await t.addPlace({ name: 'Shared' });
     for (const humidityPct of [40, 60]) await push(await addDevice({ placeId: shelf.id }), steady(48, START.getTime(), humidityPct));
     const { points } = await chart(shelf.id, 3);
     expect(Math.min(...points.map((p) => p.humidityPct.min))).toBe(40);

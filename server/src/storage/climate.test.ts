@@ -3,7 +3,6 @@ import {
   type Chart,
   type Device,
   type ItemExposure,
-  type PlaceInput,
   type Place,
   type PlacePage,
   type StorageOverview,
@@ -21,25 +20,6 @@ afterEach(() => t.app.close());
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
-const shelf: PlaceInput = {
-  name: 'Shelf',
-  kind: 'shelf',
-  volumeL: 200,
-  airChangesPerDay: null,
-  openingsPerWeek: 0,
-  lining: 'none',
-  lowPct: 35,
-  highPct: 60,
-  standsInId: null,
-  note: '',
-};
-const addPlace = async (more: Partial<PlaceInput> = {}) =>
-  (
-    await t.http
-      .post(routes.places)
-      .send({ ...shelf, ...more })
-      .expect(201)
-  ).body as Place;
 
 /** A place with a hygrometer and a log up to now; invented. */
 async function measured(place: Place, hours: number, rule: (hourAgo: number) => [number, number]): Promise<Device> {
@@ -71,7 +51,7 @@ const settings = async (change: object) => {
 
 describe('a place', () => {
   it('shows its ribbon, zone and risk, and follows the keeper’s humidity school', async () => {
-    const place = await addPlace();
+    const place = await t.addPlace();
     await measured(place, 150 * 24, () => [22, 72]);
     await settings({ humidity: 'relaxed' });
     const relaxed = await page(place.id);
@@ -85,7 +65,7 @@ describe('a place', () => {
   });
 
   it('alerts once a cause, with the one action that helps, and withdraws it with hysteresis', async () => {
-    const place = await addPlace();
+    const place = await t.addPlace();
     await settings({ humidity: 'relaxed' });
     await measured(place, 10 * 24, (ago) => [20, ago > 5 * 24 ? 50 : 63]);
     const alerts = (await today()).alerts;
@@ -95,7 +75,7 @@ describe('a place', () => {
   });
 
   it('charts years by hours and days by readings, keeping every extreme, with its gaps', async () => {
-    const place = await addPlace();
+    const place = await t.addPlace();
     await measured(place, 400 * 24, (ago) => [20, ago === 5000 ? 97 : ago > 3000 && ago < 3100 ? 12 : 50]);
     const chart = async (days: number) =>
       (
@@ -114,8 +94,8 @@ describe('a place', () => {
   });
 
   it('measures its seal against the room around it, and reckons with that', async () => {
-    const room = await addPlace({ name: 'Room' });
-    const box = await addPlace({ name: 'Box', kind: 'sealed-box', volumeL: 50, standsInId: room.id });
+    const room = await t.addPlace({ name: 'Room' });
+    const box = await t.addPlace({ name: 'Box', kind: 'sealed-box', volumeL: 50, standsInId: room.id });
     const weather = (ago: number): [number, number] => [20, 58 + 14 * Math.sin(ago / 30) + 5 * Math.sin(ago / 7)];
     await measured(room, 30 * 24, weather);
     const log = Array.from({ length: 30 * 24 }, (_, i) => 30 * 24 - 1 - i).map((ago) => ({
@@ -133,9 +113,9 @@ describe('a place', () => {
   });
 
   it('knows the day its gel is spent, warns before, and believes the indicator', async () => {
-    const room = await addPlace({ name: 'Room', highPct: 90 });
+    const room = await t.addPlace({ name: 'Room', highPct: 90 });
     await measured(room, 60 * 24, () => [22, 65]);
-    const box = await addPlace({
+    const box = await t.addPlace({
       name: 'Box',
       kind: 'sealed-box',
       volumeL: 50,
@@ -158,7 +138,7 @@ describe('a place', () => {
     const start = (await t.http.get(routes.placeWhatIf(box.id)).expect(200)).body as WhatIfStart;
     expect(start.box.desiccant).toMatchObject({ kind: 'silica-gel', massG: 50 });
     expect(start.room.length).toBeGreaterThan(1000);
-    const dry = await addPlace({ name: 'Dry room' });
+    const dry = await t.addPlace({ name: 'Dry room' });
     await measured(dry, 30 * 24, () => [20, 35]);
     const there = (await t.http.get(routes.placeWhatIf(box.id)).query({ roomId: dry.id }).expect(200)).body as WhatIfStart;
     expect(there).toMatchObject({ roomName: 'Dry room', box: start.box });
@@ -166,8 +146,8 @@ describe('a place', () => {
   });
 
   it('warns of what is forgotten in a bag, and finds a better home', async () => {
-    const bag = await addPlace({ name: 'Bag', kind: 'soft-bag' });
-    const good = await addPlace({ name: 'Good shelf' });
+    const bag = await t.addPlace({ name: 'Bag', kind: 'soft-bag' });
+    const good = await t.addPlace({ name: 'Good shelf' });
     await measured(good, 30 * 24, () => [20, 45]);
     const { id } = await t.add('Forgotten lens');
     await t.http.put(routes.itemPlace(id)).send({ placeId: bag.id }).expect(200);
@@ -179,7 +159,7 @@ describe('a place', () => {
   });
 
   it('read once a week is not called safe, and says that the log is too thin', async () => {
-    const place = await addPlace();
+    const place = await t.addPlace();
     const device = (
       await t.http
         .post(routes.devices)
@@ -201,7 +181,7 @@ describe('a place', () => {
   });
 
   it('tells of a hygrometer that has fallen silent', async () => {
-    const place = await addPlace();
+    const place = await t.addPlace();
     await measured(place, 48, () => [20, 45]);
     t.clock.set(new Date(START.getTime() + 2 * DAY));
     expect((await today()).alerts.map((a) => a.cause)).toEqual(['silent']);
@@ -210,7 +190,7 @@ describe('a place', () => {
 
 describe('a thing', () => {
   it('carries its exposure from place to place', async () => {
-    const [damp, dry] = [await addPlace({ name: 'Damp' }), await addPlace({ name: 'Dry' })];
+    const [damp, dry] = [await t.addPlace({ name: 'Damp' }), await t.addPlace({ name: 'Dry' })];
     await measured(damp, 100 * 24, () => [24, 78]);
     await measured(dry, 100 * 24, () => [20, 42]);
     t.clock.set(new Date(START.getTime() - 99 * DAY));

@@ -1,30 +1,13 @@
-import { routes, type ItemPage, type Place, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
+import { routes, type ItemPage, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { START, testApp, type TestApp } from '../testing/testApp.js';
+import { SHELF, START, testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
 beforeEach(async () => void (t = await testApp()));
 afterEach(() => t.app.close());
 
-const cupboard: PlaceInput = {
-  name: 'Oak cupboard',
-  kind: 'cupboard',
-  volumeL: 300,
-  airChangesPerDay: null,
-  openingsPerWeek: 5,
-  lining: 'wood',
-  lowPct: 35,
-  highPct: 60,
-  standsInId: null,
-  note: '',
-};
-const add = async (more: Partial<PlaceInput> = {}) =>
-  (
-    await t.http
-      .post(routes.places)
-      .send({ ...cupboard, ...more })
-      .expect(201)
-  ).body as Place;
+const cupboard: PlaceInput = { ...SHELF, name: 'Oak cupboard', kind: 'cupboard', volumeL: 300, openingsPerWeek: 5, lining: 'wood' };
+const add = (more: Partial<PlaceInput> = {}) => t.addPlace({ ...cupboard, ...more });
 const move = (itemId: string, placeId: string | null) => t.http.put(routes.itemPlace(itemId)).send({ placeId });
 const page = async (id: string) => (await t.http.get(routes.item(id)).expect(200)).body as ItemPage;
 const daysLater = (days: number) => t.clock.set(new Date(START.getTime() + days * 86_400_000));

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import type { Cleaning, Item, ItemPage, LookDoc } from '@bright-keeper/contract';
+import type { Cleaning, Item, ItemPage, LookDoc, Place, PlaceInput } from '@bright-keeper/contract';
 import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -9,6 +9,20 @@ import { openDatabase } from '../db/database.js';
 import { SeededIds, SetClock } from '../platform/clock.js';
 
 export const START = new Date('2026-03-10T10:00:00Z');
+
+/** A plain place in a room. */
+export const SHELF: PlaceInput = {
+  name: 'Shelf',
+  kind: 'shelf',
+  volumeL: 200,
+  airChangesPerDay: null,
+  openingsPerWeek: 0,
+  lining: 'none',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+};
 
 /** The whole application in this process over a database in memory, at a time the test sets. */
 export async function testApp() {
@@ -43,7 +57,16 @@ export async function testApp() {
   const startCleaning = async (itemId: string): Promise<Cleaning> =>
     (await http.post(routes.cleanings).send({ itemId, place: 'home' }).expect(201)).body as Cleaning;
 
-  return { app, http, clock, ids, database, add, look, startCleaning };
+  /** A shelf, or what else is said of it. */
+  const addPlace = async (more: Partial<PlaceInput> = {}): Promise<Place> =>
+    (
+      await http
+        .post(routes.places)
+        .send({ ...SHELF, ...more })
+        .expect(201)
+    ).body as Place;
+
+  return { app, http, clock, ids, database, add, look, startCleaning, addPlace };
 }
 
 export type TestApp = Awaited<ReturnType<typeof testApp>>;
