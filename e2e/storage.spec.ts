@@ -47,7 +47,7 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
 
   const file = join(freshDirectory(), 'log.csv');
   writeFileSync(file, `${continentalLog(40 * 24, (ago) => (ago > 400 && ago < 430 ? 88 : 67))}\n31.02.2026 10:00;20,0;50,0\n`);
-  await page.getByLabel('The file').setInputFiles(file);
+  await page.getByLabel('Choose a file').setInputFiles(file);
   await expect(page.getByLabel('Decimals')).toHaveValue(',');
   await expect(page.getByLabel('Date is written')).toHaveValue('dmy');
   await expect(page.getByLabel('Humidity')).toHaveValue('Feuchte (%)');

@@ -46,7 +46,7 @@ const MARGIN_K = 1;
 const ALLOWANCE = 1.5;
 export const LUMPED_LIMIT = 0.1;
 export const WARM_UP_BASIS: Basis = ourChoice(
-  'Lumped cooling (Incropera, chapter 5) with a heat capacity of 850 J/(kg K) and 9, 5 or 3.2 W/(m2 K) bare, in plastic or padded.',
+  'Lumped cooling (Incropera, chapter 5) with a heat capacity of 850 J/(kg·K) and 9, 5 or 3.2 W/(m²·K) bare, in plastic or padded.',
 );
 
 /** The time constant of a lump, seconds: mass times heat capacity over heat transfer times area. */

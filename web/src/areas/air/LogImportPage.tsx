@@ -1,6 +1,7 @@
 import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import { FileDrop } from '../../ui/FilePicker';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { useDevices, useLogImport, useLogPreview } from './queries';
 
@@ -218,8 +219,7 @@ export function LogImportPage() {
     run.reset();
     guess.mutate({ text: await chosen.slice(0, PREVIEW_BYTES).text(), ...(format ? { format } : {}) }, { onSuccess: setPreview });
   };
-  const choose = (chosen: File | undefined) => {
-    if (!chosen) return;
+  const choose = (chosen: File) => {
     setFile(chosen);
     setPreview(null);
     void look(chosen);
@@ -232,10 +232,7 @@ export function LogImportPage() {
       actions={<ButtonLink to={`/hygrometers?device=${id}`}>Hygrometers</ButtonLink>}
     >
       <div className="space-y-6">
-        <label className="sheet block p-4">
-          <span className="mb-1 block font-medium">The file</span>
-          <input type="file" accept=".csv,.txt,.tsv,text/csv" onChange={(e) => choose(e.target.files?.[0])} />
-        </label>
+        <FileDrop name={file?.name} accept=".csv,.txt,.tsv,text/csv" onChoose={choose} />
         {guess.isError && <Failure error={guess.error} />}
         {preview && file && (
           <>

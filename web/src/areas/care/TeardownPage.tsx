@@ -4,7 +4,9 @@ import { care } from '@bright-keeper/core';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { base64Of } from '../../api/base64';
 import { useSavedDocument } from '../../api/useSavedDocument';
+import { FileButton } from '../../ui/FilePicker';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
@@ -16,14 +18,6 @@ import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } fr
 import { TouchLadder } from './TouchLadder';
 
 const draftOf = ({ phase, stages }: Teardown): TeardownDraft => ({ phase, stages });
-
-const base64Of = (file: File): Promise<string> =>
-  new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve((reader.result as string).replace(/^data:[^,]*,/, ''));
-    reader.onerror = () => reject(reader.error ?? new Error('The photograph could not be read.'));
-    reader.readAsDataURL(file);
-  });
 
 type StageProps = { record: Teardown; stage: care.TeardownStage; number: number; act: (action: TeardownAction) => void };
 
@@ -39,8 +33,7 @@ function StageForm({ record, stage, number, act }: StageProps) {
   const save = useSavePhoto(record.id);
   const [shown, setShown] = useState(0);
   const edit = (change: Partial<care.TeardownStage>) => act({ type: 'edit', id: stage.id, change });
-  const keep = async (file: File | undefined) => {
-    if (!file) return;
+  const keep = async (file: File) => {
     const photo = { stageId: stage.id, type: file.type as TeardownPhoto['type'], base64: await base64Of(file) };
     save.mutate(photo, {
       onSuccess: () => {
@@ -84,16 +77,9 @@ function StageForm({ record, stage, number, act }: StageProps) {
         </label>
         <div>
           <span className="mb-1 block text-sm text-soft">Photograph, before you undo it</span>
-          <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded border border-soft bg-sheet px-4 focus-within:outline-3 focus-within:outline-lamp">
+          <FileButton accept="image/jpeg,image/png,image/webp" capture="environment" onChoose={(file) => void keep(file)}>
             <Camera size={18} aria-hidden="true" /> {stage.hasPhoto ? 'Take another' : 'Take or choose'}
-            <input
-              type="file"
-              className="sr-only"
-              accept="image/jpeg,image/png,image/webp"
-              capture="environment"
-              onChange={(e) => void keep(e.target.files?.[0])}
-            />
-          </label>
+          </FileButton>
         </div>
       </div>
       {save.error && <Failure error={save.error} />}

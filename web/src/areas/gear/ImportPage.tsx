@@ -1,7 +1,9 @@
 import { IMPORT_TARGETS, type ImportMapping, type ImportPreview, type ImportRequest } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { base64Of } from '../../api/base64';
+import { FileDrop } from '../../ui/FilePicker';
 import { Button, Failure, Notice, Page, Section } from '../../ui/parts';
 import { useImport, usePreview } from './queries';
 
@@ -13,15 +15,6 @@ const TARGET_WORDS: Record<string, string> = {
   ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
 };
 const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
-
-/** A file as base64, in pieces, so that a large one does not overflow the call. */
-async function toBase64(file: File): Promise<string> {
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  const PIECE = 0x8000;
-  let binary = '';
-  for (let i = 0; i < bytes.length; i += PIECE) binary += String.fromCharCode(...bytes.subarray(i, i + PIECE));
-  return btoa(binary);
-}
 
 function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange: (mapping: ImportMapping) => void }) {
   const targetOf = (column: string) => IMPORT_TARGETS.find((t) => preview.mapping[t] === column) ?? '';
@@ -100,18 +93,16 @@ export function ImportPage() {
   const navigate = useNavigate();
   const preview = usePreview();
   const confirm = useImport();
-  const picker = useRef<HTMLInputElement>(null);
-  const [fileName, setFileName] = useState('');
+  const [fileName, setFileName] = useState<string>();
   const [request, setRequest] = useState<ImportRequest | null>(null);
   const ask = (next: ImportRequest) => {
     setRequest(next);
     confirm.reset();
     preview.mutate(next);
   };
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
+  const choose = async (file: File) => {
     setFileName(file.name);
-    ask({ fileBase64: await toBase64(file), ...(request?.defaultKind ? { defaultKind: request.defaultKind } : {}) });
+    ask({ fileBase64: await base64Of(file), ...(request?.defaultKind ? { defaultKind: request.defaultKind } : {}) });
   };
   const data = preview.data;
   const withKind = (value: string): ImportRequest => {
@@ -122,37 +113,13 @@ export function ImportPage() {
   return (
     <Page title="Import a gear list" sub="A CSV file with a heading line. Nothing is put on the shelf before you have seen every row.">
       <div className="space-y-6">
-        <div
-          className="sheet flex flex-wrap items-center gap-4 p-4"
-          onDragOver={(e) => e.preventDefault()}
-          onDrop={(e) => {
-            e.preventDefault();
-            void choose(e.dataTransfer.files[0]);
-          }}
-        >
-          <input
-            ref={picker}
-            id="file"
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            className="sr-only"
-            onChange={(e) => {
-              void choose(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
-          <Button look={data ? 'plain' : 'filled'} onClick={() => picker.current?.click()}>
-            {data ? 'Choose another file' : 'Choose a file'}
-          </Button>
-          <label htmlFor="file" className="text-soft">
-            {fileName || 'or drop it here'}
-          </label>
+        <FileDrop name={fileName} accept=".csv,text/csv,text/plain" onChoose={(file) => void choose(file)}>
           {data && (
             <p className="text-sm text-soft">
               Read as {data.encoding}, cells parted by {DELIMITER_WORDS[data.delimiter] ?? data.delimiter}.
             </p>
           )}
-        </div>
+        </FileDrop>
         {preview.isError && <Failure error={preview.error} />}
         {data && request && (
           <>

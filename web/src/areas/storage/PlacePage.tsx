@@ -192,6 +192,9 @@ export function PlacePage() {
   if (place.isError) return <Failure error={place.error} onRetry={() => void place.refetch()} />;
   const data = place.data;
   const closed = storage.placeFacts(data.kind).airChangesPerDay !== null;
+  const measured = data.ribbon.length > 0 || data.assessment;
+  // Beside the chart; where there is none, it is what the page is about.
+  const box = closed && <BoxCard place={data} />;
   return (
     <Page
       title={
@@ -242,12 +245,15 @@ export function PlacePage() {
       )}
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="min-w-0 space-y-6 lg:col-span-8">
-          {data.ribbon.length > 0 || data.assessment ? (
+          {measured ? (
             <ChartSection place={data} />
           ) : (
-            <Notice tone="attention">
-              Nothing is measured here. <ButtonLink to="/hygrometers">Put a hygrometer in it</ButtonLink>
-            </Notice>
+            <>
+              <Notice tone="attention">
+                Nothing is measured here. <ButtonLink to="/hygrometers">Put a hygrometer in it</ButtonLink>
+              </Notice>
+              {box}
+            </>
           )}
           {data.assessment && (
             <Section title="Fungus risk">
@@ -256,7 +262,7 @@ export function PlacePage() {
           )}
         </div>
         <div className="min-w-0 space-y-6 lg:col-span-4">
-          {closed && <BoxCard place={data} />}
+          {measured && box}
           <Section title="What lies here">
             <Things place={data} />
           </Section>
