@@ -49,13 +49,22 @@ describe('at the bench', () => {
     expect(at(dusty, [...brushed, done(blowAgain)]).phase).toBe('close');
   });
 
-  it('says that it did not come off when the last rung does not help', () => {
+  it.each([
+    ['film', 'film-left'],
+    ['deeper', 'lies-deeper'],
+    ['damage', 'is-damage'],
+    ['unsure', 'did-not-come-off'],
+  ] as const)('asks what it is when the last rung does not help, and takes “%s” as %s', (reading, outcome) => {
     const all = [ready, ...[blow, brush, blowAgain, wipe].flatMap((s) => [done(s), says(s, 'no-change')])];
-    expect(at(dusty, all)).toMatchObject({
-      phase: 'close',
-      outcomes: { 'front-glass': 'did-not-come-off' },
-      contacts: { 'front-glass': 2 },
-    });
+    expect(at(dusty, all)).toMatchObject({ phase: 'reading', outcomes: {}, contacts: { 'front-glass': 2 } });
+    const read: care.BenchEvent = { type: 'reading', surface: 'front-glass', reading };
+    expect(at(dusty, [...all, read])).toMatchObject({ phase: 'close', outcomes: { 'front-glass': outcome } });
+  });
+
+  it('says without asking that it did not come off a shell', () => {
+    const shell = planFor(['barrel', 'corrosion', 2]);
+    const all = [ready, ...shell.steps.flatMap((s) => [done(s.id), says(s.id, 'no-change')])];
+    expect(at(shell, all)).toMatchObject({ phase: 'close', outcomes: { barrel: 'did-not-come-off' } });
   });
 
   it('never wipes while grains are left', () => {
@@ -65,10 +74,49 @@ describe('at the bench', () => {
     expect(at(gritty, still)).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'stopped-by-grit' } });
   });
 
-  it('goes on to the wipe once no grain is left', () => {
+  it('asks for the rest once no grain is left, and then goes on to the first rung that takes it', () => {
     const gritty = planFor(['front-glass', 'grit', 2], ['front-glass', 'fingerprint', 2]);
     const first = gritty.steps[0]!.id;
-    expect(at(gritty, [ready, done(first), says(first, 'clean-enough')]).step?.method).toBe('dry-wipe');
+    const noGrains = [ready, done(first), says(first, 'clean-enough')];
+    expect(at(gritty, noGrains)).toMatchObject({ phase: 'look', step: { id: first }, outcomes: {} });
+    expect(care.asksNow(at(gritty, noGrains), gritty.steps[0]!)).toBe('clean');
+    expect(at(gritty, [...noGrains, says(first, 'no-change')]).step?.method).toBe('dry-wipe');
+    expect(at(gritty, [...noGrains, says(first, 'clean-enough')]).outcomes).toEqual({ 'front-glass': 'clean-enough' });
+  });
+
+  it.each(['dust', 'pollen', 'lint'] as const)(
+    'does not call a surface clean because no grain is left: the %s that lies there too is asked for',
+    (soil) => {
+      const gritty = planFor(['front-glass', 'grit', 2], ['front-glass', soil, 3]);
+      const first = gritty.steps[0]!.id;
+      const state = at(gritty, [ready, done(first), says(first, 'clean-enough'), says(first, 'no-change')]);
+      expect(state).toMatchObject({ phase: 'step', step: { method: 'soft-brush' } });
+    },
+  );
+
+  it('ends the clean of a sensor when a grain stays, whatever else lies there', () => {
+    const plan = care.planCleaning({
+      item: { kind: 'mirrorless-body', traits: {} },
+      place: 'home',
+      findings: [
+        { surface: 'sensor-cover', soil: 'grit', severity: 1 },
+        { surface: 'sensor-cover', soil: 'dust', severity: 3 },
+      ],
+    });
+    const air = plan.steps[0]!.id;
+    expect(at(plan, [ready, done(air), says(air, 'no-change')])).toMatchObject({
+      phase: 'close',
+      outcomes: { 'sensor-cover': 'stopped-by-grit' },
+      contacts: {},
+    });
+  });
+
+  it('lets nothing over salt that water has not taken', () => {
+    const salty = planFor(['front-glass', 'salt', 2], ['front-glass', 'fingerprint', 3]);
+    const [air, water] = salty.steps.map((s) => s.id) as [string, string];
+    const watered = [ready, done(air), says(air, 'no-change'), done(water)];
+    expect(at(salty, [...watered, says(water, 'no-change')])).toMatchObject({ outcomes: { 'front-glass': 'stopped-by-salt' } });
+    expect(at(salty, [...watered, says(water, 'clean-enough'), says(water, 'no-change')]).step?.method).toBe('damp-wipe');
   });
 
   it('ends a surface that only held loose grains when none is left', () => {
@@ -105,7 +153,8 @@ describe('whatever one answers', () => {
     for (let n = 0; n < 2000; n += 1) {
       const { phase, step } = at(plan, events);
       if (phase === 'close') return events;
-      events.push(phase === 'step' ? done(step!.id) : says(step!.id, choose(n)));
+      if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading: care.READINGS[n % 4]! });
+      else events.push(phase === 'step' ? done(step!.id) : says(step!.id, choose(n)));
     }
     throw new Error('the bench did not come to an end');
   };

@@ -1,92 +1,131 @@
-import { MATERIALS, TOOLS, materialFacts, type Material, type Tool } from './knowledge/materials.js';
+import { acrossMm } from './kinds/index.js';
+import { dropsForGlass, type Unit, type Use } from './knowledge/amounts.js';
+import { fluidsFor, materialFacts, type FluidFacts, type FluidTask, type Material, type Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import { swabFor } from '../sensor/swabs.js';
-import { isPlasticOptic } from './rules/index.js';
-import { swabOnHand } from './swabOnHand.js';
-import type { Context, Finding, Use } from './types.js';
+import { swabOnHand } from './onHand.js';
+import type { Context, Finding } from './types.js';
 
 /** One way to equip a method: at most one tool, and what it uses up. */
 export type Outfit = { tool: Tool | null; uses: Use[] };
 
 const tool = (id: Tool): Outfit => ({ tool: id, uses: [] });
-const use = (material: Material, quantity: number): Use => ({ material, amount: { quantity, unit: materialFacts(material).unit } });
+const use = (material: Material, quantity: number, unit: Unit = materialFacts(material).unit): Use => ({
+  material,
+  amount: { quantity, unit },
+});
 const withUses = (toolId: Tool | null, ...uses: Use[]): Outfit => ({ tool: toolId, uses });
 
-/** Two drops do for a light film, four for a heavy one (common practice: 2 to 4 drops a clean). */
-const dropsFor = (findings: readonly Finding[]) => (findings.some((f) => f.severity >= 3) ? 4 : 2);
+const growthLies = (findings: readonly Finding[]): boolean => findings.some((f) => f.soil === 'fungus-outside' && f.severity > 0);
 
-/** The fluid of the user's school, or the one this surface's maker or stuff demands. */
-function glassFluid(surface: Surface, context: Context): Material {
-  if (context.traits.makerForbidsFluids && familyOf(surface) === 'glass') return 'maker-fluid';
-  if (isPlasticOptic(surface, context)) return 'alcohol-free-fluid';
-  const bySchool = { 'lens-fluid': 'lens-fluid', alcohol: 'isopropanol', 'alcohol-free': 'alcohol-free-fluid' } as const;
-  return bySchool[context.schools.solvent];
-}
+/** One drop for small glass, two or three for larger; one where only a swab goes in. */
+const drops = (surface: Surface, { kind, traits }: Context): number => dropsForGlass(acrossMm(kind, traits, surface) ?? 40);
+
+/** What wipes glass and is thrown away after: the best first. */
+const THROWN_AWAY = (sheets: number): Outfit[] => [
+  withUses(null, use('lens-tissue', sheets)),
+  withUses(null, use('single-use-pad', sheets)),
+  withUses(null, use('cotton-pad', sheets)),
+];
 
 /** What wipes glass, the one of the school first, substitutes after it. */
-function glassWipes(task: 'dry' | 'damp', context: Context): Outfit[] {
+function glassWipes(task: 'dry' | 'damp', { schools }: Context): Outfit[] {
   const cloth = tool('glass-cloth');
-  const tissue = (sheets: number) => withUses(null, use('lens-tissue', sheets));
-  const cotton = (pads: number) => withUses('glass-cloth', use('cotton-pad', pads));
-  const pad = withUses(null, use('single-use-pad', task === 'dry' ? 1 : 2));
-  switch (context.schools.wipe) {
+  const sheets = task === 'dry' ? 1 : 2;
+  const tissue = withUses(null, use('lens-tissue', sheets));
+  const cotton = withUses('glass-cloth', use('cotton-pad', sheets));
+  const pad = withUses(null, use('single-use-pad', sheets));
+  switch (schools.wipe) {
     case 'by-task':
-      return task === 'dry' ? [cloth, tissue(1), pad] : [tissue(2), cloth, pad];
+      return task === 'dry' ? [cloth, tissue, pad] : [tissue, cloth, pad];
     case 'tissue':
-      return [tissue(task === 'dry' ? 1 : 2), pad];
+      return [tissue, pad];
     case 'microfibre':
       return [cloth];
     case 'cotton-then-cloth':
-      return [cotton(task === 'dry' ? 1 : 2), cloth];
+      return [cotton, cloth];
     case 'single-use-pad':
-      return [pad, tissue(2)];
+      return [pad, tissue];
     default:
-      return context.schools.wipe satisfies never;
+      return schools.wipe satisfies never;
   }
 }
 
-const damp = (outfits: Outfit[], fluid: Material, drops: number): Outfit[] =>
-  outfits.map((outfit) => ({ ...outfit, uses: [use(fluid, drops), ...outfit.uses] }));
+/** Each fluid of a task on each wipe: the first fluid with every wipe, then the next fluid. */
+const damp = (wipes: readonly Outfit[], task: FluidTask, quantity: number, asked?: FluidFacts['askedForBy'][number]): Outfit[] =>
+  fluidsFor(task, asked).flatMap((fluid) => wipes.map((wipe) => ({ ...wipe, uses: [use(fluid, quantity), ...wipe.uses] })));
 
-function dampWipes(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
-  const family = familyOf(surface);
-  const drops = dropsFor(findings);
-  if (family === 'shell') return [withUses('body-cloth', use('water', drops)), withUses(null, use('water', drops), use('paper-towel', 1))];
-  const fluid = glassFluid(surface, context);
-  const wipes = glassWipes('damp', context);
-  const water = fluid === 'maker-fluid' ? [] : damp(wipes, 'water', drops);
-  return [...damp(wipes, fluid, drops), ...(fluid === 'lens-fluid' ? damp(wipes, 'alcohol-free-fluid', drops) : []), ...water];
+/** Where the maker names a fluid it comes before all others, which the rules then shut out; where none is named there is none. */
+function makersOwn(outfits: readonly Outfit[], { traits }: Context): Outfit[] {
+  const isMakers = ({ uses }: Outfit) => uses.some((u) => u.material === 'maker-fluid');
+  const others = outfits.filter((o) => !isMakers(o));
+  return traits.makerForbidsFluids ? [...outfits.filter(isMakers), ...others] : others;
 }
 
-/** On glass the fluid of the fungus school; elsewhere, and for glue, isopropanol. */
+/** The maker's fluid where the maker names one; else the school's, else what there is; last of all a sealed wipe. */
+function dampWipes(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
+  const { schools } = context;
+  if (familyOf(surface) === 'shell') {
+    const water = use('water', 0.25, 'mL');
+    return growthLies(findings)
+      ? [withUses(null, water, use('mild-soap', 1), use('paper-towel', 2)), withUses(null, water, use('paper-towel', 2))]
+      : [withUses('body-cloth', water), withUses(null, water, use('paper-towel', 1))];
+  }
+  const quantity = familyOf(surface) === 'display' ? 3 : drops(surface, context);
+  const wipes = growthLies(findings) ? THROWN_AWAY(2) : glassWipes('damp', context);
+  const mist = surface === 'eye-lens' && schools.spray === 'far-mist';
+  const outfits = makersOwn(damp(wipes, 'glass-film', quantity, `solvent/${schools.solvent}`), context);
+  const misted = mist ? outfits.map(asMist) : outfits;
+  return [...misted, withUses(null, use('sealed-wipe', 1))];
+}
+
+/** One fine mist in place of drops. */
+const asMist = (outfit: Outfit): Outfit => ({
+  ...outfit,
+  uses: outfit.uses.map((u) => (u.amount.unit === 'drop' ? use(u.material, 1, 'spray') : u)),
+});
+
+/** On glass, growth takes the fluid of its school; what meets it is thrown away whatever else one wipes with. */
 function solventWipes(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
   const onGlass = familyOf(surface) === 'glass';
-  const fungus = findings.some((f) => f.soil === 'fungus-outside');
-  const named: Material = context.traits.makerForbidsFluids && onGlass ? 'maker-fluid' : 'isopropanol';
-  const bySchool = { alcohol: named, peroxide: 'peroxide', vinegar: 'vinegar' } as const;
-  const fluid: Material = onGlass && fungus ? bySchool[context.schools['fungus-fluid']] : named;
-  if (onGlass) return damp(glassWipes('damp', context), fluid, 4);
-  return [withUses('body-cloth', use(fluid, 4)), withUses(null, use(fluid, 4), use('paper-towel', 1))];
+  const growth = growthLies(findings);
+  const quantity = drops(surface, context) + 1;
+  if (onGlass && growth)
+    return makersOwn(damp(THROWN_AWAY(2), 'growth-on-glass', quantity, `fungus-fluid/${context.schools['fungus-fluid']}`), context);
+  if (onGlass) return makersOwn(damp(glassWipes('damp', context), 'glass-solvent', quantity), context);
+  const towel = withUses(null, use('paper-towel', 1));
+  return damp(growth ? [towel] : [tool('body-cloth'), towel], 'shell-solvent', 4);
 }
 
+/** A recess is reached by a swab; tissue goes loosely round it before it meets glass. */
 function dampSwabs(surface: Surface, context: Context): Outfit[] {
+  const swab = withUses(null, use('cotton-swab', 2));
   const family = familyOf(surface);
-  if (family === 'glass') return [withUses(null, use(glassFluid(surface, context), 1), use('cotton-swab', 2))];
-  if (family === 'contacts')
-    return [withUses(null, use('isopropanol', 1), use('cotton-swab', 2)), withUses(null, use('water', 1), use('cotton-swab', 2))];
-  return [withUses(null, use('water', 1), use('cotton-swab', 2))];
+  if (family === 'glass')
+    return makersOwn(
+      damp([withUses(null, use('cotton-swab', 2), use('lens-tissue', 1)), swab], 'glass-film', 1, `solvent/${context.schools.solvent}`),
+      context,
+    );
+  return damp([swab], family === 'contacts' ? 'contact-film' : 'shell-film', 1);
 }
 
 /** Both faces of each swab are wetted; a sensor no swab on hand fits is planned with one, which is then missing. */
 function sensorSwab(context: Context): Outfit {
-  const { drops, swabs } = swabOnHand(context) ?? swabFor(context.traits.sensorFormat ?? 'full-frame');
-  return withUses(null, use('sensor-fluid', 2 * drops * swabs), use('sensor-swab', swabs));
+  const { drops: aSide, swabs } = swabOnHand(context) ?? swabFor(context.traits.sensorFormat ?? 'full-frame');
+  return withUses(null, use('sensor-fluid', 2 * aSide * swabs), use('sensor-swab', swabs));
 }
 
-/** Fresh water goes on with a cloth kept for that side of the thing. */
-const waterCloth = (surface: Surface, context: Context): Outfit[] =>
-  familyOf(surface) === 'shell' ? [withUses('body-cloth', use('water', 10))] : damp(glassWipes('damp', context), 'water', 6);
+/** Fresh water goes on with a cloth kept for that side of the thing, or with what is thrown away where growth lies. */
+function waterCloth(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
+  const water = use('water', 0.5, 'mL');
+  const with_ = (outfits: readonly Outfit[]) => outfits.map((o) => ({ ...o, uses: [water, ...o.uses] }));
+  if (familyOf(surface) === 'shell')
+    return with_(
+      growthLies(findings) ? [withUses(null, use('paper-towel', 1))] : [tool('body-cloth'), withUses(null, use('paper-towel', 1))],
+    );
+  return with_(growthLies(findings) ? THROWN_AWAY(1) : glassWipes('damp', context));
+}
 
 const isGlassSide = (surface: Surface) => ['glass', 'display'].includes(familyOf(surface));
 
@@ -112,15 +151,15 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
     case 'damp-wipe':
       return dampWipes(surface, findings, context);
     case 'dab':
-      return [withUses(null, use('water', 1), use('lens-tissue', 2))];
+      return damp([withUses(null, use('lens-tissue', 2))], 'mirror-film', 1);
     case 'plastic-polish':
-      return [withUses(null, use('plastic-polish', 4), use('single-use-pad', 1)), withUses('glass-cloth', use('plastic-polish', 4))];
+      return damp([withUses(null, use('single-use-pad', 1)), tool('glass-cloth')], 'acrylic-scratch', 4);
     case 'wet-wipe':
       return [withUses(null, use('sealed-wipe', 1))];
     case 'damp-swab':
       return dampSwabs(surface, context);
     case 'fresh-water':
-      return waterCloth(surface, context);
+      return waterCloth(surface, findings, context);
     case 'solvent-wipe':
       return solventWipes(surface, findings, context);
     case 'sensor-swab':
@@ -128,11 +167,11 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
     case 'contact-eraser':
       return [tool('contact-eraser')];
     case 'adhesive-remover':
-      return [withUses(null, use('adhesive-remover', 20), use('paper-towel', 4))];
+      return fluidsFor('sticky-finish').map((fluid) => withUses(null, use(fluid, 1, 'mL'), use('paper-towel', 4)));
     case 'soap-wash':
-      return [withUses(null, use('mild-soap', 1), use('water', 200))];
+      return fluidsFor('wash').map((fluid) => withUses(null, use(fluid, 1), use('water', 50, 'mL')));
     case 'lubricate':
-      return [withUses('oil-tip', use('instrument-oil', 1))];
+      return fluidsFor('dry-thread').map((fluid) => withUses('oil-tip', use(fluid, 1)));
     case 'leave':
     case 'open-group':
     case 'service':
@@ -149,16 +188,10 @@ export const thingsOf = (outfit: Outfit): (Tool | Material)[] => [
   ...outfit.uses.map((u) => u.material),
 ];
 
-/** Water and a thumb are always there; everything else has to be in the drawer. */
-export const isAlwaysThere = (id: Tool | Material): boolean => id === 'water';
-
-export const thingName = (id: Tool | Material): string => (id in TOOLS ? TOOLS[id as Tool] : MATERIALS[id as Material]).name;
-
 /** A recess is reached by a swab, not by a cloth; in the field the damp wipe comes out of a sealed bag. */
-export function adaptMethod(method: Method, surface: Surface, context: Context): Method {
-  if (method === 'damp-wipe' && context.place === 'field' && context.schools['field-fluid'] === 'sealed-wipes' && isGlassSide(surface))
-    return 'wet-wipe';
-  if (method === 'damp-wipe' && surfaceFacts(surface).recessed) return 'damp-swab';
-  if (method === 'soft-brush' && familyOf(surface) === 'glass' && context.schools['glass-brush'] === 'rim-only') return 'rim-brush';
+export function adaptMethod(method: Method, surface: Surface, { place, schools }: Context): Method {
+  if (method === 'damp-wipe' && place === 'field' && schools['field-fluid'] === 'sealed-wipes' && isGlassSide(surface)) return 'wet-wipe';
+  if ((method === 'damp-wipe' || method === 'fresh-water') && surfaceFacts(surface).recessed) return 'damp-swab';
+  if (method === 'soft-brush' && familyOf(surface) === 'glass' && schools['glass-brush'] === 'rim-only') return 'rim-brush';
   return method;
 }

@@ -1,12 +1,10 @@
+import { kindFacts, withDefaults, type Depth, type ItemKind } from './kinds/index.js';
 import { commonPractice, ourChoice, type Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
-import { withDefaults, type ItemKind } from './knowledge/kinds.js';
 import { SOILS, type Severity, type Soil } from './knowledge/soils.js';
 import type { Traits } from './knowledge/traits.js';
+import { BARS, filterBars, isWorthReaching, openingBar, type Bar } from './reach.js';
 
-/** How far in the dirt lies: behind one retaining ring, or deeper. */
-export const DEPTHS = ['front-group', 'rear-group', 'deeper'] as const;
-export type Depth = (typeof DEPTHS)[number];
 export const DEPTH_NAMES: Record<Depth, string> = {
   'front-group': 'behind the front group',
   'rear-group': 'behind the rear group',
@@ -26,7 +24,7 @@ export type OpeningQuestion = {
 };
 
 export type OpeningAdvice = {
-  advice: 'open' | 'service' | 'accept';
+  advice: 'free-filter' | 'open' | 'service' | 'accept';
   /** It may not be opened by its owner at all, whatever it is worth. */
   forbidden: boolean;
   /** The chance that it goes well, 0 to 1; null where opening is out of the question. */
@@ -39,33 +37,18 @@ export type OpeningAdvice = {
 };
 
 /** The chance that one ring is undone, the faces cleaned, and all of it goes back as it was (our choice). */
-const ODDS: Record<Depth, Record<Experience, number>> = {
+const ODDS: Record<Exclude<Depth, 'deeper'>, Record<Experience, number>> = {
   'front-group': { none: 0.7, some: 0.85, 'this-type': 0.95 },
   'rear-group': { none: 0.6, some: 0.8, 'this-type': 0.92 },
-  deeper: { none: 0.15, some: 0.35, 'this-type': 0.65 },
 };
 
-/** What a person may open at all: glass and metal, no flash and no electronics near. */
-const MECHANICAL: readonly ItemKind[] = ['lens', 'teleconverter', 'eyepiece', 'binocular', 'viewfinder-loupe'];
-/** What is worth reaching for; the rest inside a lens is harmless. */
-const WORTH_REACHING: readonly Soil[] = ['fungus', 'haze', 'oil', 'internal-dust'];
-/** Below even odds the weighing is not worth doing (our choice). */
-const SENSIBLE_ODDS = 0.5;
+const DEEPER = 'Deeper than one ring is a workshop’s: one ring is where the owner stops.';
+const FILTER_FIRST = 'A filter is stuck on: the front ring cannot be undone behind it. Free the filter first, gently, and look again.';
 
 type Verdict = Pick<OpeningAdvice, 'advice' | 'reasons'>;
 
-/** What the rules forbid outright, as a reason; null when nothing does. */
-function forbiddenBecause({ kind, traits }: OpeningQuestion['item']): string | null {
-  const own = withDefaults(kind, traits);
-  if (own.radioactiveGlass) return 'Suspected radioactive glass is never opened or ground.';
-  if (own.popupFlash || !MECHANICAL.includes(kind))
-    return 'A body, or anything with a flash, holds a charge that can kill long after the battery is out. It is never opened by its owner.';
-  if (own.electronicContacts)
-    return 'Flat cables and sensors sit behind the rings of an electronic lens: they tear, and it must be set up anew.';
-  return null;
-}
-
-const grave = ({ soil, severity }: OpeningQuestion): boolean => soil === 'fungus' || (severity >= 3 && WORTH_REACHING.includes(soil));
+/** Worth a workshop's bench or one's own: fungus always, the rest from where it costs contrast or stops a part. */
+const grave = ({ soil, severity }: OpeningQuestion): boolean => isWorthReaching(soil, severity);
 
 /** Not opening: a workshop where it is worth its price, else live with it. */
 function handOverOrAccept(question: OpeningQuestion): Verdict {
@@ -73,7 +56,14 @@ function handOverOrAccept(question: OpeningQuestion): Verdict {
   const { name } = SOILS[question.soil];
   const keepApart = question.soil === 'fungus' ? ' Keep it apart from the rest for good.' : '';
   if (!grave(question))
-    return { advice: 'accept', reasons: [`This little ${name} hardly shows: note it, and look again in three months.`] };
+    return {
+      advice: 'accept',
+      reasons: [
+        SOILS[question.soil].nature === 'damage'
+          ? SOILS[question.soil].why
+          : `This little ${name} hardly shows: note it, and look again in three months.`,
+      ],
+    };
   if (value == null || servicePrice == null)
     return { advice: 'service', reasons: ['Ask a workshop for a price and weigh it against what the thing is worth to you.'] };
   return servicePrice < value
@@ -81,51 +71,60 @@ function handOverOrAccept(question: OpeningQuestion): Verdict {
     : { advice: 'accept', reasons: [`A service for ${servicePrice} costs more than the ${value} it is worth.${keepApart}`] };
 }
 
+/** Money is weighed only where it is known; the odds alone never say no to one ring. */
 function weigh(question: OpeningQuestion, odds: number, expectedLoss: number | null): Verdict {
   const { servicePrice } = question.item.traits;
-  const inTen = Math.round(odds * 10);
-  const chance = `${inTen} in 10 such openings go well at this experience.`;
+  const chance = `${Math.round(odds * 10)} in 10 such openings go well at this experience.`;
   if (!grave(question)) return handOverOrAccept(question);
-  if (odds < SENSIBLE_ODDS) {
-    const { advice, reasons } = handOverOrAccept(question);
-    return { advice, reasons: [`Only ${chance}`, ...reasons] };
-  }
   if (expectedLoss === null)
     return { advice: 'open', reasons: [chance, 'Write down what it is worth and what a service costs to weigh them.'] };
-  if (servicePrice != null && servicePrice < expectedLoss) {
-    return {
-      advice: 'service',
-      reasons: [chance, `On average a spoilt one costs ${Math.round(expectedLoss)}; the service asks ${servicePrice}.`],
-    };
-  }
-  const against = servicePrice == null ? '' : ` against ${servicePrice} for the service`;
-  return { advice: 'open', reasons: [chance, `On average a spoilt one costs ${Math.round(expectedLoss)}${against}.`] };
+  const loss = `On average a spoilt one costs ${Math.round(expectedLoss)}`;
+  if (servicePrice != null && servicePrice < expectedLoss)
+    return { advice: 'service', reasons: [chance, `${loss}; the service asks ${servicePrice}.`] };
+  return { advice: 'open', reasons: [chance, `${loss}${servicePrice == null ? '' : ` against ${servicePrice} for the service`}.`] };
+}
+
+const BAR_CAUTIONS: Partial<Record<Bar, HazardId>> = { radioactive: 'radioactive-glass', flash: 'flash-capacitor' };
+
+/** Kept shut, by what the thing is or by how deep it lies: hand it over, or live with it. */
+function keepShut(question: OpeningQuestion, because: string, cautions: HazardId[]): OpeningAdvice {
+  const { advice, reasons } = handOverOrAccept(question);
+  return { advice, forbidden: true, odds: null, expectedLoss: null, reasons: [because, ...reasons], cautions, basis: commonPractice };
 }
 
 /**
  * Should the owner undo one ring and clean behind it, hand the thing over, or live with it? By depth, design,
  * experience, value and service price. Opening is for mechanical things one ring deep; the owner takes the risk.
+ * A filter that is stuck on comes off before anything else is asked of the front.
  */
 export function adviseOpening(question: OpeningQuestion): OpeningAdvice {
-  const forbidden = forbiddenBecause(question.item);
-  if (forbidden) {
-    const { advice, reasons } = handOverOrAccept(question);
-    const cautions: HazardId[] = question.item.traits.radioactiveGlass
-      ? ['radioactive-glass']
-      : MECHANICAL.includes(question.item.kind)
-        ? []
-        : ['flash-capacitor'];
-    return { advice, forbidden: true, odds: null, expectedLoss: null, reasons: [forbidden, ...reasons], cautions, basis: commonPractice };
-  }
+  const { kind } = question.item;
+  const traits = withDefaults(kind, question.item.traits);
+  const bar = openingBar({ kind, traits });
+  if (bar) return keepShut(question, BARS[bar], BAR_CAUTIONS[bar] ? [BAR_CAUTIONS[bar]] : []);
+  if (question.depth === 'deeper') return keepShut(question, DEEPER, []);
+  const cautions: HazardId[] = ['sharp-tip', ...(question.soil === 'fungus' ? (['mould'] as const) : [])];
+  if (filterBars(traits, question.depth))
+    return {
+      advice: 'free-filter',
+      forbidden: false,
+      odds: null,
+      expectedLoss: null,
+      reasons: [FILTER_FIRST],
+      cautions: [],
+      basis: commonPractice,
+    };
   const odds = ODDS[question.depth][question.experience];
-  const { value } = question.item.traits;
-  const expectedLoss = value == null ? null : value * (1 - odds);
+  const expectedLoss = traits.value == null ? null : traits.value * (1 - odds);
   return {
     ...weigh(question, odds, expectedLoss),
     forbidden: false,
     odds,
     expectedLoss,
-    cautions: ['sharp-tip', ...(question.soil === 'fungus' ? (['mould'] as const) : [])],
+    cautions,
     basis: ourChoice('The odds are estimates, to make the weighing plain; the rules of what is never opened are common practice.'),
   };
 }
+
+/** Is opening a question at all for this kind? Where it is, the advice itself says no where it must. */
+export const mayAskToOpen = (kind: ItemKind): boolean => kindFacts(kind).opening.by === 'owner';

@@ -1,25 +1,30 @@
 import { hazardFacts } from './knowledge/hazards.js';
-import { kindFacts, surfacesOf, withDefaults } from './knowledge/kinds.js';
+import { kindFacts, surfacesOf, withDefaults } from './kinds/index.js';
+import { inStockUnits, type Use } from './knowledge/amounts.js';
 import { materialFacts, type Material } from './knowledge/materials.js';
 import { methodFacts } from './knowledge/methods.js';
 import { DEFAULT_SCHOOLS } from './knowledge/schools.js';
 import { SOILS } from './knowledge/soils.js';
 import type { Surface } from './knowledge/surfaces.js';
 import { closingFor, preparationFor } from './aroundTheWork.js';
+import { knownPrice } from './onHand.js';
 import { planSurface, type SurfacePlan } from './planSurface.js';
+import { RULES } from './rules/index.js';
 import { LOOK_MINUTES } from './steps.js';
-import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Use } from './types.js';
+import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step } from './types.js';
 import { inWorkingOrder } from './workingOrder.js';
 
 /** The request with every default filled in. */
-export const contextOf = (request: Omit<PlanRequest, 'findings'>): Context => ({
+export const contextOf = (request: Omit<PlanRequest, 'findings'>, rules: Context['rules'] = RULES): Context => ({
   kind: request.item.kind,
   traits: withDefaults(request.item.kind, request.item.traits),
   place: request.place,
   conditions: request.conditions ?? {},
   schools: { ...DEFAULT_SCHOOLS, ...request.schools },
   onHand: request.onHand ?? null,
+  moreOnHand: request.moreOnHand ?? false,
   sensorRehearsed: request.sensorRehearsed ?? false,
+  rules,
 });
 
 /** @throws RangeError when a finding names a surface this thing does not have, or a soil or severity nobody knows. */
@@ -61,6 +66,12 @@ function mergeMissing(all: readonly Missing[]): Missing[] {
   return merged;
 }
 
+/** What comes with it, once each, and only where it was not found dirty itself. */
+function alsoLookOf(surfaces: readonly SurfacePlan[], found: ReadonlyMap<Surface, Finding[]>): CleaningPlan['alsoLook'] {
+  const all = surfaces.flatMap((s) => s.alsoLook).filter((l) => !found.has(l.surface));
+  return all.filter((l, i) => all.findIndex((m) => m.surface === l.surface) === i);
+}
+
 /** Each hazard once, before the first step that needs it. */
 function cautionsOf(steps: readonly Step[]): Caution[] {
   const seen = new Map<string, Caution>();
@@ -74,29 +85,35 @@ function cautionsOf(steps: readonly Step[]): Caution[] {
 function materialsOf(steps: readonly Step[]): Use[] {
   const totals = new Map<string, Use>();
   for (const { material, amount } of steps.flatMap((s) => s.uses)) {
-    const quantity = (totals.get(material)?.amount.quantity ?? 0) + amount.quantity;
-    totals.set(material, { material, amount: { ...amount, quantity } });
+    const quantity = (totals.get(material)?.amount.quantity ?? 0) + inStockUnits(amount);
+    totals.set(material, { material, amount: { quantity, unit: materialFacts(material).unit } });
   }
   return [...totals.values()];
 }
 
 /** Every step tried once, every look taken: the most it takes when each rung has to be climbed. */
-function totalsOf(steps: readonly Step[], { onHand }: Context): CleaningPlan['totals'] {
-  const unitPrice = (material: Material) =>
-    onHand?.find((t) => t.id === material && t.unitPrice !== undefined)?.unitPrice ?? materialFacts(material).unitPrice;
+function totalsOf(steps: readonly Step[], context: Context): CleaningPlan['totals'] {
+  const unitPrice = (material: Material) => knownPrice(material, context) ?? materialFacts(material).unitPrice;
   const materials = materialsOf(steps);
   const minutes = steps.reduce((sum, s) => sum + methodFacts(s.method).minutes + (s.look ? LOOK_MINUTES : 0), 0);
   const cost = materials.reduce((sum, { material, amount }) => sum + amount.quantity * unitPrice(material), 0);
   return { minutes, contacts: steps.filter((s) => s.contact).length, materials, cost: Math.round(cost * 100) / 100 };
 }
 
-function summaryOf(plan: Omit<CleaningPlan, 'summary'>): string {
+function summaryOf(plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): string {
   if (plan.steps.length > 0) {
     const surfaces = new Set(plan.steps.map((s) => s.surface)).size;
     return `${surfaces === 1 ? 'One surface' : `${surfaces} surfaces`} to clean, gentlest first. Stop as soon as it is clean enough.`;
   }
+  if (plan.openings.length > 0)
+    return plan.isolate
+      ? 'Move it away from the rest. It may lie behind one ring: weigh opening that ring, a workshop, or living with it.'
+      : 'It may lie behind one ring: weigh opening that ring, a workshop, or living with it.';
   if (plan.isolate) return 'Move it away from the rest and hand it over; nothing here can be cleaned from outside.';
-  if (plan.deferred.length > 0) return 'Nothing to do here: it waits for home.';
+  if (plan.deferred.length > 0)
+    return isPutAway
+      ? 'Cap it and put it away: nothing is opened, brushed or wiped out in this.'
+      : 'Nothing to do here: it waits for home.';
   if (plan.handOver.length > 0) return 'Nothing to clean yourself: hand it over, or accept it.';
   if (plan.missing.length > 0) return 'Leave it for now: the drawer lacks what it needs.';
   return 'Leave it. It is good enough for the picture, and every touch is wear.';
@@ -105,12 +122,12 @@ function summaryOf(plan: Omit<CleaningPlan, 'summary'>): string {
 /**
  * The gentlest sufficient plan for what was found: steps in contamination-safe order, each followed by a look,
  * and everything that was considered and not done with its reason. Pure: the same request, in whatever order
- * its findings are told, gives the same plan.
+ * its findings are told, gives the same plan. `rules` are all of them, but for a check that leaves one out.
  *
  * @throws RangeError naming the finding when a surface, soil or severity does not belong to this thing.
  */
-export function planCleaning(request: PlanRequest): CleaningPlan {
-  const context = contextOf(request);
+export function planCleaning(request: PlanRequest, rules?: Context['rules']): CleaningPlan {
+  const context = contextOf(request, rules);
   checkFindings(request.findings, context);
   const found = bySurface(request.findings);
   const surfaces: SurfacePlan[] = inWorkingOrder([...found.keys()]).map((s) => planSurface(s, found.get(s)!, context));
@@ -120,13 +137,17 @@ export function planCleaning(request: PlanRequest): CleaningPlan {
     prepare: preparationFor(steps, context),
     close: closingFor(steps, context),
     refused: surfaces.flatMap((s) => s.refused),
+    worthIt: surfaces.flatMap((s) => s.worthIt),
     leaveAlone: surfaces.flatMap((s) => s.leaveAlone),
     deferred: surfaces.flatMap((s) => s.deferred),
     handOver: surfaces.flatMap((s) => s.handOver),
     isolate: surfaces.find((s) => s.isolate)?.isolate ?? null,
+    openings: surfaces.flatMap((s) => s.openings),
+    alsoLook: alsoLookOf(surfaces, found),
     missing: mergeMissing(surfaces.flatMap((s) => s.missing)),
     cautions: cautionsOf(steps),
     totals: totalsOf(steps, context),
   };
-  return { ...plan, summary: summaryOf(plan) };
+  const { place, conditions } = context;
+  return { ...plan, summary: summaryOf(plan, place === 'field' && !!(conditions.blowingSand || conditions.rain)) };
 }

@@ -1,33 +1,40 @@
-import { mayTouch } from '../supplies/mayTouch.js';
-import { adaptMethod, isAlwaysThere, outfitsFor, thingName, thingsOf, type Outfit } from './equip.js';
+import { adaptMethod, outfitsFor, thingsOf, type Outfit } from './equip.js';
 import { LADDERS, type Rung } from './knowledge/ladders.js';
-import { TOOLS, type Material, type Tool } from './knowledge/materials.js';
+import type { Material, Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
-import type { Soil } from './knowledge/soils.js';
-import { familyOf, type Surface } from './knowledge/surfaces.js';
-import { firstRefusal, type RuleId } from './rules/index.js';
+import { SOILS, type Soil } from './knowledge/soils.js';
+import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { isOnHand, kindOfThing, unfitBecause } from './onHand.js';
+import { BARS, filterBars, growthIsReachable, isWorthReaching, reachInside } from './reach.js';
+import { firstRefusal } from './rules/index.js';
 import { stepsFor } from './steps.js';
-import { swabOnHand } from './swabOnHand.js';
 import { temptationsFor } from './temptations.js';
-import { gravest, growthIsReachable, triage } from './triage.js';
+import { thingName } from './thingName.js';
+import { gravest, triage, whoReaches } from './triage.js';
 import type { CleaningPlan, Context, Finding, Missing, Refusal } from './types.js';
 
-export type SurfacePlan = Pick<CleaningPlan, 'steps' | 'refused' | 'leaveAlone' | 'deferred' | 'handOver' | 'missing' | 'isolate'>;
+export type SurfacePlan = Pick<
+  CleaningPlan,
+  'steps' | 'refused' | 'leaveAlone' | 'deferred' | 'handOver' | 'missing' | 'isolate' | 'openings' | 'alsoLook' | 'worthIt'
+>;
 
 /** A rung that passed the rules and for which there is something in the drawer. */
 export type AllowedRung = { method: Method; outfit: Outfit; removes: Soil[]; finisher: boolean };
+/** A rung that would have taken something, and what stood against it. */
+type LostRung = { removes: Soil[]; reason: string };
 
-const empty = (): SurfacePlan => ({ steps: [], refused: [], leaveAlone: [], deferred: [], handOver: [], missing: [], isolate: null });
-
-/** Why rungs fell away decides what becomes of the finding: wait for home, or hand over. */
-const PLACE_RULES: readonly RuleId[] = [
-  'grit-in-the-field',
-  'closed-in-sand-and-rain',
-  'bench-work-waits',
-  'no-open-fluid-in-the-field',
-  'field-air-and-brush',
-  'sensor-stays-closed-outdoors',
-];
+const empty = (): SurfacePlan => ({
+  steps: [],
+  refused: [],
+  leaveAlone: [],
+  deferred: [],
+  handOver: [],
+  missing: [],
+  isolate: null,
+  openings: [],
+  alsoLook: [],
+  worthIt: [],
+});
 
 function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
   return findings
@@ -38,87 +45,151 @@ function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
     .map((f) => f.soil);
 }
 
-function isOnHand(id: Tool | Material, surface: Surface, context: Context): boolean {
-  const { onHand } = context;
-  if (onHand === null || isAlwaysThere(id)) return true;
-  if (id === 'sensor-swab' && !swabOnHand(context)) return false;
-  return onHand.some((thing) => thing.id === id && mayTouch(thing, surface).ok);
-}
-
-/** Why a thing that lies in the drawer cannot be used here; undefined when there is none at all. */
-function unfitBecause(id: Tool | Material, surface: Surface, context: Context): string | undefined {
-  const unfit = context.onHand?.find((thing) => thing.id === id);
-  if (!unfit) return undefined;
-  if (id === 'sensor-swab' && !swabOnHand(context)) return 'Every swab in the drawer is wider than this sensor: it would not lie flat.';
-  return mayTouch(unfit, surface).reason;
-}
-
 /** Something the drawer lacks or holds in no fit state, and what stands in for it. */
 function missingEntry(id: Tool | Material, surface: Surface, context: Context, standIn?: Tool | Material): Missing {
-  const reason = unfitBecause(id, surface, context) ?? `There is no ${thingName(id)} in the drawer.`;
-  return {
-    ...(id in TOOLS ? { tool: id as Tool } : { material: id as Material }),
-    for: [surface],
-    reason,
-    ...(standIn ? { substitute: standIn } : {}),
-  };
+  const reason = unfitBecause(id, surface, context) ?? `No ${thingName(id)} in the drawer.`;
+  return { ...kindOfThing(id), for: [surface], reason, ...(standIn ? { substitute: standIn } : {}) };
 }
 
 type Choice = { outfit: Outfit | null; refusal: Omit<Refusal, 'surface'> | null; missing: Missing[] };
 
 /** The best outfit that the rules allow and the drawer holds; with it or instead of it, what is missing or why not. */
-function chooseOutfit(method: Method, surface: Surface, findings: readonly Finding[], context: Context): Choice {
-  const judged = outfitsFor(method, surface, findings, context).map((outfit) => ({
-    outfit,
-    refusal: firstRefusal({ surface, method, tool: outfit.tool, materials: outfit.uses.map((u) => u.material), findings }, context),
-  }));
-  const allowed = judged.filter((j) => !j.refusal).map((j) => j.outfit);
-  const best = allowed[0];
-  if (!best) return { outfit: null, refusal: { method, ...judged[0]!.refusal! }, missing: [] };
-  const chosen = allowed.find((outfit) => thingsOf(outfit).every((id) => isOnHand(id, surface, context))) ?? null;
+function chooseOutfit(method: Method, surface: Surface, findings: readonly Finding[], after: readonly Method[], context: Context): Choice {
+  let best: Outfit | null = null;
+  let chosen: Outfit | null = null;
+  let refusal: Choice['refusal'] = null;
+  for (const outfit of outfitsFor(method, surface, findings, context)) {
+    const materials = outfit.uses.map((u) => u.material);
+    const broken = firstRefusal({ surface, method, tool: outfit.tool, materials, findings, after }, context);
+    if (broken) {
+      refusal ??= { method, ...broken };
+      continue;
+    }
+    best ??= outfit;
+    if (!thingsOf(outfit).every((id) => isOnHand(id, surface, context))) continue;
+    chosen = outfit;
+    break;
+  }
+  if (!best) return { outfit: null, refusal, missing: [] };
   const lacking = thingsOf(best).filter((id) => !isOnHand(id, surface, context));
-  const standIn = chosen && thingsOf(chosen).find((id) => !thingsOf(best).includes(id));
-  return { outfit: chosen, refusal: null, missing: lacking.map((id) => missingEntry(id, surface, context, standIn ?? undefined)) };
+  const standIn = chosen ? thingsOf(chosen).find((id) => !thingsOf(best).includes(id)) : undefined;
+  return { outfit: chosen, refusal: null, missing: lacking.map((id) => missingEntry(id, surface, context, standIn)) };
+}
+
+type Climb = { rungs: AllowedRung[]; lost: LostRung[]; refused: Refusal[]; missing: Missing[] };
+
+const DAMP: readonly Method[] = ['damp-wipe', 'wet-wipe', 'solvent-wipe'];
+/** A dry finisher stands in for a damp pass up to here; more it would only spread (our choice). */
+const STANDS_IN_UP_TO = 3;
+
+/** One rung put before rules and drawer, in the order they are climbed. */
+function tryRung(rung: Rung, removes: Soil[], climb: Climb, surface: Surface, findings: readonly Finding[], context: Context): void {
+  const method = adaptMethod(rung.method, surface, context);
+  const twin = climb.rungs.find((r) => r.method === method && r.finisher === !!rung.finisher);
+  if (twin) {
+    twin.removes = [...new Set([...twin.removes, ...removes])];
+    return;
+  }
+  const after = climb.rungs.map((r) => r.method);
+  const choice = chooseOutfit(method, surface, findings, after, context);
+  const told = climb.refused.some((r) => r.method === method && r.rule === choice.refusal?.rule);
+  if (choice.refusal && !told) climb.refused.push({ surface, ...choice.refusal });
+  climb.missing.push(...choice.missing);
+  if (choice.outfit) climb.rungs.push({ method, outfit: choice.outfit, removes, finisher: !!rung.finisher });
+  else climb.lost.push({ removes, reason: choice.refusal?.reason ?? choice.missing[0]?.reason ?? '' });
 }
 
 /** The rungs worth climbing for these findings, each with what the rules and the drawer say of it. */
-function climb(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context) {
-  const rungs: AllowedRung[] = [];
-  const refused: Refusal[] = [];
-  const missing: Missing[] = [];
-  for (const rung of LADDERS[familyOf(surface)]) {
+function climbLadder(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Climb {
+  const climb: Climb = { rungs: [], lost: [], refused: [], missing: [] };
+  const ladder = LADDERS[familyOf(surface)];
+  for (const rung of ladder.filter((r) => !r.finisher)) {
     const removes = removedBy(rung, wanted);
-    const prepares = rung.method === 'blow';
-    if (removes.length === 0 && !prepares) continue;
-    const method = adaptMethod(rung.method, surface, context);
-    const choice = chooseOutfit(method, surface, findings, context);
-    if (choice.refusal) refused.push({ surface, ...choice.refusal });
-    missing.push(...choice.missing);
-    if (choice.outfit) rungs.push({ method, outfit: choice.outfit, removes, finisher: !!rung.finisher });
+    if (removes.length > 0 || rung.method === 'blow') tryRung(rung, removes, climb, surface, findings, context);
   }
-  return { rungs, refused, missing };
+  const dampCame = climb.rungs.some((r) => DAMP.includes(r.method));
+  const servedDry = (soil: Soil) => climb.rungs.some((r) => r.removes.includes(soil));
+  for (const rung of ladder.filter((r) => r.finisher)) {
+    // Without a damp pass a finisher is all there is: it takes what a dry pad can.
+    const open = wanted.filter((f) => dampCame || (f.severity <= STANDS_IN_UP_TO && !servedDry(f.soil)));
+    const removes = removedBy(rung, open);
+    if (removes.length === 0) continue;
+    tryRung({ ...rung, ...(dampCame ? {} : { finisher: undefined }) } as Rung, removes, climb, surface, findings, context);
+  }
+  // A finisher that is not at hand is no lack: the clean ends without it.
+  climb.missing = climb.missing.filter((m) => !(dampCame && m.tool && FINISHING_TOOLS.includes(m.tool)));
+  return climb;
 }
+const FINISHING_TOOLS: readonly Tool[] = ['carbon-pen', 'chamois'];
 
 /** What is left of the findings when no rung, or not enough of them, may be climbed here and now. */
-function unserved(
+function unserved(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], climb: Climb, context: Context): SurfacePlan {
+  const plan = empty();
+  const left = wanted.filter((f) => !climb.rungs.some((r) => r.removes.includes(f.soil)));
+  const whyNot = (soil: Soil) =>
+    climb.lost.find((l) => l.removes.includes(soil))?.reason ?? climb.refused[0]?.reason ?? 'No gentle way takes this off.';
+  if (left.length === 0) return plan;
+  if (context.place === 'field') return outOfReachOutdoors(surface, left, findings, whyNot, context);
+  if (climb.missing.length > 0)
+    return { ...plan, leaveAlone: [{ surface, reason: `Leave it until the drawer has what it needs: ${climb.missing[0]!.reason}` }] };
+  const costHint = context.traits.servicePrice ?? undefined;
+  return {
+    ...plan,
+    handOver: left.map(({ soil }) => ({ surface, soil, reason: whyNot(soil), ...(costHint === undefined ? {} : { costHint }) })),
+  };
+}
+
+/** What the field cannot give waits for home; only what home cannot give either is handed over (rule 22). */
+function outOfReachOutdoors(
   surface: Surface,
-  wanted: readonly Finding[],
-  rungs: readonly AllowedRung[],
-  refused: readonly Refusal[],
-  missing: readonly Missing[],
+  left: readonly Finding[],
+  findings: readonly Finding[],
+  whyNot: (soil: Soil) => string,
   context: Context,
 ): SurfacePlan {
   const plan = empty();
-  const waits = refused.find((r) => PLACE_RULES.includes(r.rule));
-  if (waits) return { ...plan, deferred: [{ surface, reason: waits.reason, until: 'home' }] };
-  const left = wanted.filter((f) => !rungs.some((r) => r.removes.includes(f.soil)));
-  if (left.length === 0) return plan;
-  if (missing.length > 0)
-    return { ...plan, leaveAlone: [{ surface, reason: `Leave it until the drawer has what it needs: ${missing[0]!.reason}` }] };
-  const costHint = context.traits.servicePrice ?? undefined;
-  const why = refused[0]?.reason ?? 'No gentle way takes this off.';
-  return { ...plan, handOver: left.map(({ soil }) => ({ surface, soil, reason: why, ...(costHint === undefined ? {} : { costHint }) })) };
+  const atHome = planSurface(surface, findings, { ...context, place: 'home', conditions: {}, onHand: null });
+  for (const { soil } of left) {
+    const handed = atHome.handOver.find((h) => h.soil === soil);
+    if (handed) plan.handOver.push(handed);
+    else plan.deferred.push({ surface, soil, reason: whyNot(soil), until: 'home' });
+  }
+  return plan;
 }
+
+/** What lies behind a ring: offered to its owner to weigh, or refused by the rule that keeps it shut and handed over. */
+function planInside(finding: Finding, findings: readonly Finding[], context: Context, plan: SurfacePlan): void {
+  const { surface, soil, severity } = finding;
+  const reach = reachInside(surface, soil, context);
+  const costHint = context.traits.servicePrice;
+  const reason = `${SOILS[soil].why} ${whoReaches(finding, context)}`;
+  if (reach.by === 'owner') {
+    const method = soil === 'dried-grease' ? 'lubricate' : 'open-group';
+    plan.openings.push({
+      surface,
+      soil,
+      severity,
+      method,
+      rings: reach.rings,
+      filterFirst: filterBars(context.traits, reach.rings[0]!),
+      reason,
+    });
+    return;
+  }
+  const shut = firstRefusal(
+    { surface, method: 'open-group', tool: null, materials: [], findings, after: [] },
+    { ...context, place: 'home' },
+  );
+  if (shut && !plan.refused.some((r) => r.rule === shut.rule)) plan.refused.push({ surface, method: 'open-group', ...shut });
+  const why = reach.by === 'workshop' ? `${BARS[reach.bar]} A workshop opens it, or you accept it.` : reason;
+  plan.handOver.push({ surface, soil, reason: why, ...(costHint == null ? {} : { costHint }) });
+}
+
+/** Does it lie inside, where only a ring or a workshop leads? */
+const isInside = ({ surface, soil, severity }: Finding): boolean =>
+  ['inside', 'growth'].includes(SOILS[soil].nature) && !growthIsReachable(surface, soil) && soil !== 'fungus-outside'
+    ? isWorthReaching(soil, severity)
+    : false;
 
 /** Findings that ask for something other than cleaning. */
 function setAside(surface: Surface, findings: readonly Finding[], context: Context): SurfacePlan {
@@ -127,16 +198,14 @@ function setAside(surface: Surface, findings: readonly Finding[], context: Conte
     const { verdict, reason } = triage(finding, context);
     const { soil } = finding;
     if (verdict === 'leave') plan.leaveAlone.push({ surface, soil, reason });
-    const outOfReach = verdict === 'isolate' && !growthIsReachable(surface, soil);
     if (verdict === 'isolate') plan.isolate ??= { surface, reason };
-    if (verdict === 'hand-over' || outOfReach) {
+    if (verdict === 'leave' || verdict === 'clean') continue;
+    if (isInside(finding)) planInside(finding, findings, context, plan);
+    else if (verdict === 'hand-over' || !growthIsReachable(surface, soil)) {
       const costHint = context.traits.servicePrice;
-      plan.handOver.push({
-        surface,
-        soil,
-        reason: outOfReach ? 'It lies where no cloth reaches. A workshop opens it, or you accept it and keep it apart.' : reason,
-        ...(costHint == null ? {} : { costHint }),
-      });
+      const why =
+        verdict === 'isolate' ? 'It lies where no cloth reaches. A workshop opens it, or you accept it and keep it apart.' : reason;
+      plan.handOver.push({ surface, soil, reason: why, ...(costHint == null ? {} : { costHint }) });
     }
   }
   return plan;
@@ -148,20 +217,43 @@ const toClean = (findings: readonly Finding[], context: Context) =>
     return verdict === 'clean' || (verdict === 'isolate' && growthIsReachable(f.surface, f.soil));
   });
 
+/** A dirty mirror or screen usually comes with a dirty finder. */
+function alsoLookAt(surface: Surface, { kind }: Context): CleaningPlan['alsoLook'] {
+  const { family } = surfaceFacts(surface);
+  if (kind === 'slr-body' && (family === 'mirror' || family === 'matte'))
+    return [
+      {
+        surface: 'viewfinder-window',
+        reason: 'A dirty mirror or screen usually comes with a dirty finder: look at its window and cup too.',
+      },
+    ];
+  return [];
+}
+
 /** The whole answer for one surface: steps, and everything considered and not done. */
 export function planSurface(surface: Surface, findings: readonly Finding[], context: Context): SurfacePlan {
-  const aside = setAside(surface, findings, context);
+  const aside = { ...setAside(surface, findings, context), alsoLook: alsoLookAt(surface, context) };
   const wanted = toClean(findings, context);
-  if (wanted.length === 0) return aside;
+  if (wanted.length === 0) return { ...aside, refused: [...aside.refused, ...temptationsFor(surface, [], findings, context)] };
 
-  const { rungs, refused, missing } = climb(surface, wanted, findings, context);
-  const useful = rungs.some((r) => r.removes.length > 0) ? rungs : [];
-  const rest = unserved(surface, wanted, useful, refused, missing, context);
+  const climb = climbLadder(surface, wanted, findings, context);
+  const useful = climb.rungs.some((r) => r.removes.length > 0) ? climb.rungs : [];
+  const rest = unserved(surface, wanted, findings, { ...climb, rungs: useful }, context);
+  const steps = stepsFor(surface, useful, findings, context);
+  // What a later, allowed step does after all is no temptation: it would read as a contradiction.
+  const tempting = temptationsFor(surface, wanted, findings, context).filter(
+    (t) =>
+      !climb.refused.some((r) => r.method === t.method && r.rule === t.rule) &&
+      !steps.some((s) => s.uses.some((u) => u.material === t.material)),
+  );
   return {
     ...aside,
-    steps: stepsFor(surface, useful, findings, context),
-    refused: [...refused, ...temptationsFor(surface, wanted, findings, context)],
-    missing,
+    steps,
+    worthIt: wanted
+      .filter((f) => steps.some((s) => s.removes.includes(f.soil)))
+      .map((f) => ({ surface, soil: f.soil, reason: triage(f, context).reason })),
+    refused: [...aside.refused, ...climb.refused, ...tempting],
+    missing: climb.missing,
     leaveAlone: [...aside.leaveAlone, ...rest.leaveAlone],
     deferred: rest.deferred,
     handOver: [...aside.handOver, ...rest.handOver],

@@ -1,20 +1,22 @@
 import type { HeldOpen } from '../sensor/exposure.js';
-import type { Outfit } from './equip.js';
+import { thingsOf, type Outfit } from './equip.js';
 import type { HazardId } from './knowledge/hazards.js';
-import { materialFacts } from './knowledge/materials.js';
+import { isFluid, materialFacts } from './knowledge/materials.js';
 import { methodFacts, type Method } from './knowledge/methods.js';
 import { SOILS, type Soil } from './knowledge/soils.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import type { AllowedRung } from './planSurface.js';
 import { schoolNotesFor } from './schoolNotes.js';
-import { swabOnHand } from './swabOnHand.js';
+import { swabOnHand, takenFor } from './onHand.js';
 import type { Context, Finding, Look, Motion, Orientation, SensorWork, Step } from './types.js';
 
 const LOOSENING: readonly Method[] = ['blow', 'soft-brush', 'rim-brush', 'stiff-brush'];
 const BRUSHES: readonly Method[] = ['soft-brush', 'rim-brush', 'stiff-brush'];
 
-/** Two tries a rung, then climb; a second swab is a new one, and more air on a sensor only builds static. */
+/** Two tries a rung, then climb; a soft old layer bears one stroke, so its wipes are tried once. */
 const TRIES = 2;
+const triesFor = (method: Method, surface: Surface, { traits }: Context): number =>
+  traits.coating === 'single' && familyOf(surface) === 'glass' && methodFacts(method).wipes ? 1 : TRIES;
 /** How long a look takes, minutes (our choice). */
 export const LOOK_MINUTES = 0.5;
 
@@ -64,7 +66,8 @@ function motionFor(method: Method, surface: Surface, context: Context): Motion {
 
 function orientationFor(method: Method, surface: Surface): Orientation {
   const { nearOpening, family } = surfaceFacts(surface);
-  if (family === 'sensor' || family === 'mirror' || family === 'matte') return method === 'blow' ? 'mount-down' : 'facing-up';
+  if (family === 'sensor' || family === 'mirror' || family === 'matte' || family === 'chamber')
+    return method === 'blow' ? 'mount-down' : 'facing-up';
   if (nearOpening && family !== 'glass') return 'mount-down';
   if (method === 'blow') return 'facing-down';
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
@@ -76,19 +79,20 @@ const TURNING: Look = {
   for: 'Whether it turns easier than before. Wipe off what oil you can see before it creeps.',
 };
 
-function lookFor(method: Method, surface: Surface, asksForGrains: boolean, removes: readonly Soil[]): Look {
+function lookFor(method: Method, surface: Surface, asks: Look['asks'], removes: readonly Soil[]): Look {
   if (method === 'lubricate') return TURNING;
   const tells = removes.map((soil) => SOILS[soil].tell).join(' ');
   if (familyOf(surface) === 'sensor')
     return {
-      asks: 'clean',
+      asks,
       lamp: 'A test frame: plain bright surface, defocused, smallest aperture, moved during the exposure.',
-      for: 'Spots that stayed where they were.',
+      for: asks === 'grains' ? 'Hard specks that stayed where they were: a grain is never swabbed.' : 'Spots that stayed where they were.',
     };
   const lamp =
     familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
-  if (asksForGrains) return { asks: 'grains', lamp, for: SOILS.grit.tell };
-  return { asks: 'clean', lamp, for: tells || 'Anything that is still there.' };
+  if (asks === 'grains') return { asks, lamp, for: SOILS.grit.tell };
+  if (asks === 'crystals') return { asks, lamp, for: SOILS.salt.tell };
+  return { asks, lamp, for: tells || 'Anything that is still there.' };
 }
 
 /** A mirrorless sensor lies open as soon as the lens is off; one behind a shutter needs the camera's mode or a long exposure. */
@@ -99,7 +103,14 @@ function heldOpenBy({ kind, traits }: Context): HeldOpen {
 
 function sensorWork(context: Context): SensorWork | null {
   const strokes = swabOnHand(context);
-  return strokes && { strokes, heldOpen: heldOpenBy(context), rehearseFirst: !context.sensorRehearsed };
+  return (
+    strokes && {
+      strokes,
+      heldOpen: heldOpenBy(context),
+      stabilised: !!context.traits.sensorStabilised,
+      rehearseFirst: !context.sensorRehearsed,
+    }
+  );
 }
 
 /** The cautions of the fluid, of the surface and of what lies there. */
@@ -109,8 +120,9 @@ function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings:
   if (lies('fungus-outside')) hazards.add('mould');
   if (surface === 'battery-bay' || surface === 'battery-contacts') hazards.add(lies('corrosion') ? 'battery-leak' : 'battery-out');
   if (familyOf(surface) === 'sensor' && methodFacts(method).contact) hazards.add('sensor-power');
-  const beforeTheSixties = traits.yearMade != null && traits.yearMade < 1960;
-  if (method === 'dab' && beforeTheSixties) hazards.add('old-silver');
+  // From the 1960s on the silver is protected; a year nobody knows may be an earlier one.
+  const oldOrUnknown = traits.yearMade == null || traits.yearMade < 1960;
+  if (method === 'dab' && oldOrUnknown) hazards.add('old-silver');
   if (method === 'lubricate') hazards.add('oil-migrates').add('sharp-tip');
   const letteringAtRisk = (method === 'solvent-wipe' || method === 'adhesive-remover') && familyOf(surface) === 'shell';
   if (letteringAtRisk && (traits.paintedLettering || traits.rubberisedCoating)) hazards.add('takes-lettering');
@@ -119,9 +131,9 @@ function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings:
 }
 
 /** Fluid never goes straight on an item, but for one school and its single mist on an eyepiece. */
-function fluidGoes(method: Method, surface: Surface, outfit: Outfit, { schools }: Context): Step['fluidGoes'] {
-  if (!outfit.uses.some((u) => u.amount.unit === 'drop')) return null;
-  return surface === 'eye-lens' && method === 'damp-wipe' && schools.spray === 'far-mist' ? 'far-mist' : 'on-wipe';
+function fluidGoes(outfit: Outfit, { schools }: Context): Step['fluidGoes'] {
+  if (!outfit.uses.some((u) => isFluid(u.material))) return null;
+  return outfit.uses.some((u) => u.amount.unit === 'spray') && schools.spray === 'far-mist' ? 'far-mist' : 'on-wipe';
 }
 
 function buildStep(
@@ -148,13 +160,14 @@ function buildStep(
     material: first?.material ?? null,
     amount: first?.amount ?? null,
     uses: outfit.uses,
-    fluidGoes: fluidGoes(method, surface, outfit, context),
+    takes: thingsOf(outfit).map((id) => takenFor(id, surface, context)),
+    fluidGoes: fluidGoes(outfit, context),
     motion: motionFor(method, surface, context),
     orientation: orientationFor(method, surface),
     minutes: facts.minutes,
     contact: facts.contact,
     sensor: method === 'sensor-swab' ? sensorWork(context) : null,
-    tries: TRIES,
+    tries: triesFor(method, surface, context),
     cautions: cautionsFor(method, surface, outfit, findings, context),
     basis: facts.basis,
     schoolNotes: schoolNotesFor(method, surface, context),
@@ -164,23 +177,33 @@ function buildStep(
 
 /**
  * The rungs of one surface as steps. A brush is followed by air, because it loosens what sat in the rim, and
- * that air begins the next pass; so does a finisher. While grit lies there, every loosening step asks about
- * grains, and the last of them stops instead of climbing.
+ * that air begins the next pass; so do the finishers, all in one. While grit lies there, every loosening step asks
+ * about grains, and the last of them stops instead of climbing; while salt lies there, so does the water.
  */
 export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findings: readonly Finding[], context: Context): Step[] {
-  const gritLies = findings.some((f) => f.soil === 'grit' && f.severity > 0);
+  const lies = (soil: Soil) => findings.some((f) => f.soil === soil && f.severity > 0);
+  const gritLies = lies('grit');
   const air = rungs.find((r) => r.method === 'blow');
+  const water = lies('salt') ? rungs.find((r) => r.outfit.uses.some((u) => u.material === 'water')) : undefined;
   const steps: Step[] = [];
   let pass = 1;
+  let finishing = false;
+  const asksOf = (rung: AllowedRung): Look['asks'] => {
+    if (gritLies && LOOSENING.includes(rung.method)) return 'grains';
+    return rung === water ? 'crystals' : 'clean';
+  };
   const add = (rung: AllowedRung, completes: string | null) => {
-    const asksForGrains = gritLies && LOOSENING.includes(rung.method);
-    const look = lookFor(rung.method, surface, asksForGrains, rung.removes);
-    steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange: 'climb' }, findings, context));
+    const asks = asksOf(rung);
+    const onNoChange = asks === 'crystals' ? 'stop' : 'climb';
+    const look = lookFor(rung.method, surface, asks, rung.removes);
+    steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange }, findings, context));
   };
   for (const rung of rungs) {
-    if (rung.finisher && air) {
+    if (rung.finisher && !finishing && air) {
+      finishing = true;
       pass += 1;
-      add({ ...air, removes: [] }, null);
+      // Nothing is judged between this air and the finisher it prepares.
+      steps.push(buildStep(surface, { ...air, removes: [] }, pass, null, { look: null, onNoChange: 'climb' }, findings, context));
     }
     add(rung, null);
     if (BRUSHES.includes(rung.method) && air) {

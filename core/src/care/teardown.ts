@@ -1,4 +1,4 @@
-import type { Depth } from './opening.js';
+import { kindFacts, type Depth } from './kinds/index.js';
 import { planCleaning } from './planCleaning.js';
 import type { Soil } from './knowledge/soils.js';
 import type { CleaningPlan, Finding, PlanRequest } from './types.js';
@@ -37,31 +37,42 @@ export const closingOrder = (stages: readonly TeardownStage[]): ClosingStep[] =>
 /** The first stage that has to go back next; null when all is closed. */
 export const nextToClose = (stages: readonly TeardownStage[]): TeardownStage | null => [...stages].reverse().find((s) => !s.closed) ?? null;
 
+const RING_FIRST: Record<Depth, string> = {
+  'front-group': 'Front ring only. Set focus to infinity first and mark where the ring sat before you turn it.',
+  'rear-group': 'Rear ring only. Mark with a pencil where the ring sat against the barrel before you turn it.',
+  deeper: 'One ring is where you stop: what lies deeper is a workshop’s.',
+};
+
 /** Before the first ring is touched, at every depth. */
 export function beforeOpening(depth: Depth): string[] {
   return [
-    'A tray with a rim, a lamp, a phone for photographs, a spanner wrench or rubber cup that fits. No wrench that slips.',
+    'A tray with a rim, a lamp, a phone for photographs, a spanner wrench or rubber cup that fits; for a ring without slots, a cup of the right size with putty at its rim. No wrench that slips.',
+    'Hardened small screwdrivers, and eyes and fingers out of the way of the tip.',
     'A photograph before each stage. Keep parts in the order they came off, each the way up it sat.',
     'Grub screws are loosened, not taken out. Stop at the first doubt: closing again costs nothing.',
-    depth === 'rear-group'
-      ? 'Rear ring only. Mark with a pencil where the ring sat against the barrel before you turn it.'
-      : 'Front ring only. Set focus to infinity first and mark where the ring sat before you turn it.',
+    RING_FIRST[depth],
   ];
 }
 
 /** What lies on an exposed face is cleaned as glass that can be reached. */
 const AS_REACHED: Partial<Record<Soil, Soil>> = { fungus: 'fungus-outside', haze: 'grease', oil: 'grease', 'internal-dust': 'dust' };
 
-/** The cleaning plan for a face laid bare by one ring: the ladder of glass, for what was seen inside. */
-export function planExposedFace(request: Omit<PlanRequest, 'findings' | 'place'>, found: Omit<Finding, 'surface'>): CleaningPlan {
-  const soil = AS_REACHED[found.soil] ?? found.soil;
+/**
+ * The cleaning plan for the face that one ring lays bare: the ladder of glass, for what was seen inside.
+ *
+ * @throws RangeError for a kind that its owner does not open, and for what lies deeper than one ring.
+ */
+export function planExposedFace(
+  request: Omit<PlanRequest, 'findings' | 'place'>,
+  found: Omit<Finding, 'surface'>,
+  depth: Depth,
+): CleaningPlan {
+  const { opening, name } = kindFacts(request.item.kind);
+  if (opening.by !== 'owner' || depth === 'deeper') throw new RangeError(`depth ${depth}: no ring of a ${name} lays bare a face there`);
   return planCleaning({
     ...request,
     item: { kind: request.item.kind, traits: { ...request.item.traits, filterFitted: false, filterStuck: false } },
     place: 'home',
-    findings: [{ surface: frontFaceOf(request.item.kind), soil, severity: found.severity }],
+    findings: [{ surface: opening.rings[depth], soil: AS_REACHED[found.soil] ?? found.soil, severity: found.severity }],
   });
 }
-
-const frontFaceOf = (kind: PlanRequest['item']['kind']) =>
-  kind === 'eyepiece' || kind === 'viewfinder-loupe' ? 'field-lens' : kind === 'binocular' ? 'objective' : 'front-glass';

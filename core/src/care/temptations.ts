@@ -1,11 +1,22 @@
+import type { Material, Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { SOILS, type SoilNature } from './knowledge/soils.js';
 import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
-import { firstRefusal } from './rules/index.js';
+import { firstRefusal, type RuleId } from './rules/index.js';
 import type { Context, Contraband, Finding, Refusal } from './types.js';
 
 /** What a hand reaches for in need, and for which dirt. The rules say why not; the plan shows it struck through. */
-type Temptation = { families: readonly Family[]; natures: readonly SoilNature[]; method: Method; material?: Contraband };
+type Temptation = {
+  families: readonly Family[];
+  natures: readonly SoilNature[];
+  method: Method;
+  tool?: Tool;
+  material?: Contraband | Material;
+  /** Shown only where this rule is what stands against it; without one, whichever does. */
+  by?: RuleId;
+  /** Wrong out there only; the others are as wrong at home. */
+  outdoors?: true;
+};
 
 const TEMPTATIONS: readonly Temptation[] = [
   { families: ['mirror', 'matte'], natures: ['loose'], method: 'canned-air' },
@@ -13,7 +24,10 @@ const TEMPTATIONS: readonly Temptation[] = [
   { families: ['mirror'], natures: ['film', 'spot'], method: 'damp-swab' },
   { families: ['matte'], natures: ['loose', 'film', 'spot'], method: 'soft-brush' },
   { families: ['matte'], natures: ['film', 'spot'], method: 'damp-wipe' },
-  { families: ['sensor', 'mount', 'contacts'], natures: ['loose'], method: 'canned-air' },
+  { families: ['sensor', 'mount', 'contacts', 'chamber'], natures: ['loose'], method: 'canned-air' },
+  { families: ['chamber'], natures: ['loose'], method: 'dry-wipe' },
+  { families: ['glass', 'display'], natures: ['soluble'], method: 'damp-wipe', material: 'sealed-wipe' },
+  { families: ['glass', 'display', 'shell'], natures: ['soluble'], method: 'dry-wipe' },
   { families: ['glass'], natures: ['loose'], method: 'canned-air' },
   { families: ['sensor'], natures: ['loose', 'film', 'spot'], method: 'soft-brush' },
   { families: ['sensor'], natures: ['film', 'spot'], method: 'dry-wipe' },
@@ -21,20 +35,35 @@ const TEMPTATIONS: readonly Temptation[] = [
   { families: ['glass', 'display'], natures: ['film', 'spot'], method: 'damp-wipe', material: 'household-tissue' },
   { families: ['glass', 'display'], natures: ['film'], method: 'damp-wipe', material: 'window-cleaner' },
   { families: ['mount', 'contacts'], natures: ['soluble', 'spot'], method: 'fresh-water' },
+  { families: ['glass'], natures: ['film', 'loose'], method: 'dry-wipe', tool: 'body-cloth', by: 'tool-roles' },
+  {
+    families: ['glass'],
+    natures: ['film', 'spot'],
+    method: 'damp-wipe',
+    material: 'lens-fluid',
+    by: 'no-open-fluid-in-the-field',
+    outdoors: true,
+  },
+  { families: ['glass'], natures: ['damage'], method: 'plastic-polish', by: 'polish-bare-acrylic-only' },
+  { families: ['bath'], natures: ['loose', 'film', 'spot'], method: 'dry-wipe' },
 ];
 
-/** The temptations that fit what is to be cleaned here and that some rule forbids; they are as wrong at home as outdoors. */
+/** What tempts although nothing is to be cleaned: a scratch one would polish, a telescope mirror one would wipe. */
+const temptsAnyway = (finding: Finding): boolean => finding.soil === 'fine-scratch' || familyOf(finding.surface) === 'bath';
+
+/** The temptations that fit what lies here and that some rule forbids. */
 export function temptationsFor(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Refusal[] {
-  const natures = new Set(wanted.map((f) => SOILS[f.soil].nature));
-  return TEMPTATIONS.filter((t) => t.families.includes(familyOf(surface)) && t.natures.some((n) => natures.has(n))).flatMap(
-    ({ method, material }) => {
-      const refusal = firstRefusal(
-        { surface, method, tool: null, materials: material ? [material] : [], findings },
-        { ...context, place: 'home' },
-      );
-      if (!refusal) return [];
-      // A forbidden material does not forbid the method: the refusal names the one or the other, never both.
-      return [{ surface, ...(material ? { material } : { method }), ...refusal }];
-    },
+  const tempting = [...wanted, ...findings.filter(temptsAnyway)];
+  const natures = new Set(tempting.map((f) => SOILS[f.soil].nature));
+  const atHome = { ...context, place: 'home' as const, conditions: {} };
+  const fitting = TEMPTATIONS.filter(
+    (t) => t.families.includes(familyOf(surface)) && t.natures.some((n) => natures.has(n)) && (!t.outdoors || context.place === 'field'),
   );
+  return fitting.flatMap(({ method, tool = null, material, by, outdoors }) => {
+    const candidate = { surface, method, tool, materials: material ? [material] : [], findings, after: [] };
+    const refusal = firstRefusal(candidate, outdoors ? context : atHome);
+    if (!refusal || (by && refusal.rule !== by)) return [];
+    // A forbidden thing does not forbid the method: the refusal names the one or the other, never both.
+    return [{ surface, ...(tool ? { tool } : material ? { material } : { method }), ...refusal }];
+  });
 }

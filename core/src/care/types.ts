@@ -2,18 +2,28 @@ import type { HeldOpen } from '../sensor/exposure.js';
 import type { SwabStrokes } from '../sensor/swabs.js';
 import type { Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
-import type { ItemKind } from './knowledge/kinds.js';
+import type { ItemKind } from './kinds/index.js';
+import type { Amount, Use } from './knowledge/amounts.js';
 import type { Material, Tool, ToolRole } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import type { SchoolId, Schools } from './knowledge/schools.js';
 import type { Severity, Soil } from './knowledge/soils.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
-import type { RuleId } from './rules/index.js';
+import type { Ring } from './reach.js';
+import type { Rule, RuleId } from './rules/index.js';
 
 export type Place = 'home' | 'field';
 export type Finding = { surface: Surface; soil: Soil; severity: Severity };
-export type Conditions = { wind?: boolean; blowingSand?: boolean; rain?: boolean; temperatureC?: number; humidityPct?: number };
+/** The weather, and whether fresh water was brought along: outdoors it is not assumed. */
+export type Conditions = {
+  wind?: boolean;
+  blowingSand?: boolean;
+  rain?: boolean;
+  temperatureC?: number;
+  humidityPct?: number;
+  freshWater?: boolean;
+};
 
 /** A tool or material that is there: where it may be used, and whether it is fit to be used now. */
 export type OnHand = {
@@ -22,6 +32,8 @@ export type OnHand = {
   state?: 'clean' | 'dirty';
   /** What one unit cost; the usual price where it is not said. */ unitPrice?: number;
   /** How wide a sensor swab is; the right width where it is not said. */ widthMm?: number;
+  /** Which one of the drawer it is, and what it is called there. */ thingId?: string;
+  label?: string;
 };
 
 export type PlanRequest = {
@@ -32,6 +44,8 @@ export type PlanRequest = {
   schools?: Partial<Schools>;
   /** Left out: everything is assumed to be at hand. */
   onHand?: OnHand[];
+  /** The list is not all there is: what it does not name is assumed, what it names counts as it says. */
+  moreOnHand?: boolean;
   /** The dry run of a sensor clean has been done once; left out: it has not. */
   sensorRehearsed?: boolean;
 };
@@ -50,22 +64,24 @@ export type Motion =
   | 'rub'
   | 'work-through';
 export type Orientation = 'facing-down' | 'facing-up' | 'mount-down' | 'any';
-export type Use = { material: Material; amount: Amount };
-export type Amount = { quantity: number; unit: 'drop' | 'sheet' | 'swab' | 'wipe' | 'pad' };
 
 /**
  * What to look for after a step. `asks: 'clean'` asks how the surface is as a whole;
- * `asks: 'grains'` asks only whether loose grains are left, because wiping waits for that answer;
+ * `asks: 'grains'` asks only whether loose grains are left, because wiping waits for that answer, and
+ * `asks: 'crystals'` whether salt is left, because nothing but water goes over it;
  * `asks: 'turning'` asks how hard a thread turns now.
  */
-export type Look = { asks: 'clean' | 'grains' | 'turning'; lamp: string; for: string };
+export type Look = { asks: 'clean' | 'grains' | 'crystals' | 'turning'; lamp: string; for: string };
 
 /** How hard a ring turns, easiest first. */
 export const EFFORTS = ['free', 'light', 'firm', 'hard', 'stuck'] as const;
 export type Effort = (typeof EFFORTS)[number];
 
 /** What a wet sensor clean needs beside the swab: how it is drawn, and how the sensor is held open. */
-export type SensorWork = { strokes: SwabStrokes; heldOpen: HeldOpen; rehearseFirst: boolean };
+export type SensorWork = { strokes: SwabStrokes; heldOpen: HeldOpen; stabilised: boolean; rehearseFirst: boolean };
+
+/** One thing of the drawer that a step takes in hand: this cloth, this pack. Without an id the drawer does not list it. */
+export type Taken = { id: Tool | Material; thingId?: string; label?: string };
 
 export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string; would: string }[] };
 
@@ -83,6 +99,8 @@ export type Step = {
   material: Material | null;
   amount: Amount | null;
   uses: Use[];
+  /** The very things of the drawer, one for the tool and one for each material. */
+  takes: Taken[];
   /** Where a fluid goes: on what wipes, or as one fine mist from about 30 cm; null without a fluid. */
   fluidGoes: 'on-wipe' | 'far-mist' | null;
   motion: Motion;
@@ -103,9 +121,22 @@ export type Step = {
   schoolNotes: SchoolNote[];
 };
 
-export type Refusal = { surface: Surface; method?: Method; material?: Material | Contraband; rule: RuleId; reason: string };
+/** What was considered and ruled out: a way of doing it, or one thing to do it with. */
+export type Refusal = { surface: Surface; method?: Method; tool?: Tool; material?: Material | Contraband; rule: RuleId; reason: string };
 /** What people reach for and never should. */
 export type Contraband = 'household-tissue' | 'shirt-tail' | 'window-cleaner';
+
+/** The rung `open-group`, or `lubricate` on a thread behind a ring, with what has to be settled before it. */
+export type OpeningOffer = {
+  surface: Surface;
+  soil: Soil;
+  severity: Severity;
+  method: 'open-group' | 'lubricate';
+  rings: readonly Ring[];
+  /** A filter is stuck on: it comes off first, or the front ring stays where it is. */
+  filterFirst: boolean;
+  reason: string;
+};
 
 export type Missing = { tool?: Tool; material?: Material; for: Surface[]; substitute?: Tool | Material; reason: string };
 export type Caution = { hazard: HazardId; before: string; caution: string; wear: readonly string[] };
@@ -116,9 +147,15 @@ export type CleaningPlan = {
   prepare: string[];
   close: string[];
   refused: Refusal[];
+  /** Why what is cleaned is worth a touch, where it lies. */
+  worthIt: { surface: Surface; soil: Soil; reason: string }[];
   leaveAlone: { surface: Surface; soil?: Soil; reason: string }[];
-  deferred: { surface: Surface; reason: string; until: 'home' }[];
+  deferred: { surface: Surface; soil?: Soil; reason: string; until: 'home' }[];
   handOver: { surface: Surface; soil?: Soil; reason: string; costHint?: number }[];
+  /** What lies behind a ring its owner may undo: not a step, but a question to weigh first. */
+  openings: OpeningOffer[];
+  /** What usually comes with it and is worth a look of its own. */
+  alsoLook: { surface: Surface; reason: string }[];
   isolate: { surface: Surface; reason: string } | null;
   missing: Missing[];
   cautions: Caution[];
@@ -135,5 +172,8 @@ export type Context = {
   conditions: Conditions;
   schools: Schools;
   onHand: OnHand[] | null;
+  moreOnHand: boolean;
   sensorRehearsed: boolean;
+  /** The rules the plan is held to: all of them, but for a check that switches one off. */
+  rules: readonly Rule<RuleId>[];
 };

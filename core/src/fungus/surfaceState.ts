@@ -1,4 +1,4 @@
-import type { ItemKind } from '../care/knowledge/kinds.js';
+import type { ItemKind } from '../care/kinds/index.js';
 import { SOILS, type Severity, type Soil } from '../care/knowledge/soils.js';
 import { familyOf, type Surface } from '../care/knowledge/surfaces.js';
 import type { SurfaceState } from './constants.js';

@@ -1,8 +1,8 @@
 import { contextOf, verdictFor, type Finding, type Verdict } from '../care/index.js';
-import type { ItemKind } from '../care/knowledge/kinds.js';
+import type { ItemKind } from '../care/kinds/index.js';
 import type { Schools } from '../care/knowledge/schools.js';
 import { SOILS } from '../care/knowledge/soils.js';
-import { surfacesOf } from '../care/knowledge/kinds.js';
+import { surfacesOf } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/surfaces.js';
 import type { Traits } from '../care/knowledge/traits.js';
 

@@ -1,17 +1,15 @@
-import { surfacesOf, type ItemKind } from '../care/knowledge/kinds.js';
-import type { Soil } from '../care/knowledge/soils.js';
+import { kindFacts, surfacesOf, type ItemKind } from '../care/kinds/index.js';
 import { familyOf, type Family, type Surface } from '../care/knowledge/surfaces.js';
 import type { Traits } from '../care/knowledge/traits.js';
+import type { LookManner } from './manner.js';
 
-/** How one surface is looked at: the lamp, the angle, and what may lie there, likeliest first. */
-export type LookStep = { surface: Surface; lamp: string; angle: string; handling: string; mayShow: readonly Soil[] };
-
-type Manner = Omit<LookStep, 'surface'>;
+/** One surface of a look, and how it is looked at. */
+export type LookStep = { surface: Surface } & LookManner;
 
 const DAMAGE = ['fine-scratch', 'deep-scratch', 'coating-damage'] as const;
 
 /** How each family is looked at. Common practice. */
-const BY_FAMILY: Record<Family, Manner> = {
+const BY_FAMILY: Record<Family, LookManner> = {
   glass: {
     lamp: 'One strong small lamp, the room dim.',
     angle: 'Let the beam skim the glass; tilt and turn until each mark flashes once.',
@@ -116,6 +114,12 @@ const BY_FAMILY: Record<Family, Manner> = {
     handling: 'Nothing touches it but air.',
     mayShow: ['dust', 'lint', 'fingerprint', 'grease', 'fine-scratch', 'deep-scratch'],
   },
+  chamber: {
+    lamp: 'A lamp from the side, lens off, mount down.',
+    angle: 'Look along the walls and into the corners below the mirror.',
+    handling: 'Nothing goes in but light and air.',
+    mayShow: ['dust', 'lint', 'grit', 'grease', 'pollen'],
+  },
   bath: {
     lamp: 'A torch held far from the tube, by night.',
     angle: 'From the side, any mirror looks dirty: judge by the picture, not by the torch.',
@@ -125,7 +129,7 @@ const BY_FAMILY: Record<Family, Manner> = {
 };
 
 /** Where one surface is looked at unlike its family. */
-const BY_SURFACE: Partial<Record<Surface, Partial<Manner>>> = {
+const BY_SURFACE: Partial<Record<Surface, Partial<LookManner>>> = {
   'rear-glass': { handling: 'Hold it mount up; never stand it on the rear element.' },
   'aperture-blades': {
     lamp: 'A lamp from the front, the aperture closed down.',
@@ -148,6 +152,11 @@ const BY_SURFACE: Partial<Record<Surface, Partial<Manner>>> = {
     handling: 'Press a fingertip on it: it should let go at once.',
     mayShow: ['sticky-coating', 'skin-oil', 'dust', 'grit', 'salt', 'grease', 'splash', 'fungus-outside'],
   },
+  'sticky-coating': {
+    angle: 'Press a fingertip on it and let go: it should not hold.',
+    handling: 'Look where hands and the bag’s lining touch it.',
+    mayShow: ['sticky-coating', 'skin-oil', 'dust', 'grit', 'grease', 'splash', 'fungus-outside'],
+  },
   'o-ring': {
     angle: 'Run it between two clean fingers: a hair or a grain is felt before it is seen.',
     handling: 'Off its groove; look into the groove too.',
@@ -160,4 +169,9 @@ const BY_SURFACE: Partial<Record<Surface, Partial<Manner>>> = {
  * The look at a thing, one surface at a time, in the order light meets them and then the shell from front to back.
  */
 export const protocolFor = (kind: ItemKind, traits: Traits = {}): LookStep[] =>
-  surfacesOf(kind, traits).map((surface) => ({ surface, ...BY_FAMILY[familyOf(surface)], ...BY_SURFACE[surface] }));
+  surfacesOf(kind, traits).map((surface) => ({
+    surface,
+    ...BY_FAMILY[familyOf(surface)],
+    ...BY_SURFACE[surface],
+    ...kindFacts(kind).looks[surface],
+  }));

@@ -1,5 +1,5 @@
 import { commonPractice, ourChoice, type Basis } from '../care/knowledge/basis.js';
-import { ITEM_KINDS, surfacesOf, type ItemKind } from '../care/knowledge/kinds.js';
+import { kindFacts, surfacesOf, type ItemKind } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/surfaces.js';
 import type { Traits } from '../care/knowledge/traits.js';
 
@@ -10,7 +10,8 @@ export type Rhythm = {
   name: string;
   /** What doing it means, in one line. */
   what: string;
-  kinds: readonly ItemKind[];
+  /** For whatever thing it is, where no kind names it among its own rhythms. */
+  forAll?: true;
   /** Only for things that have this surface, or only for those that lack it. */
   has?: Surface;
   lacks?: Surface;
@@ -31,7 +32,6 @@ const neighbourLook = (when: string, days: number) =>
   ({
     name: `Neighbour of a quarantined thing: look ${when}`,
     what: 'A torch through from behind: threads, spots or a veil?',
-    kinds: [],
     every: { days },
     once: true,
     windowDays: 4,
@@ -46,7 +46,6 @@ export const RHYTHMS = {
   'light-test': {
     name: 'Look through it with a torch',
     what: 'A light test: every surface under the lamp, and a torch through from behind.',
-    kinds: ['lens', 'teleconverter', 'eyepiece', 'binocular', 'refractor', 'viewfinder-loupe'],
     every: { months: 3 },
     windowDays: 14,
     minutes: 8,
@@ -57,7 +56,6 @@ export const RHYTHMS = {
   'filter-look': {
     name: 'Look at both faces',
     what: 'Both faces under the lamp before it meets a lens again.',
-    kinds: ['filter', 'port'],
     every: { months: 6 },
     windowDays: 30,
     minutes: 2,
@@ -68,7 +66,6 @@ export const RHYTHMS = {
   'look-over': {
     name: 'Look it over',
     what: 'Every surface under the lamp once.',
-    kinds: ['slr-body', 'compact', 'phone', 'reflector', 'accessory'],
     lacks: 'sensor-cover',
     every: { months: 6 },
     windowDays: 30,
@@ -80,7 +77,6 @@ export const RHYTHMS = {
   'sensor-frame': {
     name: 'Sensor frame and look',
     what: 'A test frame at a small aperture, and a look over the body.',
-    kinds: ['mirrorless-body', 'slr-body'],
     has: 'sensor-cover',
     every: { months: 3 },
     windowDays: 14,
@@ -92,7 +88,6 @@ export const RHYTHMS = {
   exercise: {
     name: 'Exercise it',
     what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
-    kinds: ['lens', 'mirrorless-body', 'slr-body', 'compact', 'binocular'],
     every: { months: 3 },
     windowDays: 14,
     minutes: 4,
@@ -103,7 +98,6 @@ export const RHYTHMS = {
   'battery-contacts': {
     name: 'Battery contacts',
     what: 'Battery out, look for bloom, wipe the contacts dry.',
-    kinds: ['mirrorless-body', 'slr-body', 'compact'],
     every: { months: 6 },
     windowDays: 30,
     minutes: 3,
@@ -114,7 +108,7 @@ export const RHYTHMS = {
   'quarantine-look': {
     name: 'Look again: quarantine',
     what: 'A torch through from behind: has it grown? Three clean looks in a row, at 4, 8 and 12 weeks, before it goes back.',
-    kinds: ITEM_KINDS,
+    forAll: true,
     every: { days: 28 },
     windowDays: 4,
     minutes: 8,
@@ -125,7 +119,6 @@ export const RHYTHMS = {
   'follow-up-look': {
     name: 'Look again: not done yet',
     what: 'What was left undone or would not come off: look whether it has changed.',
-    kinds: [],
     every: { days: 14 },
     windowDays: 7,
     minutes: 5,
@@ -134,10 +127,20 @@ export const RHYTHMS = {
     basis: ourChoice('Two weeks is soon enough to catch growth and late enough to see a change.'),
     once: true,
   },
+  'sticky-look': {
+    name: 'Look again: sticky finish',
+    what: 'Press a fingertip on it: does it still tack? It turns again where it is shut away, so it stands open.',
+    every: { months: 2 },
+    windowDays: 14,
+    minutes: 3,
+    doneBy: 'look-or-clean',
+    when: 'in-use',
+    basis: ourChoice('Airing takes two to twelve months; two is soon enough to see whether it helps.'),
+    once: true,
+  },
   'home-care': {
     name: 'Waited for home',
     what: 'What was put off in the field: look, and clean what asks for it.',
-    kinds: [],
     every: { days: 0 },
     windowDays: 2,
     minutes: 15,
@@ -163,7 +166,9 @@ export const NEIGHBOUR_LOOKS = ['neighbour-look', 'neighbour-look-4-weeks', 'nei
 export function tasksFor(kind: ItemKind, traits: Traits, status: 'in-use' | 'quarantined'): TaskId[] {
   const own = surfacesOf(kind, traits);
   return TASK_IDS.filter((id) => {
-    const { when, kinds, has, lacks } = rhythm(id);
-    return when === status && kinds.includes(kind) && (!has || own.includes(has)) && (!lacks || !own.includes(lacks));
+    const { when, forAll, has, lacks } = rhythm(id);
+    return (
+      when === status && (forAll || kindFacts(kind).rhythms.includes(id)) && (!has || own.includes(has)) && (!lacks || !own.includes(lacks))
+    );
   });
 }

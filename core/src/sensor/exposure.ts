@@ -9,20 +9,25 @@ export const SHORTEST_EXPOSURE_S = 10;
 export const LONGEST_EXPOSURE_S = 900;
 
 /** Out this long before the shutter closes; a fifth of the exposure where that is longer, 20 s at most (our choice). */
-const MARGIN_S = 5;
+const MARGIN_S = 3;
 const LONGEST_MARGIN_S = 20;
 /** A calm stroke, edge to edge, and turning the swab over (our choice, to be tried in the dry run). */
-const STROKE_S = 5;
-const SETTLE_S = 10;
+const STROKE_S = 4;
+const SETTLE_S = 4;
+/** How much more an exposure is worth starting with, where the camera offers it. */
+const COMFORT = 2;
 
 /** The seconds before the end in which nothing may be inside any more. */
 export const outMarginS = (seconds: number): number => Math.min(LONGEST_MARGIN_S, Math.max(MARGIN_S, seconds / 5));
 
-/** The shortest exposure worth starting for so many lanes, seconds: to settle, both strokes, and the margin. */
-export function exposureNeededS(lanes: number): number {
-  const workS = SETTLE_S + 2 * lanes * STROKE_S;
-  return Math.ceil((workS * 1.25) / 5) * 5;
-}
+/** The shortest exposure worth starting for so many lanes, seconds: to settle, both strokes, and the margin. 15 s for one lane. */
+export const exposureNeededS = (lanes: number): number => SETTLE_S + 2 * lanes * STROKE_S + MARGIN_S;
+
+/** An exposure in which nothing need be hurried. */
+export const calmExposureS = (lanes: number): number => COMFORT * exposureNeededS(lanes);
+
+/** Too short for so many lanes: no stroke would be out in time. */
+export const isTooShort = (seconds: number, lanes: number): boolean => seconds < exposureNeededS(lanes);
 
 export type ExposurePhase = { phase: 'work' | 'out-now' | 'closed'; leftS: number };
 

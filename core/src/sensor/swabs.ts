@@ -1,11 +1,13 @@
 import type { SensorFormatId } from '../care/knowledge/traits.js';
 import { formats } from './formats.js';
 
-/** Swab widths that are sold, millimetres (common practice). */
-export const SWAB_WIDTHS_MM = [12, 16, 24, 33] as const;
+/** Swab widths that are sold, millimetres, and 8 for the smallest sensor, which one cuts by hand (common practice). */
+export const SWAB_WIDTHS_MM = [8, 12, 16, 24, 33] as const;
 
 /** A swab may be this much narrower than the side it covers: its edge spreads a little as it is drawn (common practice). */
 const EDGE_SPREAD_MM = 1;
+/** A soft swab gives this much where it is wider than the opening: 17 mm goes into 15.7 mm (common practice). */
+const GIVES_MM = 1.5;
 const LANE_OVERLAP_MM = 2;
 
 /** The side of the sensor a swab is drawn along; the other side is the one it has to cover. */
@@ -34,15 +36,15 @@ const tenths = (mm: number): number => Math.round(mm * 10) / 10;
 
 /**
  * A swab of this width drawn along one side of a sensor: how many lanes, how they overlap (2 mm at least, common
- * practice) and what a single stroke would miss. Null when the swab is wider than the side it would cover, so
- * that it would not lie flat between the walls.
+ * practice) and what a single stroke would miss. Null when the swab is wider than the sensor's short side: it would
+ * neither lie flat between the walls nor pass the frame in front of them, whichever way it is turned.
  *
  * @example drawnAlong('full-frame', 24, 'short side')?.missedByOneMm // 12: a third of the long side
  */
 export function drawnAlong(format: SensorFormatId, widthMm: number, axis: SwabAxis): SwabStrokes | null {
   if (!(widthMm >= 4 && widthMm <= 80)) throw new RangeError(`swab width ${widthMm} mm is outside 4 to 80 mm`);
   const sideMm = coveredSideMm(format, axis);
-  if (widthMm > sideMm + EDGE_SPREAD_MM) return null;
+  if (widthMm > formats[format].heightMm + GIVES_MM) return null;
   const oneCovers = widthMm + EDGE_SPREAD_MM >= sideMm;
   const lanes = oneCovers ? 1 : Math.ceil((sideMm - LANE_OVERLAP_MM) / (widthMm - LANE_OVERLAP_MM));
   return {

@@ -1,4 +1,4 @@
-import type { ItemKind } from '../care/knowledge/kinds.js';
+import type { ItemKind } from '../care/kinds/index.js';
 import type { Schools } from '../care/knowledge/schools.js';
 import type { Traits } from '../care/knowledge/traits.js';
 import type { RiskLevel } from '../fungus/assess.js';

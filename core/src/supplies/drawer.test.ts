@@ -1,7 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planCleaning, TOOLS, type CleaningPlan, type Tool } from '../care/index.js';
-import { consumptionOf, isFit, mayDemote, mayTouch, onHandFrom, takeFrom, USES_BEFORE_WASH, washed, type DrawerThing } from './index.js';
+import { planCleaning, TOOLS, type BenchEvent, type CleaningPlan, type Tool } from '../care/index.js';
+import {
+  consumptionOf,
+  isFit,
+  mayDemote,
+  mayTouch,
+  onHandFrom,
+  soldFor,
+  starterFacts,
+  STARTER_IDS,
+  stockAmount,
+  takeFrom,
+  USES_BEFORE_WASH,
+  washed,
+  type DrawerThing,
+} from './index.js';
 
 const cloth: DrawerThing = {
   thing: 'glass-cloth',
@@ -66,42 +80,115 @@ describe('the drawer as the planner sees it', () => {
 
   it('takes the second cloth when the first was used on a shell', () => {
     const two = plan([blower, pack('lens-fluid', 10), { ...cloth, role: 'shell' }, cloth]);
-    expect(two.steps.map((s) => s.tool)).toEqual(['bulb-blower', 'glass-cloth']);
+    expect(two.steps.slice(0, 2).map((s) => s.tool)).toEqual(['bulb-blower', 'glass-cloth']);
     expect(plan([blower, pack('lens-fluid', 10), { ...cloth, role: 'shell' }]).steps).toEqual([]);
   });
 
-  it('reckons the cost by what the pack cost', () => {
+  it('reckons the cost by what the pack cost: two drops for a usual front', () => {
     const priced = plan([blower, { ...pack('lens-fluid', 10), packPrice: 100, packSize: 10 }, cloth]);
-    expect(priced.totals.cost).toBe(40);
+    expect(priced.totals.cost).toBe(20);
   });
 });
 
 describe('what a cleaning takes', () => {
-  it('counts a step tried twice twice', () => {
-    const made = planCleaning({
-      item: { kind: 'lens', traits: {} },
-      place: 'home',
-      findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
+  const made = planCleaning({
+    item: { kind: 'lens', traits: {} },
+    place: 'home',
+    findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
+    onHand: onHandFrom([
+      { ...cloth, thing: 'bulb-blower', role: 'any', id: 'blower' },
+      { ...pack('lens-fluid', 100), id: 'bottle' },
+      { ...pack('lens-tissue', 10), role: 'glass', id: 'tissues' },
+    ]),
+  });
+  const [blow, wipe] = made.steps.map((s) => s.id) as [string, string];
+  const twice: BenchEvent[] = [
+    { type: 'ready' },
+    { type: 'done', step: blow },
+    { type: 'answer', step: blow, answer: 'no-change' },
+    { type: 'done', step: wipe },
+    { type: 'answer', step: wipe, answer: 'better' },
+    { type: 'done', step: wipe },
+  ];
+
+  it('counts a step tried twice twice, and names the very things', () => {
+    expect(consumptionOf(made, twice)).toEqual([
+      { id: 'bulb-blower', thingId: 'blower', quantity: 1 },
+      { id: 'lens-fluid', thingId: 'bottle', quantity: 4 },
+      { id: 'lens-tissue', thingId: 'tissues', quantity: 4 },
+    ]);
+  });
+
+  it('counts what was taken instead at the bench, and not what was planned', () => {
+    const other: BenchEvent[] = [
+      ...twice.slice(0, 3),
+      { type: 'take', step: wipe, id: 'lens-tissue', thingId: 'other pack' },
+      ...twice.slice(3),
+    ];
+    const tissue = consumptionOf(made, other).filter((t) => t.id === 'lens-tissue');
+    expect(tissue).toEqual([{ id: 'lens-tissue', thingId: 'other pack', quantity: 4 }]);
+  });
+
+  it('never draws a swab from a pack of another width', () => {
+    const swabs = (id: string, widthMm: number, stock: number): DrawerThing => ({
+      ...pack('sensor-swab', stock),
+      role: 'sensor',
+      id,
+      widthMm,
     });
-    const [blow, wipe] = made.steps.map((s) => s.id) as [string, string];
-    expect(consumptionOf(made, [blow, wipe, wipe])).toEqual({
-      materials: { 'lens-fluid': 8, 'lens-tissue': 4 },
-      tools: { 'bulb-blower': 1 },
-    });
+    const drawer = [swabs('narrow', 16, 10), swabs('right', 24, 1)];
+    const { draws, short } = takeFrom(drawer, [{ id: 'sensor-swab', thingId: 'right', quantity: 2 }]);
+    expect(draws.map((d) => [d.thing.id, d.quantity])).toEqual([['right', 1]]);
+    expect(short).toEqual([{ thing: 'sensor-swab', label: 'sensor swab, 24 mm', used: 2, held: 1 }]);
+  });
+
+  it('wears the cloth that was used, and leaves the demoted one beside it alone', () => {
+    const drawer = [
+      { ...cloth, id: 'demoted', role: 'shell' as const },
+      { ...cloth, id: 'blue' },
+    ];
+    const { worn } = takeFrom(drawer, [{ id: 'glass-cloth', thingId: 'blue', quantity: 3 }]);
+    expect(worn.map((w) => [w.thing.id, w.quantity])).toEqual([['blue', 3]]);
+  });
+
+  it('draws from what nobody counted without a number, and never calls it short', () => {
+    const unknown = { ...pack('lens-fluid', 0), stock: null, id: 'bottle' };
+    expect(takeFrom([unknown], [{ id: 'lens-fluid', thingId: 'bottle', quantity: 50 }])).toEqual({ draws: [], worn: [], short: [] });
   });
 
   it('never takes below nothing, takes all there is, and tells what was lacking', () => {
     fc.assert(
-      fc.property(fc.array(fc.nat(20), { maxLength: 4 }), fc.nat(60), (stocks, used) => {
-        const packs = stocks.map((s) => pack('lens-fluid', s));
+      fc.property(fc.array(fc.nat(20), { minLength: 1, maxLength: 4 }), fc.nat(60), (stocks, used) => {
+        const packs = stocks.map((s, i) => ({ ...pack('lens-fluid', s), id: `${i}` }));
         const held = stocks.reduce((a, b) => a + b, 0);
-        const { draws, short } = takeFrom(packs, { materials: { 'lens-fluid': used }, tools: {} });
-        for (const d of draws) expect(d.stock).toBeGreaterThanOrEqual(0);
-        const taken = draws.reduce((sum, d) => sum + d.thing.stock! - d.stock, 0);
-        expect(taken).toBe(Math.min(used, held));
-        expect(short).toEqual(stocks.length > 0 && held < used ? [{ material: 'lens-fluid', used, held }] : []);
+        const { draws, short } = takeFrom(packs, [{ id: 'lens-fluid', thingId: '0', quantity: used }]);
+        for (const d of draws) expect(d.quantity).toBeLessThanOrEqual(d.thing.stock ?? 0);
+        expect(draws.reduce((sum, d) => sum + d.quantity, 0)).toBe(Math.min(used, held));
+        expect(short.map((s) => s.used - s.held)).toEqual(held < used ? [used - held] : []);
       }),
       { seed: 4875 },
     );
+  });
+});
+
+describe('what a stock amounts to', () => {
+  it('is millilitres and cleans of a fluid, pieces of the rest (20 drops to the mL, common practice)', () => {
+    expect(stockAmount('lens-fluid', 1200)).toEqual({ nature: 'fluid', mL: 60, cleans: 600 });
+    expect(stockAmount('lens-tissue', 34)).toEqual({ nature: 'consumable', pieces: 34, unit: 'sheet' });
+  });
+});
+
+describe('a starter drawer', () => {
+  it.each(STARTER_IDS)('%s takes a fingerprint off a lens by itself, and holds nothing twice', (id) => {
+    const { things } = starterFacts(id);
+    expect(new Set(things).size).toBe(things.length);
+    const drawer = things.map((thing): DrawerThing => ({ ...cloth, thing, role: soldFor(thing), stock: null }));
+    const made = planCleaning({
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
+      onHand: onHandFrom(drawer),
+    });
+    expect(made.steps.length).toBeGreaterThan(1);
   });
 });

@@ -1,28 +1,34 @@
-import { MATERIALS, TOOLS, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
-import type { CleaningPlan, OnHand } from '../care/types.js';
+import { benchState, type BenchEvent } from '../care/bench.js';
+import { inStockUnits } from '../care/knowledge/amounts.js';
+import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
+import type { CleaningPlan, OnHand, Step } from '../care/types.js';
 
 /** One thing in the drawer. Tools are washed; materials are used up, counted in their unit. */
 export type DrawerThing = {
+  id?: string;
   thing: Tool | Material;
   role: ToolRole;
   state: 'clean' | 'dirty';
   usesSinceWash: number;
-  /** How many units are left; null for tools. */
+  /** How many units are left: drops of a fluid, pieces of the rest. Null for tools, and where nobody counted. */
   stock: number | null;
   /** What a pack cost and how many units it held; null when not known. */
   packPrice: number | null;
   packSize: number | null;
   /** How wide a sensor swab is; null for everything else and where it is not known. */
   widthMm?: number | null;
+  note?: string;
 };
 
-export const isTool = (thing: Tool | Material): thing is Tool => thing in TOOLS;
-export const soldFor = (thing: Tool | Material): ToolRole => (isTool(thing) ? TOOLS[thing].role : MATERIALS[thing].role);
+export const isTool = (thing: Tool | Material): thing is Tool => thingFacts(thing).nature === 'tool';
+export const soldFor = (thing: Tool | Material): ToolRole => thingFacts(thing).role;
 
-/** What is washed, and after how many uses it no longer counts as clean (common practice: 10 uses or a month). */
-const WASHABLE: readonly Tool[] = ['glass-cloth', 'body-cloth', 'chamois'];
+/** After how many uses what is washed no longer counts as clean (common practice: 10 uses or a month). */
 export const USES_BEFORE_WASH = 10;
-export const isWashable = (thing: Tool | Material): boolean => isTool(thing) && WASHABLE.includes(thing);
+export const isWashable = (thing: Tool | Material): boolean => {
+  const facts = thingFacts(thing);
+  return facts.nature === 'tool' && facts.washable;
+};
 
 /** Fit to be used now: clean, and not used too often since its last wash. */
 export const isFit = ({ thing, state, usesSinceWash }: Pick<DrawerThing, 'thing' | 'state' | 'usesSinceWash'>): boolean =>
@@ -30,6 +36,15 @@ export const isFit = ({ thing, state, usesSinceWash }: Pick<DrawerThing, 'thing'
 
 const unitPriceOf = ({ packPrice, packSize }: DrawerThing): { unitPrice?: number } =>
   packPrice !== null && packSize ? { unitPrice: packPrice / packSize } : {};
+
+const LONGEST_LABEL = 40;
+/** What a person calls it: its kind, how wide it is, and the first words of its note. */
+export function labelOf({ thing, widthMm, note = '' }: Pick<DrawerThing, 'thing' | 'widthMm' | 'note'>): string {
+  const width = widthMm ? `, ${widthMm} mm` : '';
+  const first = note.split(/[.;]/)[0]!.trim();
+  const called = first.length > 0 && first.length <= LONGEST_LABEL ? ` (${first})` : '';
+  return `${thingFacts(thing).name}${width}${called}`;
+}
 
 /** The drawer as the planner asks for it: what is used up is not there; several of a kind are tried in turn. */
 export const onHandFrom = (drawer: readonly DrawerThing[]): OnHand[] =>
@@ -39,6 +54,8 @@ export const onHandFrom = (drawer: readonly DrawerThing[]): OnHand[] =>
       id: d.thing,
       role: d.role,
       state: isFit(d) ? 'clean' : 'dirty',
+      label: labelOf(d),
+      ...(d.id ? { thingId: d.id } : {}),
       ...unitPriceOf(d),
       ...(d.widthMm ? { widthMm: d.widthMm } : {}),
     }));
@@ -49,41 +66,71 @@ export const mayDemote = ({ thing, role }: Pick<DrawerThing, 'thing' | 'role'>):
 /** After a wash a tool is clean and back at what it was sold for: a demoted glass cloth may return, a body cloth stays one. */
 export const washed = <T extends DrawerThing>(d: T): T => ({ ...d, state: 'clean', usesSinceWash: 0, role: soldFor(d.thing) });
 
-export type Consumption = { materials: Partial<Record<Material, number>>; tools: Partial<Record<Tool, number>> };
+/** What was taken of one thing: stock units of a material, or how often a tool was in hand. */
+export type Taking = { id: Tool | Material; thingId: string | null; quantity: number };
 
-/** What the steps that were done used up and how often each tool was taken in hand; a step tried twice counts twice. */
-export function consumptionOf(plan: CleaningPlan, done: readonly string[]): Consumption {
-  const consumption: Consumption = { materials: {}, tools: {} };
-  for (const id of done) {
-    const step = plan.steps.find((s) => s.id === id);
+const takingsOf = (step: Step, chosen: Partial<Record<Tool | Material, string>>): Taking[] => {
+  const thingIdOf = (id: Tool | Material) => chosen[id] ?? step.takes.find((t) => t.id === id)?.thingId ?? null;
+  return [
+    ...(step.tool ? [{ id: step.tool, thingId: thingIdOf(step.tool), quantity: 1 }] : []),
+    ...step.uses.map(({ material, amount }) => ({ id: material, thingId: thingIdOf(material), quantity: inStockUnits(amount) })),
+  ];
+};
+
+/** What the steps that were done took, thing by thing; a step tried twice counts twice, and what was changed at the bench counts as changed. */
+export function consumptionOf(plan: CleaningPlan, events: readonly BenchEvent[]): Taking[] {
+  const { done, taken } = benchState(plan, events);
+  const all = new Map<string, Taking>();
+  for (const stepId of done) {
+    const step = plan.steps.find((s) => s.id === stepId);
     if (!step) continue;
-    if (step.tool) consumption.tools[step.tool] = (consumption.tools[step.tool] ?? 0) + 1;
-    for (const { material, amount } of step.uses)
-      consumption.materials[material] = (consumption.materials[material] ?? 0) + amount.quantity;
-  }
-  return consumption;
-}
-
-export type Draw<T> = { thing: T; stock: number };
-export type Shortage = { material: Material; used: number; held: number };
-
-/**
- * Takes what was used from the packs of the drawer, the first pack first. Never below nothing: what is lacking is
- * told instead. Materials the drawer does not list are not counted.
- */
-export function takeFrom<T extends DrawerThing>(drawer: readonly T[], { materials }: Consumption): { draws: Draw<T>[]; short: Shortage[] } {
-  const draws: Draw<T>[] = [];
-  const short: Shortage[] = [];
-  for (const [material, used] of Object.entries(materials) as [Material, number][]) {
-    const packs = drawer.filter((d) => d.thing === material && d.stock !== null);
-    const held = packs.reduce((sum, d) => sum + d.stock!, 0);
-    if (packs.length > 0 && held < used) short.push({ material, used, held });
-    let left = used;
-    for (const pack of packs) {
-      const taken = Math.min(left, pack.stock!);
-      left -= taken;
-      if (taken > 0) draws.push({ thing: pack, stock: pack.stock! - taken });
+    for (const taking of takingsOf(step, taken[stepId] ?? {})) {
+      const key = `${taking.id}/${taking.thingId ?? ''}`;
+      all.set(key, { ...taking, quantity: (all.get(key)?.quantity ?? 0) + taking.quantity });
     }
   }
-  return { draws, short };
+  return [...all.values()];
+}
+
+export type Draw<T> = { thing: T; quantity: number };
+export type Shortage = { thing: Tool | Material; label: string; used: number; held: number };
+
+/** The named pack first, then others of the same kind and width; what the plan did not name is not counted. */
+function packsFor<T extends DrawerThing>({ id, thingId }: Taking, drawer: readonly T[]): T[] {
+  const named = drawer.find((d) => d.id === thingId && d.thing === id);
+  if (!named) return [];
+  const alike = drawer.filter((d) => d !== named && d.thing === id && (d.widthMm ?? null) === (named.widthMm ?? null) && d.stock !== null);
+  return [named, ...alike];
+}
+
+/**
+ * Takes what was used from the things that were used. Never below nothing: what is lacking is told instead. A pack
+ * nobody counted is drawn from without a number, and so never runs short.
+ */
+export function takeFrom<T extends DrawerThing>(
+  drawer: readonly T[],
+  takings: readonly Taking[],
+): { draws: Draw<T>[]; worn: Draw<T>[]; short: Shortage[] } {
+  const draws: Draw<T>[] = [];
+  const worn: Draw<T>[] = [];
+  const short: Shortage[] = [];
+  for (const taking of takings) {
+    const packs = packsFor(taking, drawer);
+    const first = packs[0];
+    if (!first) continue;
+    if (isTool(taking.id)) {
+      worn.push({ thing: first, quantity: taking.quantity });
+      continue;
+    }
+    if (first.stock === null) continue;
+    const held = packs.reduce((sum, d) => sum + d.stock!, 0);
+    if (held < taking.quantity) short.push({ thing: taking.id, label: labelOf(first), used: taking.quantity, held });
+    let left = taking.quantity;
+    for (const pack of packs) {
+      const quantity = Math.min(left, pack.stock!);
+      left -= quantity;
+      if (quantity > 0) draws.push({ thing: pack, quantity });
+    }
+  }
+  return { draws, worn, short };
 }

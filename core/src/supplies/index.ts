@@ -4,13 +4,16 @@ export {
   isFit,
   isTool,
   isWashable,
+  labelOf,
   mayDemote,
   onHandFrom,
   soldFor,
   takeFrom,
   USES_BEFORE_WASH,
   washed,
-  type Consumption,
   type DrawerThing,
   type Shortage,
+  type Taking,
 } from './drawer.js';
+export { starterFacts, STARTER_IDS, STARTERS, type Starter, type StarterId } from './starters.js';
+export { stockAmount, type StockAmount } from './stockAmount.js';

@@ -1,4 +1,4 @@
-import { MATERIALS, TOOLS, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
+import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
 import { familyOf, surfaceFacts, type Family, type Surface } from '../care/knowledge/surfaces.js';
 
 /** The roles that may touch each family of surfaces. */
@@ -13,6 +13,7 @@ const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
   inner: ['shell', 'any'],
   mirror: ['glass', 'any'],
   matte: ['any'],
+  chamber: ['any'],
   bath: [],
 };
 
@@ -24,7 +25,7 @@ export function mayTouch(
   thing: { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' },
   surface: Surface,
 ): { ok: boolean; reason?: string } {
-  const soldFor = thing.id in TOOLS ? TOOLS[thing.id as Tool] : MATERIALS[thing.id as Material];
+  const soldFor = thingFacts(thing.id);
   const role = thing.role ?? soldFor.role;
   if (thing.state === 'dirty') return { ok: false, reason: `The ${soldFor.name} is not clean: wash it or take a fresh one.` };
   if (!ROLES_FOR[familyOf(surface)].includes(role))

@@ -5,8 +5,8 @@ import type { Severity, Soil } from './soils.js';
 /** Something that happens outdoors: what to do on the spot, and what waits for the bench. */
 export type HappeningFacts = {
   name: string;
-  /** What it leaves, for the look at home; null where it leaves nothing. */
-  leaves: { soil: Soil; severity: Severity } | null;
+  /** What it leaves, for the look at home, and where: on the front glass alone, or on all the outside. Null where it leaves nothing. */
+  leaves: { soil: Soil; severity: Severity; on: 'front' | 'outside' } | null;
   now: readonly string[];
   never: string | null;
   /** What waits; empty when nothing does. */
@@ -20,11 +20,11 @@ export type HappeningFacts = {
 export const HAPPENINGS = {
   sand: {
     name: 'Sand or grit',
-    leaves: { soil: 'grit', severity: 2 },
+    leaves: { soil: 'grit', severity: 2, on: 'outside' },
     now: [
       'Stop turning zoom and focus: a grain in the ring scores it.',
-      'Cap on. Out of the wind, into the car or low behind your body.',
-      'Facing down: blow, then the sand brush on the shell only, away from the glass. Blow again.',
+      'Cap on, put it away. While sand is in the air nothing is opened, brushed or wiped.',
+      'In the car or in the lee, facing down: blow, then the sand brush on the shell only, away from the glass. Blow again.',
     ],
     never: 'No wipe of any kind while a grain is left.',
     atHome: ['Seams, rings and mount with brush and air; then the glass, grains first.'],
@@ -34,13 +34,13 @@ export const HAPPENINGS = {
   },
   spray: {
     name: 'Salt spray',
-    leaves: { soil: 'salt', severity: 2 },
+    leaves: { soil: 'salt', severity: 2, on: 'outside' },
     now: [
-      'Dab drops off with a dry cloth: do not rub them over the glass.',
-      'Salt dissolves in water, not in alcohol: a cloth damp with fresh water over shell and filter when you have it, then dry.',
+      'While they are wet, dab drops off with a dry cloth: do not rub them over the glass.',
+      'Dried, it wants fresh water and nothing else: if you brought some, a cloth damp with it over shell and filter, then dry. If not, it waits.',
       'Cap on between frames; a filter that took the spray comes off over a dry cloth.',
     ],
-    never: 'No dry wipe over a crust that has dried.',
+    never: 'No dry wipe, no sealed wipe and no alcohol over a crust that has dried: they drag the crystals.',
     atHome: ['Fresh water on a cloth over the shell, filter and hood; mount and contacts looked at; aired open before it is put away.'],
     homeWithinDays: 0,
     hazards: [],
@@ -48,16 +48,18 @@ export const HAPPENINGS = {
   },
   rain: {
     name: 'Rain',
-    leaves: { soil: 'splash', severity: 2 },
+    leaves: { soil: 'splash', severity: 2, on: 'outside' },
     now: [
-      'Cover it. Dry the shell from top to bottom before anything is opened.',
-      'No lens change, no battery or card door until it is dry.',
-      'Drops on the front: lift them with the corner of a cloth.',
+      'Cap and cover it, put it away; switch off.',
+      'No lens change, no battery or card door until the outside is dry.',
+      'In shelter, dry the shell from top to bottom; then lift drops off the front with the corner of a cloth.',
     ],
     never: 'Nothing wet goes into a closed bag for the night.',
-    atHome: ['Everything out of the bag, doors and caps open, aired until dry. Then look for marks where drops dried.'],
+    atHome: [
+      'Dry outside first; then everything out of the bag, battery out, doors and caps open, aired until dry. Then look for marks where drops dried.',
+    ],
     homeWithinDays: 0,
-    hazards: ['battery-out'],
+    hazards: [],
     basis: commonPractice,
   },
   fog: {
@@ -67,6 +69,7 @@ export const HAPPENINGS = {
       'Leave it alone: fog clears by itself.',
       'Coming in from the cold: back into the closed bag until it is as warm as the room.',
       'Out of a cooled room: let it stand in the warm air, caps on.',
+      'A fogged finder: a dry cotton swab lifts it, when you cannot wait.',
     ],
     never: 'Wiping fog moves dirt about on wet glass.',
     atHome: ['If a veil stays after an hour at room temperature, torch through it: haze or water inside.'],
@@ -76,10 +79,10 @@ export const HAPPENINGS = {
   },
   print: {
     name: 'A finger on the glass',
-    leaves: { soil: 'fingerprint', severity: 2 },
+    leaves: { soil: 'fingerprint', severity: 2, on: 'front' },
     now: [
       'Take a test picture into the light: if it does not show, leave it.',
-      'If it shows: blow, brush, then one sealed wet wipe, centre outward, and dry.',
+      'If it spoils the picture: blow, brush, then one sealed wet wipe, centre outward, and a dry corner. With only a cleaning pen: blow, then its dry tip.',
     ],
     never: 'No shirt tail and no handkerchief: wood fibre and grit.',
     atHome: ['A damp wipe at the bench if anything of it is left: skin oil feeds fungus.'],
@@ -94,8 +97,9 @@ export const HAPPENINGS = {
       'Flat of the hand on the rim, even pressure, turn. Pinching bends it oval.',
       'A wide rubber band round the rim for grip.',
       'If it does not come: shoot with it on.',
+      'Only where it must come off here: pliers on the filter’s rim, tape over the glass; the filter is given up.',
     ],
-    never: 'No pliers in the field.',
+    never: 'No pliers on the lens itself.',
     atHome: ['Rubber cup or filter wrench at the bench.'],
     homeWithinDays: 7,
     hazards: [],

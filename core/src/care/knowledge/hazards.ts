@@ -35,6 +35,12 @@ export const HAZARDS = {
     'gloves',
     'eye-protection',
   ]),
+  methanol: hazard(
+    'Sensor fluid can be poisonous',
+    'Many sensor fluids are methanol: poisonous through skin and breath, flammable, and forbidden in an aircraft cabin. Gloves, an open window, bottle shut at once, nothing near the eyes. Its label decides.',
+    ['gloves'],
+    published('UN GHS: methanol H225, H301+H311+H331 toxic if swallowed, in contact with skin or inhaled, H370 (from memory)'),
+  ),
   'maker-instructions': hazard(
     'The maker’s own instructions decide',
     'The maker of this coating names a cleaner: use that as its label says, and nothing else.',
@@ -46,12 +52,12 @@ export const HAZARDS = {
   ),
   'sensor-power': hazard(
     'A shutter that closes on a swab wrecks both',
-    'Full battery or mains. Use the camera’s cleaning mode, and be out before it ends. The maker’s manual decides.',
+    'Full battery or mains, and be out before the shutter closes: in the cleaning mode you switch off yourself, an exposure ends by itself. The maker’s manual decides.',
   ),
   'battery-out': hazard('Battery out first', 'Switch off and take the battery out before anything touches bay or contacts.'),
   'battery-leak': hazard(
     'Leaked battery',
-    'Green or white bloom is caustic. Gloves and eye protection; do not breathe or touch the crust. A swollen, hot or leaking lithium battery is not yours to handle: leave it outdoors on stone and follow local disposal rules.',
+    'Switch off and take the battery out. Green or white bloom is caustic: gloves and eye protection; do not breathe or touch the crust. A swollen, hot or leaking lithium battery is not yours to handle: leave it outdoors on stone and follow local disposal rules.',
     ['gloves', 'eye-protection'],
   ),
   'radioactive-glass': hazard(
@@ -62,7 +68,7 @@ export const HAZARDS = {
   ),
   'old-silver': hazard(
     'Old silver may come off',
-    'Mirrors from before the 1960s can lose their silver to any fluid. Test one corner and stop if anything comes off on the tissue.',
+    'Mirrors from before the 1960s, and those whose year nobody knows, can lose their silver to any fluid. Test one corner and stop if anything comes off on the tissue.',
   ),
   'flash-capacitor': hazard(
     'Flash capacitor',

@@ -6,36 +6,39 @@ import type { Family } from './surfaces.js';
 export type Rung = {
   method: Method;
   removes: Partial<Record<Soil, { from?: Severity; upTo?: Severity }>>;
-  /** Comes after a rung of a higher level, as a pass of its own that begins with air. */
+  /** Comes after a damp rung, in a pass of its own that begins with air, where a smear stays. */
   finisher?: true;
 };
 
 const always = {};
 const each = <S extends Soil>(...soils: S[]) => Object.fromEntries(soils.map((s) => [s, always])) as Record<S, typeof always>;
 const rung = (method: Method, removes: Rung['removes']): Rung => ({ method, removes });
+const finisher = (method: Method, removes: Rung['removes']): Rung => ({ method, removes, finisher: true });
 
 const LOOSE = ['dust', 'grit', 'lint', 'pollen'] as const;
 const FILMS = ['fingerprint', 'skin-oil', 'grease', 'smear'] as const;
 
 /**
  * The ladder of each family, rungs in the order they are climbed. Common practice throughout; the bounds on
- * severity say where a gentler rung would only spread the dirt.
+ * severity say where a gentler rung would only spread the dirt. Salt is taken by water and by nothing else.
  */
 export const LADDERS: Record<Family, readonly Rung[]> = {
   glass: [
     rung('blow', each(...LOOSE)),
     rung('soft-brush', { ...each(...LOOSE), splash: always }),
     rung('dry-wipe', { dust: { from: 2 }, lint: { from: 2 }, smear: { upTo: 2 }, fingerprint: { upTo: 2 } }),
-    rung('carbon-tip', { smear: always, 'skin-oil': { upTo: 2 } }),
+    rung('carbon-tip', { smear: { upTo: 2 }, 'skin-oil': { upTo: 2 } }),
     rung('breath', { 'water-spot': { upTo: 3 }, smear: { upTo: 2 } }),
     rung('fresh-water', each('salt', 'splash')),
-    rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen', 'salt')),
+    rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen')),
     rung('solvent-wipe', { ...each('adhesive', 'fungus-outside'), grease: { from: 3 } }),
     rung('plastic-polish', each('fine-scratch')),
-    { method: 'chamois', removes: { 'skin-oil': { from: 3 }, grease: { from: 3 } }, finisher: true },
+    finisher('chamois', { 'skin-oil': { from: 3 }, grease: { from: 3 } }),
+    finisher('carbon-tip', each(...FILMS)),
+    finisher('breath', each(...FILMS, 'water-spot')),
   ],
   sensor: [
-    rung('blow', each('dust', 'lint', 'pollen', 'grit')),
+    rung('blow', each(...LOOSE)),
     rung('sensor-swab', each('dust', 'lint', 'pollen', 'grease', 'smear', 'water-spot', 'fingerprint', 'skin-oil', 'splash')),
   ],
   display: [
@@ -47,7 +50,7 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
   ],
   shell: [
     rung('blow', each(...LOOSE)),
-    rung('stiff-brush', each(...LOOSE, 'splash', 'salt')),
+    rung('stiff-brush', each(...LOOSE, 'splash')),
     rung('dry-wipe', {
       dust: always,
       lint: always,
@@ -57,10 +60,10 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
       'water-spot': { upTo: 2 },
     }),
     rung('fresh-water', each('salt', 'splash')),
-    rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen', 'corrosion')),
-    rung('soap-wash', each('grease', 'skin-oil', 'splash', 'adhesive', 'fungus-outside')),
+    rung('damp-wipe', each(...FILMS, 'water-spot', 'splash', 'pollen', 'corrosion', 'fungus-outside', 'adhesive')),
+    rung('soap-wash', each('grease', 'skin-oil', 'splash', 'salt', 'adhesive', 'fungus-outside')),
     rung('solvent-wipe', each('adhesive', 'fungus-outside')),
-    rung('adhesive-remover', { 'sticky-coating': { from: 4 } }),
+    rung('adhesive-remover', each('sticky-coating')),
   ],
   mount: [
     rung('blow', each(...LOOSE)),
@@ -76,14 +79,16 @@ export const LADDERS: Record<Family, readonly Rung[]> = {
   cap: [
     rung('blow', each(...LOOSE)),
     rung('stiff-brush', each(...LOOSE, 'splash')),
-    rung('soap-wash', each(...FILMS, 'water-spot', 'splash', 'salt', 'pollen', 'adhesive', 'fungus-outside', 'sticky-coating')),
+    rung('soap-wash', each(...FILMS, 'water-spot', 'splash', 'salt', 'pollen', 'adhesive', 'fungus-outside')),
   ],
-  // The silver lies bare: air, and at most a damp tissue laid on and lifted.
+  // The silver lies bare: air, a brush without weight, and at most a damp tissue laid on and lifted.
   mirror: [
-    rung('blow', each('dust', 'lint', 'pollen', 'grit')),
+    rung('blow', each(...LOOSE)),
+    rung('soft-brush', each(...LOOSE)),
     rung('dab', each('dust', 'lint', 'pollen', 'fingerprint', 'skin-oil', 'grease', 'smear', 'water-spot', 'splash')),
   ],
-  matte: [rung('blow', each('dust', 'lint', 'pollen', 'grit'))],
+  matte: [rung('blow', each(...LOOSE))],
+  chamber: [rung('blow', each(...LOOSE))],
   bath: [],
   inner: [rung('lubricate', each('dried-grease'))],
 };

@@ -4,8 +4,14 @@ import type { HazardId } from './hazards.js';
 /** Where a tool may be used. What has touched a shell never touches glass (rule `tool-roles`). */
 export type ToolRole = 'glass' | 'shell' | 'sensor' | 'any';
 
-export type ToolFacts = { name: string; role: ToolRole; basis: Basis };
-const tool = (role: ToolRole, name: string): ToolFacts => ({ name, role, basis: commonPractice });
+export type ToolFacts = { nature: 'tool'; name: string; role: ToolRole; washable: boolean; basis: Basis };
+const tool = (role: ToolRole, name: string, washable = false): ToolFacts => ({
+  nature: 'tool',
+  name,
+  role,
+  washable,
+  basis: commonPractice,
+});
 
 /** Tools stay: they are washed, marked and worn, not used up. */
 export const TOOLS = {
@@ -13,80 +19,251 @@ export const TOOLS = {
   'glass-brush': tool('glass', 'soft brush kept for glass'),
   'rim-brush': tool('glass', 'rim brush'),
   'shell-brush': tool('shell', 'stiff brush'),
-  'glass-cloth': tool('glass', 'microfibre kept for glass'),
-  'body-cloth': tool('shell', 'body cloth'),
+  'glass-cloth': tool('glass', 'microfibre kept for glass', true),
+  'body-cloth': tool('shell', 'body cloth', true),
   'carbon-pen': tool('glass', 'cleaning pen with a carbon tip'),
-  chamois: tool('glass', 'chamois'),
+  chamois: tool('glass', 'chamois', true),
   'contact-eraser': tool('shell', 'soft eraser'),
   'oil-tip': tool('shell', 'fine screwdriver tip'),
 } as const satisfies Record<string, ToolFacts>;
 export type Tool = keyof typeof TOOLS;
 
-export type MaterialFacts = {
+/** What a fluid does in a clean: a method asks for one of these, and every fluid that does it is a candidate. */
+export const FLUID_TASKS = [
+  'glass-film',
+  'glass-solvent',
+  'growth-on-glass',
+  'mirror-film',
+  'shell-film',
+  'shell-solvent',
+  'contact-film',
+  'salt',
+  'sensor-film',
+  'sticky-finish',
+  'wash',
+  'dry-thread',
+  'acrylic-scratch',
+] as const;
+export type FluidTask = (typeof FLUID_TASKS)[number];
+
+type Shared = {
   name: string;
   role: ToolRole;
-  /** What one counts it in. */
-  unit: 'drop' | 'sheet' | 'swab' | 'wipe' | 'pad';
   /** What one unit costs, in the user's currency (common practice; ordinary shop prices, rounded). */
   unitPrice: number;
   /** What is in it that some surface cannot bear. */
   contains: readonly ('alcohol' | 'ammonia' | 'acetone' | 'peroxide' | 'acid' | 'oil' | 'soap')[];
-  /** Open fluid in a bottle: not taken into the field unless the school carries one. */
-  openFluid?: true;
   hazards: readonly HazardId[];
   basis: Basis;
 };
+/** Measured in drops, whatever it is bought by. */
+export type FluidFacts = Shared & {
+  nature: 'fluid';
+  unit: 'drop';
+  /** What it is good for, and how soon it is thought of: 1 first. Whoever is asked for by a school comes before all. */
+  does: Partial<Record<FluidTask, number>>;
+  /** The choices of schools that ask for it by name. */
+  askedForBy: readonly (
+    | 'solvent/lens-fluid'
+    | 'solvent/alcohol'
+    | 'solvent/alcohol-free'
+    | 'fungus-fluid/alcohol'
+    | 'fungus-fluid/peroxide'
+    | 'fungus-fluid/vinegar'
+  )[];
+  /** In an open bottle: not taken into the field unless the school carries one. */
+  openFluid?: true;
+};
+/** Used once, counted by the piece. */
+export type ConsumableFacts = Shared & { nature: 'consumable'; unit: 'sheet' | 'swab' | 'wipe' | 'pad' };
+export type MaterialFacts = FluidFacts | ConsumableFacts;
 
-const material = (
+type More = Partial<Pick<Shared, 'contains' | 'hazards'>>;
+const consumable = (role: ToolRole, name: string, unit: ConsumableFacts['unit'], unitPrice: number, more: More = {}): ConsumableFacts => ({
+  nature: 'consumable',
+  name,
+  role,
+  unit,
+  unitPrice,
+  contains: [],
+  hazards: [],
+  basis: commonPractice,
+  ...more,
+});
+const fluid = (
   role: ToolRole,
   name: string,
-  unit: MaterialFacts['unit'],
   unitPrice: number,
-  more: Partial<Pick<MaterialFacts, 'contains' | 'openFluid' | 'hazards'>> = {},
-): MaterialFacts => ({ name, role, unit, unitPrice, contains: [], hazards: [], basis: commonPractice, ...more });
+  does: FluidFacts['does'],
+  more: More & Partial<Pick<FluidFacts, 'askedForBy' | 'openFluid'>> = {},
+): FluidFacts => ({
+  nature: 'fluid',
+  name,
+  role,
+  unit: 'drop',
+  unitPrice,
+  does,
+  askedForBy: [],
+  contains: [],
+  hazards: [],
+  basis: commonPractice,
+  ...more,
+});
 
 /**
- * Materials are used up. `lens-fluid` counts as holding alcohol, as many do: no such fluid goes on plastic. A 60 mL bottle holds about 1,200 drops (20 drops to the mL, common practice),
- * so a drop of a fluid that costs 12 a bottle is one hundredth.
+ * Materials are used up. `lens-fluid` counts as holding alcohol, as many do: no such fluid goes on plastic. A 60 mL
+ * bottle holds about 1,200 drops, so a drop of a fluid that costs 12 a bottle is one hundredth.
  */
 export const MATERIALS = {
-  'lens-fluid': material('any', 'lens fluid', 'drop', 0.01, { contains: ['alcohol'], openFluid: true }),
-  'alcohol-free-fluid': material('any', 'alcohol-free eyeglass cleaner', 'drop', 0.004, { openFluid: true }),
-  isopropanol: material('any', 'isopropanol, 90 % or purer', 'drop', 0.005, {
-    contains: ['alcohol'],
-    openFluid: true,
-    hazards: ['flammable-fluid', 'solvent-vapour'],
-  }),
-  'maker-fluid': material('any', 'the fluid the maker names', 'drop', 0.02, { openFluid: true, hazards: ['maker-instructions'] }),
-  peroxide: material('any', 'hydrogen peroxide, 3 %', 'drop', 0.002, {
-    contains: ['peroxide'],
-    openFluid: true,
-    hazards: ['never-mix', 'skin-and-eyes'],
-  }),
-  vinegar: material('any', 'clear household vinegar', 'drop', 0.001, { contains: ['acid'], openFluid: true, hazards: ['never-mix'] }),
-  water: material('any', 'fresh or distilled water', 'drop', 0),
-  'sensor-fluid': material('sensor', 'sensor fluid', 'drop', 0.05, {
-    contains: ['alcohol'],
-    openFluid: true,
-    hazards: ['flammable-fluid'],
-  }),
-  'instrument-oil': material('shell', 'light instrument oil', 'drop', 0.02, { contains: ['oil'] }),
-  'adhesive-remover': material('shell', 'plaster-glue remover', 'drop', 0.02, {
-    contains: ['acetone'],
-    openFluid: true,
-    hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'],
-  }),
-  'mild-soap': material('any', 'mild soap', 'drop', 0.001, { contains: ['soap'] }),
-  'lens-tissue': material('glass', 'lens tissue', 'sheet', 0.06),
-  'cotton-pad': material('glass', 'cotton pad', 'pad', 0.03),
-  'single-use-pad': material('glass', 'single-use lint-free pad', 'pad', 0.15),
-  'cotton-swab': material('any', 'cotton swab', 'swab', 0.02),
-  'sealed-wipe': material('glass', 'sealed wet wipe', 'wipe', 0.2, { contains: ['alcohol'] }),
-  'sensor-swab': material('sensor', 'sensor swab of the right width', 'swab', 3.5),
-  'plastic-polish': material('glass', 'fine plastic polish', 'drop', 0.03, { hazards: ['maker-instructions'] }),
-  'paper-towel': material('shell', 'paper towel', 'sheet', 0.03),
+  'lens-fluid': fluid(
+    'any',
+    'lens fluid',
+    0.01,
+    { 'glass-film': 1, 'mirror-film': 1 },
+    {
+      askedForBy: ['solvent/lens-fluid'],
+      contains: ['alcohol'],
+      openFluid: true,
+    },
+  ),
+  'alcohol-free-fluid': fluid(
+    'any',
+    'alcohol-free eyeglass cleaner',
+    0.004,
+    { 'glass-film': 2, 'mirror-film': 2 },
+    {
+      askedForBy: ['solvent/alcohol-free'],
+      openFluid: true,
+    },
+  ),
+  isopropanol: fluid(
+    'any',
+    'isopropanol, 90 % or purer',
+    0.005,
+    {
+      'glass-film': 4,
+      'glass-solvent': 1,
+      'growth-on-glass': 1,
+      'shell-solvent': 1,
+      'contact-film': 1,
+    },
+    {
+      askedForBy: ['solvent/alcohol', 'fungus-fluid/alcohol'],
+      contains: ['alcohol'],
+      openFluid: true,
+      hazards: ['flammable-fluid', 'solvent-vapour'],
+    },
+  ),
+  'residue-remover': fluid(
+    'any',
+    'residue remover',
+    0.01,
+    { 'glass-solvent': 2, 'shell-solvent': 2 },
+    {
+      contains: ['alcohol'],
+      openFluid: true,
+      hazards: ['flammable-fluid', 'solvent-vapour', 'maker-instructions'],
+    },
+  ),
+  'maker-fluid': fluid(
+    'any',
+    'the fluid the maker names',
+    0.02,
+    { 'glass-film': 9, 'glass-solvent': 9, 'growth-on-glass': 9 },
+    {
+      openFluid: true,
+      hazards: ['maker-instructions'],
+    },
+  ),
+  peroxide: fluid(
+    'any',
+    'hydrogen peroxide, 3 %',
+    0.002,
+    { 'growth-on-glass': 2 },
+    {
+      askedForBy: ['fungus-fluid/peroxide'],
+      contains: ['peroxide'],
+      openFluid: true,
+      hazards: ['never-mix', 'skin-and-eyes'],
+    },
+  ),
+  vinegar: fluid(
+    'any',
+    'clear household vinegar',
+    0.001,
+    { 'growth-on-glass': 3 },
+    {
+      askedForBy: ['fungus-fluid/vinegar'],
+      contains: ['acid'],
+      openFluid: true,
+      hazards: ['never-mix'],
+    },
+  ),
+  water: fluid('any', 'fresh or distilled water', 0, { 'glass-film': 3, 'mirror-film': 3, 'shell-film': 1, 'contact-film': 2, salt: 1 }),
+  'sensor-fluid': fluid(
+    'sensor',
+    'sensor fluid',
+    0.05,
+    { 'sensor-film': 1 },
+    {
+      contains: ['alcohol'],
+      openFluid: true,
+      hazards: ['flammable-fluid', 'methanol'],
+    },
+  ),
+  'instrument-oil': fluid('shell', 'light instrument oil', 0.02, { 'dry-thread': 1 }, { contains: ['oil'] }),
+  'adhesive-remover': fluid(
+    'shell',
+    'plaster-glue remover',
+    0.02,
+    { 'sticky-finish': 1 },
+    {
+      contains: ['acetone'],
+      openFluid: true,
+      hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'],
+    },
+  ),
+  'mild-soap': fluid('any', 'mild soap', 0.001, { wash: 1 }, { contains: ['soap'] }),
+  'plastic-polish': fluid('glass', 'fine plastic polish', 0.03, { 'acrylic-scratch': 1 }, { hazards: ['maker-instructions'] }),
+  'lens-tissue': consumable('glass', 'lens tissue', 'sheet', 0.06),
+  'cotton-pad': consumable('glass', 'cotton pad', 'pad', 0.03),
+  'single-use-pad': consumable('glass', 'single-use lint-free pad', 'pad', 0.15),
+  'cotton-swab': consumable('any', 'cotton swab', 'swab', 0.02),
+  'sealed-wipe': consumable('glass', 'sealed wet wipe', 'wipe', 0.2, { contains: ['alcohol'] }),
+  'sensor-swab': consumable('sensor', 'sensor swab', 'swab', 3.5),
+  'paper-towel': consumable('shell', 'paper towel', 'sheet', 0.03),
 } as const satisfies Record<string, MaterialFacts>;
 export type Material = keyof typeof MATERIALS;
+export const MATERIAL_IDS = Object.keys(MATERIALS) as Material[];
+export const TOOL_IDS = Object.keys(TOOLS) as Tool[];
 
 export const toolFacts = (id: Tool): ToolFacts => TOOLS[id];
 export const materialFacts = (id: Material): MaterialFacts => MATERIALS[id];
+export const thingFacts = (id: Tool | Material): ToolFacts | MaterialFacts => (id in TOOLS ? TOOLS[id as Tool] : MATERIALS[id as Material]);
+export const isFluid = (id: Tool | Material): boolean => thingFacts(id).nature === 'fluid';
+/** A fluid out of a bottle that is left open while one works. */
+export const isOpenFluid = (id: Material): boolean => {
+  const facts = materialFacts(id);
+  return facts.nature === 'fluid' && !!facts.openFluid;
+};
+
+const doing = (task: FluidTask): Material[] => {
+  const rank = (id: Material): number | undefined => {
+    const facts = materialFacts(id);
+    return facts.nature === 'fluid' ? facts.does[task] : undefined;
+  };
+  return MATERIAL_IDS.filter((id) => rank(id) !== undefined).sort((a, b) => rank(a)! - rank(b)!);
+};
+// Asked at every rung of every plan, so it is sorted once.
+const BY_TASK = Object.fromEntries(FLUID_TASKS.map((task) => [task, doing(task)])) as Record<FluidTask, Material[]>;
+
+/** The fluids that do a task: the one a school asks for by name first, then as soon as each is thought of. */
+export function fluidsFor(task: FluidTask, asked?: FluidFacts['askedForBy'][number]): Material[] {
+  const all = BY_TASK[task];
+  if (!asked) return all;
+  const isAsked = (id: Material) => {
+    const facts = materialFacts(id);
+    return facts.nature === 'fluid' && facts.askedForBy.includes(asked);
+  };
+  return [...all.filter(isAsked), ...all.filter((id) => !isAsked(id))];
+}

@@ -1,19 +1,18 @@
+import { KIND_RELATIONS } from '../kinds/registry.js';
 import type { Surface } from './surfaces.js';
 
 /**
  * Contamination logistics as relations: the left one is cleaned before the right one, because the right one
- * is touched by it, sits below it, or meets it later. The planner sorts by these; a new kind of thing needs
- * relations, not a hand-written list.
+ * is touched by it, sits below it, or meets it later. The planner sorts by these; a relation that only one kind
+ * knows stands in that kind’s record.
  */
 const inOrder = (...surfaces: Surface[]): [Surface, Surface][] => surfaces.slice(1).map((later, i) => [surfaces[i]!, later]);
 
-export const BEFORE: readonly [Surface, Surface][] = [
+export const BEFORE: readonly (readonly [Surface, Surface])[] = [
+  ...KIND_RELATIONS,
   // Protection first: a dirty cap dirties clean glass, and the body cap goes on the moment the lens is off.
   ...inOrder('body-cap', 'rear-cap', 'front-cap', 'case', 'body-shell'),
   ['case', 'barrel'],
-  // The ring that keeps the water out, before the port it seals.
-  ['barrel', 'o-ring'],
-  ['o-ring', 'port-inside'],
   // Shell from the rough to the fine, top to bottom, so that what falls lands on what is still to do.
   ...inOrder('body-shell', 'grip-rubber', 'strap-lugs', 'dials', 'hot-shoe', 'port-covers', 'card-bay', 'battery-bay', 'battery-contacts'),
   ...inOrder('barrel', 'zoom-ring', 'focus-ring', 'helicoid', 'inner-barrel', 'hood-outside', 'hood-inside', 'hood-mount', 'filter-thread'),
@@ -42,6 +41,5 @@ export const BEFORE: readonly [Surface, Surface][] = [
   ...inOrder('rear-glass', 'objective', 'corrector', 'field-lens', 'eye-lens'),
   ...inOrder('screen', 'phone-lens'),
   ['eyecup', 'objective'],
-  ...inOrder('contacts', 'port-outside', 'port-inside'),
-  ...inOrder('corrector', 'secondary-mirror', 'primary-mirror'),
+  ['contacts', 'port-outside'],
 ];

@@ -70,12 +70,15 @@ export const SCHOOLS = {
     },
     'far-mist': { name: 'one fine mist from afar', reason: 'A single fine mist from about 30 cm wets evenly and is too little to creep.' },
   }),
-  mirror: school('Reflex mirror', 'What may touch a reflex mirror?', 'air-only', {
-    'air-only': {
-      name: 'air only',
-      reason: 'The silver lies on the surface with no glass over it; dust on it never shows in the picture.',
+  mirror: school('Reflex mirror', 'What may touch a reflex mirror?', 'air-and-brush', {
+    'air-and-brush': {
+      name: 'air and a soft brush',
+      reason: 'A mirror never shows in the picture, so loose dirt is all one takes off; a film from “light” on is dabbed, less is left.',
     },
-    dab: { name: 'a damp dab', reason: 'A damp tissue laid on and lifted takes grease without a stroke.' },
+    dab: {
+      name: 'a damp dab for all of it',
+      reason: 'A damp tissue laid on and lifted takes what the brush leaves: a film dims the finder.',
+    },
   }),
   sensor: school('Sensor', 'Who cleans the sensor?', 'self', {
     self: { name: 'you do', reason: 'A swab costs a fraction of a service visit.' },
@@ -94,7 +97,7 @@ export const SCHOOLS = {
     air: {
       name: 'air it first',
       reason:
-        'Two to twelve months open on a shelf, no work, lettering stays; it may stay a little tacky and the old look does not return.',
+        'Two to twelve months open on a shelf, no work, lettering stays; it may stay a little tacky, the old look does not return, and shut away it turns again.',
     },
     remove: {
       name: 'remove it',

@@ -34,7 +34,7 @@ export const FILTER_WAYS = [
     name: 'Pliers, as a last resort',
     how: 'Only on the filter’s rim, both jaws outside, a strip of tape over the front glass. The filter is given up.',
     caution: 'If the ring breaks, its glass can splinter: eye protection, and the front of the lens covered and facing down.',
-    where: 'home',
+    where: 'anywhere',
     basis: commonPractice,
   },
 ] as const satisfies readonly FilterWay[];

@@ -1,11 +1,22 @@
-import type { Material } from './materials.js';
-
 /**
  * What a surface is like to the hand that cleans it. Surfaces of one family share a ladder. `mirror` is a reflex
- * mirror with its silver on the surface, `matte` a focusing screen, `bath` a telescope mirror that only its
+ * mirror with its silver on the surface, `matte` a focusing screen, `chamber` the box around the mirror, `bath` a telescope mirror that only its
  * maker's washing procedure may touch, `inner` whatever cannot be reached without opening the thing.
  */
-export const FAMILIES = ['glass', 'sensor', 'display', 'shell', 'mount', 'contacts', 'cap', 'inner', 'mirror', 'matte', 'bath'] as const;
+export const FAMILIES = [
+  'glass',
+  'sensor',
+  'display',
+  'shell',
+  'mount',
+  'contacts',
+  'cap',
+  'inner',
+  'mirror',
+  'matte',
+  'chamber',
+  'bath',
+] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /** What the surface is made of where that alone decides about fluids. */
@@ -23,8 +34,6 @@ export type SurfaceFacts = {
   recessed?: true;
   /** Ribbed: a brush gets between the ribs. */
   ribbed?: true;
-  /** Needs its own fluid whatever the school says. */
-  fluid?: Material;
 };
 
 export const SURFACES = {
@@ -67,7 +76,7 @@ export const SURFACES = {
   dials: { name: 'dials and buttons', family: 'shell', stuff: 'painted', recessed: true },
   'strap-lugs': { name: 'strap lugs', family: 'shell', stuff: 'metal', recessed: true },
   'port-covers': { name: 'port covers', family: 'shell', stuff: 'rubber', recessed: true },
-  'mirror-box': { name: 'mirror box', family: 'mount', stuff: 'painted', nearOpening: true },
+  'mirror-box': { name: 'mirror box', family: 'chamber', stuff: 'painted', nearOpening: true },
   'popup-flash': { name: 'pop-up flash well', family: 'shell', stuff: 'plastic', recessed: true },
   'sticky-coating': { name: 'rubberised coating', family: 'shell', stuff: 'rubber' },
   'o-ring': { name: 'o-ring', family: 'shell', stuff: 'rubber', comesOff: true },

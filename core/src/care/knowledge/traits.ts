@@ -1,7 +1,10 @@
 /** What about a thing changes the advice. Every trait is optional in a request: a left-out one takes its kind's default. */
 export type Traits = {
   yearMade?: number | null;
-  coated?: boolean;
+  /** The layers on its glass: many and hard, one soft one, or none. */
+  coating?: Coating;
+  /** How far across its front glass is, mm; null where nobody measured. */
+  frontMm?: number | null;
   /** The maker names a cleaner for this coating and forbids others. */
   makerForbidsFluids?: boolean;
   opticMaterial?: 'glass' | 'acrylic';
@@ -33,6 +36,9 @@ export type Traits = {
 };
 export type TraitId = keyof Traits;
 
+export const COATINGS = ['multi', 'single', 'none'] as const;
+export type Coating = (typeof COATINGS)[number];
+
 export const SENSOR_FORMAT_IDS = ['full-frame', 'aps-c', 'four-thirds', 'medium-44x33', 'one-inch'] as const;
 export type SensorFormatId = (typeof SENSOR_FORMAT_IDS)[number];
 
@@ -47,13 +53,19 @@ const yesNo = (name: string, why: string): TraitFacts => ({ name, why, input: 'y
 export const TRAITS = {
   yearMade: {
     name: 'Year made',
-    why: 'Old glass may be soft-coated or uncoated; some old fast lenses hold thorium.',
+    why: 'Sets what is usual for its time: coating, contacts, film or sensor, an open focus thread, a rubbery finish.',
     input: 'number',
     min: 1840,
     max: 2100,
     unit: '',
   },
-  coated: yesNo('Coated', 'Soft old coatings and bare glass ask for less rubbing.'),
+  coating: {
+    name: 'Coating',
+    why: 'A single soft layer bears fewer strokes, no carbon tip and no solvent.',
+    input: 'choice',
+    choices: COATINGS,
+  },
+  frontMm: { name: 'Front glass across', why: 'How many drops a damp wipe takes.', input: 'number', min: 3, max: 1000, unit: 'mm' },
   makerForbidsFluids: yesNo('Maker names its own cleaner', 'Then that fluid and no other.'),
   opticMaterial: {
     name: 'Optic made of',
@@ -78,13 +90,13 @@ export const TRAITS = {
     input: 'choice',
     choices: SENSOR_FORMAT_IDS,
   },
-  sensorStabilised: yesNo('Stabilised sensor', 'It moves under the swab: even less weight.'),
+  sensorStabilised: yesNo('Stabilised sensor', 'It moves under the swab: it is held by leaving the power on, or by the maker’s mode.'),
   sensorCleaningMode: yesNo(
     'Sensor-cleaning mode',
     'It holds the sensor still and the shutter open; without one, a long exposure, and out before it ends.',
   ),
   viewfinder: yesNo('Viewfinder', 'Has a window and an eyecup.'),
-  digital: yesNo('Digital', 'Has a sensor, a screen and a card; a film body has none.'),
+  digital: yesNo('Digital', 'Has a sensor, a screen and a card; a film body has none of them.'),
   popupFlash: yesNo('Pop-up flash', 'Has a well that gathers dust. Its capacitor is why the body is never opened.'),
   correctorFront: yesNo('Mirror and corrector', 'Its front is a thin glass plate; the mirrors behind it are not reached.'),
   domed: yesNo('Dome', 'A dome rather than a flat port.'),

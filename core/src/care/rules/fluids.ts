@@ -1,20 +1,13 @@
 import { commonPractice, ourChoice } from '../knowledge/basis.js';
-import { MATERIALS, materialFacts, type Material } from '../knowledge/materials.js';
-import { familyOf, isOptical, surfaceFacts, type Surface } from '../knowledge/surfaces.js';
-import type { Context } from '../types.js';
+import { isFluid, MATERIALS, materialFacts, type Material } from '../knowledge/materials.js';
+import { familyOf, isOptical, surfaceFacts } from '../knowledge/surfaces.js';
+import { isPlasticOptic } from './plastic.js';
 import { rule, type Candidate } from './rule.js';
 
 const knownMaterials = (candidate: Candidate): Material[] => candidate.materials.filter((m): m is Material => m in MATERIALS);
 const contains = (candidate: Candidate, ...what: string[]) =>
   knownMaterials(candidate).some((m) => materialFacts(m).contains.some((c) => what.includes(c)));
-const fluids = (candidate: Candidate) => knownMaterials(candidate).filter((m) => materialFacts(m).unit === 'drop');
-
-/** Plastic all through: either by its nature or because this thing's optic is acrylic. */
-export const isPlasticOptic = (surface: Surface, { traits }: Context): boolean => {
-  const { family, stuff } = surfaceFacts(surface);
-  if (family === 'display') return true;
-  return family === 'glass' && (stuff === 'plastic' || traits.opticMaterial === 'acrylic');
-};
+const fluids = (candidate: Candidate) => knownMaterials(candidate).filter(isFluid);
 
 /** Which fluid may meet which surface. */
 export const fluidRules = [

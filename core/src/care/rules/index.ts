@@ -2,6 +2,7 @@ import { methodFacts } from '../knowledge/methods.js';
 import { surfaceFacts } from '../knowledge/surfaces.js';
 import type { Context } from '../types.js';
 import { fluidRules } from './fluids.js';
+import { openingRules } from './opening.js';
 import { placeRules } from './places.js';
 import type { Candidate, Rule } from './rule.js';
 import { schoolRules } from './schools.js';
@@ -10,7 +11,7 @@ import { toolRules } from './tools.js';
 import { wipingRules } from './wiping.js';
 
 /** All rules that hold always, what a surface bears at all first, harm before place and taste. */
-const ALL = [...surfaceRules, ...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
+const ALL = [...surfaceRules, ...openingRules, ...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
 
 export type RuleId = (typeof ALL)[number]['id'];
 export const RULES: readonly Rule<RuleId>[] = ALL;
@@ -20,9 +21,8 @@ const fill = (message: string, { surface, method }: Candidate) =>
 
 /** The first rule that forbids the candidate with its reason in words, or null when it is allowed. */
 export function firstRefusal(candidate: Candidate, context: Context): { rule: RuleId; reason: string } | null {
-  const broken = RULES.find((r) => r.forbids(candidate, context));
+  const broken = context.rules.find((r) => r.forbids(candidate, context));
   return broken ? { rule: broken.id, reason: fill(broken.message, candidate) } : null;
 }
 
-export { isPlasticOptic } from './fluids.js';
 export type { Candidate, Rule } from './rule.js';

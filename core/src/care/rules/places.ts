@@ -1,13 +1,15 @@
-import { commonPractice } from '../knowledge/basis.js';
-import { materialFacts, MATERIALS, type Material } from '../knowledge/materials.js';
+import { commonPractice, ourChoice } from '../knowledge/basis.js';
+import { isFluid, isOpenFluid, MATERIALS, type Material } from '../knowledge/materials.js';
 import { methodFacts } from '../knowledge/methods.js';
 import { familyOf, surfaceFacts } from '../knowledge/surfaces.js';
-import type { Candidate } from './rule.js';
-import { rule } from './rule.js';
+import type { Context } from '../types.js';
+import { lies, rule, type Candidate } from './rule.js';
 
 const worst = (candidate: Candidate) => Math.max(0, ...candidate.findings.map((f) => f.severity));
 /** It spoils the picture: obvious or worse. */
 const spoilsThePicture = (candidate: Candidate) => worst(candidate) >= 3;
+const known = ({ materials }: Candidate): Material[] => materials.filter((m): m is Material => m in MATERIALS);
+const isWet = (candidate: Candidate) => known(candidate).some((m) => isFluid(m) || m === 'sealed-wipe');
 
 /** Methods that wait for the bench wherever one is. */
 const BENCH_ONLY = [
@@ -22,17 +24,34 @@ const BENCH_ONLY = [
   'breath',
   'dab',
   'plastic-polish',
+  'open-group',
 ];
+
+/** Salt is the one thing that is wiped outdoors before it spoils a picture: it eats while it waits. */
+const takesSaltWithWater = (candidate: Candidate) => candidate.method === 'fresh-water' && lies(candidate, 'salt');
+
+const FREEZING_C = 0;
+/** From here on dew settles on whatever is a little cooler than the air (our choice). */
+const DEW_FALLS_PCT = 95;
+const freezesOrSmears = ({ conditions }: Context): boolean =>
+  (conditions.temperatureC ?? 20) <= FREEZING_C || (conditions.humidityPct ?? 50) >= DEW_FALLS_PCT;
 
 /** What the field allows: air, brush, and only if it spoils the picture a sealed wipe. */
 export const placeRules = [
   rule({
-    id: 'closed-in-sand-and-rain',
-    title: 'Stay closed in sand and rain',
-    message: 'Sand or rain is in the air: the {surface} lies behind the mount, so it stays closed until you are indoors.',
+    id: 'put-away-in-sand-and-rain',
+    title: 'In blowing sand or heavy rain it is put away',
+    message: 'Sand or rain is in the air: cap it and put it away. Nothing is opened, brushed or wiped before you are in shelter.',
     basis: commonPractice,
-    forbids: ({ surface }, { place, conditions }) =>
-      place === 'field' && !!surfaceFacts(surface).nearOpening && !!(conditions.blowingSand || conditions.rain || conditions.wind),
+    forbids: ({ method }, { place, conditions }) =>
+      place === 'field' && method !== 'leave' && !!(conditions.blowingSand || conditions.rain),
+  }),
+  rule({
+    id: 'stay-closed-in-the-wind',
+    title: 'Stay closed in the wind',
+    message: 'The {surface} lies behind the mount: in the wind it stays closed. Into the car, or indoors.',
+    basis: commonPractice,
+    forbids: ({ surface }, { place, conditions }) => place === 'field' && !!surfaceFacts(surface).nearOpening && !!conditions.wind,
   }),
   rule({
     id: 'bench-work-waits',
@@ -46,10 +65,22 @@ export const placeRules = [
     title: 'No open fluid in the field',
     message: 'No open fluid in the field: a sealed wipe does it, or it waits for home.',
     basis: commonPractice,
-    forbids: ({ materials }, { place, schools }) =>
-      place === 'field' &&
-      schools['field-fluid'] === 'sealed-wipes' &&
-      materials.some((m) => m in MATERIALS && !!materialFacts(m as Material).openFluid),
+    forbids: (candidate, { place, schools }) =>
+      place === 'field' && schools['field-fluid'] === 'sealed-wipes' && known(candidate).some(isOpenFluid),
+  }),
+  rule({
+    id: 'no-water-out-here',
+    title: 'Fresh water is not at hand outdoors unless you brought it',
+    message: 'The {surface} wants fresh water, and there is none out here. It waits for home; nothing else goes over it.',
+    basis: commonPractice,
+    forbids: (candidate, { place, conditions }) => place === 'field' && !conditions.freshWater && candidate.materials.includes('water'),
+  }),
+  rule({
+    id: 'no-fluid-in-frost-or-dew',
+    title: 'No fluid outdoors in frost or dew',
+    message: 'Below freezing or while dew falls, fluid freezes or smears on the {surface}: it waits until you are indoors.',
+    basis: ourChoice('Fluids that dry in seconds at a bench stay wet in damp cold air; 0 °C and 95 % are where we draw the line.'),
+    forbids: (candidate, context) => context.place === 'field' && isWet(candidate) && freezesOrSmears(context),
   }),
   rule({
     id: 'field-air-and-brush',
@@ -59,6 +90,7 @@ export const placeRules = [
     forbids: (candidate, { place }) =>
       place === 'field' &&
       methodFacts(candidate.method).wipes &&
+      !takesSaltWithWater(candidate) &&
       (!spoilsThePicture(candidate) || !['glass', 'display'].includes(familyOf(candidate.surface))),
   }),
   rule({
@@ -67,6 +99,6 @@ export const placeRules = [
     message: 'Opening the camera outdoors lets in more than a blower takes out. Retouch, and look at the {surface} at home.',
     basis: commonPractice,
     forbids: (candidate, { place }) =>
-      place === 'field' && ['sensor', 'mirror', 'matte'].includes(familyOf(candidate.surface)) && !spoilsThePicture(candidate),
+      place === 'field' && ['sensor', 'mirror', 'matte', 'chamber'].includes(familyOf(candidate.surface)) && !spoilsThePicture(candidate),
   }),
 ];

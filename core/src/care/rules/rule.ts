@@ -13,6 +13,8 @@ export type Candidate = {
   materials: readonly (Material | Contraband)[];
   /** What lies on this surface now. */
   findings: readonly Finding[];
+  /** The rungs below it that are climbed first. */
+  after: readonly Method[];
 };
 
 /**
@@ -29,3 +31,7 @@ export type Rule<Id extends string = string> = {
 
 /** Keeps the id literal, so that all rule ids form a closed union. */
 export const rule = <const Id extends string>(record: Rule<Id>): Rule<Id> => record;
+
+/** Does one of these soils lie there? */
+export const lies = (candidate: Candidate, ...soils: string[]): boolean =>
+  candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));

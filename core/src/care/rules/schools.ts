@@ -1,8 +1,12 @@
 import { ourChoice } from '../knowledge/basis.js';
+import { SOILS } from '../knowledge/soils.js';
 import { familyOf } from '../knowledge/surfaces.js';
 import { rule } from './rule.js';
 
 const yourSchool = ourChoice('You chose this school in Settings; the plan says what the others would do.');
+
+/** A film this plain dims the finder (common practice). */
+const FILM_WORTH_A_DAB = 2;
 
 /** What the user's own schools rule out. */
 export const schoolRules = [
@@ -19,17 +23,20 @@ export const schoolRules = [
     message: 'Your school keeps bristles off glass.',
     basis: yourSchool,
     forbids: ({ method, surface }, { schools }) =>
-      familyOf(surface) === 'glass' &&
+      ['glass', 'mirror'].includes(familyOf(surface)) &&
       ((method === 'soft-brush' && schools['glass-brush'] !== 'soft-brush') ||
         (method === 'rim-brush' && schools['glass-brush'] === 'never')),
   }),
   rule({
-    id: 'school-mirror-air-only',
-    title: 'Your school: only air on a reflex mirror',
-    message: 'Your school leaves it at air on the {surface} until the dirt is obvious; it does not show in the picture.',
+    id: 'school-mirror-air-and-brush',
+    title: 'Your school: air and brush for loose dirt on a reflex mirror',
+    message:
+      'Your school leaves the {surface} at air and brush: loose dirt on it never shows in the picture, and a film is dabbed from “light” on.',
     basis: yourSchool,
     forbids: ({ method, findings }, { schools }) =>
-      method === 'dab' && schools.mirror === 'air-only' && !findings.some((f) => f.severity >= 3),
+      method === 'dab' &&
+      schools.mirror === 'air-and-brush' &&
+      !findings.some((f) => f.severity >= FILM_WORTH_A_DAB && SOILS[f.soil].nature !== 'loose'),
   }),
   rule({
     id: 'school-sensor-service',

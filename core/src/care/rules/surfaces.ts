@@ -1,6 +1,8 @@
 import { commonPractice } from '../knowledge/basis.js';
 import { methodFacts } from '../knowledge/methods.js';
+import { isOnHand } from '../onHand.js';
 import { familyOf, isOptical } from '../knowledge/surfaces.js';
+import { isPlasticOptic } from './plastic.js';
 import { rule } from './rule.js';
 
 /** What single surfaces bear at all: the strictest rules, asked first, so that theirs is the reason one reads. */
@@ -10,11 +12,8 @@ export const surfaceRules = [
     title: 'Air comes before any touch on glass',
     message: 'Air comes first: without a clean blower at hand nothing touches the {surface}.',
     basis: commonPractice,
-    forbids: ({ surface, method }, { onHand }) =>
-      isOptical(surface) &&
-      methodFacts(method).contact &&
-      onHand !== null &&
-      !onHand.some((t) => t.id === 'bulb-blower' && t.state !== 'dirty'),
+    forbids: ({ surface, method }, context) =>
+      isOptical(surface) && methodFacts(method).contact && !isOnHand('bulb-blower', surface, context),
   }),
   rule({
     id: 'nothing-dry-on-a-sensor',
@@ -28,9 +27,10 @@ export const surfaceRules = [
     id: 'mirror-is-never-stroked',
     title: 'A reflex mirror is never stroked',
     message:
-      'The silver of the {surface} lies bare: air, at most a damp dab. Never a dry wipe, never a stroke of cloth, and cotton swabs are coarse.',
+      'The silver of the {surface} lies bare: air, a soft brush kept for glass, at most a damp dab. Never a dry wipe, never a stroke of cloth, and cotton swabs are coarse.',
     basis: commonPractice,
-    forbids: ({ surface, method }) => familyOf(surface) === 'mirror' && methodFacts(method).contact && method !== 'dab',
+    forbids: ({ surface, method }) =>
+      familyOf(surface) === 'mirror' && methodFacts(method).contact && method !== 'dab' && method !== 'soft-brush',
   }),
   rule({
     id: 'only-air-on-a-focusing-screen',
@@ -38,6 +38,26 @@ export const surfaceRules = [
     message: 'The {surface} is soft plastic or ground glass: only air. Dust on it never shows in the picture.',
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'matte' && methodFacts(method).contact,
+  }),
+  rule({
+    id: 'mirror-box-by-air-only',
+    title: 'A mirror box is blown out, nothing goes in',
+    message: 'The {surface} is blown out with mirror and mount down, and again with the mirror up. No cloth, swab or brush goes in.',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'chamber' && methodFacts(method).contact,
+  }),
+  rule({
+    id: 'soft-coating',
+    title: 'A single soft layer bears no carbon and no solvent, plastic no carbon',
+    message:
+      'The {surface} is soft, by its one old layer or by being plastic: no carbon tip, no alcohol for a plain film, and fewer strokes.',
+    basis: commonPractice,
+    forbids: ({ surface, method, materials, findings }, context) => {
+      if (familyOf(surface) !== 'glass') return false;
+      if (method === 'carbon-tip') return context.traits.coating === 'single' || isPlasticOptic(surface, context);
+      const forPlainFilm = !findings.some((f) => f.soil === 'fungus-outside' || f.soil === 'adhesive');
+      return context.traits.coating === 'single' && materials.includes('isopropanol') && forPlainFilm;
+    },
   }),
   rule({
     id: 'telescope-mirrors-are-bathed',
@@ -53,7 +73,7 @@ export const surfaceRules = [
     message: 'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
-      method === 'canned-air' && (isOptical(surface) || familyOf(surface) === 'mount' || familyOf(surface) === 'contacts'),
+      method === 'canned-air' && (isOptical(surface) || ['mount', 'contacts', 'chamber'].includes(familyOf(surface))),
   }),
   rule({
     id: 'polish-bare-acrylic-only',
@@ -61,7 +81,7 @@ export const surfaceRules = [
     message: 'Polish takes hairlines out of uncoated acrylic only. On the {surface} it would take the coating, or do nothing to glass.',
     basis: commonPractice,
     forbids: ({ surface, method }, { traits }) =>
-      method === 'plastic-polish' && !(traits.opticMaterial === 'acrylic' && !traits.coated && familyOf(surface) === 'glass'),
+      method === 'plastic-polish' && !(traits.opticMaterial === 'acrylic' && traits.coating === 'none' && familyOf(surface) === 'glass'),
   }),
   rule({
     id: 'no-household-wipes',

@@ -1,11 +1,21 @@
 import { commonPractice } from '../knowledge/basis.js';
+import { materialFacts, MATERIALS, type Material } from '../knowledge/materials.js';
 import { methodFacts } from '../knowledge/methods.js';
 import { SOILS } from '../knowledge/soils.js';
 import { isOptical } from '../knowledge/surfaces.js';
-import { rule, type Candidate } from './rule.js';
+import { lies, rule, type Candidate } from './rule.js';
 
 const wipes = (candidate: Candidate) => methodFacts(candidate.method).wipes;
-const lies = (candidate: Candidate, ...soils: string[]) => candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));
+const contact = (candidate: Candidate) => methodFacts(candidate.method).contact;
+
+const holdsAlcohol = ({ materials }: Candidate) =>
+  materials.some((m) => m in MATERIALS && materialFacts(m as Material).contains.includes('alcohol'));
+/** Water alone, or with soap in it: what dissolves salt. */
+const bringsWater = (candidate: Candidate) =>
+  candidate.method === 'fresh-water' || (candidate.materials.includes('water') && !holdsAlcohol(candidate));
+/** By then the crystals are gone: on every surface water is the first thing that salt lets through. */
+const WATERED = ['fresh-water', 'damp-swab', 'soap-wash', 'damp-wipe'] as const;
+const crystalsLie = (candidate: Candidate) => lies(candidate, 'salt') && !WATERED.some((m) => candidate.after.includes(m));
 
 /** What may be rubbed, and when. */
 export const wipingRules = [
@@ -17,12 +27,18 @@ export const wipingRules = [
     forbids: (candidate, { place }) => place === 'field' && wipes(candidate) && lies(candidate, 'grit'),
   }),
   rule({
-    id: 'dissolve-salt-first',
-    title: 'Salt is dissolved, not rubbed',
-    message:
-      'Dried salt is hard crystals. Water dissolves it; rubbing it dry drags it across the {surface}, and alcohol does not dissolve it.',
+    id: 'no-alcohol-over-salt',
+    title: 'No alcohol and no sealed wipe over salt',
+    message: 'Alcohol does not dissolve salt: with it one only drags the crystals across the {surface}. Fresh water first.',
     basis: commonPractice,
-    forbids: (candidate) => lies(candidate, 'salt') && wipes(candidate) && methodFacts(candidate.method).level === 3,
+    forbids: (candidate) => crystalsLie(candidate) && holdsAlcohol(candidate),
+  }),
+  rule({
+    id: 'dissolve-salt-first',
+    title: 'Salt is dissolved before anything else',
+    message: 'Dried salt is hard crystals. Fresh water comes first; a brush or a cloth before it drags them across the {surface}.',
+    basis: commonPractice,
+    forbids: (candidate) => crystalsLie(candidate) && contact(candidate) && !bringsWater(candidate),
   }),
   rule({
     id: 'no-dry-wipe-on-gritty-splash',
@@ -30,7 +46,10 @@ export const wipingRules = [
     message: 'A dried splash has a gritty heart: soak it, do not rub the {surface} dry.',
     basis: commonPractice,
     forbids: (candidate) =>
-      isOptical(candidate.surface) && lies(candidate, 'splash', 'pollen') && methodFacts(candidate.method).level === 3,
+      isOptical(candidate.surface) &&
+      lies(candidate, 'splash', 'pollen') &&
+      methodFacts(candidate.method).level === 3 &&
+      !candidate.after.some((m) => methodFacts(m).level > 3),
   }),
   rule({
     id: 'no-dry-wipe-on-heavy-film',
@@ -48,5 +67,12 @@ export const wipingRules = [
     message: 'Fog clears by itself; wiping the {surface} now only moves dirt about.',
     basis: commonPractice,
     forbids: (candidate) => isOptical(candidate.surface) && wipes(candidate) && lies(candidate, 'fog'),
+  }),
+  rule({
+    id: 'growth-meets-what-is-thrown-away',
+    title: 'What meets fungus or mould is thrown away',
+    message: 'Spores stay in a brush or cloth and go on to the next thing: on the {surface} only what is thrown away, sealed.',
+    basis: commonPractice,
+    forbids: (candidate) => lies(candidate, 'fungus-outside') && contact(candidate) && candidate.tool !== null,
   }),
 ];

@@ -1,5 +1,5 @@
-import type { care } from '@bright-keeper/core';
-import { mirrored, rect, type Drawing, type Region } from './drawing';
+import type { Traits } from '../../knowledge/traits.js';
+import { mirrored, rect, type Section, type Region } from '../section.js';
 
 const AXIS = 176;
 
@@ -8,7 +8,15 @@ const finder = (): Region[] => [
   { surface: 'eyecup', d: 'M510 40h18q10 31 0 62h-18z', at: [522, 50] },
 ];
 
-const mount = (traits: care.Traits): Region[] => [
+/** What only a digital body has: sensor, screen, card, doors. */
+const digital = (): Region[] => [
+  { surface: 'sensor-cover', d: rect(280, AXIS - 56, 20, 112), at: [290, AXIS - 20] },
+  { surface: 'port-covers', d: rect(330, 124, 34, 52), at: [347, 140] },
+  { surface: 'screen', d: rect(554, 118, 18, 180), at: [563, 160] },
+  { surface: 'card-bay', d: rect(384, 124, 74, 52), at: [420, 140] },
+];
+
+const mount = (traits: Traits): Region[] => [
   { surface: 'body-cap', d: rect(96, AXIS - 66, 16, 132), at: [104, AXIS - 40] },
   { surface: 'body-mount', d: mirrored(150, 56, 22, 22, AXIS), at: [161, AXIS - 66] },
   ...(traits.weatherSealed
@@ -28,7 +36,7 @@ const mount = (traits: care.Traits): Region[] => [
 ];
 
 /** A mirrorless body in section: mount to the left, screen to the right. */
-export const bodyDrawing = (traits: care.Traits): Drawing => ({
+export const bodySection = (traits: Traits): Section => ({
   width: 704,
   height: 352,
   axisY: AXIS,
@@ -36,7 +44,6 @@ export const bodyDrawing = (traits: care.Traits): Drawing => ({
   outline: [rect(302, AXIS - 62, 8, 124)],
   regions: [
     { surface: 'body-shell', d: 'M166 92H258L296 32H490V46H304L266 106H178V118H166zM172 306H552V324H172z', at: [220, 98] },
-    { surface: 'sensor-cover', d: rect(280, AXIS - 56, 20, 112), at: [290, AXIS - 20] },
     ...mount(traits),
     { surface: 'grip-rubber', d: 'M170 276q-48 -6 -52 22q0 26 34 26h18z', at: [140, 300] },
     ...(traits.rubberisedCoating
@@ -45,10 +52,8 @@ export const bodyDrawing = (traits: care.Traits): Drawing => ({
     { surface: 'dials', d: 'M512 108h38v-14h-38zM192 74h40v16h-40z', at: [212, 82] },
     { surface: 'hot-shoe', d: 'M372 14h52v14h-12v-6h-28v6h-12z', at: [398, 20] },
     { surface: 'strap-lugs', d: 'M246 58a11 11 0 1 0 .1 0zm0 7a4 4 0 1 1 -.1 0z', at: [246, 68] },
-    { surface: 'port-covers', d: rect(330, 124, 34, 52), at: [347, 140] },
-    { surface: 'screen', d: rect(554, 118, 18, 180), at: [563, 160] },
+    ...(traits.digital ? digital() : []),
     ...(traits.viewfinder ? finder() : []),
-    { surface: 'card-bay', d: rect(384, 124, 74, 52), at: [420, 140] },
     { surface: 'battery-bay', d: rect(384, 206, 120, 90), at: [440, 250] },
     { surface: 'battery-contacts', d: Array.from({ length: 4 }, (_, i) => rect(404 + i * 22, 192, 12, 12)).join(''), at: [440, 198] },
   ],

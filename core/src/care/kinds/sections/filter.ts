@@ -1,9 +1,9 @@
-import { mirrored, rect, type Drawing } from './drawing';
+import { mirrored, rect, type Section } from '../section.js';
 
 const AXIS = 165;
 
 /** A filter in section beside its open case. */
-export const filterDrawing = (): Drawing => ({
+export const filterSection = (): Section => ({
   width: 704,
   height: 330,
   axisY: AXIS,

@@ -1,5 +1,5 @@
-import type { care } from '@bright-keeper/core';
-import { mirrored, rect, type Drawing, type Region } from './drawing';
+import type { Traits } from '../../knowledge/traits.js';
+import { mirrored, rect, type Section, type Region } from '../section.js';
 
 const AXIS = 196;
 
@@ -15,7 +15,7 @@ const digital = (): Region[] => [
 ];
 
 /** A reflex body in section: mirror under its screen and prism, film or sensor behind. */
-export const slrDrawing = (traits: care.Traits): Drawing => ({
+export const slrSection = (traits: Traits): Section => ({
   width: 704,
   height: 372,
   axisY: AXIS,

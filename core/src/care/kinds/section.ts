@@ -1,9 +1,9 @@
-import type { care } from '@bright-keeper/core';
+import type { Surface } from '../knowledge/surfaces.js';
 
 /** One tappable surface of a section: its shape, and where its label's leader begins. */
-export type Region = { surface: care.Surface; d: string; at: [number, number] };
+export type Region = { surface: Surface; d: string; at: [number, number] };
 /** A side-on section: light comes from the left along the axis. */
-export type Drawing = {
+export type Section = {
   width: number;
   height: number;
   axisY: number;

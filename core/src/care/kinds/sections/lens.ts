@@ -1,5 +1,5 @@
-import type { care } from '@bright-keeper/core';
-import { element, faceBand, mirrored, rect, type Drawing, type Region } from './drawing';
+import type { Traits } from '../../knowledge/traits.js';
+import { element, faceBand, mirrored, rect, type Section, type Region } from '../section.js';
 
 const AXIS = 165;
 const FRONT = 205;
@@ -21,7 +21,7 @@ const filter = (): Region[] => [
 ];
 
 /** Rings and barrel along the tube; an extending zoom gives room to its inner barrel and second ring. */
-function tube(traits: care.Traits): Region[] {
+function tube(traits: Traits): Region[] {
   const zoom = !!traits.zoomExtends;
   const inner = zoom || !!traits.collapsible;
   const regions: Region[] = [];
@@ -45,7 +45,10 @@ function teeth(x: number, width: number): string {
   return saw(AXIS - 94, 1) + saw(AXIS + 94, -1);
 }
 
-function mount(traits: care.Traits): Region[] {
+/** Where the barrel is finished in rubbery paint. */
+const coatedBand: Region = { surface: 'sticky-coating', d: mirrored(560, 114, 36, 8, AXIS), at: [578, AXIS + 118] };
+
+function mount(traits: Traits): Region[] {
   const regions: Region[] = [{ surface: 'lens-mount', d: mirrored(604, 66, 24, 34, AXIS), at: [616, AXIS - 84] }];
   if (traits.weatherSealed) regions.push({ surface: 'mount-gasket', d: mirrored(630, 84, 10, 20, AXIS), at: [635, AXIS - 94] });
   if (traits.electronicContacts)
@@ -70,7 +73,7 @@ const caps = (): Region[] => [
 ];
 
 /** A lens in section, from its traits. */
-export const lensDrawing = (traits: care.Traits): Drawing => ({
+export const lensSection = (traits: Traits): Section => ({
   width: 704,
   height: 330,
   axisY: AXIS,
@@ -81,6 +84,7 @@ export const lensDrawing = (traits: care.Traits): Drawing => ({
     { surface: 'filter-thread', d: mirrored(190, 86, 22, 12, AXIS), at: [200, AXIS - 92] },
     ...(traits.filterFitted ? filter() : []),
     ...tube(traits),
+    ...(traits.rubberisedCoating ? [coatedBand] : []),
     ...mount(traits),
     ...glass(),
     ...caps(),

@@ -1,0 +1,56 @@
+import { only, type Kind } from './kind.js';
+import { BATTERY_BACK, BATTERY_OUT, FILM_BEFORE_1999, NO_RUBBER_BEFORE_1985 } from './presets.js';
+import { compactSection } from './sections/compact.js';
+import type { Work } from './work.js';
+
+/** The lens is out only for what it carries. */
+const lensIsOut = ({ traits, on }: Work): boolean => !!traits.collapsible && on('front-glass', 'inner-barrel');
+
+export const compact: Kind = {
+  name: 'compact camera',
+  plural: 'compact cameras',
+  defaults: {
+    yearMade: null,
+    digital: true,
+    collapsible: true,
+    viewfinder: false,
+    popupFlash: true,
+    rubberisedCoating: false,
+    paintedLettering: true,
+    weatherSealed: false,
+    value: null,
+    servicePrice: null,
+  },
+  presets: [FILM_BEFORE_1999, NO_RUBBER_BEFORE_1985],
+  surfaces: [
+    'front-glass',
+    'inner-glass',
+    only('viewfinder-window', (t) => !!t.viewfinder),
+    only('inner-barrel', (t) => !!t.collapsible),
+    'body-shell',
+    'grip-rubber',
+    only('sticky-coating', (t) => !!t.rubberisedCoating),
+    'dials',
+    only('popup-flash', (t) => !!t.popupFlash),
+    'strap-lugs',
+    only('port-covers', (t) => !!t.digital),
+    only('screen', (t) => !!t.digital),
+    'battery-bay',
+    'battery-contacts',
+    only('card-bay', (t) => !!t.digital),
+  ],
+  acrossMm: { 'front-glass': 20, 'viewfinder-window': 10 },
+  before: [],
+  opening: { by: 'workshop', bar: 'flash' },
+  prepare: [
+    {
+      say: 'Brush the shell first. Switch on so that the lens comes out, then take the battery out so that it stays out.',
+      when: lensIsOut,
+    },
+    { ...BATTERY_OUT, when: (work) => BATTERY_OUT.when(work) && !lensIsOut(work) },
+  ],
+  close: [{ ...BATTERY_BACK, when: (work) => lensIsOut(work) || BATTERY_BACK.when(work) }],
+  rhythms: ['look-over', 'exercise', 'battery-contacts'],
+  looks: {},
+  section: compactSection,
+};

@@ -1,0 +1,20 @@
+import type { Kind } from './kind.js';
+import { CAPS_ON, COATING_BY_YEAR, WASH_FACE } from './presets.js';
+import { eyepieceSection } from './sections/eyepiece.js';
+
+/** Light enters at the field lens and leaves at the eye. */
+export const eyepiece: Kind = {
+  name: 'eyepiece',
+  plural: 'eyepieces',
+  defaults: { yearMade: null, coating: 'multi', makerForbidsFluids: false, paintedLettering: true, radioactiveGlass: false, value: null },
+  presets: COATING_BY_YEAR,
+  surfaces: ['field-lens', 'inner-glass', 'eye-lens', 'rear-cap', 'barrel', 'eyecup', 'front-cap'],
+  acrossMm: { 'field-lens': 28, 'eye-lens': 24 },
+  before: [],
+  opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
+  prepare: [WASH_FACE, { say: 'Eyecup off; it is washed by itself.', when: ({ on }) => on('eyecup') }],
+  close: [CAPS_ON],
+  rhythms: ['light-test'],
+  looks: {},
+  section: eyepieceSection,
+};

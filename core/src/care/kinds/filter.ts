@@ -1,0 +1,18 @@
+import type { Kind } from './kind.js';
+import { filterSection } from './sections/filter.js';
+
+export const filter: Kind = {
+  name: 'filter',
+  plural: 'filters',
+  defaults: { coating: 'multi', makerForbidsFluids: false, opticMaterial: 'glass', frontMm: null, value: null },
+  presets: [],
+  surfaces: ['filter-front', 'filter-back', 'filter-thread', 'case'],
+  acrossMm: { 'filter-front': 67, 'filter-back': 67 },
+  before: [],
+  opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
+  prepare: [],
+  close: [{ say: 'Blow out its case and put it away.', when: () => true }],
+  rhythms: ['filter-look'],
+  looks: {},
+  section: filterSection,
+};

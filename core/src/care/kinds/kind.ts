@@ -1,0 +1,60 @@
+import type { Surface } from '../knowledge/surfaces.js';
+import type { TraitId, Traits } from '../knowledge/traits.js';
+import type { LookManner } from '../../inspection/manner.js';
+import type { TaskId } from '../../schedule/rhythms.js';
+import type { Section } from './section.js';
+import type { Work } from './work.js';
+
+/** How far in the dirt lies: behind one retaining ring, or deeper. */
+export const DEPTHS = ['front-group', 'rear-group', 'deeper'] as const;
+export type Depth = (typeof DEPTHS)[number];
+
+/** Why nobody but a workshop opens a thing. */
+export const OPENING_BARS = {
+  flash: 'A body, or anything with a flash, holds a charge that can kill long after the battery is out. It is never opened by its owner.',
+  'centred-front': 'Its front cell was centred on a bench: undone, it no longer draws a sharp star. Only its maker or a workshop opens it.',
+  'lithium-inside': 'A glued lithium battery lies behind its back: pierced or bent it burns. Only a workshop opens it.',
+  'nothing-behind-a-ring': 'There is no ring to undo: every face of it is reached from outside.',
+} as const;
+export type OpeningBar = keyof typeof OPENING_BARS;
+
+/** Who may open a thing: its owner, by the rings that lay these faces bare, or a workshop only. */
+export type Opening = { by: 'owner'; rings: Record<Exclude<Depth, 'deeper'>, Surface> } | { by: 'workshop'; bar: OpeningBar };
+
+/** What the year or another trait sets where nobody touched the trait; the last that holds counts. */
+export type Preset = {
+  [T in TraitId]: { trait: T; value: NonNullable<Traits[T]>; when: (traits: Traits) => boolean; why: string };
+}[TraitId];
+
+/** A line of what to do before or after the work, and for which work. */
+export type Line = { say: string; when: (work: Work) => boolean };
+
+export type SurfaceEntry = Surface | { surface: Surface; when: (traits: Traits) => boolean };
+
+/**
+ * A kind of thing, whole: one record in one file, listed once in `index.ts`. A part that is left out does not
+ * compile; what types cannot see (a face without a size, a surface that is not drawn) fails `checkKind`.
+ */
+export type Kind = {
+  name: string;
+  plural: string;
+  /** The traits that matter for it, as for one made today of which nothing more is known. */
+  defaults: Traits;
+  presets: readonly Preset[];
+  /** In the order light meets them, then the shell from front to back. */
+  surfaces: readonly SurfaceEntry[];
+  /** How far across its glass is, mm, where nobody said: fluid goes by size. */
+  acrossMm: Partial<Record<Surface, number>>;
+  /** Relations of the working order that are this kind's own: the left one is cleaned before the right one. */
+  before: readonly (readonly [Surface, Surface])[];
+  opening: Opening;
+  prepare: readonly Line[];
+  close: readonly Line[];
+  /** What falls due for it again and again. */
+  rhythms: readonly TaskId[];
+  /** Where it is looked at unlike others with the same surface. */
+  looks: Partial<Record<Surface, Partial<LookManner>>>;
+  section: (traits: Traits) => Section;
+};
+
+export const only = (surface: Surface, when: (traits: Traits) => boolean): SurfaceEntry => ({ surface, when });

@@ -1,0 +1,21 @@
+import type { Kind } from './kind.js';
+import { phoneSection } from './sections/phone.js';
+
+export const phone: Kind = {
+  name: 'phone',
+  plural: 'phones',
+  defaults: { coating: 'multi', weatherSealed: true },
+  presets: [],
+  surfaces: ['phone-lens', 'screen', 'body-shell', 'port-covers', 'case'],
+  acrossMm: { 'phone-lens': 10 },
+  before: [],
+  opening: { by: 'workshop', bar: 'lithium-inside' },
+  prepare: [
+    { say: 'Out of its case, screen off.', when: ({ on }) => on('screen', 'body-shell', 'case') },
+    { say: 'Nothing wet near the openings.', when: ({ wet }) => wet },
+  ],
+  close: [],
+  rhythms: ['look-over'],
+  looks: {},
+  section: phoneSection,
+};

@@ -1,0 +1,40 @@
+import type { Kind } from './kind.js';
+import { portSection } from './sections/port.js';
+
+export const port: Kind = {
+  name: 'underwater port',
+  plural: 'underwater ports',
+  // Acrylic until somebody says glass: what is safe on acrylic harms neither.
+  defaults: {
+    opticMaterial: 'acrylic',
+    coating: 'none',
+    makerForbidsFluids: false,
+    frontMm: null,
+    domed: true,
+    value: null,
+    servicePrice: null,
+  },
+  presets: [
+    { trait: 'coating', value: 'multi', when: (t) => t.opticMaterial === 'glass', why: 'Glass ports are coated; acrylic ones seldom are.' },
+  ],
+  surfaces: ['port-outside', 'port-inside', 'o-ring', 'barrel', 'case'],
+  acrossMm: { 'port-outside': 120, 'port-inside': 110 },
+  before: [
+    ['barrel', 'o-ring'],
+    ['o-ring', 'port-inside'],
+    ['port-outside', 'port-inside'],
+  ],
+  opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
+  prepare: [
+    { say: 'Rinse it in fresh water and let it dry.', when: ({ on }) => on('port-outside', 'o-ring', 'barrel') },
+    { say: 'Glass or acrylic? Be sure before any fluid: it decides.', when: ({ wet, on }) => wet && on('port-outside', 'port-inside') },
+  ],
+  close: [
+    { say: 'Look at the lens behind it before it goes in.', when: ({ on }) => on('port-outside', 'port-inside') },
+    { say: 'O-ring back in its groove, without a hair or a twist.', when: ({ on }) => on('o-ring') },
+    { say: 'Into its case.', when: () => true },
+  ],
+  rhythms: ['filter-look'],
+  looks: {},
+  section: portSection,
+};

@@ -1,0 +1,19 @@
+import type { Kind } from './kind.js';
+import { CAPS_ON } from './presets.js';
+import { reflectorSection } from './sections/reflector.js';
+
+export const reflector: Kind = {
+  name: 'mirror telescope',
+  plural: 'mirror telescopes',
+  defaults: { yearMade: null, paintedLettering: true, value: null, servicePrice: null },
+  presets: [],
+  surfaces: ['primary-mirror', 'secondary-mirror', 'front-cap', 'barrel', 'focus-ring', 'rear-cap'],
+  acrossMm: {},
+  before: [['secondary-mirror', 'primary-mirror']],
+  opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
+  prepare: [{ say: 'Both ends capped while the outside is done.', when: () => true }],
+  close: [CAPS_ON],
+  rhythms: ['look-over'],
+  looks: {},
+  section: reflectorSection,
+};

@@ -1,0 +1,63 @@
+import { BODY_CLOSE, BODY_PREPARE } from './bodies.js';
+import { only, type Kind } from './kind.js';
+import { FILM_BEFORE_1999, NO_CONTACTS_BEFORE_1980, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985 } from './presets.js';
+import { slrSection } from './sections/slrBody.js';
+
+export const slrBody: Kind = {
+  name: 'SLR body',
+  plural: 'SLR bodies',
+  defaults: {
+    yearMade: null,
+    digital: true,
+    weatherSealed: false,
+    electronicContacts: true,
+    rubberisedCoating: true,
+    paintedLettering: true,
+    popupFlash: false,
+    sensorFormat: 'full-frame',
+    sensorStabilised: false,
+    sensorCleaningMode: true,
+    value: null,
+    servicePrice: null,
+  },
+  presets: [FILM_BEFORE_1999, NO_CONTACTS_BEFORE_1980, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985],
+  surfaces: [
+    'reflex-mirror',
+    'focusing-screen',
+    only('sensor-cover', (t) => !!t.digital),
+    'viewfinder-window',
+    'body-cap',
+    'body-mount',
+    only('mount-gasket', (t) => !!t.weatherSealed),
+    'mirror-box',
+    only('contacts', (t) => !!t.electronicContacts),
+    'release-button',
+    'body-shell',
+    'grip-rubber',
+    only('sticky-coating', (t) => !!t.rubberisedCoating),
+    'dials',
+    'hot-shoe',
+    only('popup-flash', (t) => !!t.popupFlash),
+    'strap-lugs',
+    only('port-covers', (t) => !!t.digital),
+    only('screen', (t) => !!t.digital),
+    'eyecup',
+    'battery-bay',
+    'battery-contacts',
+    only('card-bay', (t) => !!t.digital),
+  ],
+  acrossMm: { 'viewfinder-window': 18, 'reflex-mirror': 40 },
+  before: [],
+  opening: { by: 'workshop', bar: 'flash' },
+  prepare: [
+    ...BODY_PREPARE,
+    {
+      say: 'Blow the mirror box first: mirror down, mount down. Then raise the mirror by the cleaning mode or a long exposure.',
+      when: ({ on }) => on('sensor-cover'),
+    },
+  ],
+  close: BODY_CLOSE,
+  rhythms: ['sensor-frame', 'look-over', 'exercise', 'battery-contacts'],
+  looks: {},
+  section: slrSection,
+};

@@ -1,0 +1,40 @@
+import { only, type Kind } from './kind.js';
+import { CAPS_ON, COATING_BY_YEAR, NO_CONTACTS_BEFORE_1980 } from './presets.js';
+import { teleconverterSection } from './sections/teleconverter.js';
+
+export const teleconverter: Kind = {
+  name: 'teleconverter',
+  plural: 'teleconverters',
+  defaults: {
+    yearMade: null,
+    coating: 'multi',
+    makerForbidsFluids: false,
+    weatherSealed: false,
+    electronicContacts: true,
+    paintedLettering: true,
+    radioactiveGlass: false,
+    value: null,
+    servicePrice: null,
+  },
+  presets: [...COATING_BY_YEAR, NO_CONTACTS_BEFORE_1980],
+  surfaces: [
+    'front-glass',
+    'inner-glass',
+    'rear-glass',
+    'front-cap',
+    'body-mount',
+    'barrel',
+    only('mount-gasket', (t) => !!t.weatherSealed),
+    'lens-mount',
+    only('contacts', (t) => !!t.electronicContacts),
+    'rear-cap',
+  ],
+  acrossMm: { 'front-glass': 38, 'rear-glass': 32 },
+  before: [],
+  opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
+  prepare: [{ say: 'Off the camera and off the lens, over the table; cap both at once.', when: () => true }],
+  close: [CAPS_ON],
+  rhythms: ['light-test'],
+  looks: {},
+  section: teleconverterSection,
+};

@@ -1,0 +1,35 @@
+import { commonPractice } from '../knowledge/basis.js';
+import { BARS, openingBar, type Bar } from '../reach.js';
+import type { Context } from '../types.js';
+import { rule, type Candidate } from './rule.js';
+
+/** Only undoing a ring is ruled here; who may at all is said in one place, `openingBar`. */
+const undoesBarred = ({ method }: Candidate, context: Context, ...bars: Bar[]): boolean => {
+  const bar = method === 'open-group' ? openingBar(context) : null;
+  return bar !== null && bars.includes(bar);
+};
+
+/** What its owner never opens. */
+export const openingRules = [
+  rule({
+    id: 'no-opening-of-radioactive-glass',
+    title: 'No opening of suspected radioactive glass',
+    message: BARS.radioactive,
+    basis: commonPractice,
+    forbids: (candidate, context) => undoesBarred(candidate, context, 'radioactive'),
+  }),
+  rule({
+    id: 'no-opening-of-electronics',
+    title: 'Electronics go to a workshop',
+    message: BARS.electronic,
+    basis: commonPractice,
+    forbids: (candidate, context) => undoesBarred(candidate, context, 'electronic'),
+  }),
+  rule({
+    id: 'no-opening-by-the-owner',
+    title: 'What holds a charge, or was centred on a bench, is not opened by its owner',
+    message: 'It is not opened by its owner: what may hold a charge or a glued battery can hurt, and a front centred on a bench is lost.',
+    basis: commonPractice,
+    forbids: (candidate, context) => undoesBarred(candidate, context, 'flash', 'centred-front', 'lithium-inside', 'nothing-behind-a-ring'),
+  }),
+];

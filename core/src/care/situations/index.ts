@@ -1,0 +1,24 @@
+import { BODIES } from './bodies.js';
+import { DRAWERS } from './drawers.js';
+import { FIELD } from './field.js';
+import { GLASS } from './glass.js';
+import { OLD_LENSES } from './oldLenses.js';
+import { OPTICS } from './optics.js';
+import { SCHOOL_ROWS } from './schools.js';
+import { SHELLS } from './shells.js';
+import type { Situation } from './situation.js';
+
+/** The book of situations: what a careful practitioner answers, row by row. Rows found wrong in practice are added here first. */
+export const SITUATIONS: readonly Situation[] = [
+  ...GLASS,
+  ...BODIES,
+  ...OPTICS,
+  ...OLD_LENSES,
+  ...SHELLS,
+  ...FIELD,
+  ...DRAWERS,
+  ...SCHOOL_ROWS,
+];
+
+export { checkSituation, requestOf } from './check.js';
+export type { AtTheBench, Claims, Situation } from './situation.js';

@@ -1,0 +1,163 @@
+import type { SchoolId, Schools } from '../knowledge/schools.js';
+import { row } from './row.js';
+import type { Claims } from './situation.js';
+
+const withSchool = <S extends SchoolId>(school: S, choice: Schools[S]): { schools: Partial<Schools> } => ({
+  schools: { [school]: choice } as Partial<Schools>,
+});
+const print = (id: string, told: string, school: Partial<Schools>, must: Claims) =>
+  row(id, told, 'lens', [['front-glass', 'fingerprint', 3]], must, { schools: school });
+
+/** Each school's own way with the same thing, the usual one included. */
+export const SCHOOL_ROWS = [
+  print('school-lens-fluid', 'I use purpose-made fluid.', { solvent: 'lens-fluid' }, { uses: ['lens-fluid'], never: ['isopropanol'] }),
+  print(
+    'school-alcohol',
+    'I clean glass with alcohol.',
+    { solvent: 'alcohol' },
+    { uses: ['isopropanol'], never: ['lens-fluid'], cautions: ['flammable-fluid'] },
+  ),
+  print(
+    'school-alcohol-free',
+    'Eyeglass cleaner for me.',
+    { solvent: 'alcohol-free' },
+    { uses: ['alcohol-free-fluid'], never: ['lens-fluid', 'isopropanol'] },
+  ),
+  print('school-by-task', 'Cloth dry, tissue damp.', { wipe: 'by-task' }, { uses: ['lens-tissue'] }),
+  print('school-tissue', 'A fresh tissue each time, no cloth.', { wipe: 'tissue' }, { uses: ['lens-tissue'], never: ['glass-cloth'] }),
+  print(
+    'school-microfibre',
+    'Only clean microfibre.',
+    { wipe: 'microfibre' },
+    { uses: ['glass-cloth'], never: ['lens-tissue', 'cotton-pad'] },
+  ),
+  print('school-cotton', 'Wet cotton, dry cotton, then cloth.', { wipe: 'cotton-then-cloth' }, { uses: ['cotton-pad', 'glass-cloth'] }),
+  print('school-pad', 'A single-use pad each time.', { wipe: 'single-use-pad' }, { uses: ['single-use-pad'], never: ['glass-cloth'] }),
+  print('school-spiral', 'Circles from the centre.', { motion: 'spiral-out' }, { does: { 'front-glass': ['damp-wipe'] } }),
+  print('school-straight', 'Back and forth first, then out.', { motion: 'straight-then-out' }, { does: { 'front-glass': ['damp-wipe'] } }),
+  print('school-breath', 'I breathe on the glass for the last smear.', { breath: 'allowed' }, { does: { 'front-glass': ['breath'] } }),
+  print('school-no-breath', 'Breath is wet and not clean.', { breath: 'never' }, { never: ['breath'], refuses: ['school-no-breath'] }),
+  row(
+    'school-soft-brush',
+    'A soft brush on the glass is fine.',
+    'lens',
+    [['front-glass', 'dust', 3]],
+    { does: { 'front-glass': ['soft-brush'] } },
+    withSchool('glass-brush', 'soft-brush'),
+  ),
+  row(
+    'school-rim-only',
+    'Bristles on the rim only.',
+    'lens',
+    [['front-glass', 'dust', 3]],
+    { does: { 'front-glass': ['rim-brush'] }, never: ['soft-brush'] },
+    withSchool('glass-brush', 'rim-only'),
+  ),
+  row(
+    'school-no-brush',
+    'No bristle near glass.',
+    'lens',
+    [['front-glass', 'dust', 3]],
+    { never: ['soft-brush', 'rim-brush'], refuses: ['school-no-glass-brush'] },
+    withSchool('glass-brush', 'never'),
+  ),
+  row(
+    'school-on-evidence',
+    'I clean what shows.',
+    'lens',
+    [['front-glass', 'fingerprint', 1]],
+    { noSteps: true },
+    withSchool('habit', 'on-evidence'),
+  ),
+  row(
+    'school-after-outing',
+    'I clean after every outing.',
+    'lens',
+    [['front-glass', 'fingerprint', 1]],
+    { does: { 'front-glass': ['dry-wipe'] } },
+    withSchool('habit', 'after-every-outing'),
+  ),
+  row(
+    'school-filter-always',
+    'A filter always sits in front.',
+    ['lens', { filterFitted: true }],
+    [['front-glass', 'fingerprint', 3]],
+    { says: ['a checked, clean filter goes back on'] },
+    withSchool('filter', 'always'),
+  ),
+  row(
+    'school-filter-harsh',
+    'A filter against sand and spray only.',
+    ['lens', { filterFitted: true }],
+    [['front-glass', 'fingerprint', 3]],
+    { says: ['before sand, spray'] },
+    withSchool('filter', 'harsh-places'),
+  ),
+  row(
+    'school-filter-never',
+    'No filter for me.',
+    ['lens', { filterFitted: true }],
+    [['front-glass', 'fingerprint', 3]],
+    { says: ['leaves the filter off'] },
+    withSchool('filter', 'never'),
+  ),
+  row(
+    'school-on-cloth',
+    'Fluid goes on the cloth.',
+    'eyepiece',
+    [['eye-lens', 'grease', 2]],
+    { amounts: { 'lens-fluid': 1 } },
+    withSchool('spray', 'on-cloth'),
+  ),
+  row(
+    'school-mirror-brush',
+    'Air and brush for the mirror.',
+    'slr-body',
+    [['reflex-mirror', 'dust', 4]],
+    { never: ['dab'] },
+    withSchool('mirror', 'air-and-brush'),
+  ),
+  row(
+    'school-sensor-self',
+    'I swab the sensor myself.',
+    'mirrorless-body',
+    [['sensor-cover', 'dust', 3]],
+    { does: { 'sensor-cover': ['sensor-swab'] } },
+    withSchool('sensor', 'self'),
+  ),
+  row(
+    'school-one-way',
+    'Same direction, twice.',
+    'mirrorless-body',
+    [['sensor-cover', 'dust', 3]],
+    { does: { 'sensor-cover': ['sensor-swab'] } },
+    withSchool('sensor-stroke', 'one-way'),
+  ),
+  row(
+    'school-fungus-alcohol',
+    'Alcohol on fungus.',
+    'lens',
+    [['front-glass', 'fungus-outside', 2]],
+    { uses: ['isopropanol'], never: ['peroxide', 'vinegar'] },
+    withSchool('fungus-fluid', 'alcohol'),
+  ),
+  row(
+    'school-sticky-air',
+    'Tacky finish: I air it.',
+    'slr-body',
+    [['grip-rubber', 'sticky-coating', 3]],
+    { noSteps: true, leaves: ['grip-rubber'] },
+    withSchool('sticky', 'air'),
+  ),
+  row(
+    'school-sealed-wipes',
+    'Sealed wipes in the field.',
+    'lens',
+    [['front-glass', 'fingerprint', 3]],
+    {
+      uses: ['sealed-wipe'],
+      never: ['lens-fluid'],
+    },
+    { out: {}, ...withSchool('field-fluid', 'sealed-wipes') },
+  ),
+] as const;

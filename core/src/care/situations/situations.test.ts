@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import * as care from '../index.js';
+import { checkSituation, SITUATIONS } from './index.js';
+
+describe('the book of situations', () => {
+  it.each(SITUATIONS.map((s) => [s.id, s] as const))('%s', (_, situation) => {
+    expect(checkSituation(situation), situation.told).toEqual([]);
+  });
+
+  it('has at least 150 rows, each with a name of its own, told in words, and claiming something', () => {
+    expect(SITUATIONS.length).toBeGreaterThanOrEqual(150);
+    expect(new Set(SITUATIONS.map((s) => s.id)).size).toBe(SITUATIONS.length);
+    for (const s of SITUATIONS) {
+      expect(s.told.length, s.id).toBeGreaterThan(10);
+      expect(Object.keys(s.must).length + (s.bench ? 1 : 0), s.id).toBeGreaterThan(0);
+    }
+  });
+
+  it('goes through every kind, and through home and field', () => {
+    expect(new Set(SITUATIONS.map((s) => s.thing.kind))).toEqual(new Set(care.ITEM_KINDS));
+    expect(new Set(SITUATIONS.map((s) => s.place))).toEqual(new Set(['home', 'field']));
+  });
+
+  it('finds every soil that the ladder of some family takes, on that family', () => {
+    const found = new Set(SITUATIONS.flatMap((s) => s.found.map((f) => f.soil)));
+    const taken = Object.values(care.LADDERS).flatMap((ladder) => ladder.flatMap((r) => Object.keys(r.removes)));
+    for (const soil of taken) expect(found, soil).toContain(soil);
+    const families = new Set(SITUATIONS.flatMap((s) => s.found.map((f) => care.familyOf(f.surface))));
+    for (const family of care.FAMILIES) expect(families, family).toContain(family);
+  });
+
+  it('follows each choice of every school that shapes a plan', () => {
+    for (const school of care.CARE_SCHOOL_IDS)
+      for (const choice of care.schoolChoices(school)) {
+        const told = SITUATIONS.some((s) => s.schools?.[school] === choice);
+        expect(told, `${school} ${choice}`).toBe(true);
+      }
+  });
+
+  it('works from full, thin and empty drawers', () => {
+    expect(SITUATIONS.some((s) => s.drawer === undefined)).toBe(true);
+    expect(SITUATIONS.some((s) => s.drawer?.length === 0)).toBe(true);
+    expect(SITUATIONS.filter((s) => s.drawer && s.drawer.length > 0).length).toBeGreaterThan(10);
+  });
+});
+
+/** Each rule is switched off in turn: a rule whose absence nobody notices is not shown by the book. */
+describe('with a rule switched off', () => {
+  it.each(care.RULES.map((r) => r.id))('%s: some row notices', (id) => {
+    const rules = care.RULES.filter((r) => r.id !== id);
+    const noticing = SITUATIONS.find((s) => checkSituation(s, rules).length > 0);
+    expect(noticing?.id).toBeDefined();
+  });
+});
