@@ -11,7 +11,7 @@ test('an acrylic port gets water and eyeglass cleaner, and no alcohol', async ({
     request,
     'Dome port',
     'port',
-    { opticMaterial: 'acrylic', coated: false },
+    { opticMaterial: 'acrylic', coating: 'none' },
     {
       'port-outside': [
         { soil: 'salt', severity: 2 },

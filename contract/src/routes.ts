@@ -49,6 +49,8 @@ export const routes = {
   today: '/api/today',
   dueDone: (id: string) => `/api/schedule/due/${id}/done`,
   supplies: '/api/supplies',
+  startDrawer: '/api/supplies/starter',
+  drawerIsAll: '/api/supplies/all',
   supply: (id: string) => `/api/supplies/${id}`,
   supplyWash: (id: string) => `/api/supplies/${id}/wash`,
   supplyDemote: (id: string) => `/api/supplies/${id}/demote`,

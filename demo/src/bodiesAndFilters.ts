@@ -46,7 +46,7 @@ export const FILTERS: DemoThing[] = [
   {
     name: 'Clear 52 mm',
     kind: 'filter',
-    traits: { coated: true, value: 25 },
+    traits: { coating: 'multi', value: 25 },
     cameDaysAgo: 400,
     history: [
       looked(395, { 'filter-front': { fingerprint: 2 }, 'filter-back': { dust: 2 } }, { 'filter-front': 'New, and not clean.' }),
@@ -54,25 +54,25 @@ export const FILTERS: DemoThing[] = [
       looked(150),
     ],
   },
-  { name: 'Clear 67 mm', kind: 'filter', traits: { coated: true, value: 32 }, cameDaysAgo: 360, history: [looked(355), looked(170)] },
+  { name: 'Clear 67 mm', kind: 'filter', traits: { coating: 'multi', value: 32 }, cameDaysAgo: 360, history: [looked(355), looked(170)] },
   {
     name: 'Polariser 67 mm',
     kind: 'filter',
-    traits: { coated: true, value: 70 },
+    traits: { coating: 'multi', value: 70 },
     cameDaysAgo: 340,
     history: [looked(338), looked(240, { 'filter-back': { smear: 2 } }), cleaned(240)],
   },
   {
     name: 'Grey 6 stops 67 mm',
     kind: 'filter',
-    traits: { coated: false, value: 48 },
+    traits: { coating: 'none', value: 48 },
     cameDaysAgo: 220,
     history: [looked(218), looked(12, { 'filter-front': { 'water-spot': 2 }, case: { lint: 2 } })],
   },
   {
     name: 'Yellow 46 mm (acrylic)',
     kind: 'filter',
-    traits: { coated: false, opticMaterial: 'acrylic', value: 8 },
+    traits: { coating: 'none', opticMaterial: 'acrylic', value: 8 },
     cameDaysAgo: 200,
     history: [looked(198, { 'filter-front': { 'fine-scratch': 2, smear: 2 } })],
   },

@@ -180,7 +180,7 @@ const OLD: DemoThing[] = [
     cameDaysAgo: 310,
     traits: {
       yearMade: 1953,
-      coated: true,
+      coating: 'multi',
       electronicContacts: false,
       collapsible: true,
       helicoidExposed: true,

@@ -62,7 +62,7 @@ export const OTHERS: DemoThing[] = [
   {
     name: 'Dome port (acrylic)',
     kind: 'port',
-    traits: { opticMaterial: 'acrylic', coated: false, domed: true, value: 210 },
+    traits: { opticMaterial: 'acrylic', coating: 'none', domed: true, value: 210 },
     cameDaysAgo: 290,
     history: [
       looked(288),
@@ -73,7 +73,7 @@ export const OTHERS: DemoThing[] = [
   {
     name: 'Flat port (glass)',
     kind: 'port',
-    traits: { opticMaterial: 'glass', coated: true, domed: false, value: 150 },
+    traits: { opticMaterial: 'glass', coating: 'multi', domed: false, value: 150 },
     cameDaysAgo: 290,
     history: [looked(288), looked(60)],
   },

@@ -49,13 +49,14 @@ function nextBenchEvent(plan: care.CleaningPlan, state: care.BenchState): care.B
   if (waiting === 'turning') return { type: 'turning', step: step.id, effort: 'hard' };
   if (waiting) throw new Error(`the demo keeper does not know how to do: ${waiting}`);
   if (state.phase === 'step') return { type: 'done', step: step.id };
+  if (state.phase === 'reading') return { type: 'reading', surface: step.surface, reading: 'unsure' };
   if (step.look!.asks === 'turning') return { type: 'turning', step: step.id, effort: 'light' };
   return { type: 'answer', step: step.id, answer: answerAt(plan, step, state.attempt) };
 }
 
 /** Loosens, climbs to the first wipe, tries it twice, and calls it clean. */
 function answerAt(plan: care.CleaningPlan, step: care.Step, attempt: number): care.Answer {
-  if (step.look!.asks === 'grains') return 'clean-enough';
+  if (step.look!.asks === 'grains' || step.look!.asks === 'crystals') return 'clean-enough';
   if (step.level < 3 && plan.steps.some((s) => s.surface === step.surface && s.level > step.level)) return 'no-change';
   return attempt === 1 && step.level >= 3 ? 'better' : 'clean-enough';
 }

@@ -17,6 +17,7 @@ export const conditionsSchema = Joi.object<care.Conditions>({
   rain: Joi.boolean(),
   temperatureC: Joi.number().min(-60).max(70),
   humidityPct: Joi.number().min(0).max(100),
+  freshWater: Joi.boolean(),
 });
 
 const finding = Joi.object<care.Finding>({
@@ -37,6 +38,8 @@ const onHand = Joi.object<care.OnHand>({
   state: Joi.string().valid('clean', 'dirty'),
   unitPrice: Joi.number().min(0).max(100_000),
   widthMm: Joi.number().min(4).max(80),
+  thingId: id(),
+  label: Joi.string().max(200),
 });
 
 const item = Joi.object({
@@ -67,6 +70,7 @@ export const planRequest = Joi.object<care.PlanRequest>({
   conditions: conditionsSchema,
   schools: schoolsSchema,
   onHand: Joi.array().items(onHand).max(200),
+  moreOnHand: Joi.boolean(),
   sensorRehearsed: Joi.boolean(),
 }).custom(onItsOwnSurfaces);
 
@@ -81,7 +85,26 @@ export const startCleaning = Joi.object<StartCleaning>({
 const stepId = () => Joi.string().max(120);
 const event = Joi.alternatives().try(
   Joi.object({ type: Joi.string().valid('ready', 'stop').required() }),
-  Joi.object({ type: Joi.string().valid('done', 'rehearsed').required(), step: stepId().required() }),
+  Joi.object({ type: Joi.string().valid('rehearsed').required(), step: stepId().required() }),
+  Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required(), at: Joi.string().isoDate() }),
+  Joi.object({ type: Joi.string().valid('late').required(), step: stepId().required(), inside: Joi.boolean().required() }),
+  Joi.object({
+    type: Joi.string().valid('take').required(),
+    step: stepId().required(),
+    id: Joi.string()
+      .valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS))
+      .required(),
+    thingId: id().required(),
+  }),
+  Joi.object({
+    type: Joi.string().valid('reading').required(),
+    surface: Joi.string()
+      .valid(...SURFACE_IDS)
+      .required(),
+    reading: Joi.string()
+      .valid(...care.READINGS)
+      .required(),
+  }),
   Joi.object({
     type: Joi.string().valid('power-checked').required(),
     step: stepId().required(),

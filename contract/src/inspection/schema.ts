@@ -6,7 +6,13 @@ const LONGEST_NOTE = 2000;
 
 export type SoilSeen = { soil: care.Soil; severity: care.Severity };
 /** What was seen on one surface; an empty list means looked at and nothing found. */
-export type LookAnswer = { surface: care.Surface; findings: SoilSeen[]; note: string };
+export type LookAnswer = {
+  surface: care.Surface;
+  findings: SoilSeen[];
+  note: string;
+  /** What happened outdoors that put this here before anybody looked. */
+  noted?: care.HappeningId;
+};
 
 const soilSeen = Joi.object<SoilSeen>({
   soil: Joi.string()
@@ -21,6 +27,7 @@ const lookAnswer = Joi.object<LookAnswer>({
     .required(),
   findings: Joi.array().items(soilSeen).unique('soil').max(care.SOIL_IDS.length).required(),
   note: Joi.string().allow('').max(LONGEST_NOTE).required(),
+  noted: Joi.string().valid(...care.HAPPENING_IDS),
 });
 
 export type StartLook = { itemId: string };

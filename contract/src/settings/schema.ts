@@ -10,12 +10,15 @@ export type Settings = {
   currency: string;
   /** The day the dry run of a sensor clean was done; null while it still has to be. */
   sensorRehearsedOn: string | null;
+  /** The drawer lists all there is: plans keep to it. Until then what it does not list is assumed at hand. */
+  drawerIsAll: boolean;
 };
 
 export const settingsUpdate = Joi.object<Settings>({
   version: version().required(),
   schools: schoolsSchema.options({ presence: 'required' }).required(),
   sensorRehearsedOn: day().allow(null).default(null),
+  drawerIsAll: Joi.boolean(),
   timeZone: timeZone().required(),
   currency: Joi.string()
     .pattern(/^[A-Z]{3}$/)

@@ -9,7 +9,7 @@ const MOST_STOCK = 1_000_000;
 export type SupplyInput = {
   thing: care.Tool | care.Material;
   state: 'clean' | 'dirty';
-  /** Units left; null for tools. */
+  /** Units left (drops of a fluid, pieces of the rest); null for tools, and for what nobody counted. */
   stock: number | null;
   packSize: number | null;
   packPrice: number | null;
@@ -19,13 +19,11 @@ export type SupplyInput = {
   note: string;
 };
 
-/** A tool has no stock; a material has one. */
-const stockFits: Joi.CustomValidator<SupplyInput> = (input, helpers) => {
-  const isTool = supplies.isTool(input.thing);
-  if (isTool === (input.stock === null)) return input;
-  const custom = isTool ? 'A tool is washed, not used up: leave the stock empty.' : 'Say how many are left; 0 when it is used up.';
-  return helpers.message({ custom }, { at: ['stock'] });
-};
+/** A tool has no stock; of a material it may be unknown. */
+const stockFits: Joi.CustomValidator<SupplyInput> = (input, helpers) =>
+  supplies.isTool(input.thing) && input.stock !== null
+    ? helpers.message({ custom: 'A tool is washed, not used up: leave the stock empty.' }, { at: ['stock'] })
+    : input;
 
 const fields = {
   thing: Joi.string()
@@ -43,3 +41,14 @@ const fields = {
 export const supplyInput = Joi.object<SupplyInput>(fields).custom(stockFits);
 export type SupplyUpdate = SupplyInput & { version: number };
 export const supplyUpdate = Joi.object<SupplyUpdate>({ ...fields, version: version().required() }).custom(stockFits);
+
+/** A drawer to begin with, in one tap: what is there already stays as it is. */
+export type StartDrawer = { starter: supplies.StarterId };
+export const startDrawer = Joi.object<StartDrawer>({
+  starter: Joi.string()
+    .valid(...supplies.STARTER_IDS)
+    .required(),
+});
+
+export type DrawerIsAll = { isAll: boolean };
+export const drawerIsAll = Joi.object<DrawerIsAll>({ isAll: Joi.boolean().required() });

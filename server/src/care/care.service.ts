@@ -31,7 +31,25 @@ function leftOn(state: SurfaceState, outcome: care.Outcome, plan: care.CleaningP
   return state.findings.filter((f) => !removed.has(f.soil));
 }
 
-const WOULD_NOT_COME_OFF = { verdict: 'hand-over' as const, reason: 'It did not come off: it lies inside, or it is damage. Stop rubbing.' };
+/** What an end at the bench says of a surface whatever else is known of it; null where a fresh assessment says it. */
+const VERDICT_OF: Record<care.Outcome, { verdict: care.Verdict; reason: string } | null> = {
+  'clean-enough': null,
+  left: null,
+  'not-reached': null,
+  'stopped-by-grit': null,
+  'stopped-by-salt': null,
+  'film-left': {
+    verdict: 'clean',
+    reason: 'A film is left that another fluid may take. Let it rest, then try the next fluid or a finisher.',
+  },
+  'lies-deeper': { verdict: 'hand-over', reason: 'It lies behind this face, not on it: nothing from outside reaches it. Stop rubbing.' },
+  'is-damage': { verdict: 'leave', reason: 'It is damage, not dirt: more wiping takes more with it. Leave it.' },
+  'did-not-come-off': { verdict: 'hand-over', reason: 'It did not come off with all that is gentle. Stop rubbing.' },
+  'shutter-closed-on-it': {
+    verdict: 'hand-over',
+    reason: 'The shutter closed while something was inside. Do not release it again: a workshop looks at blades and sensor.',
+  },
+};
 
 /** Plans, and the cleanings that follow them. */
 @Injectable()
@@ -105,12 +123,13 @@ export class CareService {
         const at = this.clock.now();
         const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
         await this.update(db, id, version, { finishedAt: at });
-        const { done } = care.benchState(cleaning.plan, cleaning.events);
-        await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, done), acceptShort);
+        await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, cleaning.events), acceptShort);
         await this.writeStates(db, item, cleaning, outcomes, at);
         await this.writeContactsAndLog(db, cleaning, outcomes, at);
         const leftUndone = Object.values(outcomes).some((o) => o !== 'clean-enough');
         await this.rhythms.cleaned(db, item, { leftUndone, place: cleaning.request.place });
+        if (cleaning.plan.steps.some((s) => s.removes.includes('sticky-coating') && outcomes[s.surface] !== 'not-reached'))
+          await this.rhythms.watchSticky(db, item.id, 'Its sticky finish was worked on: see whether what is left still tacks.');
         await this.field.putOff(db, item.id, cleaning.plan.deferred);
         return item.id;
       })
@@ -157,7 +176,7 @@ export class CareService {
           findings.map((f) => ({ ...f, surface: state.surface })),
           request.schools,
         );
-        return { surface: state.surface, findings, knownSince: at, ...(outcome === 'did-not-come-off' ? WOULD_NOT_COME_OFF : assessed) };
+        return { surface: state.surface, findings, knownSince: at, ...(VERDICT_OF[outcome] ?? assessed) };
       }),
     );
   }

@@ -11,12 +11,13 @@ afterEach(() => void vi.restoreAllMocks());
 const save = (c: Cleaning, events: care.BenchEvent[], version = c.version) => t.http.put(routes.cleaning(c.id)).send({ version, events });
 
 /** Answers each look in turn, then whatever comes last again and again. */
-function work(plan: care.CleaningPlan, answers: care.Answer[]): care.BenchEvent[] {
+function work(plan: care.CleaningPlan, answers: care.Answer[], reading: care.Reading = 'unsure'): care.BenchEvent[] {
   const events: care.BenchEvent[] = [{ type: 'ready' }];
   for (let looks = 0; ;) {
     const { phase, step } = care.benchState(plan, events);
     if (phase === 'close') return events;
     if (phase === 'step') events.push({ type: 'done', step: step!.id });
+    else if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading });
     else events.push({ type: 'answer', step: step!.id, answer: answers[looks++] ?? answers.at(-1)! });
   }
 }
@@ -98,6 +99,17 @@ describe('a cleaning', () => {
       reason: expect.stringMatching(/Stop rubbing/),
     });
     expect(page.due.find((d) => d.task === 'follow-up-look')).toMatchObject({ due: '2026-03-24' });
+  });
+
+  it.each([
+    ['film', 'clean', /another fluid/],
+    ['deeper', 'hand-over', /behind this face/],
+    ['damage', 'leave', /damage, not dirt/],
+  ] as const)('keeps what outlasted every rung as what it was read to be: %s', async (reading, verdict, reason) => {
+    const c = await dirtyLens(`Read as ${reading}`);
+    await save(c, work(c.plan, ['no-change'], reading)).expect(200);
+    const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
+    expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({ verdict, reason: expect.stringMatching(reason) });
   });
 
   it('keeps what it was asked for on surfaces that were not reached', async () => {

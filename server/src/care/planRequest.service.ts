@@ -37,13 +37,13 @@ export class PlanRequestService {
     what: Pick<care.PlanRequest, 'item' | 'findings'>,
     { place, conditions, schools }: PlanChoices,
   ): Promise<care.PlanRequest> {
-    const onHand = await this.drawer.onHand(db);
+    const drawer = await this.drawer.onHand(db);
     const settings = await this.settings.get(db);
     return {
       ...what,
       place,
       ...(conditions ? { conditions } : {}),
-      ...(onHand ? { onHand } : {}),
+      ...drawer,
       schools: { ...settings.schools, ...schools },
       sensorRehearsed: settings.sensorRehearsedOn !== null,
     };

@@ -31,8 +31,14 @@ export class TeardownService {
   start({ itemId, depth }: StartTeardown): Promise<Teardown> {
     return this.database.transaction(async (db) => {
       const { kind, traits } = await this.gear.workable(db, itemId);
-      const { forbidden, reasons } = care.adviseOpening({ item: { kind, traits }, soil: 'fungus', severity: 2, depth, experience: 'none' });
-      if (forbidden) throw problem(careErrors, 'not-to-be-opened', { detail: reasons.join(' ') });
+      const { advice, forbidden, reasons } = care.adviseOpening({
+        item: { kind, traits },
+        soil: 'fungus',
+        severity: 2,
+        depth,
+        experience: 'none',
+      });
+      if (forbidden || advice === 'free-filter') throw problem(careErrors, 'not-to-be-opened', { detail: reasons.join(' ') });
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'teardown-open', { current: open });
       const id = this.ids.next();

@@ -26,7 +26,7 @@ describe('putting a thing on the shelf', () => {
     ['a name that is a number', { name: 5 }, 'name', /must be text/],
     ['an unknown kind', { kind: 'submarine' }, 'kind', /Choose one of/],
     ['a trait of another kind', { kind: 'filter', traits: { zoomExtends: true } }, 'traits.zoomExtends', /not known here/],
-    ['a trait of the wrong type', { traits: { coated: 'yes' } }, 'traits.coated', /yes or no/],
+    ['a trait of the wrong type', { traits: { weatherSealed: 'yes' } }, 'traits.weatherSealed', /yes or no/],
     ['a year before photography', { traits: { yearMade: 1700 } }, 'traits.yearMade', /At least 1840/],
     ['half a year', { traits: { yearMade: 1957.5 } }, 'traits.yearMade', /whole number/],
     ['a day that does not exist', { acquiredOn: '2026-02-30' }, 'acquiredOn', /not a day of the calendar/],

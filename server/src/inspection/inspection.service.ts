@@ -1,4 +1,12 @@
-import { commonErrors, inspectionErrors, type ItemPage, type LookAnswer, type LookDoc, type SaveLook } from '@bright-keeper/contract';
+import {
+  commonErrors,
+  inspectionErrors,
+  type Item,
+  type ItemPage,
+  type LookAnswer,
+  type LookDoc,
+  type SaveLook,
+} from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
@@ -9,6 +17,9 @@ import { Clock, Ids } from '../platform/clock.js';
 import { RhythmService } from '../schedule/rhythm.service.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { InspectionRepository } from './inspection.repository.js';
+
+/** More than this happens to nothing between two looks. */
+const LOG_SINCE_LAST_LOOK = 100;
 
 @Injectable()
 export class InspectionService {
@@ -26,10 +37,11 @@ export class InspectionService {
   /** Starts a look at a thing, or goes on with the one that is open. */
   start(itemId: string): Promise<LookDoc> {
     return this.database.transaction(async (db) => {
-      await this.gear.workable(db, itemId);
+      const item = await this.gear.workable(db, itemId);
       const open = await this.repository.openOf(db, itemId);
       if (open) return open;
-      await this.repository.insert(db, { id: this.ids.next(), itemId, at: null, answers: [], startedAt: this.clock.now() });
+      const answers = await this.notedOutdoors(db, item);
+      await this.repository.insert(db, { id: this.ids.next(), itemId, at: null, answers, startedAt: this.clock.now() });
       return (await this.repository.openOf(db, itemId))!;
     });
   }
@@ -86,6 +98,8 @@ export class InspectionService {
           },
         ]);
         await this.rhythms.lookedAt(db, item);
+        if (answers.some((a) => a.findings.some((f) => f.soil === 'sticky-coating' && f.severity > 0)))
+          await this.rhythms.watchSticky(db, item.id, 'Its finish tacks: aired open it may stop, shut away it turns again.');
         return item.id;
       })
       .then((itemId) => this.gear.page(itemId));
@@ -97,6 +111,22 @@ export class InspectionService {
       await this.open(db, id);
       await this.repository.remove(db, id);
     });
+  }
+
+  /** What was noted of it outdoors since it was last looked at, as what this look is likely to find. */
+  private async notedOutdoors(db: Db, { id, kind, traits }: Item): Promise<LookAnswer[]> {
+    const entries = await this.gearRepository.log(db, id, LOG_SINCE_LAST_LOOK, null);
+    const lastLook = entries.findIndex((e) => e.data.kind === 'look');
+    const since = lastLook < 0 ? entries : entries.slice(0, lastLook);
+    const answers = new Map<care.Surface, LookAnswer>();
+    for (const { data } of since) {
+      if (data.kind !== 'outdoors') continue;
+      for (const { surface, soil, severity } of care.carriedHome(kind, traits, data.happening)) {
+        const before = answers.get(surface)?.findings.filter((f) => f.soil !== soil) ?? [];
+        answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: data.happening });
+      }
+    }
+    return [...answers.values()];
   }
 
   private async find(db: Db, id: string): Promise<LookDoc> {

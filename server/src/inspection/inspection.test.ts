@@ -107,3 +107,35 @@ describe('a look', () => {
     expect((await t.http.get(routes.itemLog(id))).body.entries).toHaveLength(1);
   });
 });
+
+describe('what was noted outdoors', () => {
+  it('is what the next look expects, where it met the thing, and is not expected twice', async () => {
+    const lens = await t.add('Was at the shore', { traits: { filterFitted: true } });
+    await t.http
+      .post(routes.happened)
+      .send({ happening: 'spray', itemIds: [lens.id] })
+      .expect(204);
+    const doc = (await t.http.post(routes.looks).send({ itemId: lens.id }).expect(201)).body as LookDoc;
+    expect(doc.answers.find((a) => a.surface === 'filter-front')).toEqual({
+      surface: 'filter-front',
+      findings: [{ soil: 'salt', severity: 2 }],
+      note: '',
+      noted: 'spray',
+    });
+    expect(doc.answers.map((a) => a.surface)).not.toContain('front-glass');
+    const saved = (await t.http.put(routes.look(doc.id)).send({ version: doc.version, at: null, answers: doc.answers }).expect(200))
+      .body as LookDoc;
+    await t.http.post(routes.lookFinish(doc.id)).send({ version: saved.version }).expect(200);
+    const next = (await t.http.post(routes.looks).send({ itemId: lens.id }).expect(201)).body as LookDoc;
+    expect(next.answers).toEqual([]);
+  });
+});
+
+describe('a finish that tacks', () => {
+  it('is pressed again in two months', async () => {
+    const body = await t.add('Tacky', { kind: 'mirrorless-body' });
+    const page = await t.look(body.id, { 'grip-rubber': { 'sticky-coating': 1 } });
+    expect(page.surfaces[0]).toMatchObject({ verdict: 'leave', reason: expect.stringMatching(/two to twelve months/) });
+    expect(page.due.find((d) => d.task === 'sticky-look')).toMatchObject({ due: '2026-05-10' });
+  });
+});

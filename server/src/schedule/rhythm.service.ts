@@ -82,6 +82,11 @@ export class RhythmService {
     await this.repository.save(db, [{ ...row, latest: waiting && waiting.latest < latest ? waiting.latest : latest }]);
   }
 
+  /** A finish that tacks, aired or removed, is pressed again in two months: it turns where it is shut away. */
+  async watchSticky(db: Db, itemId: string, reason: string): Promise<void> {
+    await this.repository.save(db, [this.row(itemId, 'sticky-look', await this.today(db), reason)]);
+  }
+
   /** Looks at everything that shared a place with a thing that has gone into quarantine: now, after 4 and after 12 weeks. */
   async watchNeighbours(db: Db, neighbours: readonly string[], reason: string): Promise<void> {
     const today = await this.today(db);

@@ -12,6 +12,7 @@ const FIRST: Omit<Settings, 'version'> = {
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
   currency: 'EUR',
   sensorRehearsedOn: null,
+  drawerIsAll: false,
 };
 
 /** The user's schools, zone and currency: one row, there from the first question on. */
@@ -37,6 +38,14 @@ export class SettingsService {
         set: { sensorRehearsedOn: on, version: sql`${settings.version} + 1` },
         setWhere: isNull(settings.sensorRehearsedOn),
       });
+  }
+
+  /** Whether the drawer lists all there is. */
+  async drawerIsAll(db: Db, isAll: boolean): Promise<void> {
+    await db
+      .insert(settings)
+      .values({ id: ONLY_ROW, ...FIRST, drawerIsAll: isAll })
+      .onConflictDoUpdate({ target: settings.id, set: { drawerIsAll: isAll, version: sql`${settings.version} + 1` } });
   }
 
   update(change: Settings): Promise<Settings> {

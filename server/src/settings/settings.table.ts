@@ -1,5 +1,5 @@
 import type { care } from '@bright-keeper/core';
-import { date, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, date, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
 
 /** The one row of the user's settings. */
 export const settings = pgTable('settings', {
@@ -8,5 +8,6 @@ export const settings = pgTable('settings', {
   schools: jsonb().$type<care.Schools>().notNull(),
   timeZone: text('time_zone').notNull(),
   currency: text().notNull(),
+  drawerIsAll: boolean('drawer_is_all').notNull().default(false),
   sensorRehearsedOn: date('sensor_rehearsed_on', { mode: 'string' }),
 });

@@ -1,9 +1,13 @@
 import {
+  drawerIsAll,
   idParam,
+  startDrawer,
   supplyInput,
   supplyUpdate,
   versioned,
   type Drawer,
+  type DrawerIsAll,
+  type StartDrawer,
   type Supply,
   type SupplyInput,
   type SupplyUpdate,
@@ -24,8 +28,21 @@ export class SuppliesController {
 
   @Get()
   @Describe({ summary: 'The drawer' })
-  async list(): Promise<Drawer> {
-    return { supplies: await this.service.list() };
+  list(): Promise<Drawer> {
+    return this.service.drawer();
+  }
+
+  @Post('starter')
+  @HttpCode(200)
+  @Describe({ summary: 'A drawer to begin with: what a way of working usually holds, uncounted', body: startDrawer })
+  start(@CheckedBody(startDrawer) { starter }: StartDrawer): Promise<Drawer> {
+    return this.service.start(starter);
+  }
+
+  @Put('all')
+  @Describe({ summary: 'Is the drawer all there is? Plans then keep to it', body: drawerIsAll })
+  setIsAll(@CheckedBody(drawerIsAll) { isAll }: DrawerIsAll): Promise<Drawer> {
+    return this.service.setIsAll(isAll);
   }
 
   @Post()

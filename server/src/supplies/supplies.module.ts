@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
+import { SettingsModule } from '../settings/settings.module.js';
 import { SuppliesController } from './supplies.controller.js';
 import { SuppliesService } from './supplies.service.js';
 
-@Module({ controllers: [SuppliesController], providers: [SuppliesService], exports: [SuppliesService] })
+@Module({ imports: [SettingsModule], controllers: [SuppliesController], providers: [SuppliesService], exports: [SuppliesService] })
 export class SuppliesModule {}

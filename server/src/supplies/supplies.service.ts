@@ -1,10 +1,11 @@
-import { commonErrors, suppliesErrors, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import { commonErrors, suppliesErrors, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
 import { supplies as core, type care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, gte, sql } from 'drizzle-orm';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { supplies } from './supplies.table.js';
 
 type Row = typeof supplies.$inferSelect;
@@ -15,6 +16,7 @@ const toSupply = ({ createdAt: _, ...row }: Row): Supply => row;
 export class SuppliesService {
   constructor(
     private readonly database: Database,
+    private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -23,10 +25,36 @@ export class SuppliesService {
     return (await db.select().from(supplies).orderBy(asc(supplies.createdAt), asc(supplies.id))).map(toSupply);
   }
 
-  /** What a plan may use; undefined when no drawer is kept, so that everything is assumed. */
-  async onHand(db: Db): Promise<care.OnHand[] | undefined> {
+  async drawer(): Promise<Drawer> {
+    const { drawerIsAll } = await this.settings.get();
+    return { supplies: await this.list(), isAll: drawerIsAll };
+  }
+
+  /** What a plan may use; nothing said when no drawer is kept, so that everything is assumed. */
+  async onHand(db: Db): Promise<Pick<care.PlanRequest, 'onHand' | 'moreOnHand'>> {
     const drawer = await this.list(db);
-    return drawer.length > 0 ? core.onHandFrom(drawer) : undefined;
+    if (drawer.length === 0) return {};
+    const { drawerIsAll } = await this.settings.get(db);
+    return { onHand: core.onHandFrom(drawer), moreOnHand: !drawerIsAll };
+  }
+
+  /** Says whether the drawer lists all there is. */
+  async setIsAll(isAll: boolean): Promise<Drawer> {
+    await this.database.transaction((db) => this.settings.drawerIsAll(db, isAll));
+    return this.drawer();
+  }
+
+  /** Puts in what a starter holds and the drawer does not list yet, its stock uncounted. */
+  async start(starter: core.StarterId): Promise<Drawer> {
+    await this.database.transaction(async (db) => {
+      const there = new Set((await this.list(db)).map((s) => s.thing));
+      const lacking = core.starterFacts(starter).things.filter((thing) => !there.has(thing));
+      const createdAt = this.clock.now();
+      const blank = { state: 'clean', stock: null, packSize: null, packPrice: null, openedOn: null, widthMm: null, note: '' } as const;
+      const rows = lacking.map((thing) => ({ ...blank, id: this.ids.next(), thing, role: core.soldFor(thing), createdAt }));
+      if (rows.length > 0) await db.insert(supplies).values(rows);
+    });
+    return this.drawer();
   }
 
   async add(input: SupplyInput): Promise<Supply> {
@@ -64,30 +92,28 @@ export class SuppliesService {
   }
 
   /**
-   * Takes what a cleaning used, in the caller's transaction.
+   * Takes what a cleaning used from the very things that were used, in the caller's transaction. Each stock moves in
+   * one statement that asks whether enough is left, so that two cleanings at once never take the same drop.
    *
-   * @throws ProblemError naming each material the drawer held too little of, unless that is accepted.
+   * @throws ProblemError naming each thing the drawer held too little of, unless that is accepted.
    */
-  async take(db: Db, consumption: core.Consumption, acceptShort: boolean): Promise<void> {
-    const drawer = await this.list(db);
-    const { draws, short } = core.takeFrom(drawer, consumption);
-    if (short.length > 0 && !acceptShort)
-      throw problem(suppliesErrors, 'stock-short', {
-        fields: Object.fromEntries(short.map((s) => [s.material, `${s.held} in the drawer, ${s.used} used.`])),
-      });
-    for (const { thing, stock } of draws)
+  async take(db: Db, takings: readonly core.Taking[], acceptShort: boolean): Promise<void> {
+    const { draws, worn, short } = core.takeFrom(await this.list(db), takings);
+    const lacking: [string, string][] = short.map((s) => [s.thing, `${s.label}: ${s.held} in the drawer, ${s.used} used.`]);
+    for (const { thing, quantity } of draws) {
+      const [moved] = await db
+        .update(supplies)
+        .set({ stock: sql`greatest(0, ${supplies.stock} - ${quantity})`, version: sql`${supplies.version} + 1` })
+        .where(and(eq(supplies.id, thing.id), acceptShort ? undefined : gte(supplies.stock, quantity)))
+        .returning({ id: supplies.id });
+      if (!moved) lacking.push([thing.thing, `${core.labelOf(thing)}: less than ${quantity} left.`]);
+    }
+    if (lacking.length > 0 && !acceptShort) throw problem(suppliesErrors, 'stock-short', { fields: Object.fromEntries(lacking) });
+    for (const { thing, quantity } of worn)
       await db
         .update(supplies)
-        .set({ stock, version: thing.version + 1 })
+        .set({ usesSinceWash: sql`${supplies.usesSinceWash} + ${quantity}`, version: sql`${supplies.version} + 1` })
         .where(eq(supplies.id, thing.id));
-    for (const [tool, uses] of Object.entries(consumption.tools)) {
-      const taken = drawer.find((d) => d.thing === tool && core.isFit(d));
-      if (taken)
-        await db
-          .update(supplies)
-          .set({ usesSinceWash: taken.usesSinceWash + uses, version: taken.version + 1 })
-          .where(eq(supplies.id, taken.id));
-    }
   }
 
   private change(id: string, version: number, how: (before: Supply) => Partial<Row>): Promise<Supply> {

@@ -1,4 +1,4 @@
-import { routes, type Cleaning, type Supply } from '@bright-keeper/contract';
+import { routes, type Cleaning, type Drawer, type Supply } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -24,7 +24,9 @@ function allDone(plan: care.CleaningPlan): care.BenchEvent[] {
   for (;;) {
     const { phase, step } = care.benchState(plan, events);
     if (phase === 'close') return events;
-    events.push(phase === 'step' ? { type: 'done', step: step!.id } : { type: 'answer', step: step!.id, answer: 'no-change' });
+    if (phase === 'step') events.push({ type: 'done', step: step!.id });
+    else if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading: 'unsure' });
+    else events.push({ type: 'answer', step: step!.id, answer: 'no-change' });
   }
 }
 
@@ -37,7 +39,6 @@ describe('the drawer', () => {
 
   it.each([
     ['a tool with a stock', { thing: 'glass-cloth', stock: 3 }, 'stock', /not used up/],
-    ['a material without one', { thing: 'lens-tissue' }, 'stock', /how many are left/],
     ['less than nothing', { thing: 'lens-tissue', stock: -1 }, 'stock', /At least 0/],
     ['a thing nobody knows', { thing: 'sandpaper' }, 'thing', /Choose one of/],
   ])('refuses %s', async (_, change, field, message) => {
@@ -72,8 +73,9 @@ describe('the drawer', () => {
       .send({ version: 1, events: allDone(c.plan) })
       .expect(200);
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
-    expect([await stockOf('lens-fluid'), await stockOf('lens-tissue')]).toEqual([96, 8]);
-    expect((await drawer()).find((s) => s.thing === 'bulb-blower')?.usesSinceWash).toBe(1);
+    expect([await stockOf('lens-fluid'), await stockOf('lens-tissue')]).toEqual([98, 8]);
+    // Once before the wipe, once before the finisher.
+    expect((await drawer()).find((s) => s.thing === 'bulb-blower')?.usesSinceWash).toBe(2);
   });
 
   it('never goes below nothing: the bench is asked, and nothing is written until it answers', async () => {
@@ -91,10 +93,88 @@ describe('the drawer', () => {
       .send({ version: 1, events: allDone(c.plan) })
       .expect(200);
     const { body } = await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(409);
-    expect(body).toMatchObject({ code: 'stock-short', fields: { 'lens-tissue': '1 in the drawer, 2 used.' } });
+    expect(body).toMatchObject({ code: 'stock-short', fields: { 'lens-tissue': 'lens tissue: 1 in the drawer, 2 used.' } });
     expect(await stockOf('lens-tissue')).toBe(1);
     expect(((await t.http.get(routes.cleaning(c.id))).body as Cleaning).finishedAt).toBeNull();
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2, acceptShort: true }).expect(200);
     expect(await stockOf('lens-tissue')).toBe(0);
+  });
+
+  it('assumes the rest until it is said that this is all', async () => {
+    const item = await t.add('Is this all?');
+    await t.look(item.id, { 'front-glass': { dust: 3 } });
+    const methods = async () => (await t.startCleaning(item.id)).plan.steps.map((s) => s.method);
+    const drop = async () => {
+      const { cleanings } = (await t.http.get(`${routes.cleanings}?open=true`)).body as { cleanings: Cleaning[] };
+      for (const c of cleanings.filter((o) => o.itemId === item.id)) await t.http.delete(routes.cleaning(c.id)).expect(204);
+    };
+    expect(await methods()).toContain('soft-brush');
+    await drop();
+    expect(((await t.http.put(routes.drawerIsAll).send({ isAll: true }).expect(200)).body as Drawer).isAll).toBe(true);
+    expect(await methods()).not.toContain('soft-brush');
+    await drop();
+    await t.http.put(routes.drawerIsAll).send({ isAll: false }).expect(200);
+  });
+
+  it('begins with a starter in one go, adds only what is lacking, and leaves its stock uncounted', async () => {
+    const before = (await drawer()).length;
+    const begun = (await t.http.post(routes.startDrawer).send({ starter: 'travel-pouch' }).expect(200)).body as Drawer;
+    expect(begun.supplies.length).toBeGreaterThan(before);
+    expect(begun.supplies.filter((s) => s.thing === 'bulb-blower')).toHaveLength(1);
+    expect(begun.supplies.find((s) => s.thing === 'sealed-wipe')?.stock).toBeNull();
+    const again = (await t.http.post(routes.startDrawer).send({ starter: 'travel-pouch' }).expect(200)).body as Drawer;
+    expect(again.supplies).toHaveLength(begun.supplies.length);
+    const { body } = await t.http.post(routes.startDrawer).send({ starter: 'garage' }).expect(400);
+    expect(body.fields.starter).toMatch(/Choose one of/);
+  });
+
+  it('wears the cloth that was changed to at the bench, not the one that was planned', async () => {
+    const [blue, grey] = [await put('glass-cloth', { note: 'Blue edge.' }), await put('glass-cloth', { note: 'Grey edge.' })];
+    const item = await t.add('Changed the cloth');
+    await t.look(item.id, { 'front-glass': { smear: 2 } });
+    const c = await t.startCleaning(item.id);
+    const wipe = c.plan.steps.find((s) => s.tool === 'glass-cloth')!;
+    const planned = wipe.takes.find((k) => k.id === 'glass-cloth')!;
+    const usesOf = async (id: string) => (await drawer()).find((s) => s.id === id)!.usesSinceWash;
+    const other = planned.thingId === grey.id ? blue : grey;
+    const was = [await usesOf(planned.thingId!), await usesOf(other.id)];
+    const events: care.BenchEvent[] = [{ type: 'ready' }];
+    while (care.benchState(c.plan, events).step?.id !== wipe.id) {
+      const { phase, step } = care.benchState(c.plan, events);
+      events.push(phase === 'step' ? { type: 'done', step: step!.id } : { type: 'answer', step: step!.id, answer: 'no-change' });
+    }
+    events.push(
+      { type: 'take', step: wipe.id, id: 'glass-cloth', thingId: other.id },
+      { type: 'done', step: wipe.id },
+      { type: 'answer', step: wipe.id, answer: 'clean-enough' },
+    );
+    await t.http.put(routes.cleaning(c.id)).send({ version: 1, events }).expect(200);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
+    expect([await usesOf(planned.thingId!), await usesOf(other.id)]).toEqual([was[0], was[1]! + 1]);
+  });
+
+  it('never draws a wide swab from the narrow pack', async () => {
+    const narrow = await put('sensor-swab', { stock: 10, widthMm: 16 });
+    const wide = await put('sensor-swab', { stock: 5, widthMm: 24 });
+    await put('sensor-fluid', { stock: 50 });
+    const body = await t.add('Dusty sensor', { kind: 'mirrorless-body' });
+    await t.look(body.id, { 'sensor-cover': { grease: 3 } });
+    const c = await t.startCleaning(body.id);
+    const swab = c.plan.steps.find((s) => s.method === 'sensor-swab')!;
+    expect(swab.takes.find((k) => k.id === 'sensor-swab')).toMatchObject({ thingId: wide.id, label: 'sensor swab, 24 mm' });
+    const air = c.plan.steps[0]!.id;
+    const events: care.BenchEvent[] = [
+      { type: 'ready' },
+      { type: 'done', step: air },
+      { type: 'answer', step: air, answer: 'no-change' },
+      { type: 'rehearsed', step: swab.id },
+      { type: 'power-checked', step: swab.id, heldOpen: 'cleaning-mode' },
+      { type: 'done', step: swab.id },
+      { type: 'answer', step: swab.id, answer: 'clean-enough' },
+    ];
+    await t.http.put(routes.cleaning(c.id)).send({ version: 1, events }).expect(200);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
+    const stocks = Object.fromEntries((await drawer()).map((s) => [s.id, s.stock]));
+    expect([stocks[narrow.id], stocks[wide.id]]).toEqual([10, 4]);
   });
 });
