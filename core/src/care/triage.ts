@@ -151,6 +151,7 @@ export function triage(finding: Finding, context: Context): Triage {
   }
 }
 
-/** The gravest of several triages: isolate over hand over over clean over leave. */
+/** The gravest of several triages: isolate over hand over over clean over leave; the first told where they tie. */
 export const gravest = (triages: readonly Triage[]): Triage =>
-  triages.reduce((worst, t) => (gravity(t.verdict) > gravity(worst.verdict) ? t : worst), leave('Nothing found.'));
+  triages.reduce<Triage | null>((worst, t) => (worst && gravity(t.verdict) <= gravity(worst.verdict) ? worst : t), null) ??
+  leave('Nothing found.');

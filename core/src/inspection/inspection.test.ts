@@ -73,4 +73,11 @@ describe('a verdict', () => {
     expect(mostTelling([onFront('fine-scratch', 3), onFront('dust', 2)])?.soil).toBe('fine-scratch');
     expect(mostTelling([])).toBeNull();
   });
+
+  it('says why something found is left, and not that nothing was found', () => {
+    const grip = assessSurface({ kind: 'slr-body', traits: {} }, [{ surface: 'grip-rubber', soil: 'sticky-coating', severity: 1 }]);
+    expect(grip.verdict).toBe('leave');
+    expect(grip.reason).toMatch(/two to twelve months/);
+    expect(assessSurface({ kind: 'lens', traits: {} }, []).reason).toBe('Nothing found.');
+  });
 });

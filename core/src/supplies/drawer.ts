@@ -2,6 +2,7 @@ import { benchState, type BenchEvent } from '../care/bench.js';
 import { inStockUnits } from '../care/knowledge/amounts.js';
 import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
 import type { CleaningPlan, OnHand, Step } from '../care/types.js';
+import { mayTouch } from './mayTouch.js';
 
 /** One thing in the drawer. Tools are washed; materials are used up, counted in their unit. */
 export type DrawerThing = {
@@ -65,6 +66,16 @@ export const mayDemote = ({ thing, role }: Pick<DrawerThing, 'thing' | 'role'>):
 
 /** After a wash a tool is clean and back at what it was sold for: a demoted glass cloth may return, a body cloth stays one. */
 export const washed = <T extends DrawerThing>(d: T): T => ({ ...d, state: 'clean', usesSinceWash: 0, role: soldFor(d.thing) });
+
+/** What else in the drawer would do as well for a step: of the same kind and width, fit, and kept for that surface. */
+export function alternativesFor<T extends DrawerThing & { id: string }>(step: Pick<Step, 'surface'>, id: Tool | Material, drawer: readonly T[]): T[] {
+  const widths = new Set(drawer.filter((d) => d.thing === id).map((d) => d.widthMm ?? null));
+  // Another width would be drawn in other lanes: that is another plan, not another pack.
+  if (widths.size > 1) return [];
+  return drawer.filter(
+    (d) => d.thing === id && d.stock !== 0 && mayTouch({ id, role: d.role, state: isFit(d) ? 'clean' : 'dirty' }, step.surface).ok,
+  );
+}
 
 /** What was taken of one thing: stock units of a material, or how often a tool was in hand. */
 export type Taking = { id: Tool | Material; thingId: string | null; quantity: number };

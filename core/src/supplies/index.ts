@@ -1,5 +1,6 @@
 export { mayTouch } from './mayTouch.js';
 export {
+  alternativesFor,
   consumptionOf,
   isFit,
   isTool,

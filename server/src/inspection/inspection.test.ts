@@ -112,7 +112,7 @@ describe('what was noted outdoors', () => {
   it('is what the next look expects, where it met the thing, and is not expected twice', async () => {
     const lens = await t.add('Was at the shore', { traits: { filterFitted: true } });
     await t.http
-      .post(routes.happened)
+      .post(routes.happenings)
       .send({ happening: 'spray', itemIds: [lens.id] })
       .expect(204);
     const doc = (await t.http.post(routes.looks).send({ itemId: lens.id }).expect(201)).body as LookDoc;

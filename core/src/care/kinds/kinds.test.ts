@@ -117,6 +117,12 @@ describe('a changed form', () => {
     expect(retrait('lens', old, { trait: 'yearMade', value: 2010 })).toMatchObject({ coating: 'multi', electronicContacts: true });
   });
 
+  it('goes back with a choice that is taken back: a port said to be glass, then acrylic again', () => {
+    const glass = retrait('port', withDefaults('port', {}), { trait: 'opticMaterial', value: 'glass' });
+    expect(glass.coating).toBe('multi');
+    expect(retrait('port', glass, { trait: 'opticMaterial', value: 'acrylic' })).toEqual(withDefaults('port', {}));
+  });
+
   it('asks of each kind only traits that are known', () => {
     for (const kind of ITEM_KINDS) for (const trait of traitsOf(kind)) expect(TRAITS, trait).toHaveProperty(trait);
   });

@@ -24,6 +24,12 @@ const traitIds = (kind: ItemKind): TraitId[] => Object.keys(kindFacts(kind).defa
 const kept = (kind: ItemKind, traits: Traits): Traits =>
   Object.fromEntries(OF_THE_THING.filter((t) => traitIds(kind).includes(t) && traits[t] !== undefined).map((t) => [t, traits[t]]));
 
+/** It stands otherwise than it would if nobody had said anything of it. */
+function isTouched(kind: ItemKind, traits: Traits, trait: TraitId): boolean {
+  const { [trait]: value, ...others } = traits;
+  return withDefaults(kind, others)[trait] !== value;
+}
+
 /** A person changed the kind, or one trait, of a thing on a form where every trait shows its value. */
 export type TraitChange = { kind: ItemKind } | { trait: TraitId; value: Traits[TraitId] };
 
@@ -35,7 +41,6 @@ export type TraitChange = { kind: ItemKind } | { trait: TraitId; value: Traits[T
 export function retrait(kind: ItemKind, traits: Traits, change: TraitChange): Traits {
   if ('kind' in change) return withDefaults(change.kind, kept(change.kind, traits));
   const said: Traits = { ...traits, [change.trait]: change.value };
-  const before = withDefaults(kind, kept(kind, traits));
-  const touched = traitIds(kind).filter((t) => t === change.trait || OF_THE_THING.includes(t) || traits[t] !== before[t]);
+  const touched = traitIds(kind).filter((t) => t === change.trait || OF_THE_THING.includes(t) || isTouched(kind, traits, t));
   return withDefaults(kind, Object.fromEntries(touched.map((t) => [t, said[t]])));
 }

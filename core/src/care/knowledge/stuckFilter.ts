@@ -32,7 +32,7 @@ export const FILTER_WAYS = [
   {
     id: 'pliers',
     name: 'Pliers, as a last resort',
-    how: 'Only on the filter’s rim, both jaws outside, a strip of tape over the front glass. The filter is given up.',
+    how: 'Only if it must come off now; otherwise shoot with it on. On the filter’s rim alone, both jaws outside, a strip of tape over the front glass. The filter is given up.',
     caution: 'If the ring breaks, its glass can splinter: eye protection, and the front of the lens covered and facing down.',
     where: 'anywhere',
     basis: commonPractice,

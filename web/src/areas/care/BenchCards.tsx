@@ -8,6 +8,9 @@ import { CautionLines } from './CautionLines';
 import { MotionDrawing } from './MotionDrawing';
 import { DryRun, PowerCheck, RunningExposure, StartExposure } from './SensorCards';
 import { StrokesDrawing } from './StrokesDrawing';
+import { Late, Reading } from './EndingCards';
+import { doneEvent } from './state';
+import { ThingChoice } from './ThingChoice';
 import { ANSWER_WORDS, EFFORT_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
 
 const Lines = ({ title, lines }: { title: string; lines: readonly string[] }) => (
@@ -39,8 +42,11 @@ const TurningButtons = ({ step, act }: { step: care.Step; act: (event: care.Benc
 
 const hasSensor = (step: care.Step): step is care.Step & { sensor: care.SensorWork } => step.sensor !== null;
 
-function StepCard({ step, attempt, traits }: { step: care.Step; attempt: number; traits: care.Traits }) {
+type StepCardProps = { step: care.Step; state: care.BenchState; traits: care.Traits; act: (event: care.BenchEvent) => void };
+
+function StepCard({ step, state, traits, act }: StepCardProps) {
   const facts = care.METHODS[step.method];
+  const { attempt } = state;
   return (
     <div className="space-y-4">
       <p className="text-soft">
@@ -53,13 +59,14 @@ function StepCard({ step, attempt, traits }: { step: care.Step; attempt: number;
       </h2>
       <p className="text-lg">
         {step.completes ? 'The brush let go of what sat in the rim: ' : ''}
-        {facts.how}
+        {care.howTo(step)}
       </p>
       {inHand(step) && (
         <p className="text-lg">
           <span className="text-soft">Take:</span> <b>{inHand(step)}</b>
         </p>
       )}
+      <ThingChoice step={step} taken={state.taken[step.id] ?? {}} act={act} />
       {step.fluidGoes && <p className="text-lg">{FLUID_WORDS[step.fluidGoes]}</p>}
       {step.sensor ? (
         <StrokesDrawing strokes={step.sensor.strokes} format={traits.sensorFormat ?? 'full-frame'} />
@@ -71,17 +78,18 @@ function StepCard({ step, attempt, traits }: { step: care.Step; attempt: number;
   );
 }
 
-const LOOK_TITLES: Record<care.Look['asks'], string> = { grains: 'Any grains left?', clean: 'Look', turning: 'Feel how it turns' };
+const LOOK_TITLES: Record<care.Look['asks'], string> = { grains: 'Any grains left?', crystals: 'Any salt left?', clean: 'Look', turning: 'Feel how it turns' };
 
-const LookCard = ({ step }: { step: care.Step }) => (
+const LookCard = ({ step, asks }: { step: care.Step; asks: care.Look['asks'] }) => (
   <div className="space-y-4">
     <p className="text-soft">
       <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after: {care.METHODS[step.method].name.toLowerCase()}
     </p>
-    <h2 className="text-2xl leading-none font-semibold">{LOOK_TITLES[step.look!.asks]}</h2>
+    <h2 className="text-2xl leading-none font-semibold">{asks === 'clean' && step.look!.asks !== 'clean' ? 'And the rest of it?' : LOOK_TITLES[asks]}</h2>
     <p className="text-lg">{step.look!.lamp}</p>
     <p className="text-lg">
-      <span className="text-soft">Look for:</span> {step.look!.for}
+      <span className="text-soft">Look for:</span>{' '}
+      {asks === step.look!.asks ? step.look!.for : 'Whatever else lies there: the grains or the salt are gone.'}
     </p>
   </div>
 );
@@ -176,8 +184,10 @@ export function Card({
   if (step && hasSensor(step) && waiting && waiting !== 'turning')
     return <SensorWaiting waiting={waiting} step={step} format={cleaning.request.item.traits.sensorFormat ?? 'full-frame'} act={act} />;
   if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare} />;
-  if (state.phase === 'step' && step) return <StepCard step={step} attempt={state.attempt} traits={cleaning.request.item.traits} />;
-  if (state.phase === 'look' && step) return <LookCard step={step} />;
+  if (state.phase === 'step' && step) return <StepCard step={step} state={state} traits={cleaning.request.item.traits} act={act} />;
+  if (state.phase === 'look' && step) return <LookCard step={step} asks={care.asksNow(state, step)} />;
+  if (state.phase === 'late' && step) return <Late step={step} act={act} />;
+  if (state.phase === 'reading' && step) return <Reading step={step} act={act} />;
   return (
     <div className="space-y-5">
       <Lines title="Done. Put it away" lines={cleaning.plan.close} />
@@ -212,20 +222,21 @@ export function Controls({
         <TurningButtons step={step} act={act} />
       </div>
     );
-  // Before a swab goes in, what to do stands on the card.
-  if (waiting) return null;
+  // Before a swab goes in, and where one is asked what a mark is, what to do stands on the card.
+  if (waiting || phase === 'late' || phase === 'reading') return null;
   if (phase === 'step' && step)
     return (
       <div className="space-y-3">
-        {hasSensor(step) && state.exposure && <RunningExposure step={step} act={act} exposure={state.exposure} />}
-        <BigButton filled className="w-full" onClick={() => act({ type: 'done', step: step.id })}>
-          {step.sensor ? 'Out, and nothing is inside' : 'Done, now look'}
+        {hasSensor(step) && state.exposure && <RunningExposure exposure={state.exposure} />}
+        <BigButton filled className="w-full" onClick={() => act(doneEvent(state, step, new Date()))}>
+          {step.sensor ? 'I am out, nothing is inside' : step.look ? 'Done, now look' : 'Done'}
         </BigButton>
       </div>
     );
   if (phase === 'look' && step?.look?.asks === 'turning') return <TurningButtons step={step} act={act} />;
   if (phase === 'look' && step) {
-    const words = ANSWER_WORDS[step.look!.asks === 'grains' ? 'grains' : 'clean'];
+    const asks = care.asksNow(state, step);
+    const words = ANSWER_WORDS[asks === 'turning' ? 'clean' : asks];
     return (
       <div className="grid grid-cols-3 gap-2">
         {care.ANSWERS.map((answer) => (

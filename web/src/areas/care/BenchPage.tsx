@@ -24,9 +24,7 @@ const StockShort = ({ fields, onAccept }: { fields: Record<string, string>; onAc
     <p className="font-semibold">The drawer held less than was used.</p>
     <ul>
       {Object.entries(fields).map(([material, message]) => (
-        <li key={material}>
-          {capital(care.thingName(material as care.Material))}: {message}
-        </li>
+        <li key={material}>{capital(message)}</li>
       ))}
     </ul>
     <Button className="mt-2" onClick={onAccept}>

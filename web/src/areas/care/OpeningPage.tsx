@@ -16,12 +16,13 @@ const EXPERIENCE_WORDS: Record<care.Experience, string> = {
   'this-type': 'I opened this type before',
 };
 const ADVICE_WORDS: Record<care.OpeningAdvice['advice'], string> = {
+  'free-filter': 'First free the filter',
   open: 'Go: undo that one ring, slowly',
   service: 'Hand it to a workshop',
   accept: 'Live with it',
 };
 /** What lies inside a thing, as far as a torch shows it. */
-const INSIDE: readonly care.Soil[] = ['fungus', 'haze', 'oil', 'internal-dust', 'separation'];
+const INSIDE: readonly care.Soil[] = ['fungus', 'haze', 'oil', 'dried-grease', 'internal-dust', 'separation'];
 
 const oneOf = <T extends string>(all: readonly T[], text: string | null, fallback: T): T => all.find((a) => a === text) ?? fallback;
 
@@ -117,7 +118,12 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
           </Notice>
           <CautionLines hazards={advice.cautions} />
           {start.error && <Failure error={start.error} />}
-          {!advice.forbidden && (
+          {advice.advice === 'free-filter' && (
+            <ButtonLink look="filled" to={`/gear/${item.id}/stuck-filter`}>
+              Free the filter
+            </ButtonLink>
+          )}
+          {!advice.forbidden && advice.advice !== 'free-filter' && (
             <Section title="Before the first ring">
               <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
                 {care.beforeOpening(depth).map((l) => (

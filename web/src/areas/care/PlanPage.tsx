@@ -1,4 +1,4 @@
-import type { ItemPage } from '@bright-keeper/contract';
+import type { Drawer, ItemPage } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -9,8 +9,8 @@ import { useItem, useSetStatus } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { useDrawer } from '../supplies/queries';
 import { CompareSchools } from './CompareSchools';
-import { comparedFrom, conditionsFrom, CONDITION_WORDS, placeFrom, schoolsFrom, withChoice } from './planChoices';
-import { Cautions, Missing, ReasonList, SchoolSwitches, SurfaceTabs, Toggle, Totals } from './PlanParts';
+import { AIR_WORDS, comparedFrom, conditionsFrom, CONDITION_WORDS, placeFrom, schoolsFrom, withChoice } from './planChoices';
+import { AirField, AlsoLook, Cautions, DrawerNote, Missing, Openings, ReasonList, SchoolSwitches, SurfaceTabs, Toggle, Totals } from './PlanParts';
 import { useStartCleaning } from './queries';
 import { KeepForHome } from './KeepForHome';
 import { SchoolNotes } from './SchoolNotes';
@@ -46,13 +46,13 @@ function Plan({
   item,
   mySchools,
   currency,
-  onHand,
+  drawer,
   sensorRehearsed,
 }: {
   item: ItemPage;
   mySchools: care.Schools;
   currency: string;
-  onHand: care.OnHand[] | null;
+  drawer: Drawer;
   sensorRehearsed: boolean;
 }) {
   const navigate = useNavigate();
@@ -68,7 +68,8 @@ function Plan({
     place,
     conditions,
     schools,
-    ...(onHand ? { onHand } : {}),
+    // An empty drawer means that none is kept.
+    ...(drawer.supplies.length > 0 ? { onHand: supplies.onHandFrom(drawer.supplies), moreOnHand: !drawer.isAll } : {}),
     sensorRehearsed,
   };
   const requestText = JSON.stringify(request);
@@ -76,12 +77,16 @@ function Plan({
   const plan = useMemo(() => care.planCleaning(JSON.parse(requestText) as care.PlanRequest), [requestText]);
   const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
 
-  const inPlan = [...new Set([...plan.steps, ...plan.refused, ...plan.handOver].map((s) => s.surface))];
+  const inPlan = [...new Set([...plan.steps, ...plan.refused, ...plan.handOver, ...plan.openings].map((s) => s.surface))];
   const surfaces = care.inWorkingOrder(inPlan);
   const asked = params.get('surface') as care.Surface | null;
   const selected =
     asked && surfaces.includes(asked) ? asked : (surfaces.find((s) => plan.steps.some((t) => t.surface === s)) ?? surfaces[0] ?? null);
   const strokes = plan.steps.find((s) => s.surface === selected && s.sensor)?.sensor?.strokes;
+  // Cold and damp are asked for only where a fluid would be used out there, or is held back by them.
+  const airDecides =
+    place === 'field' &&
+    (plan.steps.some((s) => s.fluidGoes || s.method === 'wet-wipe') || plan.refused.some((r) => r.rule === 'no-fluid-in-frost-or-dew'));
   const begin = () => start.mutate({ itemId: item.id, place, conditions, schools }, { onSuccess: (c) => void navigate(`/bench/${c.id}`) });
 
   return (
@@ -116,6 +121,10 @@ function Plan({
               {words}
             </Toggle>
           ))}
+        {airDecides &&
+          (Object.keys(AIR_WORDS) as (keyof typeof AIR_WORDS)[]).map((key) => (
+            <AirField key={key} label={AIR_WORDS[key]} value={params.get(key) ?? ''} onChange={(text) => set(key, text || null)} />
+          ))}
       </div>
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="min-w-0 space-y-4 lg:col-span-6">
@@ -133,6 +142,7 @@ function Plan({
             )}
           </div>
           {plan.steps.length > 0 && <Totals plan={plan} currency={currency} />}
+          {plan.steps.length > 0 && drawer.supplies.length > 0 && !drawer.isAll && <DrawerNote />}
           <SchoolSwitches
             schools={schools}
             used={care.CARE_SCHOOL_IDS}
@@ -155,11 +165,14 @@ function Plan({
                 : plan.summary}
             </Empty>
           )}
+          <Openings itemId={item.id} openings={plan.openings} />
+          <ReasonList title="What for" entries={plan.worthIt.filter((w) => w.surface === selected)} />
           <Cautions cautions={plan.cautions} />
           <Missing missing={plan.missing} />
           <ReasonList title="Waits for home" entries={plan.deferred} />
           {plan.deferred.length > 0 && <KeepForHome itemId={item.id} conditions={conditions} schools={schools} />}
           <ReasonList title="Leave alone" entries={plan.leaveAlone} />
+          <AlsoLook itemId={item.id} entries={plan.alsoLook} />
         </div>
       </div>
       {selected && (
@@ -184,15 +197,12 @@ export function PlanPage() {
   const failed = [item, settings, drawer].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
   if (!item.data || !settings.data || !drawer.data) return <Loading />;
-  const { supplies: things } = drawer.data;
-  // An empty drawer means that none is kept.
-  const onHand = things.length > 0 ? supplies.onHandFrom(things) : null;
   return (
     <Plan
       item={item.data}
       mySchools={settings.data.schools}
       currency={settings.data.currency}
-      onHand={onHand}
+      drawer={drawer.data}
       sensorRehearsed={settings.data.sensorRehearsedOn !== null}
     />
   );

@@ -8,7 +8,7 @@ const HELD_OPEN_WORDS: Record<sensor.HeldOpen, { name: string; how: string }> = 
   'cleaning-mode': { name: 'Cleaning mode', how: 'It stays open until you switch the camera off. Do that only when nothing is inside.' },
   'always-open': {
     name: 'Always open',
-    how: 'No shutter in the way. Switch off; some bodies close a shield at power-off: then use the mode instead.',
+    how: 'No shutter in the way. Some bodies close a shield at power-off: then use the mode instead.',
   },
   exposure: { name: 'A long exposure', how: 'The shutter closes by itself. A countdown tells you when to be out.' },
 };
@@ -17,6 +17,7 @@ type Act = (event: care.BenchEvent) => void;
 type StepProps = { step: care.Step & { sensor: care.SensorWork }; act: Act };
 
 const needed = (step: StepProps['step']) => sensor.exposureNeededS(step.sensor.strokes.lanes);
+const calm = (step: StepProps['step']) => sensor.calmExposureS(step.sensor.strokes.lanes);
 
 /** The seconds that are left, huge, and what they mean. */
 function Countdown({ exposure }: { exposure: sensor.Exposure }) {
@@ -49,12 +50,13 @@ function SecondsField({ value, onChange }: { value: number; onChange: (seconds: 
   );
 }
 
-const inRange = (seconds: number) => seconds >= sensor.SHORTEST_EXPOSURE_S && seconds <= sensor.LONGEST_EXPOSURE_S;
+const inRange = (seconds: number, { sensor: { strokes } }: StepProps['step']) =>
+  seconds <= sensor.LONGEST_EXPOSURE_S && !sensor.isTooShort(seconds, strokes.lanes);
 const now = () => new Date().toISOString();
 
 /** The dry run: the strokes without fluid and without touching, against the clock. Out in time counts; late is tried again. */
 export function DryRun({ step, act, format }: StepProps & { format: care.SensorFormatId }) {
-  const [seconds, setSeconds] = useState(needed(step));
+  const [seconds, setSeconds] = useState(calm(step));
   const [exposure, setExposure] = useState<sensor.Exposure | null>(null);
   const [late, setLate] = useState(false);
   const out = () => {
@@ -80,7 +82,7 @@ export function DryRun({ step, act, format }: StepProps & { format: care.SensorF
           I am out
         </BigButton>
       ) : (
-        <BigButton filled className="w-full" disabled={!inRange(seconds)} onClick={() => setExposure({ at: now(), seconds })}>
+        <BigButton filled className="w-full" disabled={!inRange(seconds, step)} onClick={() => setExposure({ at: now(), seconds })}>
           Start the dry run
         </BigButton>
       )}
@@ -115,6 +117,11 @@ export function PowerCheck({ step, act }: StepProps) {
           </label>
         ))}
       </fieldset>
+      {step.sensor.stabilised && (
+        <p className="rounded bg-lamp-tint px-4 py-2 text-lg">
+          The sensor floats: leave the power on so that it is held still, or use the maker’s mode. Hardly any weight on it.
+        </p>
+      )}
       <BigButton filled className="w-full" disabled={!full} onClick={() => act({ type: 'power-checked', step: step.id, heldOpen })}>
         Power is safe
       </BigButton>
@@ -123,19 +130,19 @@ export function PowerCheck({ step, act }: StepProps) {
 }
 
 export function StartExposure({ step, act }: StepProps) {
-  const [seconds, setSeconds] = useState(needed(step));
+  const [seconds, setSeconds] = useState(calm(step));
   return (
     <div className="space-y-4">
       <h2 className="text-2xl leading-none font-semibold">Open the shutter</h2>
       <p className="text-lg">
-        Swab wetted and in hand. Two strokes a lane want {needed(step)} s at least. Press here and on the camera’s release at the same
+        Swab wetted and in hand. Two strokes a lane want {needed(step)} s at least, {calm(step)} s if the camera gives them. Press here and on the camera’s release at the same
         moment.
       </p>
       <SecondsField value={seconds} onChange={setSeconds} />
       <BigButton
         filled
         className="w-full"
-        disabled={!inRange(seconds)}
+        disabled={!inRange(seconds, step)}
         onClick={() => act({ type: 'exposure', step: step.id, at: now(), seconds })}
       >
         The shutter is open
@@ -144,17 +151,13 @@ export function StartExposure({ step, act }: StepProps) {
   );
 }
 
-/** While it is open: how long still, and a fresh start when it closed too soon. */
-export function RunningExposure({ step, act, exposure }: StepProps & { exposure: sensor.Exposure }) {
+/** While it is open: how long still. Out has to be said before it closes; after that it is asked what was inside. */
+export function RunningExposure({ exposure }: { exposure: sensor.Exposure }) {
   const closed = sensor.exposureAt(exposure, useNow(500)).phase === 'closed';
   return (
     <div className="space-y-3">
       <Countdown exposure={exposure} />
-      {closed && (
-        <BigButton className="w-full" onClick={() => act({ type: 'exposure', step: step.id, at: now(), seconds: exposure.seconds })}>
-          Not done yet: open it again
-        </BigButton>
-      )}
+      {closed && <p className="text-lg font-semibold text-act">It has closed. Say below whether you are out; nothing goes in again now.</p>}
     </div>
   );
 }

@@ -123,9 +123,10 @@ function Closing({ record, draft, act }: { record: Teardown; draft: TeardownDraf
 }
 
 /** The ladder for a face that has been laid bare, for what the last look saw inside. */
-function ExposedFace({ item, schools }: { item: ItemPage; schools: care.Schools }) {
+function ExposedFace({ item, schools, depth }: { item: ItemPage; schools: care.Schools; depth: care.Depth }) {
   const seen = item.surfaces.find((s) => s.surface === 'inner-glass')?.findings[0] ?? { soil: 'haze' as const, severity: 2 as const };
-  const plan = care.planExposedFace({ item: { kind: item.kind, traits: item.traits }, schools }, seen);
+  if (!care.mayAskToOpen(item.kind) || depth === 'deeper') return null;
+  const plan = care.planExposedFace({ item: { kind: item.kind, traits: item.traits }, schools }, seen, depth);
   const surface = plan.steps[0]?.surface;
   if (!surface) return null;
   return (
@@ -206,7 +207,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
               ))}
             </ul>
           </Section>
-          {opening && <ExposedFace item={item} schools={schools} />}
+          {opening && <ExposedFace item={item} schools={schools} depth={record.depth} />}
         </div>
       </div>
     </Page>

@@ -31,7 +31,10 @@ function StepOnRung({ step, order, standing }: { step: care.Step; order: number;
   );
 }
 
-const refusedName = (r: care.Refusal) => (r.method ? care.METHODS[r.method].name : r.material!.replaceAll('-', ' '));
+const refusedName = (r: care.Refusal) => {
+  if (r.method) return care.METHODS[r.method].name;
+  return r.tool ? care.TOOLS[r.tool].name : r.material!.replaceAll('-', ' ');
+};
 
 /**
  * The rungs are contact levels, the least touch at the foot; steps hang on their rungs, what is ruled out is struck
@@ -41,8 +44,9 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
   const steps = plan.steps.filter((s) => s.surface === surface);
   const refused = plan.refused.filter((r) => r.surface === surface);
   const handOver = plan.handOver.filter((h) => h.surface === surface);
+  const openings = plan.openings.filter((o) => o.surface === surface);
   const levelOf = (r: care.Refusal) => (r.method ? care.METHODS[r.method].level : null);
-  const top = Math.max(4, ...steps.map((s) => s.level), ...refused.map((r) => levelOf(r) ?? 0), handOver.length > 0 ? 7 : 0);
+  const top = Math.max(4, ...steps.map((s) => s.level), ...refused.map((r) => levelOf(r) ?? 0), handOver.length > 0 ? 7 : 0, openings.length > 0 ? 6 : 0);
   const loose = refused.filter((r) => levelOf(r) === null);
   return (
     <div>
@@ -51,15 +55,24 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
           const here = steps.filter((s) => s.level === level);
           const out = refused.filter((r) => levelOf(r) === level);
           const handed = level === 7 ? handOver : [];
+          const offered = level === 6 ? openings : [];
           const lit = here.some((s) => s.id === standing);
           return (
             <li key={level} className={`grid grid-cols-[7.5rem_1fr] border-t-2 ${lit ? 'border-lamp' : 'border-line'}`}>
-              <p className={`px-3 py-2 text-sm ${here.length + handed.length > 0 ? 'font-semibold' : 'text-soft'}`}>
+              <p className={`px-3 py-2 text-sm ${here.length + handed.length + offered.length > 0 ? 'font-semibold' : 'text-soft'}`}>
                 <span className="font-mono">{level}</span> {LEVEL_WORDS[level]}
               </p>
               <ul className="min-h-9 space-y-1 py-1 pr-2">
                 {here.map((step) => (
                   <StepOnRung key={step.id} step={step} order={steps.indexOf(step) + 1} standing={step.id === standing} />
+                ))}
+                {offered.map((o) => (
+                  <li key={o.soil} className="px-2 py-1">
+                    <span className="font-semibold">
+                      {care.METHODS[o.method].name}: {care.SOILS[o.soil].name}
+                    </span>
+                    <span className="block text-sm text-soft">Only after the go or no-go: {o.reason}</span>
+                  </li>
                 ))}
                 {handed.map((h, i) => (
                   <li key={i} className="px-2 py-1">

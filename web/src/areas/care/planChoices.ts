@@ -1,13 +1,26 @@
 import { care } from '@bright-keeper/core';
 
 /** The choices of a plan live in the address, so that a reload or a link shows the same plan. */
-export const CONDITION_WORDS = { wind: 'Wind', blowingSand: 'Blowing sand', rain: 'Rain or spray' } as const;
+export const CONDITION_WORDS = { wind: 'Wind', blowingSand: 'Blowing sand', rain: 'Heavy rain', freshWater: 'Fresh water with me' } as const;
+
+/** The air, where it decides whether fluid may be used out there. */
+export const AIR_WORDS = { temperatureC: 'Air, °C', humidityPct: 'Humidity, %' } as const;
+const AIR_BOUNDS = { temperatureC: [-60, 70], humidityPct: [0, 100] } as const;
+
+/** A reading from the address; undefined where none, or none that can be, stands there. */
+function airFrom(params: URLSearchParams, key: keyof typeof AIR_WORDS): Partial<care.Conditions> {
+  const text = params.get(key);
+  const value = Number(text);
+  const [low, high] = AIR_BOUNDS[key];
+  return text !== null && text.trim() !== '' && value >= low && value <= high ? { [key]: value } : {};
+}
 
 export const placeFrom = (params: URLSearchParams): care.Place => (params.get('place') === 'field' ? 'field' : 'home');
 
 export function conditionsFrom(params: URLSearchParams): care.Conditions {
   if (placeFrom(params) === 'home') return {};
-  return { wind: params.has('wind'), blowingSand: params.has('blowingSand'), rain: params.has('rain') };
+  const told = Object.keys(CONDITION_WORDS).map((key) => [key, params.has(key)] as const);
+  return { ...(Object.fromEntries(told) as care.Conditions), ...airFrom(params, 'temperatureC'), ...airFrom(params, 'humidityPct') };
 }
 
 /** The user's schools, with what was chosen for this plan alone laid over them. */

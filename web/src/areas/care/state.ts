@@ -9,14 +9,21 @@ export type BenchAction = { type: 'event'; event: care.BenchEvent } | { type: 'u
 export const benchReducer = (draft: BenchDraft, action: BenchAction): BenchDraft =>
   action.type === 'undo' ? { events: draft.events.slice(0, -1) } : { events: [...draft.events, action.event] };
 
+/** Done with a step; where a shutter is held open by an exposure, when it was said decides whether it was in time. */
+export const doneEvent = ({ exposure }: Pick<care.BenchState, 'exposure'>, step: care.Step, now: Date): care.BenchEvent => ({
+  type: 'done',
+  step: step.id,
+  ...(exposure ? { at: now.toISOString() } : {}),
+});
+
 /** What a key means where one stands; null when it means nothing there. */
-export function actionFor(command: BenchCommand, state: care.BenchState): BenchAction | null {
+export function actionFor(command: BenchCommand, state: care.BenchState, now: () => Date = () => new Date()): BenchAction | null {
   const { phase, step } = state;
   if (command === 'back') return { type: 'undo' };
   if (phase === 'prepare') return command === 'forward' ? { type: 'event', event: { type: 'ready' } } : null;
   // A shutter, a power check or a feel of the ring is never skipped by a pedal.
   if (phase === 'step' && step && care.waitingFor(state)) return null;
-  if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: { type: 'done', step: step.id } } : null;
+  if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: doneEvent(state, step, now()) } : null;
   if (phase === 'look' && step && step.look?.asks !== 'turning' && command !== 'forward')
     return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
   return null;

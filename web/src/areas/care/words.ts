@@ -36,6 +36,11 @@ export const ANSWER_WORDS: Record<Exclude<care.Look['asks'], 'turning'>, Record<
     better: { name: 'Better', then: 'once more, fresh patch' },
     'no-change': { name: 'Still there', then: 'next rung' },
   },
+  crystals: {
+    'clean-enough': { name: 'No salt left', then: 'the way is free' },
+    better: { name: 'Less', then: 'fresh water once more' },
+    'no-change': { name: 'Still crystals', then: 'nothing goes over it' },
+  },
   grains: {
     'clean-enough': { name: 'No grains left', then: 'the way is free' },
     better: { name: 'Fewer', then: 'once more' },
@@ -47,6 +52,8 @@ export const EFFORT_WORDS: Record<care.Effort, string> = { free: 'Free', light: 
 
 const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
   drop: ['drop', 'drops'],
+  spray: ['fine mist', 'fine mists'],
+  mL: ['mL', 'mL'],
   sheet: ['sheet', 'sheets'],
   swab: ['swab', 'swabs'],
   wipe: ['wipe', 'wipes'],
@@ -56,15 +63,32 @@ const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
 /** "2 drops of lens fluid", "1 sealed wet wipe", or "fresh water". */
 export function amountWords({ material, amount: { quantity, unit } }: care.Use): string {
   const { name } = care.MATERIALS[material];
-  if (material === 'water') return quantity > 20 ? 'fresh water' : 'a little fresh water';
+  if (material === 'water') return care.inStockUnits({ quantity, unit }) > 20 ? 'fresh water' : 'a little fresh water';
   const [one, many] = UNIT_WORDS[unit];
   if (name.includes(one)) return quantity === 1 ? `1 ${name}` : `${quantity} × ${name}`;
   return `${quantity} ${quantity === 1 ? one : many} of ${name}`;
 }
 
-/** What to take in hand for a step. */
-export const inHand = (step: care.Step): string =>
-  [...(step.tool ? [care.TOOLS[step.tool].name] : []), ...step.uses.map(amountWords)].join(', ');
+/** What to take in hand for a step: this very cloth, and so much of what is used up. */
+export const inHand = (step: care.Step): string => {
+  const called = (id: care.Tool | care.Material) => step.takes.find((t) => t.id === id)?.label;
+  return [
+    ...(step.tool ? [called(step.tool) ?? care.TOOLS[step.tool].name] : []),
+    ...step.uses.map((use) => {
+      const label = called(use.material);
+      // A width or a note tells one pack from another; the plain name is in the amount already.
+      return label && label !== care.MATERIALS[use.material].name ? `${amountWords(use)} (${label})` : amountWords(use);
+    }),
+  ].join(', ');
+};
+
+/** What the marks that outlast every rung are told apart by. */
+export const READING_WORDS: Record<care.Reading, { name: string; tell: string }> = {
+  film: { name: 'A film', tell: 'It moves or smears under the wipe: another fluid may take it.' },
+  deeper: { name: 'It lies deeper', tell: 'It stays put against the rim while this face turns, or while the filter turns before it.' },
+  damage: { name: 'Damage', tell: 'It catches the light the same after every rung, from the same angle.' },
+  unsure: { name: 'I cannot tell', tell: 'Then stop: rubbing on finds out the hard way.' },
+};
 
 export const basisWords = (basis: care.Basis): string => {
   switch (basis.kind) {

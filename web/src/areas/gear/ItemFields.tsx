@@ -1,11 +1,16 @@
 import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { ReactNode } from 'react';
-import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
+import { Controller, useWatch, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { toNumber } from '../../ui/toNumber';
 import { choiceWords } from './words';
 
-type FormProps = { control: Control<ItemInput>; register: UseFormRegister<ItemInput>; errors: FieldErrors<ItemInput> };
+type FormProps = {
+  control: Control<ItemInput>;
+  register: UseFormRegister<ItemInput>;
+  errors: FieldErrors<ItemInput>;
+  changeTrait: (trait: care.TraitId, before: care.Traits) => void;
+};
 
 /** A label, its field, and beneath it what is wrong or why it is asked. */
 export function Field({
@@ -91,25 +96,35 @@ export function KindField({ control, onKind }: Pick<FormProps, 'control'> & { on
   );
 }
 
+/** Kind and trait changes go through one function; the value before the change says what was still as preset. */
+function useTrait(trait: care.TraitId, form: FormProps) {
+  const before = useWatch({ control: form.control, name: 'traits' });
+  const kind = useWatch({ control: form.control, name: 'kind' });
+  const preset = care.presetsFor(kind, before).findLast((p) => p.trait === trait && p.value === before[trait]);
+  return { preset, onChange: () => form.changeTrait(trait, before) };
+}
+
 function TraitField({ trait, form }: { trait: care.TraitId; form: FormProps }) {
   const facts: care.TraitFacts = care.TRAITS[trait];
+  const { preset, onChange } = useTrait(trait, form);
+  const why = preset?.why ?? facts.why;
   const id = `trait-${trait}`;
   const error = (form.errors.traits as Record<string, { message?: string }> | undefined)?.[trait]?.message;
   switch (facts.input) {
     case 'yes-no':
       return (
         <label className="flex min-h-11 cursor-pointer items-start gap-3 rounded border border-line px-3 py-2 has-[:checked]:border-glass has-[:checked]:bg-glass-tint">
-          <input type="checkbox" className="check mt-1" {...form.register(`traits.${trait}`)} />
+          <input type="checkbox" className="check mt-1" {...form.register(`traits.${trait}`, { onChange })} />
           <span>
             {facts.name}
-            <span className="block text-sm text-soft">{facts.why}</span>
+            <span className="block text-sm text-soft">{why}</span>
           </span>
         </label>
       );
     case 'choice':
       return (
-        <Field label={facts.name} id={id} error={error} hint={facts.why}>
-          <select id={id} className="input" {...form.register(`traits.${trait}`)}>
+        <Field label={facts.name} id={id} error={error} hint={why}>
+          <select id={id} className="input" {...form.register(`traits.${trait}`, { onChange })}>
             {facts.choices.map((choice) => (
               <option key={choice} value={choice}>
                 {choiceWords(choice)}
@@ -120,13 +135,13 @@ function TraitField({ trait, form }: { trait: care.TraitId; form: FormProps }) {
       );
     case 'number':
       return (
-        <Field label={facts.name} id={id} error={error} hint={facts.why}>
+        <Field label={facts.name} id={id} error={error} hint={why}>
           <input
             id={id}
             inputMode="decimal"
             className="input"
             {...invalid(id, error)}
-            {...form.register(`traits.${trait}`, { setValueAs: toNumber })}
+            {...form.register(`traits.${trait}`, { setValueAs: toNumber, onChange })}
           />
         </Field>
       );

@@ -1,13 +1,11 @@
 import type { ItemPage } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
 import { ButtonLink, Section } from '../../ui/parts';
-
-/** Things that may be opened at all are asked about; the page itself says no where it must. */
-const OPENED: readonly ItemPage['kind'][] = ['lens', 'teleconverter', 'eyepiece', 'binocular', 'viewfinder-loupe'];
 
 /** Ways out of the ladder: a stuck filter, and what lies behind a ring. */
 export function MechanicalCare({ item }: { item: ItemPage }) {
   const hasFilter = item.kind === 'lens' && item.traits.filterFitted;
-  const opens = OPENED.includes(item.kind);
+  const opens = care.mayAskToOpen(item.kind);
   if (!hasFilter && !opens) return null;
   return (
     <Section title="With tools">

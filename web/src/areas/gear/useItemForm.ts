@@ -16,11 +16,12 @@ export function useItemForm(start: ItemInput) {
     defaultValues: { ...start, traits: filledTraits(start.kind, start.traits) },
     resolver: joiResolver(itemInput, JOI_OPTIONS),
   });
-  /** Another kind asks for other traits; those both have are kept. */
-  const changeKind = (kind: care.ItemKind) => {
-    const current = form.getValues('traits');
-    const shared = Object.fromEntries(Object.entries(current).filter(([t]) => care.traitsOf(kind).includes(t as care.TraitId)));
-    form.setValue('traits', filledTraits(kind, shared));
+  /** Another kind sets the traits anew; only what is true of the thing itself is kept. */
+  const changeKind = (kind: care.ItemKind) => form.setValue('traits', care.retrait(form.getValues('kind'), form.getValues('traits'), { kind }));
+  /** A trait that others are preset by (its year, above all) moves those nobody has set otherwise. */
+  const changeTrait = (trait: care.TraitId, before: care.Traits) => {
+    const now = form.getValues('traits');
+    form.setValue('traits', care.retrait(form.getValues('kind'), before, { trait, value: now[trait] }));
   };
   /** Puts the server's messages beside their fields; what was typed stays. */
   const showProblem = (error: unknown) => {
@@ -29,5 +30,5 @@ export function useItemForm(start: ItemInput) {
   };
   const kind = form.watch('kind');
   const fields = { control: form.control, register: form.register, errors: form.formState.errors };
-  return { form, kind, fields, changeKind, showProblem };
+  return { form, kind, fields: { ...fields, changeTrait }, changeKind, showProblem };
 }

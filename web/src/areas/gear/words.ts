@@ -7,7 +7,12 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
 export const OUTCOME_WORDS: Record<care.Outcome, string> = {
   'clean-enough': 'clean enough',
   'stopped-by-grit': 'stopped: grains were left',
+  'stopped-by-salt': 'stopped: salt was left',
+  'film-left': 'a film is left',
+  'lies-deeper': 'lies deeper',
+  'is-damage': 'damage, not dirt',
   'did-not-come-off': 'did not come off',
+  'shutter-closed-on-it': 'the shutter closed on it',
   left: 'left on purpose',
   'not-reached': 'not reached',
 };
@@ -72,4 +77,5 @@ export function logWords(data: LogData): Words {
 }
 
 /** A trait's choice in words. */
-export const choiceWords = (choice: string): string => choice.replaceAll('-', ' ');
+const CHOICE_WORDS: Record<string, string> = { multi: 'many hard layers', single: 'one soft layer', none: 'bare, no coating' };
+export const choiceWords = (choice: string): string => CHOICE_WORDS[choice] ?? choice.replaceAll('-', ' ');

@@ -1,8 +1,9 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useLocation, useSearchParams } from 'react-router';
 import { Button, Empty, Page, Section } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
-import { CHAPTERS, search, type Entry } from './entries';
+import { CHAPTERS, type Chapter, type Entry } from './entries';
+import { search } from './search';
 
 function EntryCard({ entry, marked }: { entry: Entry; marked: boolean }) {
   return (
@@ -13,6 +14,28 @@ function EntryCard({ entry, marked }: { entry: Entry; marked: boolean }) {
       ))}
       <p className="mt-1 text-sm text-soft">{entry.basis}</p>
     </article>
+  );
+}
+
+/** A long chapter shows its beginning first. */
+const FIRST = 12;
+
+function Entries({ chapter: { id, entries }, marked }: { chapter: Chapter; marked: string }) {
+  const [all, setAll] = useState(false);
+  const short = id === 'situations' && !all && !entries.slice(FIRST).some((e) => e.id === marked);
+  return (
+    <>
+      <div className="grid gap-3 md:grid-cols-2">
+        {(short ? entries.slice(0, FIRST) : entries).map((e) => (
+          <EntryCard key={e.id} entry={e} marked={e.id === marked} />
+        ))}
+      </div>
+      {short && entries.length > FIRST && (
+        <Button className="mt-3" onClick={() => setAll(true)}>
+          Show all {entries.length}
+        </Button>
+      )}
+    </>
   );
 }
 
@@ -36,7 +59,7 @@ export function HandbookPage() {
         <SearchField
           className="w-full md:w-96"
           label="Search the handbook"
-          placeholder="salt, mirror, alcohol…"
+          placeholder="print and sand on the front…"
           value={text}
           onChange={(next) => setParams(next ? { search: next } : {}, { replace: true })}
         />
@@ -57,11 +80,7 @@ export function HandbookPage() {
         {chapters.map((chapter) => (
           <div key={chapter.id} id={chapter.id} className="scroll-mt-4">
             <Section title={chapter.title} aside={`${chapter.entries.length}`}>
-              <div className="grid gap-3 md:grid-cols-2">
-                {chapter.entries.map((e) => (
-                  <EntryCard key={e.id} entry={e} marked={e.id === marked} />
-                ))}
-              </div>
+              <Entries key={text} chapter={chapter} marked={marked} />
             </Section>
           </div>
         ))}

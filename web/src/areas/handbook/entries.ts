@@ -1,6 +1,7 @@
 import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care/words';
+import { situationEntries } from './situations';
 
 export type Entry = { id: string; title: string; lines: string[]; basis: string };
 export type Chapter = { id: string; title: string; entries: Entry[] };
@@ -121,7 +122,7 @@ const withTools = (): Entry[] => [
     id: `opening-${depth}`,
     title: `Opening ${care.DEPTH_NAMES[depth]}`,
     lines:
-      depth === 'deeper' ? ['A workshop’s job, unless you know this type: one ring is where the owner stops.'] : care.beforeOpening(depth),
+      care.beforeOpening(depth),
     basis: 'Common practice.',
   })),
   ...Object.entries(care.RUB_TESTS).map(([id, { name, with: pad, strokes, forceN, basis }]) => ({
@@ -194,6 +195,7 @@ const places = (): Entry[] =>
 
 /** Everything the application knows, from the very tables it decides by. */
 export const CHAPTERS: Chapter[] = [
+  { id: 'situations', title: 'What if…', entries: situationEntries() },
   { id: 'methods', title: 'Methods, by rung', entries: methods() },
   { id: 'soils', title: 'Dirt and damage', entries: soils() },
   { id: 'rules', title: 'Rules that hold always', entries: rules() },
@@ -206,13 +208,3 @@ export const CHAPTERS: Chapter[] = [
   { id: 'storing', title: 'Air, fungus and desiccant', entries: storing() },
   { id: 'rhythms', title: 'Rhythms', entries: rhythms() },
 ];
-
-/** The chapters with only the entries that hold every word of the search. */
-export function search(chapters: readonly Chapter[], text: string): Chapter[] {
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const holds = (entry: Entry) => {
-    const all = [entry.title, ...entry.lines, entry.basis].join(' ').toLowerCase();
-    return words.every((w) => all.includes(w));
-  };
-  return chapters.map((c) => ({ ...c, entries: c.entries.filter(holds) })).filter((c) => c.entries.length > 0);
-}

@@ -1,4 +1,4 @@
-import type { ItemPage, LookDoc } from '@bright-keeper/contract';
+import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
@@ -14,6 +14,12 @@ import { useSettings } from '../settings/queries';
 import { FindingsPicker } from './FindingsPicker';
 import { cacheLook, saveLook, useDropLook, useFinishLook, useLook } from './queries';
 import { answerFor, lookReducer, type LookAction, type LookDraft } from './state';
+
+/** What was noted outdoors can always be tapped, whatever this surface usually shows. */
+const mayShowWith = (usual: readonly care.Soil[], answer: LookAnswer | undefined): readonly care.Soil[] => [
+  ...usual,
+  ...(answer?.findings.map((f) => f.soil).filter((soil) => !usual.includes(soil)) ?? []),
+];
 
 const draftOf = (look: LookDoc): LookDraft => ({ at: look.at, answers: look.answers });
 
@@ -158,9 +164,14 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
               {index + 1} of {steps.length}
             </span>
           </div>
+          {answer?.noted && (
+            <p className="rounded bg-lamp-tint px-3 py-2">
+              Noted outdoors: {care.HAPPENINGS[answer.noted].name.toLowerCase()}. Is it there?
+            </p>
+          )}
           <FindingsPicker
             key={step.surface}
-            mayShow={step.mayShow}
+            mayShow={mayShowWith(step.mayShow, answer)}
             findings={answer?.findings ?? []}
             onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })}
           />

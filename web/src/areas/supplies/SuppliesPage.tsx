@@ -5,7 +5,10 @@ import { useState } from 'react';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
+import { IsThisAll } from './IsThisAll';
+import { Starters } from './Starters';
 import { SupplyForm } from './SupplyForm';
+import { stockWords } from './words';
 
 const NEW: SupplyInput = {
   thing: 'bulb-blower',
@@ -28,7 +31,8 @@ const ROLES: { role: care.ToolRole; title: string; what: string }[] = [
 /** Whether it can be used now, and if not why. */
 function fitness({ thing, state, usesSinceWash, stock }: Supply): { words: string; fit: boolean } {
   if (stock === 0) return { words: 'used up', fit: false };
-  if (stock !== null) return { words: `${stock} ${care.MATERIALS[thing as care.Material].unit}${stock === 1 ? '' : 's'} left`, fit: true };
+  if (stock !== null) return { words: `${stockWords(thing, stock)} left`, fit: true };
+  if (!supplies.isTool(thing)) return { words: 'not counted', fit: true };
   if (state === 'dirty') return { words: 'dirty', fit: false };
   if (!supplies.isWashable(thing)) return { words: 'clean', fit: true };
   const fit = supplies.isFit({ thing, state, usesSinceWash });
@@ -57,7 +61,7 @@ function SupplyRow({ supply }: { supply: Supply }) {
   const demote = useDemote();
   const update = useUpdateSupply(supply.id);
   const remove = useRemoveSupply();
-  const { id, version, thing, state, stock, note } = supply;
+  const { id, version, thing, state, note } = supply;
   const name = capital(care.thingName(thing));
   const { words, fit } = fitness(supply);
   const demoted = supplies.soldFor(thing) !== supply.role;
@@ -84,7 +88,7 @@ function SupplyRow({ supply }: { supply: Supply }) {
             Washed
           </Button>
         )}
-        {stock === null && state === 'clean' && (
+        {supplies.isTool(thing) && state === 'clean' && (
           <Button look="quiet" onClick={fallen}>
             It fell, or got dirty
           </Button>
@@ -124,7 +128,9 @@ export function SuppliesPage() {
       title="Supplies"
       sub={
         all.length > 0
-          ? 'Plans use only what is here and fit, and say what is missing.'
+          ? drawer.data.isAll
+            ? 'Plans use only what is here and fit, and say what is missing.'
+            : 'What is listed counts as it says; what is not listed is assumed at hand.'
           : 'No drawer is kept, so plans assume that everything is at hand.'
       }
       actions={all.length > 0 && !adding && addButton}
@@ -140,10 +146,14 @@ export function SuppliesPage() {
           />
         )}
         {all.length === 0 && !adding && (
-          <Empty title="The drawer is empty" action={addButton}>
-            List what you have, and plans keep to it: no cloth that touched a shell comes near glass, and the bench counts drops and sheets.
-          </Empty>
+          <>
+            <Empty title="The drawer is empty" action={addButton}>
+              List what you have, and plans keep to it: no cloth that touched a shell comes near glass, and the bench counts drops and sheets.
+            </Empty>
+            <Starters />
+          </>
         )}
+        {all.length > 0 && <IsThisAll isAll={drawer.data.isAll} />}
         <div className="grid gap-6 md:grid-cols-2">
           {ROLES.map(({ role, title, what }) => {
             const own = all.filter((s) => s.role === role);

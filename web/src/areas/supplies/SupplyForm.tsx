@@ -1,7 +1,8 @@
 import { JOI_OPTIONS, supplyInput, type SupplyInput } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm, type Control } from 'react-hook-form';
+import { useState } from 'react';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
@@ -10,6 +11,31 @@ import { Field } from '../gear/ItemFields';
 
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
 const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
+
+/** Millilitres as a person reads them off a bottle; kept in drops, as the bench takes them. */
+function MillilitresField({ control, name, id, invalid }: { control: Control<SupplyInput>; name: 'stock' | 'packSize'; id: string; invalid: boolean }) {
+  const [text, setText] = useState<string>();
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <input
+          id={id}
+          inputMode="decimal"
+          className="input"
+          aria-invalid={invalid}
+          value={text ?? (field.value === null ? '' : String(care.dropsToMl(field.value)))}
+          onChange={(e) => {
+            setText(e.target.value);
+            const mL = toNumber(e.target.value);
+            field.onChange(typeof mL === 'number' ? care.mlToDrops(mL) : mL);
+          }}
+        />
+      )}
+    />
+  );
+}
 
 type Props = { start: SupplyInput; save: (input: SupplyInput) => Promise<unknown>; onDone: () => void; error: unknown; verb: string };
 
@@ -22,10 +48,13 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
   const isTool = supplies.isTool(thing);
   const chooseThing = (next: care.Tool | care.Material) => {
     setValue('thing', next);
-    setValue('stock', supplies.isTool(next) ? null : (watch('stock') ?? 0));
+    // Drops are no sheets: another thing is counted anew.
+    setValue('stock', null);
+    setValue('packSize', null);
   };
   const submit = handleSubmit(saveForm(save, onDone, setError));
-  const unit = isTool ? '' : care.MATERIALS[thing].unit;
+  const isFluid = care.isFluid(thing);
+  const unit = isTool ? '' : isFluid ? 'mL' : `${care.MATERIALS[thing].unit}s`;
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="sheet space-y-4 p-4" aria-label={verb}>
       <Field label="What" id="thing" error={errors.thing?.message}>
@@ -48,31 +77,39 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
       </Field>
       {!isTool && (
         <div className="grid gap-4 sm:grid-cols-2">
-          <Field label={`How many are left (${unit}s)`} id="stock" error={errors.stock?.message}>
-            <input
-              id="stock"
-              inputMode="numeric"
-              className="input"
-              aria-invalid={!!errors.stock}
-              {...register('stock', { setValueAs: toNumber })}
-            />
+          <Field label={`How much is left (${unit})`} id="stock" error={errors.stock?.message} hint="Empty: nobody counted.">
+            {isFluid ? (
+              <MillilitresField key={thing} control={form.control} name="stock" id="stock" invalid={!!errors.stock} />
+            ) : (
+              <input
+                id="stock"
+                inputMode="numeric"
+                className="input"
+                aria-invalid={!!errors.stock}
+                {...register('stock', { setValueAs: toNumber })}
+              />
+            )}
           </Field>
           <Field label="Opened on" id="openedOn" error={errors.openedOn?.message}>
             <input id="openedOn" type="date" className="input" {...register('openedOn', { setValueAs: (v: string | null) => v || null })} />
           </Field>
           <Field
-            label={`A pack holds (${unit}s)`}
+            label={`A pack holds (${unit})`}
             id="packSize"
             error={errors.packSize?.message}
-            hint={unit === 'drop' ? '20 drops to the mL.' : ''}
+            hint={isFluid ? 'A drop is 0.05 mL.' : ''}
           >
-            <input
-              id="packSize"
-              inputMode="numeric"
-              className="input"
-              aria-invalid={!!errors.packSize}
-              {...register('packSize', { setValueAs: toNumber })}
-            />
+            {isFluid ? (
+              <MillilitresField key={thing} control={form.control} name="packSize" id="packSize" invalid={!!errors.packSize} />
+            ) : (
+              <input
+                id="packSize"
+                inputMode="numeric"
+                className="input"
+                aria-invalid={!!errors.packSize}
+                {...register('packSize', { setValueAs: toNumber })}
+              />
+            )}
           </Field>
           <Field label="A pack costs" id="packPrice" error={errors.packPrice?.message}>
             <input

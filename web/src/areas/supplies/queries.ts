@@ -1,4 +1,5 @@
 import { routes, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import type { supplies } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { queryClient } from '../../api/client';
 import { http } from '../../api/http';
@@ -11,6 +12,11 @@ export const useAddSupply = () =>
   useMutation({ mutationFn: (input: SupplyInput) => http.post<Supply>(routes.supplies, input), onSettled: drawerChanged });
 export const useUpdateSupply = (id: string) =>
   useMutation({ mutationFn: (change: SupplyUpdate) => http.put<Supply>(routes.supply(id), change), onSettled: drawerChanged });
+
+export const useStartDrawer = () =>
+  useMutation({ mutationFn: (starter: supplies.StarterId) => http.post<Drawer>(routes.startDrawer, { starter }), onSettled: drawerChanged });
+export const useDrawerIsAll = () =>
+  useMutation({ mutationFn: (isAll: boolean) => http.put<Drawer>(routes.drawerIsAll, { isAll }), onSettled: drawerChanged });
 
 type Act = { id: string; version: number };
 export const useWash = () =>

@@ -1,8 +1,6 @@
 import type { SurfaceState } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { useMemo, type KeyboardEvent } from 'react';
-import type { Region } from './drawing';
-import { drawingOf } from './drawings';
 import { PatternDefs, patternId } from './patterns';
 import { surfaceLook, TONE_CLASSES } from './surfaceLook';
 
@@ -24,7 +22,7 @@ function RegionShape({
   selected,
   onSelect,
 }: {
-  region: Region;
+  region: care.Region;
   known: Known | undefined;
   selected: boolean;
   onSelect: Props['onSelect'];
@@ -65,7 +63,7 @@ function RegionShape({
 }
 
 /** The name of the selected surface on a leader, kept inside the drawing. */
-function Label({ region, width, height }: { region: Region; width: number; height: number }) {
+function Label({ region, width, height }: { region: care.Region; width: number; height: number }) {
   const [x, y] = region.at;
   const text = care.SURFACES[region.surface].name;
   const textWidth = text.length * 8.6 + 20;
@@ -84,7 +82,7 @@ function Label({ region, width, height }: { region: Region; width: number; heigh
   );
 }
 
-function Count({ region, touches }: { region: Region; touches: number }) {
+function Count({ region, touches }: { region: care.Region; touches: number }) {
   const [x, y] = region.at;
   return (
     <g pointerEvents="none">
@@ -101,7 +99,7 @@ function Count({ region, touches }: { region: Region; touches: number }) {
  * and can be tapped.
  */
 export function LightPath({ kind, traits, states, selected = null, onSelect, counts }: Props) {
-  const drawing = useMemo(() => drawingOf(kind, traits), [kind, traits]);
+  const drawing = useMemo(() => care.sectionOf(kind, traits), [kind, traits]);
   const known = new Map(states.map((s) => [s.surface, s]));
   const { width, height, axisY, body, outline, regions } = drawing;
   const chosen = regions.find((r) => r.surface === selected);

@@ -1,40 +1,12 @@
 import { care } from '@bright-keeper/core';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { drawingOf } from './drawings';
 import { LightPath } from './LightPath';
 import { surfaceLook } from './surfaceLook';
 
 afterEach(cleanup);
 
-const TRAIT_SETS: care.Traits[] = [
-  {},
-  { filterFitted: true, zoomExtends: true, weatherSealed: true, collapsible: true },
-  { hoodFitted: false, electronicContacts: false, viewfinder: false, rubberisedCoating: false, digital: false },
-  { correctorFront: true, popupFlash: true, rubberisedCoating: true, viewfinder: true, domed: false, electronicContacts: true },
-];
-
 describe('the section of a thing', () => {
-  it.each(care.ITEM_KINDS)('of a %s draws each of its surfaces exactly once, whatever its traits', (kind) => {
-    for (const traits of TRAIT_SETS) {
-      const drawn = drawingOf(kind, traits)
-        .regions.map((r) => r.surface)
-        .sort();
-      expect(drawn).toEqual([...care.surfacesOf(kind, traits)].sort());
-    }
-  });
-
-  it('keeps every label inside the drawing', () => {
-    for (const kind of care.ITEM_KINDS) {
-      const { width, height, regions } = drawingOf(kind, TRAIT_SETS[1]!);
-      for (const {
-        at: [x, y],
-        surface,
-      } of regions)
-        expect(x > 0 && x < width && y > 0 && y < height, surface).toBe(true);
-    }
-  });
-
   it('tells a surface’s state in words, and is tapped or pressed', () => {
     const onSelect = vi.fn();
     render(
