@@ -9,7 +9,7 @@ export const chartQuery = Joi.object<ChartQuery>({
 });
 
 /** A stretch of a place's air with what the models made of it by then. */
-export type ChartPoint = storage.Bucket & { dewPointC: number; index: number; dose: number };
+export type ChartPoint = storage.Bucket & { dewPointC: number; index: number; dose: number; daysPast: number };
 export type Chart = {
   from: string;
   to: string;

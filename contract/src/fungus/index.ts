@@ -8,5 +8,7 @@ export type ItemExposure = {
   /** Days of its history that were measured, of all it has been kept. */
   measuredDays: number;
   keptDays: number;
+  /** It has fungus, or is in quarantine for it: it lives alone. */
+  sick: boolean;
   home: { placeId: string; name: string; reasons: string[] } | null;
 };

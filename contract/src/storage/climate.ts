@@ -5,7 +5,7 @@ import { id } from '../joi.js';
 import type { Place } from './places.js';
 
 /** One day of a ribbon. */
-export type RibbonDay = { day: string; meanPct: number; maxPct: number; minPct: number; dose: number };
+export type RibbonDay = { day: string; meanPct: number; maxPct: number; minPct: number; dose: number; daysPast: number };
 
 /** What wants the keeper about a place, with the one action that helps. */
 export const ALERT_CAUSES = ['fungus', 'damp', 'gel-spent', 'silent', 'too-closed', 'too-dry'] as const;
@@ -67,8 +67,16 @@ export type PlacePage = PlaceSummary & {
   /** What the model uses: said, measured, or usual for its kind. */
   airChanges: { perDay: number | null; from: 'said' | 'measured' | 'usual' };
   room: RoomClimate;
-  advice: string | null;
+  /** What would help most; null where the air around it was never measured. */
+  advice: PlaceAdvice | null;
 };
+
+/** One change by itself, and what would become of the place. */
+export type AdvisedChange = Pick<storage.SingleChange, 'id' | 'amount' | 'placeName'> & { above: number; level: fungus.RiskLevel };
+export type PlaceAdvice =
+  | { verdict: 'nothing-needed' }
+  | { verdict: 'helps'; changes: AdvisedChange[] }
+  | { verdict: 'nothing-helps'; nearest: AdvisedChange | null };
 
 /** Another of the keeper's places to stand in, instead of the one it stands in. */
 export type WhatIfQuery = { roomId?: string };
@@ -82,6 +90,10 @@ export type WhatIfStart = {
   highPct: number;
   room: air.Reading[];
   roomName: string;
+  /** Where both models stood when these weeks began: every course goes on from there. */
+  exposure: fungus.Exposure;
+  /** The place as it was measured over the same weeks; null where it was not. */
+  measured: (storage.Figures & { readings: air.Reading[] }) | null;
 };
 
 export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });

@@ -261,4 +261,5 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
 }
 
 /** The gravest verdict over everything found on one surface. */
-export const verdictFor = (findings: readonly Finding[], context: Context) => gravest(findings.filter((f) => f.severity > 0).map((f) => triage(f, context)));
+export const verdictFor = (findings: readonly Finding[], context: Context) =>
+  gravest(findings.filter((f) => f.severity > 0).map((f) => triage(f, context)));

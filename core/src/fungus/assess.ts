@@ -1,17 +1,24 @@
 import type { Reading } from '../air/reading.js';
 import type { Schools } from '../care/knowledge/schools.js';
 import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './constants.js';
-import { stepDose } from './earlyWarning.js';
+import { stepWarning, type Warning } from './earlyWarning.js';
 import { filledGaps, gapsOf } from './gaps.js';
 import { stepMould, type MouldState } from './mouldIndex.js';
+import { warningWords } from './warningWords.js';
 
 export const RISK_LEVELS = ['safe', 'watch', 'act'] as const;
 export type RiskLevel = (typeof RISK_LEVELS)[number];
 export type HumiditySchool = Schools['humidity'];
-export type AssessOptions = { humiditySchool: HumiditySchool; surfaceState: SurfaceState };
+export type AssessOptions = {
+  humiditySchool: HumiditySchool;
+  surfaceState: SurfaceState;
+  /** Where both models stood when the log begins; nothing where it is left out. */
+  start?: Exposure;
+};
 
 /** Where the two models stand at the end of a log. */
-export type Exposure = { index: number; dose: number };
+export type Exposure = { index: number } & Warning;
+const NONE: Exposure = { index: 0, dose: 0, daysPast: 0 };
 export type Assessment = {
   level: RiskLevel;
   /** The largest the mould index has been, and where it stands; likewise for the dose. */
@@ -38,7 +45,7 @@ const NOTABLE_INDEX = 0.5;
 const FORESEEN_DAYS = 730;
 
 /** When which model speaks, by the keeper's school. */
-export function riskLevel({ index, dose }: Exposure, school: HumiditySchool): RiskLevel {
+export function riskLevel({ index, dose }: Pick<Exposure, 'index' | 'dose'>, school: HumiditySchool): RiskLevel {
   const byIndex: RiskLevel = index >= GROWTH_INDEX ? 'act' : index >= NOTABLE_INDEX ? 'watch' : 'safe';
   switch (school) {
     case 'relaxed':
@@ -55,15 +62,15 @@ export function riskLevel({ index, dose }: Exposure, school: HumiditySchool): Ri
 type Walk = { now: Exposure; peak: Exposure; weekAgo: Exposure; since: string | null };
 
 /** Both models along a log, with the level's last change and where they stood a week before the end. */
-function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: AssessOptions): Walk {
+function walk(readings: readonly Reading[], { humiditySchool, surfaceState, start = NONE }: AssessOptions): Walk {
   const of = CLASSES[SURFACE_STATES[surfaceState].sensitivity];
-  let mould: MouldState = { index: 0, unfavourableH: 0 };
-  let dose = 0;
-  let level: RiskLevel = 'safe';
+  let mould: MouldState = { index: start.index, unfavourableH: 0 };
+  let warning: Warning = { dose: start.dose, daysPast: start.daysPast };
+  let level: RiskLevel = riskLevel(start, humiditySchool);
   let since: string | null = null;
-  const peak: Exposure = { index: 0, dose: 0 };
+  const peak: Exposure = { ...start };
   const lastMs = readings.length > 0 ? Date.parse(readings.at(-1)!.at) : 0;
-  let weekAgo: Exposure = { index: 0, dose: 0 };
+  let weekAgo: Exposure = { ...start };
   let beforeMs = readings.length > 0 ? Date.parse(readings[0]!.at) : 0;
   for (let i = 1; i < readings.length; i++) {
     const before = readings[i - 1]!;
@@ -71,17 +78,18 @@ function walk(readings: readonly Reading[], { humiditySchool, surfaceState }: As
     const hours = (ms - beforeMs) / MS_PER_HOUR;
     beforeMs = ms;
     mould = stepMould(mould, before, hours, of, DEFAULT_DECLINE);
-    dose = stepDose(dose, before, hours / HOURS_A_DAY);
+    warning = stepWarning(warning, before, hours / HOURS_A_DAY);
     peak.index = Math.max(peak.index, mould.index);
-    peak.dose = Math.max(peak.dose, dose);
-    if (lastMs - ms >= LAST_WEEK_H * MS_PER_HOUR) weekAgo = { index: mould.index, dose };
-    const is = riskLevel({ index: mould.index, dose }, humiditySchool);
+    peak.dose = Math.max(peak.dose, warning.dose);
+    peak.daysPast = Math.max(peak.daysPast, warning.daysPast);
+    if (lastMs - ms >= LAST_WEEK_H * MS_PER_HOUR) weekAgo = { index: mould.index, ...warning };
+    const is = riskLevel({ index: mould.index, dose: warning.dose }, humiditySchool);
     if (is !== level) {
       level = is;
       since = readings[i]!.at;
     }
   }
-  return { now: { index: mould.index, dose }, peak, weekAgo, since };
+  return { now: { index: mould.index, ...warning }, peak, weekAgo, since };
 }
 
 function daysLeft(now: number, weekAgo: number, limit: number, days: number): number | null {
@@ -105,14 +113,16 @@ function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceSta
   const { name, sensitivity } = SURFACE_STATES[surfaceState];
   const reasons = [
     `Mould index ${rounded(a.now.index)} of 6 for ${name} (${CLASSES[sensitivity].name}); growth shows under the microscope at 1.`,
-    `Early warning: ${rounded(a.now.dose)} of 1, the dose at which growth on optics is to be expected.`,
+    `Early warning: ${warningWords(a.now)}${a.now.dose < 1 ? ' to the point' : ''} where growth on optics is to be expected.`,
   ];
   const soonest = soonestGrowth(a.daysToGrowth, humiditySchool);
   if (soonest) reasons.push(`If it goes on as in the last week, growth in ${dayWords(soonest)}.`);
   if (a.gapHours > 0 && a.best.level !== a.worst.level)
-    reasons.push(`The log is silent for ${dayWords(a.gapHours / HOURS_A_DAY)}: at best it is ${a.best.level}, at worst ${a.worst.level}.`);
+    reasons.push(
+      `Nothing was read for ${dayWords(a.gapHours / HOURS_A_DAY)} in all: at best it is ${a.best.level}, at worst ${a.worst.level}.`,
+    );
   else if (a.gapHours > 0)
-    reasons.push(`The log is silent for ${dayWords(a.gapHours / HOURS_A_DAY)}; it changes nothing, at best or at worst.`);
+    reasons.push(`Nothing was read for ${dayWords(a.gapHours / HOURS_A_DAY)} in all; it changes nothing, at best or at worst.`);
   return reasons;
 }
 

@@ -37,16 +37,25 @@ export function stepDose(dose: number, { temperatureC, humidityPct }: Pick<Readi
   return humidityPct < SAFE_PCT ? Math.max(0, dose - days * RECOVERY_PER_DAY) : dose;
 }
 
+/** Where the early warning stands: the dose, and for how many days it has been past the point. */
+export type Warning = { dose: number; daysPast: number };
+
+/** One interval of steady air for dose and days past together. */
+export function stepWarning({ dose, daysPast }: Warning, air: Pick<Reading, 'temperatureC' | 'humidityPct'>, days: number): Warning {
+  const next = stepDose(dose, air, days);
+  return { dose: next, daysPast: next < 1 ? 0 : dose < 1 ? days * ((next - 1) / (next - dose)) : daysPast + days };
+}
+
 /** The early-warning dose along a log; at 1 growth is to be expected. Each reading holds until the next one. */
-export function earlyWarning(readings: readonly Reading[], { start = 0 }: { start?: number } = {}): { at: string; dose: number }[] {
-  let dose = start;
+export function earlyWarning(readings: readonly Reading[], { start = 0 }: { start?: number } = {}): ({ at: string } & Warning)[] {
+  let warning: Warning = { dose: start, daysPast: 0 };
   let previous: Reading | null = null;
   let previousMs = 0;
   return readings.map((reading) => {
     const ms = Date.parse(reading.at);
-    if (previous) dose = stepDose(dose, previous, (ms - previousMs) / MS_PER_DAY);
+    if (previous) warning = stepWarning(warning, previous, (ms - previousMs) / MS_PER_DAY);
     previous = reading;
     previousMs = ms;
-    return { at: reading.at, dose };
+    return { at: reading.at, ...warning };
   });
 }

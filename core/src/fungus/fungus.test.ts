@@ -151,7 +151,7 @@ describe('the verdict on a log', () => {
     const a = assess(holed, options('cautious'));
     expect(a.worst.dose).toBeGreaterThan(a.best.dose + 1);
     expect([a.best.level, a.worst.level, a.level]).toEqual(['watch', 'act', 'watch']);
-    expect(a.reasons.at(-1)).toMatch(/silent for 29 days/);
+    expect(a.reasons.at(-1)).toMatch(/Nothing was read for 29 days/);
     expect(assess(log, options('cautious')).gapHours).toBe(0);
   });
 

@@ -1,4 +1,4 @@
-import type { ItemKind } from '../care/kinds/index.js';
+import { kindFacts, type ItemKind } from '../care/kinds/index.js';
 import type { Schools } from '../care/knowledge/schools.js';
 import type { Traits } from '../care/knowledge/traits.js';
 import type { RiskLevel } from '../fungus/assess.js';
@@ -12,10 +12,15 @@ export type PlaceClimate = {
   meanPct: number | null;
   highPct90: number | null;
   level: RiskLevel;
+  /** Litres that are still free, with what lives there counted by its kind; left out, there is room. */
+  freeL?: number;
+  /** What lives there now, by id. */
+  lives?: readonly { id: string; sick: boolean }[];
 };
 export type HomeAdvice = { placeId: string; reasons: string[] };
 
-type Thing = { kind: ItemKind; traits: Traits };
+/** `sick`: it has fungus, or is in quarantine for it. `id` tells it from the others where it lies. */
+type Thing = { id?: string; kind: ItemKind; traits: Traits; sick?: boolean };
 
 const wantsAir = ({ traits }: Thing): boolean => !!traits.rubberisedCoating;
 const PREFERRED: Record<Schools['store'], readonly PlaceKind[]> = {
@@ -37,9 +42,24 @@ function cost(thing: Thing, { kind, meanPct, highPct90, level }: PlaceClimate, s
   return LEVEL_COST[level] + damp + dry + stale + dusty + liked;
 }
 
-/** The place that suits a thing best, and why; null where there is none. */
+const companyOf = ({ id }: Thing, { lives = [] }: PlaceClimate) => lives.filter((l) => id === undefined || l.id !== id);
+
+/**
+ * May it live there at all? A thing with fungus lives alone, and nothing moves in with one; and there has to be room
+ * for it, unless it lies there already.
+ */
+function mayLiveIn(thing: Thing, place: PlaceClimate): boolean {
+  const company = companyOf(thing, place);
+  if (thing.sick ? company.length > 0 : company.some((c) => c.sick)) return false;
+  const liesThere = company.length < (place.lives ?? []).length;
+  return liesThere || place.freeL === undefined || place.freeL >= kindFacts(thing.kind).litres;
+}
+
+/** The place that suits a thing best, and why; null where there is none it may live in. */
 export function recommendHome(thing: Thing, places: readonly PlaceClimate[], school: Schools['store']): HomeAdvice | null {
-  const ranked = [...places].sort((a, b) => cost(thing, a, school) - cost(thing, b, school) || a.name.localeCompare(b.name));
+  const ranked = places
+    .filter((p) => mayLiveIn(thing, p))
+    .sort((a, b) => cost(thing, a, school) - cost(thing, b, school) || a.name.localeCompare(b.name));
   const best = ranked[0];
   if (!best) return null;
   const facts = placeFacts(best.kind);
@@ -49,6 +69,8 @@ export function recommendHome(thing: Thing, places: readonly PlaceClimate[], sch
   else reasons.push('Nothing was measured there yet: put a hygrometer in it.');
   if (wantsAir(thing))
     reasons.push(facts.aired ? 'Its rubbery finish wants air, and gets it there.' : 'Its rubbery finish wants air: open the place often.');
+  if (thing.sick) reasons.push('Nothing else lies there: it stays apart until it has been clean for twelve weeks.');
+  else if (best.freeL !== undefined) reasons.push(`About ${Math.max(0, Math.floor(best.freeL))} L are free.`);
   reasons.push(facts.tradeOff);
   return { placeId: best.id, reasons };
 }
@@ -62,5 +84,14 @@ export function betterHome(thing: Thing, placeId: string, places: readonly Place
   const home = recommendHome(thing, places, school);
   const there = places.find((p) => p.id === home?.placeId);
   if (!here || !home || !there) return home;
+  // Whoever may not stay moves whatever the air is like.
+  if (!mayLiveIn(thing, here)) return home;
   return cost(thing, here, school) - cost(thing, there, school) >= WORTH_MOVING ? home : null;
 }
+
+/** How much of a place may be filled, so that air still moves between the things (our choice). */
+const FILLED_SHARE = 0.6;
+
+/** The litres that are still free in a place of this volume with these things in it. */
+export const freeLitres = (volumeL: number, things: readonly { kind: ItemKind }[]): number =>
+  volumeL * FILLED_SHARE - things.reduce((sum, t) => sum + kindFacts(t.kind).litres, 0);

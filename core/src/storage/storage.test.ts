@@ -1,9 +1,10 @@
 import fc from 'fast-check';
+import { assess } from '../fungus/index.js';
 import { describe, expect, it } from 'vitest';
 import { dewPointC } from '../air/saturation.js';
 import { logOf } from '../testing/logs.js';
 import {
-  bestSingleChange,
+  adviseChange,
   betterHome,
   CLOSED_FOR_LONG_DAYS,
   downsample,
@@ -25,6 +26,8 @@ import {
   type Part,
   type PlaceClimate,
   type Scenario,
+  badness,
+  freeLitres,
 } from './index.js';
 
 const DAY = 24;
@@ -167,16 +170,60 @@ describe('what if', () => {
       desiccant: { kind: 'silica-gel', massG: 50, loadingGPerG: 0.05 },
     },
   };
-  it('finds the single change that helps most, and it does help', () => {
+  const advise = (scenario: Scenario, air = room, others: Parameters<typeof adviseChange>[5] = []) =>
+    adviseChange(tryScenario(scenario, air, band, options), scenario, air, band, options, others);
+
+  it('ranks only changes that bring it where it should be, best for their trouble first', () => {
     const now = tryScenario(leaky, room, band, options);
-    const best = bestSingleChange(leaky, room, band, options)!;
-    expect(best.change.id).toBe('more-gel');
-    expect(best.result.above).toBeLessThan(now.above);
+    const advice = advise(leaky);
+    if (advice.verdict !== 'helps') throw new Error(`expected help, not ${advice.verdict}`);
+    for (const { result } of advice.changes) {
+      expect(result.above).toBeLessThanOrEqual(0.25);
+      expect(badness(result)).toBeLessThan(badness(now));
+    }
+    expect(advice.changes.map((t) => t.worth)).toEqual(advice.changes.map((t) => t.worth).sort((a, b) => b - a));
     expect(now.below + now.within + now.above).toBeCloseTo(1, 9);
+  });
+  it('calls it no advice when the box is still too damp most of the time', () => {
+    const sieve: Scenario = { box: { ...leaky.box, airChangesPerDay: 20 } };
+    const advice = advise(sieve);
+    const ids = advice.verdict === 'helps' ? advice.changes.map((t) => t.change.id) : [];
+    for (const id of ['more-gel', 'better-seal', 'fewer-openings'] as const) expect(ids).not.toContain(id);
+    expect(ids).toContain('electric');
+  });
+  it('says that nothing single helps, and names the nearest', () => {
+    const wet = logOf(60 * DAY, () => [21, 92], 3);
+    const shelf: Scenario = { box: { ...leaky.box, airChangesPerDay: 100 } };
+    const damp = { lowPct: 30, highPct: 40 };
+    const advice = adviseChange(tryScenario(shelf, wet, damp, options), shelf, wet, damp, options);
+    expect(advice).toMatchObject({ verdict: 'nothing-helps', nearest: { change: { id: 'dry-room' } } });
   });
   it('finds nothing to change where nothing is wrong', () => {
     const dry = logOf(60 * DAY, () => [21, 42], 3);
-    expect(bestSingleChange(leaky, dry, band, options)).toBeNull();
+    expect(advise(leaky, dry)).toEqual({ verdict: 'nothing-needed' });
+  });
+  it('never puts gel into an electric cabinet: its set-point is lowered, or the room is dried', () => {
+    const cabinet: Scenario = { box: leaky.box, setPointPct: 58 };
+    const advice = advise(cabinet);
+    if (advice.verdict !== 'helps') throw new Error(`expected help, not ${advice.verdict}`);
+    expect(advice.changes[0]!.change.id).toBe('lower-set-point');
+    for (const { change } of advice.changes) expect(['lower-set-point', 'dry-room', 'other-room']).toContain(change.id);
+  });
+  it('knows of a drier place to stand in', () => {
+    const office = { name: 'Office', readings: logOf(120 * DAY, () => [21, 44], 3) };
+    const advice = advise({ box: { ...leaky.box, airChangesPerDay: 100 } }, room, [office]);
+    expect(advice).toMatchObject({ verdict: 'helps' });
+    if (advice.verdict === 'helps') expect(advice.changes[0]!.change).toMatchObject({ id: 'other-room', placeName: 'Office' });
+  });
+  it('goes on from where the place stood, so that nothing changed ends where it ends', () => {
+    const warm = logOf(40 * DAY, () => [24, 74], 1);
+    const [first, second] = [warm.slice(0, 20 * 24), warm.slice(20 * 24)];
+    const start = assess([...first, second[0]!], options).now;
+    const whole = assess(warm, options).now;
+    const open: Scenario = { box: { ...leaky.box, airChangesPerDay: 100 }, setPointPct: 100 };
+    const then = tryScenario(open, second, band, { ...options, start });
+    expect(then.end.dose).toBeCloseTo(whole.dose, 6);
+    expect(then.end.daysPast).toBeCloseTo(whole.daysPast, 6);
   });
   it('lets a dry cabinet drift towards the room in a power cut and no further', () => {
     const cabinet: Scenario = { box: { ...leaky.box, desiccant: { kind: 'silica-gel', massG: 0, loadingGPerG: 0 } }, setPointPct: 42 };
@@ -218,6 +265,30 @@ describe('a recommended home', () => {
   it('follows the school where the climate allows both', () => {
     expect(recommendHome({ kind: 'lens', traits: {} }, [box, cabinet], 'sealed-box')!.placeId).toBe('box');
     expect(recommendHome({ kind: 'lens', traits: {} }, [], 'by-climate')).toBeNull();
+  });
+  it('keeps a thing with fungus alone: never into a place with other things, and nobody moves in with it', () => {
+    const sick = { id: 'sick', kind: 'lens', traits: {}, sick: true } as const;
+    const shared = { ...cabinet, lives: [{ id: 'other', sick: false }] };
+    const empty = { ...dampShelf, lives: [] };
+    expect(recommendHome(sick, [shared, empty], 'by-climate')!.placeId).toBe('shelf');
+    expect(recommendHome(sick, [shared], 'by-climate')).toBeNull();
+    const infected = { ...cabinet, lives: [{ id: 'sick', sick: true }] };
+    expect(recommendHome({ id: 'well', kind: 'lens', traits: {} }, [infected, empty], 'by-climate')!.placeId).toBe('shelf');
+    // Out of a place it shares, however good the air is there.
+    const both = {
+      ...cabinet,
+      lives: [
+        { id: 'sick', sick: true },
+        { id: 'other', sick: false },
+      ],
+    };
+    expect(betterHome(sick, 'cabinet', [both, empty], 'by-climate')?.placeId).toBe('shelf');
+  });
+  it('has room for it, unless it lies there already', () => {
+    const full = { ...cabinet, freeL: 1, lives: [{ id: 'in', sick: false }] };
+    expect(recommendHome({ id: 'new', kind: 'binocular', traits: {} }, [full, dampShelf], 'by-climate')!.placeId).toBe('shelf');
+    expect(recommendHome({ id: 'in', kind: 'binocular', traits: {} }, [full, dampShelf], 'by-climate')!.placeId).toBe('cabinet');
+    expect(freeLitres(50, [{ kind: 'lens' }, { kind: 'slr-body' }])).toBeCloseTo(26.5, 9);
   });
   it('knows what each kind of place wins and costs', () => {
     for (const kind of PLACE_KINDS) expect(placeFacts(kind).tradeOff).toMatch(/; but|damp|damper/);

@@ -1,5 +1,5 @@
 import type { Reading } from '../air/reading.js';
-import { assess, type AssessOptions, type RiskLevel } from '../fungus/assess.js';
+import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/assess.js';
 import { simulateBox, type Box } from './box.js';
 
 /** A box as it might be. `setPointPct` is a dry cabinet's; `powerCut` is when it has no current. */
@@ -10,21 +10,20 @@ export type Scenario = {
   setPointPct?: number | null;
   powerCut?: { from: string; to: string } | null;
 };
-export type ScenarioResult = {
-  readings: Reading[];
-  loadingGPerG: number[];
-  exhaustedAt: string | null;
+
+type Band = { lowPct: number; highPct: number };
+
+/** What a course of air comes to: its mean, the shares of the time below, in and above the band, and the risk at its end. */
+export type Figures = {
   meanPct: number;
-  /** Share of the time below, in and above the band. */
   below: number;
   within: number;
   above: number;
   level: RiskLevel;
-  peakDose: number;
-  peakIndex: number;
+  /** Where both models stand at the end. */
+  end: Exposure;
 };
-
-type Band = { lowPct: number; highPct: number };
+export type ScenarioResult = Figures & { readings: Reading[]; loadingGPerG: number[]; exhaustedAt: string | null };
 
 /** With current, a dry cabinet holds its set-point where the room is damper; without, it is a box with a fair seal. */
 function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, room: readonly Reading[]) {
@@ -39,69 +38,143 @@ function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, r
   return { readings, loadingGPerG: readings.map(() => 0), exhaustedAt: null };
 }
 
-/** What would become of the air in it, of the band and of the risk. */
-export function tryScenario(
-  scenario: Scenario,
-  room: readonly Reading[],
-  { lowPct, highPct }: Band,
-  options: AssessOptions,
-): ScenarioResult {
-  const result = run(scenario, room);
-  const share = (test: (pct: number) => boolean) =>
-    result.readings.filter((r) => test(r.humidityPct)).length / Math.max(1, result.readings.length);
-  const { level, peak } = assess(result.readings, options);
+/** The figures of any course of air, measured or reckoned: one way to come by them, whoever asks. */
+export function figuresOf(readings: readonly Reading[], { lowPct, highPct }: Band, options: AssessOptions): Figures {
+  const count = Math.max(1, readings.length);
+  const share = (test: (pct: number) => boolean) => readings.filter((r) => test(r.humidityPct)).length / count;
+  const { level, now } = assess(readings, options);
   return {
-    ...result,
-    meanPct: result.readings.reduce((sum, r) => sum + r.humidityPct, 0) / Math.max(1, result.readings.length),
+    meanPct: readings.reduce((sum, r) => sum + r.humidityPct, 0) / count,
     below: share((pct) => pct < lowPct),
     within: share((pct) => pct >= lowPct && pct <= highPct),
     above: share((pct) => pct > highPct),
     level,
-    peakDose: peak.dose,
-    peakIndex: peak.index,
+    end: now,
   };
 }
 
-/** One thing that could be changed by itself. */
-export type SingleChange = { id: 'more-gel' | 'better-seal' | 'fewer-openings' | 'rice-instead'; name: string; scenario: Scenario };
-
-/** The single changes worth comparing for a box (our choice: twice the gel, half the leak, half the openings). */
-export function singleChanges(scenario: Scenario): SingleChange[] {
-  const { box } = scenario;
-  const dried = { kind: 'silica-gel', massG: Math.max(100, 2 * (box.desiccant?.massG ?? 0)), loadingGPerG: 0.02 } as const;
-  const changes: SingleChange[] = [
-    {
-      id: 'more-gel',
-      name: `${dried.massG.toFixed(0)} g of dry gel`,
-      scenario: { ...scenario, freshDesiccant: true, box: { ...box, desiccant: dried } },
-    },
-    {
-      id: 'better-seal',
-      name: 'a seal twice as tight',
-      scenario: { ...scenario, box: { ...box, airChangesPerDay: box.airChangesPerDay / 2 } },
-    },
-  ];
-  if (box.openingsPerWeek > 0)
-    changes.push({
-      id: 'fewer-openings',
-      name: 'half the openings',
-      scenario: { ...scenario, box: { ...box, openingsPerWeek: box.openingsPerWeek / 2 } },
-    });
-  return changes;
+/** What would become of the air in it, of the band and of the risk, beginning where `options.start` stood. */
+export function tryScenario(scenario: Scenario, room: readonly Reading[], band: Band, options: AssessOptions): ScenarioResult {
+  const result = run(scenario, room);
+  return { ...result, ...figuresOf(result.readings, band, options) };
 }
 
-/** How good a result is: the less of the time above the band the better, then the lower dose. Lower is better. */
-export const badness = ({ above, peakDose, below }: ScenarioResult): number => above + 0.5 * below + Math.min(peakDose, 5) / 10;
+/** One thing that could be changed by itself. */
+export const CHANGE_IDS = ['fewer-openings', 'lower-set-point', 'better-seal', 'more-gel', 'other-room', 'dry-room', 'electric'] as const;
+export type ChangeId = (typeof CHANGE_IDS)[number];
 
-/** The one change that helps most, by itself; null when none makes it better by as much as a hundredth of the time. */
-export function bestSingleChange(
+/** What each costs in trouble: a habit 1, an evening 2, a move 2.5, money and current 4 (our choice). */
+const EFFORT: Record<ChangeId, number> = {
+  'fewer-openings': 1,
+  'lower-set-point': 1,
+  'better-seal': 2,
+  'more-gel': 2,
+  'other-room': 2.5,
+  'dry-room': 4,
+  electric: 4,
+};
+
+export type SingleChange = {
+  id: ChangeId;
+  /** The amount it is tried with: grams, per cent; null where there is none. */
+  amount: number | null;
+  /** Another of the keeper's places, whose air it would stand in. */
+  placeName: string | null;
+  scenario: Scenario;
+  room: readonly Reading[];
+};
+
+/** The other places whose air it might stand in. */
+export type OtherRoom = { name: string; readings: readonly Reading[] };
+
+/** A room that is dried is held at this (common practice: a dehumidifier's usual setting). */
+const DRIED_ROOM_PCT = 50;
+/** As open as a shelf: neither seal nor gel does anything for it. */
+const OPEN_FROM_PER_DAY = 50;
+
+/** The single changes worth comparing (our choice of amounts: twice the gel, half the leak, half the openings). */
+export function singleChanges(
+  scenario: Scenario,
+  room: readonly Reading[],
+  { lowPct, highPct }: Band,
+  others: readonly OtherRoom[],
+): SingleChange[] {
+  const { box, setPointPct } = scenario;
+  const change = (
+    id: ChangeId,
+    amount: number | null,
+    more: Partial<Pick<SingleChange, 'scenario' | 'room' | 'placeName'>>,
+  ): SingleChange => ({
+    id,
+    amount,
+    placeName: null,
+    scenario,
+    room,
+    ...more,
+  });
+  const drier = room.map((r) => ({ ...r, humidityPct: Math.min(DRIED_ROOM_PCT, r.humidityPct) }));
+  const around = [
+    ...others.map((o) => change('other-room', null, { room: o.readings, placeName: o.name })),
+    change('dry-room', DRIED_ROOM_PCT, { room: drier }),
+  ];
+  const middle = Math.round((lowPct + highPct) / 2);
+  if (setPointPct != null) {
+    const lower = Math.max(lowPct + 2, Math.min(middle, setPointPct) - 5);
+    return lower < setPointPct ? [change('lower-set-point', lower, { scenario: { ...scenario, setPointPct: lower } }), ...around] : around;
+  }
+  if (box.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
+  const massG = Math.max(100, 2 * (box.desiccant?.massG ?? 0));
+  const gel = { ...box, desiccant: { kind: 'silica-gel', massG, loadingGPerG: 0.02 } as const };
+  const { desiccant: _, ...bare } = box;
+  return [
+    ...(box.openingsPerWeek > 0
+      ? [
+          change('fewer-openings', box.openingsPerWeek / 2, {
+            scenario: { ...scenario, box: { ...box, openingsPerWeek: box.openingsPerWeek / 2 } },
+          }),
+        ]
+      : []),
+    change('better-seal', null, { scenario: { ...scenario, box: { ...box, airChangesPerDay: box.airChangesPerDay / 2 } } }),
+    change('more-gel', massG, { scenario: { ...scenario, freshDesiccant: true, box: gel } }),
+    change('electric', middle, { scenario: { ...scenario, box: bare, setPointPct: middle } }),
+    ...around,
+  ];
+}
+
+/** How bad a result is: the time above the band, half of that below it, and what the early warning has come to. Lower is better. */
+export const badness = ({ above, end, below }: Figures): number => above + 0.5 * below + Math.min(end.dose, 5) / 10;
+
+/** In its band but for so much of the time, it needs nothing (our choice). */
+const SELDOM = 0.1;
+/** A change that leaves it above its band more often than this has not helped (our choice). */
+const STILL_TOO_DAMP = 0.25;
+/** It has to be this much better to be worth a word. */
+const NOTABLE = 0.05;
+
+export type TriedChange = { change: SingleChange; result: Figures; /** How much better, for its trouble. */ worth: number };
+/**
+ * What helps most. `nothing-needed`: it is where it should be. `helps`: what brings it there by itself, best for its
+ * trouble first. `nothing-helps`: no single change does; the nearest is told, and that it is not enough.
+ */
+export type ChangeAdvice =
+  { verdict: 'nothing-needed' } | { verdict: 'helps'; changes: TriedChange[] } | { verdict: 'nothing-helps'; nearest: TriedChange | null };
+
+/** Ranks every single change by what it is worth for its trouble. `now` are the figures it is held against. */
+export function adviseChange(
+  now: Figures,
   scenario: Scenario,
   room: readonly Reading[],
   band: Band,
   options: AssessOptions,
-): { change: SingleChange; result: ScenarioResult } | null {
-  const now = badness(tryScenario(scenario, room, band, options));
-  const tried = singleChanges(scenario).map((change) => ({ change, result: tryScenario(change.scenario, room, band, options) }));
-  const best = tried.sort((a, b) => badness(a.result) - badness(b.result))[0];
-  return best && now - badness(best.result) > 0.01 ? best : null;
+  others: readonly OtherRoom[] = [],
+): ChangeAdvice {
+  if (now.above <= SELDOM && now.level === 'safe') return { verdict: 'nothing-needed' };
+  const tried = singleChanges(scenario, room, band, others).map((change): TriedChange => {
+    const { readings: _, loadingGPerG: __, exhaustedAt: ___, ...result } = tryScenario(change.scenario, change.room, band, options);
+    return { change, result, worth: (badness(now) - badness(result)) / EFFORT[change.id] };
+  });
+  const helping = tried.filter((t) => t.result.above <= STILL_TOO_DAMP && badness(now) - badness(t.result) >= NOTABLE);
+  if (helping.length > 0) return { verdict: 'helps', changes: helping.sort((a, b) => b.worth - a.worth) };
+  const nearest = tried.sort((a, b) => badness(a.result) - badness(b.result))[0] ?? null;
+  return { verdict: 'nothing-helps', nearest: nearest && badness(now) - badness(nearest.result) >= NOTABLE ? nearest : null };
 }

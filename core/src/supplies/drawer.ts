@@ -68,7 +68,11 @@ export const mayDemote = ({ thing, role }: Pick<DrawerThing, 'thing' | 'role'>):
 export const washed = <T extends DrawerThing>(d: T): T => ({ ...d, state: 'clean', usesSinceWash: 0, role: soldFor(d.thing) });
 
 /** What else in the drawer would do as well for a step: of the same kind and width, fit, and kept for that surface. */
-export function alternativesFor<T extends DrawerThing & { id: string }>(step: Pick<Step, 'surface'>, id: Tool | Material, drawer: readonly T[]): T[] {
+export function alternativesFor<T extends DrawerThing & { id: string }>(
+  step: Pick<Step, 'surface'>,
+  id: Tool | Material,
+  drawer: readonly T[],
+): T[] {
   const widths = new Set(drawer.filter((d) => d.thing === id).map((d) => d.widthMm ?? null));
   // Another width would be drawn in other lanes: that is another plan, not another pack.
   if (widths.size > 1) return [];

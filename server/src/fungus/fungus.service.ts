@@ -1,5 +1,5 @@
 import type { ItemExposure } from '@bright-keeper/contract';
-import { fungus, storage, type air } from '@bright-keeper/core';
+import { care, fungus, storage, type air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/series.service.js';
 import { Database } from '../db/database.js';
@@ -40,12 +40,15 @@ export class FungusService {
       readings.push(...(await this.series.hourly(db, placeId, span)));
     }
     const climates = await this.climate.climates(db);
-    const home = storage.recommendHome(item, climates, schools.store);
+    const sick = item.status === 'quarantined' || states.some((s) => s.verdict === 'isolate');
+    const thing = { id: itemId, kind: item.kind, traits: care.withDefaults(item.kind, item.traits), sick };
+    const home = storage.recommendHome(thing, climates, schools.store);
     return {
       surfaceState,
       assessment: readings.length > 0 ? fungus.assess(readings, { humiditySchool: schools.humidity, surfaceState }) : null,
       measuredDays: readings.length / HOURS_A_DAY,
       keptDays: (now - Date.parse(item.createdAt)) / MS_PER_DAY,
+      sick,
       home: home && { ...home, name: climates.find((c) => c.id === home.placeId)!.name },
     };
   }

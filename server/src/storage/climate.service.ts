@@ -21,23 +21,19 @@ import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { AdviceService, setPointOf, SURFACE_STATE, WHAT_IF_DAYS, wholeHours } from './advice.service.js';
 import { alertsOfPlace, silentAlert } from './alerts.js';
 import { PlaceService } from './place.service.js';
-import { airChangesOf, boxOf, fitSeal, gelEventsOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
+import { airChangesOf, boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
 import { RoomService } from './room.service.js';
 import { StayRepository } from './stay.repository.js';
 
 const MS_PER_HOUR = 3_600_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
 const RIBBON_DAYS = 90;
-const WHAT_IF_DAYS = 120;
 const SEAL_DAYS = 21;
-const ADVICE_DAYS = 60;
 /** Up to so long a span is drawn from single readings, longer ones from hours. */
 const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
-/** What lies in a place is taken as soiled unless a thing's own page knows better. */
-const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
-
 /** The last of ascending instants that is not after one, sought from a place on by halving; that place where none is. */
 function lastAtOrBefore(msAt: (k: number) => number, count: number, ms: number, from: number): number {
   let [low, high] = [from, count - 1];
@@ -51,8 +47,10 @@ function lastAtOrBefore(msAt: (k: number) => number, count: number, ms: number, 
 
 const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
 
-const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; dose: number }[], fromMs: number): RibbonDay[] => {
-  const doseOn = new Map(doses.map((d) => [d.at.slice(0, 10), d.dose]));
+const ribbonOf = (hours: readonly storage.Part[], warnings: readonly ({ at: string } & fungus.Warning)[], fromMs: number): RibbonDay[] => {
+  const warningOn = new Map(warnings.map(({ at, dose, daysPast }) => [at.slice(0, 10), { dose, daysPast }]));
+  // A day that has only begun stands where the last whole hour left it.
+  let standing: fungus.Warning = { dose: 0, daysPast: 0 };
   const days = new Map<string, { sum: number; n: number; min: number; max: number }>();
   for (const { at, count, humidityPct } of hours) {
     if (at < fromMs) continue;
@@ -70,18 +68,8 @@ const ribbonOf = (hours: readonly storage.Part[], doses: readonly { at: string; 
     meanPct: sum / n,
     minPct: min,
     maxPct: max,
-    dose: doseOn.get(day) ?? 0,
+    ...(standing = warningOn.get(day) ?? standing),
   }));
-};
-
-/** Tells one log from another without holding it: how long, how far, and the sum of what it says. */
-const printOf = (log: readonly air.Reading[]): string =>
-  `${log.length}/${log.at(-1)?.at ?? ''}/${log.reduce((sum, r) => sum + r.humidityPct + r.temperatureC, 0).toFixed(3)}`;
-
-/** The hours that were over when this one began. */
-const wholeHours = (log: readonly air.Reading[], hour: number): air.Reading[] => {
-  const until = new Date(hour * MS_PER_HOUR).toISOString();
-  return log.filter((r) => r.at < until);
 };
 
 type Known = KnownPlace & { hours: storage.Part[] };
@@ -100,6 +88,7 @@ export class ClimateService {
     private readonly rooms: RoomService,
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
+    private readonly advice: AdviceService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -138,7 +127,7 @@ export class ClimateService {
       seal,
       airChanges: airChangesOf(place, seal),
       room: known.room.climate,
-      advice: await this.adviceFor(db, known, boxOf(place, seal, summary.gel)),
+      advice: await this.advice.of(db, known, boxOf(place, seal, summary.gel)),
     };
   }
 
@@ -163,7 +152,7 @@ export class ClimateService {
       points: buckets.map((bucket) => {
         i = lastAtOrBefore(hourMs, hourly.length, bucket.at, i);
         const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
-        return { ...bucket, dewPointC, index: index[i]?.index ?? 0, dose: dose[i]?.dose ?? 0 };
+        return { ...bucket, dewPointC, index: index[i]?.index ?? 0, dose: dose[i]?.dose ?? 0, daysPast: dose[i]?.daysPast ?? 0 };
       }),
       events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
       gaps: gaps.filter((g) => g.to >= from && g.from <= to),
@@ -179,8 +168,9 @@ export class ClimateService {
     const span = { fromMs: toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs };
     const room = roomId ? await this.rooms.around(db, { standsInId: roomId }, span) : known.room;
     return {
+      ...(await this.advice.course(db, known, span.fromMs)),
       box: boxOf(place, this.sealOf(known), this.gelOf(known)),
-      setPointPct: place.kind === 'dry-cabinet' ? (place.lowPct + place.highPct) / 2 : null,
+      setPointPct: setPointOf(place),
       lowPct: place.lowPct,
       highPct: place.highPct,
       room: readingsSince(room.readings, span.fromMs),
@@ -272,8 +262,9 @@ export class ClimateService {
   private async itemsOf(db: Db, place: Place): Promise<PlacePage['items']> {
     const climates = await this.climates(db);
     const { schools } = await this.settings.get(db);
-    return (await this.stays.inPlace(db, place.id)).map(({ itemId, name, since, kind, traits }) => {
-      const home = storage.betterHome({ kind, traits: care.withDefaults(kind, traits) }, place.id, climates, schools.store);
+    return (await this.stays.inPlace(db, place.id)).map(({ itemId, name, since, kind, traits, sick }) => {
+      const thing = { id: itemId, kind, traits: care.withDefaults(kind, traits), sick };
+      const home = storage.betterHome(thing, place.id, climates, schools.store);
       const better = home ? { ...home, name: climates.find((c) => c.id === home.placeId)!.name } : null;
       return { itemId, name, since: since.toISOString(), better };
     });
@@ -284,7 +275,8 @@ export class ClimateService {
     const { schools } = await this.settings.get(db);
     const toMs = this.clock.now().getTime();
     return Promise.all(
-      (await this.places.all(db)).map(async ({ id, name, kind }) => {
+      (await this.places.all(db)).map(async ({ id, name, kind, volumeL }) => {
+        const lying = await this.stays.inPlace(db, id);
         const hourly = await this.series.hourly(db, id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
         const sorted = hourly.map((r) => r.humidityPct).sort((a, b) => a - b);
         const { level } = this.assess(hourly, schools.humidity, printOf(hourly));
@@ -295,6 +287,8 @@ export class ClimateService {
           meanPct: sorted.length > 0 ? sorted.reduce((s, v) => s + v, 0) / sorted.length : null,
           highPct90: sorted[Math.floor(sorted.length * 0.9)] ?? null,
           level,
+          freeL: storage.freeLitres(volumeL, lying),
+          lives: lying.map(({ itemId, sick }) => ({ id: itemId, sick })),
         };
       }),
     );
@@ -308,15 +302,5 @@ export class ClimateService {
     ]);
     const recent = [...events.map(toEvent), ...moves].filter((e) => e.at >= ribbonStart.toISOString());
     return recent.sort((a, b) => b.at.localeCompare(a.at));
-  }
-
-  /** The one change that would help a closed place most, in a line. */
-  private async adviceFor(db: Db, { place, room }: KnownPlace, box: storage.Box): Promise<string | null> {
-    if (storage.placeFacts(place.kind).airChangesPerDay === null || room.climate.source === 'assumed') return null;
-    const { schools } = await this.settings.get(db);
-    const recent = readingsSince(room.readings, this.clock.now().getTime() - ADVICE_DAYS * MS_PER_DAY);
-    const best = storage.bestSingleChange({ box }, recent, place, { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE });
-    if (!best) return null;
-    return `The single change that helps most: ${best.change.name}. Above its band ${Math.round(best.result.above * 100)} % of the time.`;
   }
 }

@@ -177,7 +177,7 @@ describe('a place', () => {
     const { assessment, alerts } = await page(place.id);
     expect([assessment!.best.level, assessment!.worst.level, assessment!.level]).toEqual(['safe', 'watch', 'watch']);
     expect(alerts[0]).toMatchObject({ title: 'Its log is too thin to call it safe', action: { to: '/hygrometers' } });
-    expect(alerts[0]!.why).toMatch(/silent for/);
+    expect(alerts[0]!.why).toMatch(/Nothing was read for/);
   });
 
   it('tells of a hygrometer that has fallen silent', async () => {

@@ -15,6 +15,10 @@ export function readingsSince(log: readonly air.Reading[], fromMs: number): air.
   return log.filter((r) => r.at >= from);
 }
 
+/** Tells one log from another without holding it: how long, how far, and the sum of what it says. */
+export const printOf = (log: readonly air.Reading[]): string =>
+  `${log.length}/${log.at(-1)?.at ?? ''}/${log.reduce((sum, r) => sum + r.humidityPct + r.temperatureC, 0).toFixed(3)}`;
+
 /** Does the air in it follow the room by itself? A cabinet that dries does not, and tells nothing of its seal. */
 const isPassive = ({ kind }: Place): boolean => storage.placeFacts(kind).airChangesPerDay !== null && kind !== 'dry-cabinet';
 

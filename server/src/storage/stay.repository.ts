@@ -2,12 +2,15 @@ import type { Neighbour, Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { aliasedTable, and, asc, desc, eq, gt, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
-import { items } from '../gear/gear.table.js';
+import { items, surfaceStates } from '../gear/gear.table.js';
 import { places, stays } from './places.table.js';
 
 type StayRow = typeof stays.$inferInsert;
 /** A thing that lies in a place, and since when. */
-export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date };
+export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date; sick: boolean };
+
+/** It has fungus somewhere, or is in quarantine for it. */
+const isSick = sql<boolean>`(${items.status} = 'quarantined' or exists (select 1 from ${surfaceStates} where ${surfaceStates.itemId} = ${items.id} and ${surfaceStates.verdict} = 'isolate'))`;
 
 /** Where things lie and lay. */
 @Injectable()
@@ -35,7 +38,15 @@ export class StayRepository {
   /** What lies in a place now, longest first. */
   async inPlace(db: Db, placeId: string): Promise<Lying[]> {
     return db
-      .select({ itemId: items.id, name: items.name, kind: items.kind, traits: items.traits, status: items.status, since: stays.since })
+      .select({
+        itemId: items.id,
+        name: items.name,
+        kind: items.kind,
+        traits: items.traits,
+        status: items.status,
+        since: stays.since,
+        sick: isSick,
+      })
       .from(stays)
       .innerJoin(items, eq(items.id, stays.itemId))
       .where(and(eq(stays.placeId, placeId), isNull(stays.until), isNull(items.archivedAt)))

@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { AirModule } from '../air/air.module.js';
 import { GearModule } from '../gear/gear.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
+import { AdviceService } from './advice.service.js';
 import { ClimateController } from './climate.controller.js';
 import { ClimateService } from './climate.service.js';
 import { PlaceModule } from './place.module.js';
@@ -12,7 +13,7 @@ import { TimerService } from './timer.service.js';
 @Module({
   imports: [AirModule, GearModule, PlaceModule, SettingsModule, StayModule],
   controllers: [ClimateController],
-  providers: [ClimateService, RoomService, TimerService],
+  providers: [AdviceService, ClimateService, RoomService, TimerService],
   exports: [ClimateService, TimerService],
 })
 export class StorageModule {}

@@ -7,8 +7,6 @@ type Band = { lowPct: number; highPct: number };
 const api = {
   run: (scenario: storage.Scenario, room: air.Reading[], band: Band, options: fungus.AssessOptions) =>
     storage.tryScenario(scenario, room, band, options),
-  best: (scenario: storage.Scenario, room: air.Reading[], band: Band, options: fungus.AssessOptions) =>
-    storage.bestSingleChange(scenario, room, band, options),
 };
 export type WhatIfWorker = typeof api;
 expose(api);

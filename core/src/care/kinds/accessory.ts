@@ -8,6 +8,7 @@ export const accessory: Kind = {
   presets: [],
   surfaces: ['body-shell', only('sticky-coating', (t) => !!t.rubberisedCoating), only('contacts', (t) => !!t.electronicContacts), 'case'],
   acrossMm: {},
+  litres: 0.5,
   before: [['body-shell', 'contacts']],
   opening: { by: 'workshop', bar: 'flash' },
   prepare: [{ say: 'Switched off, its battery out.', when: ({ on }) => on('contacts') }],

@@ -30,6 +30,7 @@ export const binocular: Kind = {
     'case',
   ],
   acrossMm: { objective: 42, 'eye-lens': 22 },
+  litres: 2,
   before: [],
   // Its two halves were set parallel on a bench; an objective that was turned has to be set again.
   opening: { by: 'workshop', bar: 'centred-front' },

@@ -19,6 +19,7 @@ export function checkKind(kind: Kind): string[] {
   const faults: string[] = [];
   const own = kind.surfaces.map(surfaceOf);
   if (kind.name === '' || kind.plural === '') faults.push('it wants a name and a plural');
+  if (!(kind.litres > 0)) faults.push('litres must be above 0: a place runs out of room');
   if (new Set(own).size !== own.length) faults.push('a surface is listed twice');
   for (const surface of own)
     if (familyOf(surface) === 'glass' && kind.acrossMm[surface] === undefined) faults.push(`acrossMm lacks ${surface}: fluid goes by size`);

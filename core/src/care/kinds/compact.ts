@@ -40,6 +40,7 @@ export const compact: Kind = {
     only('card-bay', (t) => !!t.digital),
   ],
   acrossMm: { 'front-glass': 20, 'viewfinder-window': 10 },
+  litres: 0.5,
   before: [],
   opening: { by: 'workshop', bar: 'flash' },
   prepare: [

@@ -10,6 +10,7 @@ export const eyepiece: Kind = {
   presets: COATING_BY_YEAR,
   surfaces: ['field-lens', 'inner-glass', 'eye-lens', 'rear-cap', 'barrel', 'eyecup', 'front-cap'],
   acrossMm: { 'field-lens': 28, 'eye-lens': 24 },
+  litres: 0.3,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
   prepare: [WASH_FACE, { say: 'Eyecup off; it is washed by itself.', when: ({ on }) => on('eyecup') }],

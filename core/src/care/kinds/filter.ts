@@ -8,6 +8,7 @@ export const filter: Kind = {
   presets: [],
   surfaces: ['filter-front', 'filter-back', 'filter-thread', 'case'],
   acrossMm: { 'filter-front': 67, 'filter-back': 67 },
+  litres: 0.15,
   before: [],
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
   prepare: [],

@@ -45,6 +45,8 @@ export type Kind = {
   surfaces: readonly SurfaceEntry[];
   /** How far across its glass is, mm, where nobody said: fluid goes by size. */
   acrossMm: Partial<Record<Surface, number>>;
+  /** How much room it takes where it is kept, litres, with air around it (our choice). */
+  litres: number;
   /** Relations of the working order that are this kind's own: the left one is cleaned before the right one. */
   before: readonly (readonly [Surface, Surface])[];
   opening: Opening;

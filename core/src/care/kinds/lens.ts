@@ -52,6 +52,7 @@ export const lens: Kind = {
     'rear-cap',
   ],
   acrossMm: { 'filter-front': 67, 'filter-back': 67, 'front-glass': 62, 'rear-glass': 35 },
+  litres: 1.5,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
   prepare: [

@@ -44,6 +44,7 @@ export const mirrorlessBody: Kind = {
     only('card-bay', (t) => !!t.digital),
   ],
   acrossMm: { 'viewfinder-window': 18 },
+  litres: 1.5,
   before: [],
   opening: { by: 'workshop', bar: 'flash' },
   prepare: BODY_PREPARE,

@@ -8,6 +8,7 @@ export const phone: Kind = {
   presets: [],
   surfaces: ['phone-lens', 'screen', 'body-shell', 'port-covers', 'case'],
   acrossMm: { 'phone-lens': 10 },
+  litres: 0.3,
   before: [],
   opening: { by: 'workshop', bar: 'lithium-inside' },
   prepare: [

@@ -19,6 +19,7 @@ export const port: Kind = {
   ],
   surfaces: ['port-outside', 'port-inside', 'o-ring', 'barrel', 'case'],
   acrossMm: { 'port-outside': 120, 'port-inside': 110 },
+  litres: 6,
   before: [
     ['barrel', 'o-ring'],
     ['o-ring', 'port-inside'],

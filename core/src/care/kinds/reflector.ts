@@ -9,6 +9,7 @@ export const reflector: Kind = {
   presets: [],
   surfaces: ['primary-mirror', 'secondary-mirror', 'front-cap', 'barrel', 'focus-ring', 'rear-cap'],
   acrossMm: {},
+  litres: 60,
   before: [['secondary-mirror', 'primary-mirror']],
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
   prepare: [{ say: 'Both ends capped while the outside is done.', when: () => true }],

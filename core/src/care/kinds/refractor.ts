@@ -31,6 +31,7 @@ export const refractor: Kind = {
     'rear-cap',
   ],
   acrossMm: { objective: 80, corrector: 200 },
+  litres: 15,
   before: [
     ['corrector', 'secondary-mirror'],
     ['secondary-mirror', 'primary-mirror'],

@@ -47,6 +47,7 @@ export const slrBody: Kind = {
     only('card-bay', (t) => !!t.digital),
   ],
   acrossMm: { 'viewfinder-window': 18, 'reflex-mirror': 40 },
+  litres: 2,
   before: [],
   opening: { by: 'workshop', bar: 'flash' },
   prepare: [

@@ -30,6 +30,7 @@ export const teleconverter: Kind = {
     'rear-cap',
   ],
   acrossMm: { 'front-glass': 38, 'rear-glass': 32 },
+  litres: 0.5,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
   prepare: [{ say: 'Off the camera and off the lens, over the table; cap both at once.', when: () => true }],

@@ -9,6 +9,7 @@ export const viewfinderLoupe: Kind = {
   presets: [],
   surfaces: ['field-lens', 'eye-lens', 'barrel', 'eyecup', 'case'],
   acrossMm: { 'field-lens': 36, 'eye-lens': 30 },
+  litres: 0.5,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
   prepare: [WASH_FACE],

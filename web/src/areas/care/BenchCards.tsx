@@ -78,14 +78,21 @@ function StepCard({ step, state, traits, act }: StepCardProps) {
   );
 }
 
-const LOOK_TITLES: Record<care.Look['asks'], string> = { grains: 'Any grains left?', crystals: 'Any salt left?', clean: 'Look', turning: 'Feel how it turns' };
+const LOOK_TITLES: Record<care.Look['asks'], string> = {
+  grains: 'Any grains left?',
+  crystals: 'Any salt left?',
+  clean: 'Look',
+  turning: 'Feel how it turns',
+};
 
 const LookCard = ({ step, asks }: { step: care.Step; asks: care.Look['asks'] }) => (
   <div className="space-y-4">
     <p className="text-soft">
       <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after: {care.METHODS[step.method].name.toLowerCase()}
     </p>
-    <h2 className="text-2xl leading-none font-semibold">{asks === 'clean' && step.look!.asks !== 'clean' ? 'And the rest of it?' : LOOK_TITLES[asks]}</h2>
+    <h2 className="text-2xl leading-none font-semibold">
+      {asks === 'clean' && step.look!.asks !== 'clean' ? 'And the rest of it?' : LOOK_TITLES[asks]}
+    </h2>
     <p className="text-lg">{step.look!.lamp}</p>
     <p className="text-lg">
       <span className="text-soft">Look for:</span>{' '}

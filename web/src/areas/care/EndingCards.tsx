@@ -15,7 +15,11 @@ export const Reading = ({ step, act }: Props) => (
     <p className="text-lg">Turn it under the slanted lamp once more, without touching it.</p>
     <div className="grid gap-2 sm:grid-cols-2">
       {care.READINGS.map((reading) => (
-        <BigButton key={reading} hint={READING_WORDS[reading].tell} onClick={() => act({ type: 'reading', surface: step.surface, reading })}>
+        <BigButton
+          key={reading}
+          hint={READING_WORDS[reading].tell}
+          onClick={() => act({ type: 'reading', surface: step.surface, reading })}
+        >
           {READING_WORDS[reading].name}
         </BigButton>
       ))}

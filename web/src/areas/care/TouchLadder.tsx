@@ -46,7 +46,13 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
   const handOver = plan.handOver.filter((h) => h.surface === surface);
   const openings = plan.openings.filter((o) => o.surface === surface);
   const levelOf = (r: care.Refusal) => (r.method ? care.METHODS[r.method].level : null);
-  const top = Math.max(4, ...steps.map((s) => s.level), ...refused.map((r) => levelOf(r) ?? 0), handOver.length > 0 ? 7 : 0, openings.length > 0 ? 6 : 0);
+  const top = Math.max(
+    4,
+    ...steps.map((s) => s.level),
+    ...refused.map((r) => levelOf(r) ?? 0),
+    handOver.length > 0 ? 7 : 0,
+    openings.length > 0 ? 6 : 0,
+  );
   const loose = refused.filter((r) => levelOf(r) === null);
   return (
     <div>

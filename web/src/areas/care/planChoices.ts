@@ -1,7 +1,12 @@
 import { care } from '@bright-keeper/core';
 
 /** The choices of a plan live in the address, so that a reload or a link shows the same plan. */
-export const CONDITION_WORDS = { wind: 'Wind', blowingSand: 'Blowing sand', rain: 'Heavy rain', freshWater: 'Fresh water with me' } as const;
+export const CONDITION_WORDS = {
+  wind: 'Wind',
+  blowingSand: 'Blowing sand',
+  rain: 'Heavy rain',
+  freshWater: 'Fresh water with me',
+} as const;
 
 /** The air, where it decides whether fluid may be used out there. */
 export const AIR_WORDS = { temperatureC: 'Air, °C', humidityPct: 'Humidity, %' } as const;

@@ -86,7 +86,10 @@ describe('the choices of a plan in the address', () => {
   it('lay one plan’s schools over the user’s, and ignore what is no choice', () => {
     const params = new URLSearchParams('place=field&rain=1&school.solvent=alcohol&school.wipe=sandpaper');
     expect(schoolsFrom(params, care.DEFAULT_SCHOOLS)).toEqual({ ...care.DEFAULT_SCHOOLS, solvent: 'alcohol' });
-    expect(conditionsFrom(params)).toEqual({ wind: false, blowingSand: false, rain: true });
+    expect(conditionsFrom(params)).toEqual({ wind: false, blowingSand: false, rain: true, freshWater: false });
+    const cold = new URLSearchParams('place=field&temperatureC=-3&humidityPct=140');
+    expect(conditionsFrom(cold)).toMatchObject({ temperatureC: -3 });
+    expect(conditionsFrom(cold)).not.toHaveProperty('humidityPct');
   });
 
   it('are set and taken away again', () => {
@@ -100,7 +103,10 @@ describe('words', () => {
     [{ material: 'lens-tissue', amount: { quantity: 1, unit: 'sheet' } }, '1 sheet of lens tissue'],
     [{ material: 'cotton-swab', amount: { quantity: 2, unit: 'swab' } }, '2 × cotton swab'],
     [{ material: 'sealed-wipe', amount: { quantity: 1, unit: 'wipe' } }, '1 sealed wet wipe'],
-    [{ material: 'water', amount: { quantity: 200, unit: 'drop' } }, 'fresh water'],
+    [{ material: 'water', amount: { quantity: 50, unit: 'mL' } }, 'fresh water'],
+    [{ material: 'water', amount: { quantity: 0.5, unit: 'mL' } }, 'a little fresh water'],
+    [{ material: 'adhesive-remover', amount: { quantity: 1, unit: 'mL' } }, '1 mL of plaster-glue remover'],
+    [{ material: 'lens-fluid', amount: { quantity: 1, unit: 'spray' } }, '1 fine mist of lens fluid'],
   ] as [care.Use, string][])('%j reads "%s"', (use, text) => expect(amountWords(use)).toBe(text));
 
   it('name the tool before what it uses up', () => {
@@ -110,7 +116,23 @@ describe('words', () => {
       schools: { wipe: 'microfibre' },
       findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
     });
-    expect(inHand(wet.steps.at(-1)!)).toBe('microfibre kept for glass, 4 drops of lens fluid');
+    expect(inHand(wet.steps[1]!)).toBe('microfibre kept for glass, 2 drops of lens fluid');
+  });
+
+  it('name the very cloth and pack where the drawer has a name for them', () => {
+    const thing = (id: care.Tool | care.Material, label: string): care.OnHand => ({ id, thingId: `the ${id}`, label });
+    const own = care.planCleaning({
+      item: { kind: 'lens', traits: {} },
+      place: 'home',
+      schools: { wipe: 'microfibre' },
+      findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
+      onHand: [
+        thing('bulb-blower', 'bulb blower'),
+        thing('glass-cloth', 'microfibre kept for glass (Blue edge)'),
+        thing('lens-fluid', 'lens fluid (Old bottle)'),
+      ],
+    });
+    expect(inHand(own.steps[1]!)).toBe('microfibre kept for glass (Blue edge), 2 drops of lens fluid (lens fluid (Old bottle))');
   });
 
   it('write money in the user’s currency', () => expect(money(0.21, 'EUR')).toBe('€0.21'));

@@ -16,8 +16,8 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
   const exposure = useExposure(itemId);
   if (exposure.isError) return <Failure error={exposure.error} onRetry={() => void exposure.refetch()} />;
   if (!exposure.data) return null;
-  const { assessment, surfaceState, measuredDays, keptDays, home } = exposure.data;
-  if (!assessment && !home) return null;
+  const { assessment, surfaceState, measuredDays, keptDays, home, sick } = exposure.data;
+  if (!assessment && !home && !sick) return null;
   return (
     <Section title="Fungus exposure" aside={`as ${fungus.SURFACE_STATES[surfaceState].name}`}>
       <div className="sheet space-y-2 p-4">
@@ -44,6 +44,12 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
           </>
         ) : (
           <p className="text-soft">No place it lay in was ever measured.</p>
+        )}
+        {sick && !home && (
+          <p className="border-t border-line pt-2 text-sm">
+            It lives alone until it has been clean for twelve weeks, and none of your places is empty: a zip bag with a sachet, apart from
+            the rest.
+          </p>
         )}
         {home && home.placeId !== placeId && (
           <p className="border-t border-line pt-2 text-sm">

@@ -17,7 +17,8 @@ export function useItemForm(start: ItemInput) {
     resolver: joiResolver(itemInput, JOI_OPTIONS),
   });
   /** Another kind sets the traits anew; only what is true of the thing itself is kept. */
-  const changeKind = (kind: care.ItemKind) => form.setValue('traits', care.retrait(form.getValues('kind'), form.getValues('traits'), { kind }));
+  const changeKind = (kind: care.ItemKind) =>
+    form.setValue('traits', care.retrait(form.getValues('kind'), form.getValues('traits'), { kind }));
   /** A trait that others are preset by (its year, above all) moves those nobody has set otherwise. */
   const changeTrait = (trait: care.TraitId, before: care.Traits) => {
     const now = form.getValues('traits');

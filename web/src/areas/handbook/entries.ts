@@ -121,8 +121,7 @@ const withTools = (): Entry[] => [
   ...care.DEPTHS.map((depth) => ({
     id: `opening-${depth}`,
     title: `Opening ${care.DEPTH_NAMES[depth]}`,
-    lines:
-      care.beforeOpening(depth),
+    lines: care.beforeOpening(depth),
     basis: 'Common practice.',
   })),
   ...Object.entries(care.RUB_TESTS).map(([id, { name, with: pad, strokes, forceN, basis }]) => ({

@@ -23,7 +23,27 @@ const SAME: Record<string, string> = {
 };
 
 /** Words that say nothing by themselves. */
-const EMPTY = new Set(['a', 'an', 'and', 'the', 'my', 'i', 'is', 'it', 'of', 'on', 'in', 'to', 'with', 'what', 'if', 'how', 'do', 'can', 'there']);
+const EMPTY = new Set([
+  'a',
+  'an',
+  'and',
+  'the',
+  'my',
+  'i',
+  'is',
+  'it',
+  'of',
+  'on',
+  'in',
+  'to',
+  'with',
+  'what',
+  'if',
+  'how',
+  'do',
+  'can',
+  'there',
+]);
 
 /** A word as it is looked up: one case, one number, one name for one thing; nothing for what says nothing. */
 function term(word: string): string | null {
@@ -59,7 +79,6 @@ export function search(chapters: readonly Chapter[], text: string): Chapter[] {
   const all = index.search(text, { combineWith: 'AND' });
   const found = all.length > 0 ? all : index.search(text, { combineWith: 'OR' });
   const score = new Map(found.map((f) => [f.id as string, f.score]));
-  const best = (entries: readonly Entry[]) =>
-    entries.filter((e) => score.has(e.id)).sort((a, b) => score.get(b.id)! - score.get(a.id)!);
+  const best = (entries: readonly Entry[]) => entries.filter((e) => score.has(e.id)).sort((a, b) => score.get(b.id)! - score.get(a.id)!);
   return chapters.map((c) => ({ ...c, entries: best(c.entries) })).filter((c) => c.entries.length > 0);
 }

@@ -1,3 +1,4 @@
+import { AdviceWords } from './AdviceWords';
 import type { PlaceEventInput, PlacePage } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { useState } from 'react';
@@ -158,7 +159,7 @@ export function BoxCard({ place }: { place: PlacePage }) {
         </Button>
         {event.error && <Failure error={event.error} />}
         <Sizing place={place} />
-        {advice && <p className="rounded bg-lamp-tint px-3 py-2 text-sm">{advice}</p>}
+        {advice && <AdviceWords advice={advice} />}
       </div>
     </Section>
   );

@@ -1,5 +1,5 @@
 import type { Chart as ChartData } from '@bright-keeper/contract';
-import { air } from '@bright-keeper/core';
+import { air, fungus } from '@bright-keeper/core';
 import {
   CategoryScale,
   Chart as ChartJs,
@@ -59,8 +59,8 @@ const modelDataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> =
       yAxisID: 'y',
     },
     {
-      label: 'early warning, of 1',
-      data: points.map((p) => ({ x: p.at, y: p.dose })),
+      label: 'early warning, 1 is the point',
+      data: points.map((p) => ({ x: p.at, y: fungus.warningShare(p) })),
       pointRadius: 0,
       borderWidth: 2,
       borderColor: c.lamp,

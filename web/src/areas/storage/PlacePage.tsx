@@ -93,18 +93,16 @@ function soon(days: number | null): string {
 function Risk({ assessment }: { assessment: fungus.Assessment }) {
   const { now, best, worst, peak, daysToGrowth, gapHours } = assessment;
   const widened = gapHours > 0 && (best.dose.toFixed(1) !== worst.dose.toFixed(1) || best.index.toFixed(1) !== worst.index.toFixed(1));
-  const row = (name: string, of: string, key: 'index' | 'dose', days: number | null) => (
+  const row = (name: string, words: (at: fungus.Exposure) => string, days: number | null) => (
     <tr className="border-t border-line">
       <th scope="row" className="py-2 pr-3 text-left font-medium">
         {name}
       </th>
-      <td className="pr-3 font-mono">
-        {now[key].toFixed(2)} {of}
-      </td>
-      <td className="pr-3 font-mono">{peak[key].toFixed(2)}</td>
+      <td className="pr-3">{words(now)}</td>
+      <td className="pr-3">{words(peak)}</td>
       {widened && (
-        <td className="pr-3 font-mono">
-          {best[key].toFixed(2)}–{worst[key].toFixed(2)}
+        <td className="pr-3">
+          {words(best)} to {words(worst)}
         </td>
       )}
       <td>{soon(days)}</td>
@@ -123,8 +121,8 @@ function Risk({ assessment }: { assessment: fungus.Assessment }) {
           </tr>
         </thead>
         <tbody>
-          {row('Mould index', 'of 6', 'index', daysToGrowth.byIndex)}
-          {row('Early warning', 'of 1', 'dose', daysToGrowth.byDose)}
+          {row('Mould index', ({ index }) => `${index.toFixed(1)} of 6`, daysToGrowth.byIndex)}
+          {row('Early warning', fungus.warningWords, daysToGrowth.byDose)}
         </tbody>
       </table>
       <ul className="mt-3 space-y-1 text-sm text-soft">

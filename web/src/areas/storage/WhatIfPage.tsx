@@ -1,17 +1,20 @@
-import type { Place, WhatIfStart } from '@bright-keeper/contract';
-import { fungus, storage, type air } from '@bright-keeper/core';
+import type { Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
+import { fungus, type air, type storage } from '@bright-keeper/core';
 import { wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import type { WhatIfWorker } from '../../workers/whatIf.worker';
 import { withChoice } from '../care/planChoices';
 import { useSettings } from '../settings/queries';
+import { AdviceWords } from './AdviceWords';
 import { usePlace, usePlaces, useWhatIf } from './queries';
 import { asToday, LIMITS, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
-type Results = { now: storage.ScenarioResult; then: storage.ScenarioResult };
+/** Today is what was measured, where it was; else what the model makes of it. */
+type Today = storage.Figures & { readings: air.Reading[]; exhaustedAt?: string | null };
+type Results = { now: Today; then: storage.ScenarioResult };
 
 /** The worker of this page, made with it and ended with it. */
 function useWorker(): () => Remote<WhatIfWorker> {
@@ -37,18 +40,19 @@ const bandOf = ({ lowPct, highPct }: WhatIfStart) => ({ lowPct, highPct });
 /** Reckons today and what-if side by side; an answer that comes after a newer question is dropped. */
 function useResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
   const worker = useWorker();
-  const [now, setNow] = useState<storage.ScenarioResult | null>(null);
+  const [reckoned, setReckoned] = useState<storage.ScenarioResult | null>(null);
   const [then, setThen] = useState<storage.ScenarioResult | null>(null);
-  const [best, setBest] = useState<Awaited<ReturnType<WhatIfWorker['best']>> | undefined>();
   const [error, setError] = useState<unknown>(null);
   const asked = useRef(0);
   const text = JSON.stringify(what);
-  const options = useMemo<fungus.AssessOptions>(() => ({ humiditySchool, surfaceState: 'soiled-glass' }), [humiditySchool]);
+  const options = useMemo<fungus.AssessOptions>(
+    () => ({ humiditySchool, surfaceState: 'soiled-glass', start: start.exposure }),
+    [humiditySchool, start.exposure],
+  );
   // Today does not change while one plays: it is reckoned once.
   useEffect(() => {
-    const today = todayScenario(start);
-    worker().run(today, start.room, bandOf(start), options).then(setNow, setError);
-    worker().best(today, start.room, bandOf(start), options).then(setBest, setError);
+    if (start.measured) return;
+    worker().run(todayScenario(start), start.room, bandOf(start), options).then(setReckoned, setError);
   }, [worker, start, options]);
   useEffect(() => {
     const turn = ++asked.current;
@@ -60,8 +64,9 @@ function useResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, hu
         (failure: unknown) => turn === asked.current && setError(failure),
       );
   }, [worker, start, elsewhere, text, options]);
+  const now: Today | null = start.measured ?? reckoned;
   const results: Results | null = now && then && { now, then };
-  return { results, best, error };
+  return { results, error };
 }
 
 const W = 640;
@@ -100,15 +105,16 @@ function Courses({ results: { now, then }, band }: { results: Results; band: { l
   );
 }
 
-function Side({ title, result }: { title: string; result: storage.ScenarioResult }) {
+function Side({ title, result }: { title: string; result: Today }) {
   const rows: [string, string][] = [
     ['On average', `${result.meanPct.toFixed(0)} %`],
     ['Above its band', `${Math.round(result.above * 100)} % of the time`],
     ['Below its band', `${Math.round(result.below * 100)} % of the time`],
-    ['Early warning at its worst', `${result.peakDose.toFixed(2)} of 1`],
-    ['Mould index at its worst', `${result.peakIndex.toFixed(2)} of 6`],
-    ['Above its band for good', result.exhaustedAt ? `from ${result.exhaustedAt.slice(0, 10)} on` : 'not in this time'],
+    ['Early warning', fungus.warningWords(result.end)],
+    ['Mould index', `${result.end.index.toFixed(1)} of 6`],
   ];
+  if (result.exhaustedAt !== undefined)
+    rows.push(['Above its band for good', result.exhaustedAt ? `from ${result.exhaustedAt.slice(0, 10)} on` : 'not in this time']);
   return (
     <section aria-label={title} className="sheet p-4">
       <h3 className="mb-2 flex items-center justify-between font-semibold">
@@ -118,7 +124,7 @@ function Side({ title, result }: { title: string; result: storage.ScenarioResult
         {rows.map(([term, value]) => (
           <div key={term} className="flex justify-between gap-3">
             <dt className="text-soft">{term}</dt>
-            <dd className="font-mono">{value}</dd>
+            <dd className="text-right">{value}</dd>
           </div>
         ))}
       </dl>
@@ -147,9 +153,11 @@ type ViewProps = {
   name: string;
   placeId: string;
   school: fungus.HumiditySchool;
+  /** The place’s own advice: the same here as on its page. */
+  advice: PlaceAdvice | null;
 };
 
-function WhatIfView({ start, elsewhere, others, name, placeId, school }: ViewProps) {
+function WhatIfView({ start, elsewhere, others, name, placeId, school, advice }: ViewProps) {
   const [params, setParams] = useSearchParams();
   const today = useMemo(() => asToday(start), [start]);
   const isCabinet = start.setPointPct !== null;
@@ -170,7 +178,7 @@ function WhatIfView({ start, elsewhere, others, name, placeId, school }: ViewPro
     setPointPct: isCabinet ? value('setPointPct') : null,
     powerCutDays: value('powerCutDays'),
   };
-  const { results, best, error } = useResults(start, elsewhere, what, school);
+  const { results, error } = useResults(start, elsewhere, what, school);
   const set = (key: string, text: string | null) => setParams(withChoice(params, key, text), { replace: true });
   const shown = SLIDERS.filter(({ key }) => (isCabinet ? !BOX_ONLY.includes(key) : !CABINET_ONLY.includes(key)));
   const days = start.room.length > 1 ? Math.round((Date.parse(start.room.at(-1)!.at) - Date.parse(start.room[0]!.at)) / 86_400_000) : 0;
@@ -231,20 +239,14 @@ function WhatIfView({ start, elsewhere, others, name, placeId, school }: ViewPro
                 <p className="mt-1 text-sm text-soft">Broken line: today. Full line: what if. The tinted band is where it should stay.</p>
               </div>
               <div className="grid gap-4 md:grid-cols-2">
-                <Side title="Today" result={results.now} />
+                <Side title={start.measured ? 'Today, as measured' : 'Today'} result={results.now} />
                 <Side title="What if" result={results.then} />
               </div>
             </>
           )}
-          {best !== undefined && (
+          {advice && (
             <Section title="What helps most">
-              {best ? (
-                <Notice tone="good">
-                  By itself, {best.change.name}: above its band {Math.round(best.result.above * 100)} % of the time.
-                </Notice>
-              ) : (
-                <p className="sheet p-4">Nothing has to change: no single change makes it noticeably better.</p>
-              )}
+              <AdviceWords advice={advice} />
             </Section>
           )}
           <p className="text-sm text-soft">
@@ -277,6 +279,7 @@ export function WhatIfPage() {
       name={place.data.name}
       placeId={id}
       school={settings.data.schools.humidity}
+      advice={place.data.advice}
     />
   );
 }

@@ -1,10 +1,11 @@
-import type { Alert, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
+import type { AdvisedChange, Alert, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
 import { air, sensor, storage } from '@bright-keeper/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { StrokesDrawing } from '../care/StrokesDrawing';
+import { adviceWords, changeWords } from './AdviceWords';
 import { AlertList } from './AlertList';
 import { asToday, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
 import { airWords, eventWords, hoursWords, minutesWords } from './words';
@@ -17,6 +18,8 @@ const room = Array.from({ length: 240 }, (_, h) => ({
   humidityPct: 60 + (h % 24),
 }));
 const start = (more: Partial<WhatIfStart> = {}): WhatIfStart => ({
+  exposure: { index: 0, dose: 0, daysPast: 0 },
+  measured: null,
   box: {
     volumeL: 50,
     airChangesPerDay: 0.5,
@@ -74,9 +77,9 @@ describe('what if', () => {
 
 describe('a climate ribbon', () => {
   const days: RibbonDay[] = [
-    { day: '2026-03-08', meanPct: 25, minPct: 20, maxPct: 30, dose: 0 },
-    { day: '2026-03-09', meanPct: 50, minPct: 45, maxPct: 55, dose: 0.2 },
-    { day: '2026-03-10', meanPct: 85, minPct: 70, maxPct: 92, dose: 2 },
+    { day: '2026-03-08', meanPct: 25, minPct: 20, maxPct: 30, dose: 0, daysPast: 0 },
+    { day: '2026-03-09', meanPct: 50, minPct: 45, maxPct: 55, dose: 0.2, daysPast: 0 },
+    { day: '2026-03-10', meanPct: 85, minPct: 70, maxPct: 92, dose: 2, daysPast: 30 },
   ];
   const ribbon = (all: readonly RibbonDay[], events: Parameters<typeof ClimateRibbon>[0]['events'] = []) =>
     render(<ClimateRibbon days={all} span={10} today="2026-03-10" highPct={60} events={events} />).container;
@@ -84,7 +87,7 @@ describe('a climate ribbon', () => {
   it('tells in words what it shows', () => {
     ribbon(days);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      '3 days of air; on the last one 85 % on average, early warning 2.0 of 1',
+      '3 days of air; on the last one 85 % on average, early warning 30 days past the point',
     );
     cleanup();
     ribbon([]);
@@ -97,7 +100,9 @@ describe('a climate ribbon', () => {
     expect(heights).toEqual([...heights].sort((a, b) => a - b));
     expect(columns[2]!.getAttribute('class')).toBe('fill-act');
     expect(columns[1]!.getAttribute('class')).toBe('fill-glass-tint');
-    expect(columns[2]!.querySelector('title')!.textContent).toBe('2026-03-10: 70–92 %, on average 85 %');
+    expect(columns[2]!.querySelector('title')!.textContent).toBe(
+      '2026-03-10: 70–92 %, on average 85 %; early warning 30 days past the point',
+    );
     expect(air.zoneOf(85)).toBe('danger');
   });
 
@@ -177,5 +182,26 @@ describe('words for air', () => {
     expect(airWords({ temperatureC: 19.44, humidityPct: 47.6 })).toBe('19.4 °C, 48 %');
     expect(eventWords({ kind: 'gel-set', desiccant: 'rice', massG: 800, loadingPct: 8 })).toBe('800 g of rough rice put in, 8 % water');
     expect(eventWords({ kind: 'indicator', colour: 'spent' })).toBe('Indicator read: spent');
+  });
+});
+
+describe('advice in words', () => {
+  const gel: AdvisedChange = { id: 'more-gel', amount: 200, placeName: null, above: 0.12, level: 'safe' };
+  it('names what helps most for its trouble, then the others', () => {
+    const words = adviceWords({
+      verdict: 'helps',
+      changes: [gel, { ...gel, id: 'other-room', amount: null, placeName: 'Office', above: 0.2 }],
+    });
+    expect(words).toBe(
+      'What helps most for its trouble: 200 g of dry gel (above its band 12 % of the time). Or: stand it in the air of: Office (above its band 20 % of the time).',
+    );
+  });
+  it('never calls it advice that leaves the place too damp', () => {
+    expect(adviceWords({ verdict: 'nothing-helps', nearest: { ...gel, above: 0.83 } })).toMatch(/^No single change is enough/);
+    expect(adviceWords({ verdict: 'nothing-helps', nearest: null })).toMatch(/two together/);
+    expect(adviceWords({ verdict: 'nothing-needed' })).toMatch(/Nothing has to change/);
+  });
+  it('has words for every change', () => {
+    for (const id of storage.CHANGE_IDS) expect(changeWords({ ...gel, id, placeName: 'Office' }).length, id).toBeGreaterThan(20);
   });
 });

@@ -148,7 +148,8 @@ export function SuppliesPage() {
         {all.length === 0 && !adding && (
           <>
             <Empty title="The drawer is empty" action={addButton}>
-              List what you have, and plans keep to it: no cloth that touched a shell comes near glass, and the bench counts drops and sheets.
+              List what you have, and plans keep to it: no cloth that touched a shell comes near glass, and the bench counts drops and
+              sheets.
             </Empty>
             <Starters />
           </>

@@ -13,7 +13,17 @@ const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
 const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
 
 /** Millilitres as a person reads them off a bottle; kept in drops, as the bench takes them. */
-function MillilitresField({ control, name, id, invalid }: { control: Control<SupplyInput>; name: 'stock' | 'packSize'; id: string; invalid: boolean }) {
+function MillilitresField({
+  control,
+  name,
+  id,
+  invalid,
+}: {
+  control: Control<SupplyInput>;
+  name: 'stock' | 'packSize';
+  id: string;
+  invalid: boolean;
+}) {
   const [text, setText] = useState<string>();
   return (
     <Controller
@@ -93,12 +103,7 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
           <Field label="Opened on" id="openedOn" error={errors.openedOn?.message}>
             <input id="openedOn" type="date" className="input" {...register('openedOn', { setValueAs: (v: string | null) => v || null })} />
           </Field>
-          <Field
-            label={`A pack holds (${unit})`}
-            id="packSize"
-            error={errors.packSize?.message}
-            hint={isFluid ? 'A drop is 0.05 mL.' : ''}
-          >
+          <Field label={`A pack holds (${unit})`} id="packSize" error={errors.packSize?.message} hint={isFluid ? 'A drop is 0.05 mL.' : ''}>
             {isFluid ? (
               <MillilitresField key={thing} control={form.control} name="packSize" id="packSize" invalid={!!errors.packSize} />
             ) : (

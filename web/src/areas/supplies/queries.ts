@@ -14,7 +14,10 @@ export const useUpdateSupply = (id: string) =>
   useMutation({ mutationFn: (change: SupplyUpdate) => http.put<Supply>(routes.supply(id), change), onSettled: drawerChanged });
 
 export const useStartDrawer = () =>
-  useMutation({ mutationFn: (starter: supplies.StarterId) => http.post<Drawer>(routes.startDrawer, { starter }), onSettled: drawerChanged });
+  useMutation({
+    mutationFn: (starter: supplies.StarterId) => http.post<Drawer>(routes.startDrawer, { starter }),
+    onSettled: drawerChanged,
+  });
 export const useDrawerIsAll = () =>
   useMutation({ mutationFn: (isAll: boolean) => http.put<Drawer>(routes.drawerIsAll, { isAll }), onSettled: drawerChanged });
 
