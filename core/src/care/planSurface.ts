@@ -114,7 +114,7 @@ function climbLadder(surface: Surface, wanted: readonly Finding[], findings: rea
     const open = wanted.filter((f) => dampCame || (f.severity <= STANDS_IN_UP_TO && !servedDry(f.soil)));
     const removes = removedBy(rung, open);
     if (removes.length === 0) continue;
-    tryRung({ ...rung, ...(dampCame ? {} : { finisher: undefined }) } as Rung, removes, climb, surface, findings, context);
+    tryRung({ ...rung, ...(dampCame ? {} : { finisher: undefined }) }, removes, climb, surface, findings, context);
   }
   // A finisher that is not at hand is no lack: the clean ends without it.
   climb.missing = climb.missing.filter((m) => !(dampCame && m.tool && FINISHING_TOOLS.includes(m.tool)));

@@ -3,7 +3,7 @@ import { row } from './row.js';
 import type { Claims } from './situation.js';
 
 const withSchool = <S extends SchoolId>(school: S, choice: Schools[S]): { schools: Partial<Schools> } => ({
-  schools: { [school]: choice } as Partial<Schools>,
+  schools: { [school]: choice },
 });
 const print = (id: string, told: string, school: Partial<Schools>, must: Claims) =>
   row(id, told, 'lens', [['front-glass', 'fingerprint', 3]], must, { schools: school });

@@ -14,8 +14,8 @@ function Form() {
     </form>
   );
 }
-const box = (name: RegExp) => screen.getByRole('checkbox', { name }) as HTMLInputElement;
-const choice = (name: string) => screen.getByLabelText(name) as HTMLSelectElement;
+const box = (name: RegExp) => screen.getByRole<HTMLInputElement>('checkbox', { name });
+const choice = (name: string) => screen.getByLabelText<HTMLSelectElement>(name);
 const tell = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe('the form of a thing', () => {

@@ -27,7 +27,7 @@ describe('a stock in words', () => {
 });
 
 describe('putting something in', () => {
-  const fill = async (steps: () => void) => {
+  const fill = (steps: () => void) => {
     const save = vi.fn((_: SupplyInput) => Promise.resolve());
     render(<SupplyForm start={NEW} verb="Put it in" save={save} onDone={() => undefined} error={null} />);
     steps();
@@ -36,7 +36,7 @@ describe('putting something in', () => {
   };
 
   it('reads a fluid in millilitres and keeps it in drops', async () => {
-    const save = await fill(() => {
+    const save = fill(() => {
       fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-fluid' } });
       fireEvent.change(screen.getByLabelText('How much is left (mL)'), { target: { value: '12.5' } });
     });
@@ -45,23 +45,23 @@ describe('putting something in', () => {
   });
 
   it('takes what nobody counted as unknown, not as nothing', async () => {
-    const save = await fill(() => fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-tissue' } }));
+    const save = fill(() => fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-tissue' } }));
     await waitFor(() => expect(save).toHaveBeenCalled());
     expect(save.mock.calls[0]![0]).toMatchObject({ thing: 'lens-tissue', stock: null });
   });
 
   it('keeps what was typed and says beside the field what is wrong with it', async () => {
-    const save = await fill(() => {
+    const save = fill(() => {
       fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-fluid' } });
       fireEvent.change(screen.getByLabelText('How much is left (mL)'), { target: { value: 'half' } });
     });
     await screen.findByRole('alert');
-    expect((screen.getByLabelText('How much is left (mL)') as HTMLInputElement).value).toBe('half');
+    expect(screen.getByLabelText<HTMLInputElement>('How much is left (mL)').value).toBe('half');
     expect(save).not.toHaveBeenCalled();
   });
 
   it('counts another thing anew: drops are no sheets', async () => {
-    const save = await fill(() => {
+    const save = fill(() => {
       fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-fluid' } });
       fireEvent.change(screen.getByLabelText('How much is left (mL)'), { target: { value: '50' } });
       fireEvent.change(screen.getByLabelText('What'), { target: { value: 'lens-tissue' } });
