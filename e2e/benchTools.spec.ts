@@ -23,10 +23,12 @@ test('a sensor clean: a dry run once, safe power, and out before the exposure en
   await expect(heading(page, 'First a dry run')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(heading(page, 'First a dry run')).toBeVisible();
-  await page.getByLabel(/How long is the exposure/).fill('10');
+  await page.getByLabel(/How long is the exposure/).fill('12');
+  await expect(button(page, 'Start the dry run')).toBeDisabled();
+  await page.getByLabel(/How long is the exposure/).fill('15');
   await button(page, 'Start the dry run').click();
   await expect(page.getByText('Open. Work calmly.')).toBeVisible();
-  await expect(page.getByText('Out now', { exact: true })).toBeVisible({ timeout: 9_000 });
+  await expect(page.getByText('Out now', { exact: true })).toBeVisible({ timeout: 14_000 });
   await expect(page.getByText('Closed', { exact: true })).toBeVisible({ timeout: 9_000 });
   await button(page, 'I am out').click();
   await expect(page.getByText(/It closed while you were inside/)).toBeVisible();
@@ -36,14 +38,20 @@ test('a sensor clean: a dry run once, safe power, and out before the exposure en
   await expect(button(page, 'Power is safe')).toBeDisabled();
   await page.getByLabel(/Battery full/).check();
   await button(page, 'Power is safe').click();
-  await page.getByLabel(/How long is the exposure/).fill('10');
+  await page.getByLabel(/How long is the exposure/).fill('15');
   await button(page, 'The shutter is open').click();
   await expect(page.getByRole('timer', { name: 'Exposure' })).toBeVisible();
   // A reload in the middle: the clock has gone on.
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Out now', { exact: true })).toBeVisible({ timeout: 9_000 });
-  await button(page, 'Out, and nothing is inside').click();
+  await expect(page.getByText('Out now', { exact: true })).toBeVisible({ timeout: 14_000 });
+  // Said too late, it is asked what was inside when it closed.
+  await expect(page.getByText('Closed', { exact: true })).toBeVisible({ timeout: 9_000 });
+  await button(page, 'I am out, nothing is inside').click();
+  await expect(heading(page, 'The shutter closed before you said so')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(heading(page, 'The shutter closed before you said so')).toBeVisible();
+  await button(page, /^Nothing was inside/).click();
   await button(page, /^Clean enough/).click();
   await button(page, 'Put it in the log').click();
   await expect(heading(page, 'Reflex body')).toBeVisible();
@@ -90,13 +98,21 @@ test('out in the field, on a phone: what to do now, and what waits for home', as
   await post(running, request, routes.gear, { name: 'Shore lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
   await page.goto(`${running.url}/field`);
   await button(page, 'Salt spray').click();
-  await expect(page.getByText(/Salt dissolves in water, not in alcohol/)).toBeVisible();
-  await expect(page.getByText('No dry wipe over a crust that has dried.')).toBeVisible();
+  await expect(page.getByText(/Dried, it wants fresh water and nothing else/)).toBeVisible();
+  await expect(page.getByText(/no sealed wipe and no alcohol over a crust/)).toBeVisible();
   await page.getByLabel(/Shore lens/).check();
   await button(page, 'Note it, and keep the rest for home').click();
   await expect(page.getByText(/It waits on Today/)).toBeVisible();
   await page.goto(running.url);
   await expect(page.getByText(/Waited for home/)).toBeVisible();
+
+  // The look at home expects what was noted out there.
+  await page.goto(`${running.url}/gear`);
+  await page.getByRole('link', { name: 'Shore lens' }).first().click();
+  await button(page, /^Look at it/).click();
+  await expect(heading(page, 'Front glass')).toBeVisible();
+  await expect(page.getByText(/Noted outdoors: salt spray/)).toBeVisible();
+  await expect(page.getByText(/Salt crystals scratch/)).toBeVisible();
 });
 
 test('go or no-go: a manual lens one ring deep is opened with a record and closed in reverse', async ({ page, request }) => {
@@ -137,6 +153,9 @@ test('a stuck filter: the gentlest way first, and what came of it is remembered'
   await button(page, 'Still stuck').click();
   await expect(heading(page, 'Wide rubber band')).toBeVisible();
   await button(page, 'In the field').click();
+  await button(page, 'Still stuck').click();
+  await expect(heading(page, 'Pliers, as a last resort')).toBeVisible();
+  await expect(page.getByText(/otherwise shoot with it on/)).toBeVisible();
   await button(page, 'Still stuck').click();
   await expect(heading(page, 'Shoot with it on')).toBeVisible();
   await button(page, 'At home').click();

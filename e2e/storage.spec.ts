@@ -71,7 +71,7 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
   await button(page, '3 months').click();
   await expect(page.getByRole('img', { name: /Humidity, temperature and dew point/ })).toBeVisible();
   await expect(page).toHaveURL(/span=season/);
-  await expect(page.getByRole('row', { name: /Early warning/ })).toContainText('of 1');
+  await expect(page.getByRole('row', { name: /Early warning/ })).toContainText('% of the way');
 });
 
 test('a simulated hygrometer pushes like a real one, live, and not without its key', async ({ page, request }) => {
@@ -180,7 +180,7 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
   const today = page.getByRole('region', { name: 'Today' });
   const whatIf = page.getByRole('region', { name: 'What if' });
   await expect(today.getByText(/Above its band/).first()).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByText(/By itself, /)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/What helps most for its trouble: /)).toBeVisible({ timeout: 20_000 });
   const above = async (side: typeof today) => Number(/Above its band\s*(\d+) %/.exec((await side.innerText()).replace(/\n/g, ' '))![1]);
   const before = await above(today);
   expect(before).toBeGreaterThan(20);

@@ -12,13 +12,17 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
   const putIn = async (thing: string, stock?: string) => {
     await page.getByRole('button', { name: 'Put something in' }).click();
     await page.getByLabel('What').selectOption({ label: thing });
-    if (stock !== undefined) await page.getByLabel(/How many are left/).fill(stock);
+    if (stock !== undefined) await page.getByLabel(/How much is left/).fill(stock);
     await page.getByRole('button', { name: 'Put it in the drawer' }).click();
     await expect(page.getByRole('listitem', { name: thing }).last()).toBeVisible();
   };
   await putIn('Bulb blower');
-  await putIn('Lens fluid', '100');
+  // Millilitres, as one reads them off the bottle.
+  await putIn('Lens fluid', '5');
   await putIn('Microfibre kept for glass');
+  await expect(page.getByText('Is this all you have?')).toBeVisible();
+  await page.getByRole('button', { name: 'Yes, this is all' }).click();
+  await expect(page.getByText(/This is all you have, you said/)).toBeVisible();
 
   // The cloth touched a shell: the plan has nothing left that may touch glass, and says so.
   await page.getByRole('button', { name: 'It touched a shell' }).click();
@@ -47,6 +51,6 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
   await page.getByRole('button', { name: 'Put it in the log' }).click();
   await page.waitForURL(/\/gear\/[0-9a-f-]+$/);
   await page.goto(`${running.url}/supplies`);
-  await expect(page.getByRole('listitem', { name: 'Lens fluid' })).toContainText('96 drops left');
+  await expect(page.getByRole('listitem', { name: 'Lens fluid' })).toContainText('4.9 mL, 49 cleans left');
   await expect(page.getByRole('listitem', { name: 'Microfibre kept for glass' })).toContainText('1 of 10 uses since its wash');
 });

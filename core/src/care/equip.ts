@@ -77,7 +77,9 @@ function dampWipes(surface: Surface, findings: readonly Finding[], context: Cont
   const mist = surface === 'eye-lens' && schools.spray === 'far-mist';
   const outfits = makersOwn(damp(wipes, 'glass-film', quantity, `solvent/${schools.solvent}`), context);
   const misted = mist ? outfits.map(asMist) : outfits;
-  return [...misted, withUses(null, use('sealed-wipe', 1))];
+  // A sealed wipe takes skin oil where plain water does not.
+  const isWater = ({ uses }: Outfit) => uses[0]?.material === 'water';
+  return [...misted.filter((o) => !isWater(o)), withUses(null, use('sealed-wipe', 1)), ...misted.filter(isWater)];
 }
 
 /** One fine mist in place of drops. */

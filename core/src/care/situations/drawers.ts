@@ -67,6 +67,14 @@ export const DRAWERS = [
     { drawer: ['bulb-blower', 'sealed-wipe'] },
   ),
   row(
+    'sealed-wipe-before-water',
+    'A cloth, tap water and a few sealed wipes for a greasy print.',
+    'lens',
+    [['front-glass', 'fingerprint', 3]],
+    { uses: ['sealed-wipe'], never: ['water'] },
+    { drawer: ['bulb-blower', 'glass-cloth', 'sealed-wipe'] },
+  ),
+  row(
     'only-alcohol-free',
     'Only eyeglass cleaner in the drawer.',
     'lens',

@@ -5,7 +5,7 @@ import { ApiError } from '../../api/http';
 import { Button, ButtonLink, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
 import { useItem, useUpdateItem } from './queries';
-import { filledTraits, useItemForm } from './useItemForm';
+import { useItemForm } from './useItemForm';
 
 const newerRow = (error: unknown): Item | null =>
   error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Item) : null;
@@ -15,20 +15,14 @@ function EditForm({ item }: { item: Item }) {
   const update = useUpdateItem(item.id);
   const [version, setVersion] = useState(item.version);
   const { name, kind: itemKind, traits, notes, acquiredOn } = item;
-  const { form, kind, fields, changeKind, showProblem } = useItemForm({ name, kind: itemKind, traits, notes, acquiredOn });
+  const { form, kind, fields, changeKind, takeRow, showProblem } = useItemForm({ name, kind: itemKind, traits, notes, acquiredOn });
   const save = (asVersion: number) =>
     form.handleSubmit((input) =>
       update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }),
     )();
   const newer = newerRow(update.error);
   const takeNewer = (row: Item) => {
-    form.reset({
-      name: row.name,
-      kind: row.kind,
-      traits: filledTraits(row.kind, row.traits),
-      notes: row.notes,
-      acquiredOn: row.acquiredOn,
-    });
+    takeRow(row);
     setVersion(row.version);
     update.reset();
   };

@@ -1,7 +1,7 @@
 import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { ReactNode } from 'react';
-import { Controller, useWatch, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
+import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { toNumber } from '../../ui/toNumber';
 import { choiceWords } from './words';
 
@@ -9,7 +9,9 @@ type FormProps = {
   control: Control<ItemInput>;
   register: UseFormRegister<ItemInput>;
   errors: FieldErrors<ItemInput>;
-  changeTrait: (trait: care.TraitId, before: care.Traits) => void;
+  /** As they stand in the form now. */
+  traits: care.Traits;
+  changeTrait: (trait: care.TraitId) => void;
 };
 
 /** A label, its field, and beneath it what is wrong or why it is asked. */
@@ -96,17 +98,10 @@ export function KindField({ control, onKind }: Pick<FormProps, 'control'> & { on
   );
 }
 
-/** Kind and trait changes go through one function; the value before the change says what was still as preset. */
-function useTrait(trait: care.TraitId, form: FormProps) {
-  const before = useWatch({ control: form.control, name: 'traits' });
-  const kind = useWatch({ control: form.control, name: 'kind' });
-  const preset = care.presetsFor(kind, before).findLast((p) => p.trait === trait && p.value === before[trait]);
-  return { preset, onChange: () => form.changeTrait(trait, before) };
-}
-
-function TraitField({ trait, form }: { trait: care.TraitId; form: FormProps }) {
+function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.ItemKind; form: FormProps }) {
   const facts: care.TraitFacts = care.TRAITS[trait];
-  const { preset, onChange } = useTrait(trait, form);
+  const preset = care.presetsFor(kind, form.traits).findLast((p) => p.trait === trait && p.value === form.traits[trait]);
+  const onChange = () => form.changeTrait(trait);
   const why = preset?.why ?? facts.why;
   const id = `trait-${trait}`;
   const error = (form.errors.traits as Record<string, { message?: string }> | undefined)?.[trait]?.message;
@@ -159,13 +154,13 @@ export function TraitFields({ kind, form, only }: { kind: care.ItemKind; form: F
     <div className="space-y-4">
       <div className="grid gap-2 sm:grid-cols-2 lg:grid-cols-3">
         {boxes.map((t) => (
-          <TraitField key={t} trait={t} form={form} />
+          <TraitField key={t} trait={t} kind={kind} form={form} />
         ))}
       </div>
       {others.length > 0 && (
         <div className="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
           {others.map((t) => (
-            <TraitField key={t} trait={t} form={form} />
+            <TraitField key={t} trait={t} kind={kind} form={form} />
           ))}
         </div>
       )}

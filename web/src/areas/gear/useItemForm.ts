@@ -1,6 +1,7 @@
 import { itemInput, JOI_OPTIONS, type ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
+import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 
@@ -16,13 +17,23 @@ export function useItemForm(start: ItemInput) {
     defaultValues: { ...start, traits: filledTraits(start.kind, start.traits) },
     resolver: joiResolver(itemInput, JOI_OPTIONS),
   });
+  // The traits as they stood before the change that is just being typed: what was preset by the old value moves with it.
+  const last = useRef(form.getValues('traits'));
+  const setTraits = (traits: care.Traits) => {
+    last.current = traits;
+    form.setValue('traits', traits);
+  };
   /** Another kind sets the traits anew; only what is true of the thing itself is kept. */
-  const changeKind = (kind: care.ItemKind) =>
-    form.setValue('traits', care.retrait(form.getValues('kind'), form.getValues('traits'), { kind }));
+  const changeKind = (kind: care.ItemKind) => setTraits(care.retrait(kind, form.getValues('traits'), { kind }));
   /** A trait that others are preset by (its year, above all) moves those nobody has set otherwise. */
-  const changeTrait = (trait: care.TraitId, before: care.Traits) => {
-    const now = form.getValues('traits');
-    form.setValue('traits', care.retrait(form.getValues('kind'), before, { trait, value: now[trait] }));
+  const changeTrait = (trait: care.TraitId) => {
+    const { kind, traits } = form.getValues();
+    setTraits(care.retrait(kind, last.current, { trait, value: traits[trait] }));
+  };
+  /** Takes the newer row in place of what was typed. */
+  const takeRow = ({ name, kind, traits, notes, acquiredOn }: ItemInput) => {
+    last.current = filledTraits(kind, traits);
+    form.reset({ name, kind, traits: last.current, notes, acquiredOn });
   };
   /** Puts the server's messages beside their fields; what was typed stays. */
   const showProblem = (error: unknown) => {
@@ -31,5 +42,5 @@ export function useItemForm(start: ItemInput) {
   };
   const kind = form.watch('kind');
   const fields = { control: form.control, register: form.register, errors: form.formState.errors };
-  return { form, kind, fields: { ...fields, changeTrait }, changeKind, showProblem };
+  return { form, kind, fields: { ...fields, traits: form.watch('traits'), changeTrait }, changeKind, takeRow, showProblem };
 }
