@@ -171,4 +171,5 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     const added = await drawer.add(supply);
     if (demoted) await drawer.demote(added.id, added.version);
   }
+  await drawer.setIsAll(true);
 }

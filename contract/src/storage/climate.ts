@@ -56,6 +56,8 @@ export type ThingInPlace = {
   itemId: string;
   name: string;
   since: string;
+  /** It has fungus, or is in quarantine for it: it may not stay with the others. */
+  sick: boolean;
   /** A better place for it, if there is one. */
   better: { placeId: string; name: string; reasons: string[] } | null;
 };

@@ -100,20 +100,19 @@ function totalsOf(steps: readonly Step[], context: Context): CleaningPlan['total
   return { minutes, contacts: steps.filter((s) => s.contact).length, materials, cost: Math.round(cost * 100) / 100 };
 }
 
+const PUT_AWAY = 'Cap it and put it away: nothing is opened, brushed or wiped out in this.';
+
 function summaryOf(plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): string {
   if (plan.steps.length > 0) {
     const surfaces = new Set(plan.steps.map((s) => s.surface)).size;
     return `${surfaces === 1 ? 'One surface' : `${surfaces} surfaces`} to clean, gentlest first. Stop as soon as it is clean enough.`;
   }
-  if (plan.openings.length > 0)
-    return plan.isolate
-      ? 'Move it away from the rest. It may lie behind one ring: weigh opening that ring, a workshop, or living with it.'
-      : 'It may lie behind one ring: weigh opening that ring, a workshop, or living with it.';
-  if (plan.isolate) return 'Move it away from the rest and hand it over; nothing here can be cleaned from outside.';
-  if (plan.deferred.length > 0)
-    return isPutAway
-      ? 'Cap it and put it away: nothing is opened, brushed or wiped out in this.'
-      : 'Nothing to do here: it waits for home.';
+  if (isPutAway && plan.deferred.length > 0) return PUT_AWAY;
+  const apart = plan.isolate ? 'Move it away from the rest. ' : '';
+  if (plan.openings.length > 0) return `${apart}It may lie behind one ring: weigh opening that ring, a workshop, or living with it.`;
+  if (plan.deferred.length > 0) return apart ? `${apart}Cleaning it waits for home.` : 'Nothing to do here: it waits for home.';
+  if (apart && plan.missing.length > 0) return `${apart}The drawer lacks what it needs.`;
+  if (apart) return `${apart}Hand it over, or accept it: nothing here can be cleaned from outside.`;
   if (plan.handOver.length > 0) return 'Nothing to clean yourself: hand it over, or accept it.';
   if (plan.missing.length > 0) return 'Leave it for now: the drawer lacks what it needs.';
   return 'Leave it. It is good enough for the picture, and every touch is wear.';

@@ -163,6 +163,11 @@ function planInside(finding: Finding, findings: readonly Finding[], context: Con
   const reach = reachInside(surface, soil, context);
   const costHint = context.traits.servicePrice;
   const reason = `${SOILS[soil].why} ${whoReaches(finding, context)}`;
+  if (reach.by === 'owner' && context.place === 'field') {
+    const waits = firstRefusal({ surface, method: 'open-group', tool: null, materials: [], findings, after: [] }, context);
+    plan.deferred.push({ surface, soil, reason: waits?.reason ?? reason, until: 'home' });
+    return;
+  }
   if (reach.by === 'owner') {
     const method = soil === 'dried-grease' ? 'lubricate' : 'open-group';
     plan.openings.push({
@@ -255,7 +260,7 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
     refused: [...aside.refused, ...climb.refused, ...tempting],
     missing: climb.missing,
     leaveAlone: [...aside.leaveAlone, ...rest.leaveAlone],
-    deferred: rest.deferred,
+    deferred: [...aside.deferred, ...rest.deferred],
     handOver: [...aside.handOver, ...rest.handOver],
   };
 }

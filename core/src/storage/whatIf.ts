@@ -1,6 +1,7 @@
 import type { Reading } from '../air/reading.js';
 import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/assess.js';
 import { simulateBox, type Box } from './box.js';
+import { DRIED_LOADING } from './gel.js';
 
 /** A box as it might be. `setPointPct` is a dry cabinet's; `powerCut` is when it has no current. */
 export type Scenario = {
@@ -60,11 +61,21 @@ export function tryScenario(scenario: Scenario, room: readonly Reading[], band: 
 }
 
 /** One thing that could be changed by itself. */
-export const CHANGE_IDS = ['fewer-openings', 'lower-set-point', 'better-seal', 'more-gel', 'other-room', 'dry-room', 'electric'] as const;
+export const CHANGE_IDS = [
+  'dry-gel',
+  'fewer-openings',
+  'lower-set-point',
+  'better-seal',
+  'more-gel',
+  'other-room',
+  'dry-room',
+  'electric',
+] as const;
 export type ChangeId = (typeof CHANGE_IDS)[number];
 
 /** What each costs in trouble: a habit 1, an evening 2, a move 2.5, money and current 4 (our choice). */
 const EFFORT: Record<ChangeId, number> = {
+  'dry-gel': 1,
   'fewer-openings': 1,
   'lower-set-point': 1,
   'better-seal': 2,
@@ -125,8 +136,12 @@ export function singleChanges(
   if (box.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
   const massG = Math.max(100, 2 * (box.desiccant?.massG ?? 0));
   const gel = { ...box, desiccant: { kind: 'silica-gel', massG, loadingGPerG: 0.02 } as const };
-  const { desiccant: _, ...bare } = box;
+  const { desiccant: own, ...bare } = box;
+  const dried = own && { ...own, loadingGPerG: DRIED_LOADING[own.kind] };
   return [
+    ...(dried
+      ? [change('dry-gel', dried.massG, { scenario: { ...scenario, freshDesiccant: true, box: { ...box, desiccant: dried } } })]
+      : []),
     ...(box.openingsPerWeek > 0
       ? [
           change('fewer-openings', box.openingsPerWeek / 2, {

@@ -70,7 +70,8 @@ export class AdviceService {
   /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if. */
   async of(db: Db, known: KnownPlace, box: storage.Box): Promise<PlaceAdvice | null> {
     const { place, room } = known;
-    if (room.climate.source === 'assumed') return null;
+    // What is made for the road is emptied, not improved.
+    if (room.climate.source === 'assumed' || storage.placeFacts(place.kind).forTravel) return null;
     const { schools } = await this.settings.get(db);
     const nowMs = this.clock.now().getTime();
     const fromMs = nowMs - WHAT_IF_DAYS * MS_PER_DAY;

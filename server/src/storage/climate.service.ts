@@ -209,7 +209,7 @@ export class ClimateService {
     const assessment = whole.length > 0 ? this.assess(whole, schools.humidity, print) : null;
     const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
     const lying = await this.stays.inPlace(db, place.id);
-    const things = lying.map(({ itemId, name, since }) => ({ itemId, name, since: since.toISOString() }));
+    const things = lying.map(({ itemId, name, since, sick }) => ({ itemId, name, since: since.toISOString(), sick }));
     const gel = this.gelOf(known);
     return {
       ...place,
@@ -262,12 +262,16 @@ export class ClimateService {
   private async itemsOf(db: Db, place: Place): Promise<PlacePage['items']> {
     const climates = await this.climates(db);
     const { schools } = await this.settings.get(db);
-    return (await this.stays.inPlace(db, place.id)).map(({ itemId, name, since, kind, traits, sick }) => {
+    const items: PlacePage['items'] = [];
+    for (const { itemId, name, since, kind, traits, sick } of await this.stays.inPlace(db, place.id)) {
       const thing = { id: itemId, kind, traits: care.withDefaults(kind, traits), sick };
       const home = storage.betterHome(thing, place.id, climates, schools.store);
-      const better = home ? { ...home, name: climates.find((c) => c.id === home.placeId)!.name } : null;
-      return { itemId, name, since: since.toISOString(), better };
-    });
+      const there = climates.find((c) => c.id === home?.placeId);
+      // What was sent there takes its room before the next one is.
+      if (there) there.freeL = (there.freeL ?? 0) - care.kindFacts(kind).litres;
+      items.push({ itemId, name, since: since.toISOString(), sick, better: home && there ? { ...home, name: there.name } : null });
+    }
+    return items;
   }
 
   /** The climate of every place over its last ribbon, for choosing a home. */

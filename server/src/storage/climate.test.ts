@@ -188,6 +188,68 @@ describe('a place', () => {
   });
 });
 
+const whatIfOf = async (id: string) => (await t.http.get(routes.placeWhatIf(id)).expect(200)).body as WhatIfStart;
+
+/** One question, one answer: what a place’s page says of its air is what the what-if begins with. */
+describe('a place and its what-if', () => {
+  it('say the same of the same log, however far back it began', async () => {
+    const place = await t.addPlace({ highPct: 60 });
+    await measured(place, 300 * 24, (ago) => [22, 70 + 4 * Math.sin(ago / 90)]);
+    const { assessment, ribbon } = await page(place.id);
+    const { measured: today, exposure } = await whatIfOf(place.id);
+    expect(today).toMatchObject({ level: assessment!.level, end: assessment!.now });
+    expect(exposure.dose).toBeGreaterThan(1);
+    // The ribbon stands where the verdict stands, on its last and unfinished day too.
+    expect(ribbon.at(-1)!.dose).toBeCloseTo(assessment!.now.dose, 1);
+    expect(ribbon.at(-1)!.daysPast).toBeGreaterThan(90);
+  });
+
+  it('advise no gel for an electric cabinet, and nothing for a bag but to empty it', async () => {
+    const room = await t.addPlace({ name: 'Room' });
+    await measured(room, 60 * 24, () => [22, 76]);
+    const cabinet = await t.addPlace({ name: 'Cabinet', kind: 'dry-cabinet', lowPct: 35, highPct: 50, standsInId: room.id });
+    await measured(cabinet, 60 * 24, () => [22, 58]);
+    const { advice } = await page(cabinet.id);
+    const ids = advice?.verdict === 'helps' ? advice.changes.map((c) => c.id) : [];
+    expect(ids).toContain('dry-room');
+    for (const gel of ['more-gel', 'dry-gel', 'better-seal'] as const) expect(ids).not.toContain(gel);
+    const bag = await t.addPlace({ name: 'Bag', kind: 'soft-bag', standsInId: room.id });
+    expect((await page(bag.id)).advice).toBeNull();
+  });
+});
+
+describe('a thing with fungus', () => {
+  const put = (itemId: string, placeId: string) => t.http.put(routes.itemPlace(itemId)).send({ placeId }).expect(200);
+
+  it('is sent to no place where others live, and nobody is sent to it', async () => {
+    const cupboard = await t.addPlace({ name: 'Cupboard', kind: 'cupboard' });
+    const cabinet = await t.addPlace({ name: 'Cabinet', kind: 'dry-cabinet' });
+    await measured(cupboard, 60 * 24, () => [22, 78]);
+    await measured(cabinet, 60 * 24, () => [22, 44]);
+    const [sick, well, settled] = [await t.add('Sick'), await t.add('Well'), await t.add('Settled')];
+    await put(sick.id, cupboard.id);
+    await put(well.id, cupboard.id);
+    await put(settled.id, cabinet.id);
+    await t.look(sick.id, { 'inner-glass': { fungus: 2 } });
+    const items = (await page(cupboard.id)).items;
+    expect(items.find((i) => i.itemId === sick.id)).toMatchObject({ sick: true, better: null });
+    expect(items.find((i) => i.itemId === well.id)).toMatchObject({ sick: false, better: { name: 'Cabinet' } });
+    const exposure = (await t.http.get(routes.itemExposure(sick.id)).expect(200)).body as ItemExposure;
+    expect(exposure).toMatchObject({ sick: true, home: null });
+  });
+
+  it('is not the only one: what was sent there before takes its room', async () => {
+    const shelf = await t.addPlace({ name: 'Damp shelf' });
+    const small = await t.addPlace({ name: 'Small cabinet', kind: 'dry-cabinet', volumeL: 5 });
+    await measured(shelf, 60 * 24, () => [22, 78]);
+    await measured(small, 60 * 24, () => [22, 44]);
+    // 3 L may be filled: two lenses of 1.5 L, and not a third.
+    for (const name of ['One', 'Two', 'Three']) await put((await t.add(name)).id, shelf.id);
+    const sent = (await page(shelf.id)).items.filter((i) => i.better?.name === 'Small cabinet');
+    expect(sent).toHaveLength(2);
+  });
+});
+
 describe('a thing', () => {
   it('carries its exposure from place to place', async () => {
     const [damp, dry] = [await t.addPlace({ name: 'Damp' }), await t.addPlace({ name: 'Dry' })];

@@ -3,15 +3,24 @@ import { surfaceFacts } from '../knowledge/surfaces.js';
 import type { Context } from '../types.js';
 import { fluidRules } from './fluids.js';
 import { openingRules } from './opening.js';
-import { placeRules } from './places.js';
+import { placeRules, weatherRules } from './places.js';
 import type { Candidate, Rule } from './rule.js';
 import { schoolRules } from './schools.js';
 import { surfaceRules } from './surfaces.js';
 import { toolRules } from './tools.js';
 import { wipingRules } from './wiping.js';
 
-/** All rules that hold always, what a surface bears at all first, harm before place and taste. */
-const ALL = [...surfaceRules, ...openingRules, ...wipingRules, ...fluidRules, ...toolRules, ...placeRules, ...schoolRules] as const;
+/** All rules that hold always: the weather that forbids everything first, then what a surface bears at all, harm before place and taste. */
+const ALL = [
+  ...weatherRules,
+  ...surfaceRules,
+  ...openingRules,
+  ...wipingRules,
+  ...fluidRules,
+  ...toolRules,
+  ...placeRules,
+  ...schoolRules,
+] as const;
 
 export type RuleId = (typeof ALL)[number]['id'];
 export const RULES: readonly Rule<RuleId>[] = ALL;

@@ -36,8 +36,8 @@ const DEW_FALLS_PCT = 95;
 const freezesOrSmears = ({ conditions }: Context): boolean =>
   (conditions.temperatureC ?? 20) <= FREEZING_C || (conditions.humidityPct ?? 50) >= DEW_FALLS_PCT;
 
-/** What the field allows: air, brush, and only if it spoils the picture a sealed wipe. */
-export const placeRules = [
+/** In this weather nothing at all is done outdoors, whatever else would be said of it. */
+export const weatherRules = [
   rule({
     id: 'put-away-in-sand-and-rain',
     title: 'In blowing sand or heavy rain it is put away',
@@ -46,6 +46,10 @@ export const placeRules = [
     forbids: ({ method }, { place, conditions }) =>
       place === 'field' && method !== 'leave' && !!(conditions.blowingSand || conditions.rain),
   }),
+] as const;
+
+/** What the field allows: air, brush, and only if it spoils the picture a sealed wipe. */
+export const placeRules = [
   rule({
     id: 'stay-closed-in-the-wind',
     title: 'Stay closed in the wind',

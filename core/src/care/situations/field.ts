@@ -113,7 +113,14 @@ export const FIELD = [
     'I see threads on the front, out on a trip.',
     'lens',
     [['front-glass', 'fungus-outside', 2]],
-    { isolates: true, noSteps: true, waits: ['front-glass'], keepsAtHome: true },
+    {
+      isolates: true,
+      noSteps: true,
+      waits: ['front-glass'],
+      says: ['move it away from the rest', 'waits for home'],
+      neverSays: ['hand it over'],
+      keepsAtHome: true,
+    },
     { out: {} },
   ),
   row(
@@ -192,5 +199,13 @@ export const FIELD = [
     [['grip-rubber', 'sticky-coating', 2]],
     { waits: ['grip-rubber'], noSteps: true, keepsAtHome: true },
     { out: {}, schools: { sticky: 'remove' } },
+  ),
+  row(
+    'field-haze-manual',
+    'On a trip I see a veil inside the old lens: open it here?',
+    ['lens', { yearMade: 1962 }],
+    [['inner-glass', 'haze', 3]],
+    { noSteps: true, waits: ['inner-glass'], says: ['bench work'], keepsAtHome: true },
+    { out: {} },
   ),
 ] as const;

@@ -115,8 +115,11 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
       {remake.error && <Failure error={remake.error} />}
       {short && <StockShort fields={short} onAccept={() => void end(true)} />}
       {!short && (finish.error ?? drop.error) && <Failure error={finish.error ?? drop.error} />}
-      <div className="grid min-h-0 flex-1 overflow-y-auto lg:grid-cols-2">
-        <div className="border-line p-4 max-lg:pb-0 lg:border-r lg:p-8">
+      <div
+        data-scrolls
+        className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] content-start overflow-x-hidden overflow-y-auto lg:grid-cols-2 lg:content-stretch"
+      >
+        <div className="min-w-0 border-line p-4 max-lg:pb-0 lg:border-r lg:p-8">
           <div className="mx-auto max-w-md lg:max-w-none">
             <LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={state.step?.surface ?? null} />
           </div>
@@ -128,7 +131,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
             </p>
           )}
         </div>
-        <div className="p-4 lg:p-8" aria-live="polite">
+        <div className="min-w-0 p-4 lg:p-8" aria-live="polite">
           <Card cleaning={cleaning} events={draft.events} state={state} act={act} />
         </div>
       </div>

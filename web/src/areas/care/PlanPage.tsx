@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { surfaceTitle } from '../../ui/words';
+import { capital, surfaceTitle } from '../../ui/words';
 import { useItem, useSetStatus } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { useDrawer } from '../supplies/queries';
@@ -42,6 +42,9 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
     </Notice>
   );
 }
+
+/** A finish turned tacky is not left: it is aired. */
+const isAired = ({ soil }: care.CleaningPlan['leaveAlone'][number]): boolean => soil === 'sticky-coating';
 
 function Plan({
   item,
@@ -167,12 +170,17 @@ function Plan({
             </Empty>
           )}
           <Openings itemId={item.id} openings={plan.openings} />
-          <ReasonList title="What for" entries={plan.worthIt.filter((w) => w.surface === selected)} />
+          <ReasonList
+            title="What for"
+            entries={plan.worthIt.filter((w) => w.surface === selected)}
+            named={({ soil }) => capital(care.SOILS[soil].name)}
+          />
           <Cautions cautions={plan.cautions} />
           <Missing missing={plan.missing} />
           <ReasonList title="Waits for home" entries={plan.deferred} />
           {plan.deferred.length > 0 && <KeepForHome itemId={item.id} conditions={conditions} schools={schools} />}
-          <ReasonList title="Leave alone" entries={plan.leaveAlone} />
+          <ReasonList title="Air it" entries={plan.leaveAlone.filter(isAired)} />
+          <ReasonList title="Leave alone" entries={plan.leaveAlone.filter((l) => !isAired(l))} />
           <AlsoLook itemId={item.id} entries={plan.alsoLook} />
         </div>
       </div>

@@ -110,13 +110,14 @@ export const DrawerNote = () => (
 );
 
 type Reasoned = { surface: care.Surface; reason: string };
-export const ReasonList = ({ title, entries }: { title: string; entries: readonly Reasoned[] }) =>
+type ReasonListProps<E extends Reasoned> = { title: string; entries: readonly E[]; named?: (entry: E) => string };
+export const ReasonList = <E extends Reasoned>({ title, entries, named = ({ surface }) => surfaceTitle(surface) }: ReasonListProps<E>) =>
   entries.length === 0 ? null : (
     <Section title={title}>
       <ul className="sheet divide-y divide-line">
         {entries.map((e, i) => (
           <li key={i} className="px-4 py-2">
-            <span className="font-medium">{surfaceTitle(e.surface)}</span>
+            <span className="font-medium">{named(e)}</span>
             <span className="block text-sm text-soft">{e.reason}</span>
           </li>
         ))}

@@ -130,7 +130,7 @@ function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.Ite
       );
     case 'number':
       return (
-        <Field label={facts.name} id={id} error={error} hint={why}>
+        <Field label={facts.unit === 'mm' ? `${facts.name}, mm` : facts.name} id={id} error={error} hint={why}>
           <input
             id={id}
             inputMode="decimal"

@@ -1,5 +1,5 @@
 import { care } from '@bright-keeper/core';
-import { surfaceTitle, findingsWords } from '../../ui/words';
+import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { basisWords } from '../care/words';
 import type { Entry } from './entries';
 
@@ -31,7 +31,12 @@ function entryOf(situation: care.Situation): Entry {
   return {
     id: `situation-${situation.id}`,
     title: situation.told,
-    lines: [`${thingWords(situation)}${found ? `. Found: ${found}` : ''}.`, plan.summary, ...stepsWords(plan), ...reasonsWords(plan)],
+    lines: [
+      `${capital(thingWords(situation))}${found ? `. Found: ${found}` : ''}.`,
+      plan.summary,
+      ...stepsWords(plan),
+      ...reasonsWords(plan),
+    ],
     basis: basisWords(situation.basis),
   };
 }

@@ -3,6 +3,7 @@ import type { storage } from '@bright-keeper/core';
 
 /** What a single change is, as one would say it; total over the changes. */
 const CHANGE_WORDS: Record<storage.ChangeId, (change: AdvisedChange) => string> = {
+  'dry-gel': ({ amount }) => `dry the ${amount} g in it again`,
   'fewer-openings': () => 'open it half as often',
   'lower-set-point': ({ amount }) => `set it to ${amount} %`,
   'better-seal': () => 'a seal twice as tight',

@@ -154,6 +154,11 @@ function Things({ place }: { place: PlaceData }) {
           <span className="text-sm text-soft">
             since <At instant={item.since} />
           </span>
+          {item.sick && place.items.length > 1 && (
+            <p className="text-sm font-medium text-act">
+              It has fungus: it must not stay with the others. Take it out, and apart from everything.
+            </p>
+          )}
           {item.better && (
             <p className="text-sm text-soft">
               Better in: <span className="text-ink">{item.better.name}</span>. {item.better.reasons[0]}
