@@ -180,7 +180,6 @@ const OLD: DemoThing[] = [
     cameDaysAgo: 310,
     traits: {
       yearMade: 1953,
-      coating: 'multi',
       electronicContacts: false,
       collapsible: true,
       helicoidExposed: true,

@@ -16,8 +16,14 @@ const ON_FAMILY: Partial<Record<Family, Partial<Record<Method, string>>>> = {
     'soft-brush': 'A soft brush kept for glass, its own weight only, from the hinge outward.',
   },
   glass: { 'damp-swab': 'Tissue wrapped loosely round the swab, barely damp: centre outward, then the dry end picks up.' },
-  contacts: { 'damp-swab': 'Cotton swab barely damp: touch off the excess first. Along the pins, then the dry end.' },
-  mount: { 'damp-swab': 'Opening down. Cotton swab barely damp: touch off the excess first. Several passes round, then the dry end.' },
+  contacts: {
+    'dry-wipe': 'A clean corner of the body cloth along the pins, no pressure, a fresh patch for each pass.',
+    'damp-swab': 'Cotton swab barely damp: touch off the excess first. Along the pins, then the dry end.',
+  },
+  mount: {
+    'dry-wipe': 'Opening down: a clean corner of the body cloth round the ring, away from the opening.',
+    'damp-swab': 'Opening down. Cotton swab barely damp: touch off the excess first. Several passes round, then the dry end.',
+  },
   shell: {
     'damp-wipe': 'A cloth wrung out until it is barely damp, along the seams and not into them, then dry.',
     'dry-wipe': 'Body cloth, a fresh patch as each one dirties. Never a cloth that is kept for glass.',

@@ -116,6 +116,9 @@ function climbLadder(surface: Surface, wanted: readonly Finding[], findings: rea
     if (removes.length === 0) continue;
     tryRung({ ...rung, ...(dampCame ? {} : { finisher: undefined }) }, removes, climb, surface, findings, context);
   }
+  // A finisher that waits for the bench is no temptation out there: nobody reaches for it.
+  const finishers = ladder.filter((r) => r.finisher).map((r) => r.method);
+  climb.refused = climb.refused.filter((r) => !(r.rule === 'bench-work-waits' && r.method && finishers.includes(r.method)));
   // A finisher that is not at hand is no lack: the clean ends without it.
   climb.missing = climb.missing.filter((m) => !(dampCame && m.tool && FINISHING_TOOLS.includes(m.tool)));
   return climb;

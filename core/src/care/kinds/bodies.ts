@@ -1,5 +1,15 @@
-import type { Line } from './kind.js';
-import { BATTERY_BACK, BATTERY_OUT, CAPS_ON } from './presets.js';
+import type { Line, Preset } from './kind.js';
+import {
+  BATTERY_BACK,
+  BATTERY_OUT,
+  CAPS_ON,
+  FILM_BEFORE_1999,
+  NO_CONTACTS_BEFORE_1980,
+  NO_RUBBER_BEFORE_1985,
+  NOT_SEALED_BEFORE_1985,
+} from './presets.js';
+
+export const BODY_PRESETS: readonly Preset[] = [FILM_BEFORE_1999, NO_CONTACTS_BEFORE_1980, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985];
 
 /** What bodies with a mount share: the lens comes off only for what lies behind it, and each word on power once, in order. */
 export const BODY_PREPARE: readonly Line[] = [

@@ -68,6 +68,7 @@ export const lens: Kind = {
       say: 'Unscrew the filter when its turn comes; it lies face up on a clean cloth.',
       when: ({ traits, on }) => !!traits.filterFitted && !traits.filterStuck && on('filter-back', 'front-glass', 'filter-thread'),
     },
+    { say: 'Draw the lens out to its nearest focus, so that the thread lies open.', when: ({ on }) => on('helicoid') },
     { say: 'Hood off; it is done by itself, before the glass.', when: ({ on }) => on('hood-outside', 'hood-inside', 'hood-mount') },
   ],
   close: [

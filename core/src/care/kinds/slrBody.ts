@@ -1,6 +1,5 @@
-import { BODY_CLOSE, BODY_PREPARE } from './bodies.js';
+import { BODY_CLOSE, BODY_PREPARE, BODY_PRESETS } from './bodies.js';
 import { only, type Kind } from './kind.js';
-import { FILM_BEFORE_1999, NO_CONTACTS_BEFORE_1980, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985 } from './presets.js';
 import { slrSection } from './sections/slrBody.js';
 
 export const slrBody: Kind = {
@@ -20,7 +19,7 @@ export const slrBody: Kind = {
     value: null,
     servicePrice: null,
   },
-  presets: [FILM_BEFORE_1999, NO_CONTACTS_BEFORE_1980, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985],
+  presets: BODY_PRESETS,
   surfaces: [
     'reflex-mirror',
     'focusing-screen',

@@ -34,7 +34,7 @@ export const fluidRules = [
   rule({
     id: 'barely-damp-near-the-mount',
     title: 'Nothing wet near the mount opening',
-    message: 'The {surface} lies at the mount opening: a barely damp swab, nothing that can drip in.',
+    message: 'At the mount opening ({surface}) only a barely damp swab: nothing that can drip in.',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
       !!surfaceFacts(surface).nearOpening && !isOptical(surface) && ['fresh-water', 'soap-wash', 'damp-wipe', 'wet-wipe'].includes(method),

@@ -82,6 +82,7 @@ export const OLD_LENSES = [
       steps: { helicoid: ['lubricate'] },
       uses: ['instrument-oil', 'oil-tip'],
       cautions: ['oil-migrates', 'sharp-tip'],
+      says: ['draw the lens out'],
       keepsAtHome: true,
     },
     { bench: { taps: ['hard', 'light'], ends: { helicoid: 'clean-enough' } } },

@@ -15,6 +15,7 @@ export const OPTICS = [
     {
       steps: { 'eye-lens': ['blow', 'carbon-tip'] },
       uses: ['carbon-pen'],
+      neverSays: ['bench work'],
       keepsAtHome: true,
     },
     { out: {}, drawer: ['bulb-blower', 'carbon-pen'] },

@@ -1,51 +1,16 @@
 import { JOI_OPTIONS, supplyInput, type SupplyInput } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
-import { Controller, useForm, type Control } from 'react-hook-form';
-import { useState } from 'react';
+import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
 import { Field } from '../gear/ItemFields';
+import { AmountField } from './AmountField';
 
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
 const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
-
-/** Millilitres as a person reads them off a bottle; kept in drops, as the bench takes them. */
-function MillilitresField({
-  control,
-  name,
-  id,
-  invalid,
-}: {
-  control: Control<SupplyInput>;
-  name: 'stock' | 'packSize';
-  id: string;
-  invalid: boolean;
-}) {
-  const [text, setText] = useState<string>();
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field }) => (
-        <input
-          id={id}
-          inputMode="decimal"
-          className="input"
-          aria-invalid={invalid}
-          value={text ?? (field.value === null ? '' : String(care.dropsToMl(field.value)))}
-          onChange={(e) => {
-            setText(e.target.value);
-            const mL = toNumber(e.target.value);
-            field.onChange(typeof mL === 'number' ? care.mlToDrops(mL) : mL);
-          }}
-        />
-      )}
-    />
-  );
-}
 
 type Props = { start: SupplyInput; save: (input: SupplyInput) => Promise<unknown>; onDone: () => void; error: unknown; verb: string };
 
@@ -88,33 +53,13 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
       {!isTool && (
         <div className="grid gap-4 sm:grid-cols-2">
           <Field label={`How much is left (${unit})`} id="stock" error={errors.stock?.message} hint="Empty: nobody counted.">
-            {isFluid ? (
-              <MillilitresField key={thing} control={form.control} name="stock" id="stock" invalid={!!errors.stock} />
-            ) : (
-              <input
-                id="stock"
-                inputMode="numeric"
-                className="input"
-                aria-invalid={!!errors.stock}
-                {...register('stock', { setValueAs: toNumber })}
-              />
-            )}
+            <AmountField key={thing} control={form.control} name="stock" isFluid={isFluid} invalid={!!errors.stock} />
           </Field>
           <Field label="Opened on" id="openedOn" error={errors.openedOn?.message}>
             <input id="openedOn" type="date" className="input" {...register('openedOn', { setValueAs: (v: string | null) => v || null })} />
           </Field>
           <Field label={`A pack holds (${unit})`} id="packSize" error={errors.packSize?.message} hint={isFluid ? 'A drop is 0.05 mL.' : ''}>
-            {isFluid ? (
-              <MillilitresField key={thing} control={form.control} name="packSize" id="packSize" invalid={!!errors.packSize} />
-            ) : (
-              <input
-                id="packSize"
-                inputMode="numeric"
-                className="input"
-                aria-invalid={!!errors.packSize}
-                {...register('packSize', { setValueAs: toNumber })}
-              />
-            )}
+            <AmountField key={thing} control={form.control} name="packSize" isFluid={isFluid} invalid={!!errors.packSize} />
           </Field>
           <Field label="A pack costs" id="packPrice" error={errors.packPrice?.message}>
             <input
