@@ -125,6 +125,7 @@ export const BODIES = [
     uses: ['water', 'cotton-swab'],
     never: ['isopropanol'],
     says: ['barely damp'],
+    neverSays: ['the contacts lies'],
   }),
   row('mount-salt', 'Salt round the mount.', 'mirrorless-body', [['body-mount', 'salt', 3]], {
     steps: { 'body-mount': ['blow', 'damp-swab'] },

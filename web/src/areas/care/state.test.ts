@@ -116,7 +116,7 @@ describe('words', () => {
       schools: { wipe: 'microfibre' },
       findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
     });
-    expect(inHand(wet.steps[1]!)).toBe('microfibre kept for glass, 2 drops of lens fluid');
+    expect(inHand(wet.steps[1]!)).toBe('microfibre kept for glass · 2 drops of lens fluid');
   });
 
   it('name the very cloth and pack where the drawer has a name for them', () => {
@@ -132,7 +132,7 @@ describe('words', () => {
         thing('lens-fluid', 'lens fluid (Old bottle)'),
       ],
     });
-    expect(inHand(own.steps[1]!)).toBe('microfibre kept for glass (Blue edge), 2 drops of lens fluid (lens fluid (Old bottle))');
+    expect(inHand(own.steps[1]!)).toBe('microfibre kept for glass (Blue edge) · 2 drops of lens fluid (Old bottle)');
   });
 
   it('write money in the user’s currency', () => expect(money(0.21, 'EUR')).toBe('€0.21'));

@@ -60,12 +60,12 @@ const UNIT_WORDS: Record<care.Amount['unit'], [string, string]> = {
   pad: ['pad', 'pads'],
 };
 
-/** "2 drops of lens fluid", "1 sealed wet wipe", or "fresh water". */
-export function amountWords({ material, amount: { quantity, unit } }: care.Use): string {
-  const { name } = care.MATERIALS[material];
+/** "2 drops of lens fluid", "1 sealed wet wipe", or "fresh water"; `called` is what the very pack is called. */
+export function amountWords({ material, amount: { quantity, unit } }: care.Use, called?: string): string {
   if (material === 'water') return care.inStockUnits({ quantity, unit }) > 20 ? 'fresh water' : 'a little fresh water';
+  const name = called ?? care.MATERIALS[material].name;
   const [one, many] = UNIT_WORDS[unit];
-  if (name.includes(one)) return quantity === 1 ? `1 ${name}` : `${quantity} × ${name}`;
+  if (care.MATERIALS[material].name.includes(one)) return quantity === 1 ? `1 ${name}` : `${quantity} × ${name}`;
   return `${quantity} ${quantity === 1 ? one : many} of ${name}`;
 }
 
@@ -74,12 +74,8 @@ export const inHand = (step: care.Step): string => {
   const called = (id: care.Tool | care.Material) => step.takes.find((t) => t.id === id)?.label;
   return [
     ...(step.tool ? [called(step.tool) ?? care.TOOLS[step.tool].name] : []),
-    ...step.uses.map((use) => {
-      const label = called(use.material);
-      // A width or a note tells one pack from another; the plain name is in the amount already.
-      return label && label !== care.MATERIALS[use.material].name ? `${amountWords(use)} (${label})` : amountWords(use);
-    }),
-  ].join(', ');
+    ...step.uses.map((use) => amountWords(use, called(use.material))),
+  ].join(' · ');
 };
 
 /** What the marks that outlast every rung are told apart by. */
