@@ -24,9 +24,7 @@ function StepOnRung({ step, order, standing }: { step: care.Step; order: number;
       </Link>
       {step.completes && <span className="text-soft"> again, after the brush</span>}
       {!step.completes && step.pass > 1 && step.method === 'blow' && <span className="text-soft"> again, before the next touch</span>}
-      <span className="block text-sm text-soft">
-        {[inHand(step), minutesWords(step.minutes)].filter(Boolean).join(' · ')}
-      </span>
+      <span className="block text-sm text-soft">{[inHand(step), minutesWords(step.minutes)].filter(Boolean).join(' · ')}</span>
     </li>
   );
 }
