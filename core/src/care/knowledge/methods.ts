@@ -88,7 +88,7 @@ export const METHODS = {
     'Sensor swab',
     6,
     'wipes',
-    'A new swab, one or two drops, wait for it to soak in. At about 45 degrees, pressed until it just bends: one smooth stroke from edge to edge, no scrubbing. Never use it again.',
+    'A new swab, one or two drops a side, wait for it to soak in. At about 45 degrees, pressed until it just bends: one smooth stroke from edge to edge, no scrubbing; turned over, the same for the second stroke. Never use it again.',
   ),
   'contact-eraser': method(
     5,
