@@ -172,7 +172,9 @@ export function Totals({ plan, currency }: { plan: care.CleaningPlan; currency: 
           </div>
         ))}
       </dl>
-      {materials.length > 0 && <p className="mt-2 text-sm text-soft">Have ready: {materials.map((use) => amountWords(use)).join(' · ')}.</p>}
+      {materials.length > 0 && (
+        <p className="mt-2 text-sm text-soft">Have ready: {materials.map((use) => amountWords(use)).join(' · ')}.</p>
+      )}
     </div>
   );
 }
