@@ -9,7 +9,12 @@ export default defineConfig({
       { ...source, test: { name: 'core', include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'], testTimeout: 30_000 } },
       {
         ...source,
-        test: { name: 'server', include: ['server/src/**/*.test.ts', 'devices/src/**/*.test.ts', 'demo/src/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts', 'devices/src/**/*.test.ts', 'demo/src/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
       },
       {
         resolve: { conditions: ['source', 'module', 'browser', 'development'] },

@@ -50,10 +50,12 @@ async function prepare() {
   });
   const cleaning = await api('POST', '/api/care/cleanings', { itemId: lens, place: 'home' });
   const front = cleaning.plan.steps.filter((s) => s.surface === 'front-glass');
-  const beforeDamp = front.slice(0, front.findIndex((s) => s.method === 'damp-wipe'));
+  const beforeDamp = front.slice(
+    0,
+    front.findIndex((s) => s.method === 'damp-wipe'),
+  );
   const events = [{ type: 'ready' }, { type: 'leave-surface', surface: 'focus-ring' }, { type: 'leave-surface', surface: 'contacts' }];
-  for (const step of beforeDamp)
-    events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
+  for (const step of beforeDamp) events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
   const { places } = await api('GET', '/api/storage/places');
   const placeOf = (name) => places.find((p) => p.name === name).id;
