@@ -1,6 +1,17 @@
-export * from './absoluteHumidity.js';
-export * from './calibration.js';
-export * from './reading.js';
-export * from './saltPoints.js';
+export { absoluteHumidityGm3, humidityPctFrom, saturatedGm3 } from './absoluteHumidity.js';
+export {
+  applyCorrection,
+  type Calibration,
+  correctedHumidityPct,
+  type Correction,
+  correctionAt,
+  correctionOf,
+  type DatedCorrection,
+  driftPctPerYear,
+  NO_CORRECTION,
+  type SaltTest,
+} from './calibration.js';
+export { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from './reading.js';
+export { type Salt, saltName, saltPointPct, SALTS, saltUncertaintyPct } from './saltPoints.js';
 export { dewPointC, saturationPressureHPa } from './saturation.js';
-export * from './zones.js';
+export { type Zone, type ZoneId, zoneOf, ZONES, ZONES_BASIS } from './zones.js';

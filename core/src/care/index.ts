@@ -5,31 +5,179 @@ export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js'
 export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './thingName.js';
 export { howTo } from './howTo.js';
-export * from './kinds/index.js';
+export {
+  acrossMm,
+  checkKind,
+  type Depth,
+  DEPTHS,
+  ITEM_KINDS,
+  type ItemKind,
+  type Kind,
+  KIND_RELATIONS,
+  kindFacts,
+  KINDS,
+  type Line,
+  type Opening,
+  OPENING_BARS,
+  type OpeningBar,
+  type Preset,
+  presetsFor,
+  type Region,
+  retrait,
+  type Section,
+  sectionOf,
+  surfacesOf,
+  type TraitChange,
+  traitsOf,
+  withDefaults,
+  type Work,
+} from './kinds/index.js';
 export { BARS, isWorthReaching, openingBar, reachInside, type Bar, type InsideReach, type Ring } from './reach.js';
-export * from './bench.js';
-export * from './diagnose.js';
-export * from './gentleWord.js';
-export * from './opening.js';
-export * from './remake.js';
-export * from './teardown.js';
+export {
+  type Answer,
+  ANSWERS,
+  asksNow,
+  type BenchEvent,
+  benchState,
+  type BenchState,
+  type Outcome,
+  outcomesOf,
+  type Reading,
+  READINGS,
+  type Waiting,
+  waitingFor,
+} from './bench.js';
+export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
+export { gentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
+export {
+  adviseOpening,
+  DEPTH_NAMES,
+  type Experience,
+  EXPERIENCES,
+  mayAskToOpen,
+  type OpeningAdvice,
+  type OpeningQuestion,
+} from './opening.js';
+export { remakePlan, staleBecause, type StaleBecause } from './remake.js';
+export {
+  beforeOpening,
+  closingOrder,
+  type ClosingStep,
+  nextToClose,
+  planExposedFace,
+  type TeardownPhase,
+  type TeardownStage,
+} from './teardown.js';
 export { carriedHome } from './outdoors.js';
 export { checkSituation, requestOf, SITUATIONS, type Situation } from './situations/index.js';
 export { swabOnHand } from './onHand.js';
-export * from './types.js';
-export * from './knowledge/amounts.js';
-export * from './knowledge/basis.js';
-export * from './knowledge/clues.js';
-export * from './knowledge/coatings.js';
-export * from './knowledge/happenings.js';
-export * from './knowledge/hazards.js';
+export {
+  type Caution,
+  type CleaningPlan,
+  type Conditions,
+  type Context,
+  type Contraband,
+  type Effort,
+  EFFORTS,
+  type Finding,
+  type Look,
+  type Missing,
+  type Motion,
+  type OnHand,
+  type OpeningOffer,
+  type Orientation,
+  type Place,
+  type PlanRequest,
+  type Refusal,
+  type SchoolNote,
+  type SensorWork,
+  type Step,
+  type Taken,
+} from './types.js';
+export {
+  type Amount,
+  DROPS_A_ML,
+  dropsForGlass,
+  dropsToMl,
+  inStockUnits,
+  mlToDrops,
+  type Unit,
+  UNITS,
+  type Use,
+} from './knowledge/amounts.js';
+export { type Basis, commonPractice, ourChoice, published } from './knowledge/basis.js';
+export { type Clue, question, type Question, QUESTION_IDS, type QuestionId, QUESTIONS, type Suspect, SUSPECTS } from './knowledge/clues.js';
+export { coatingShare, RUB_TESTS } from './knowledge/coatings.js';
+export { HAPPENING_IDS, happeningFacts, type HappeningFacts, type HappeningId, HAPPENINGS } from './knowledge/happenings.js';
+export { hazardFacts, type HazardFacts, type HazardId, HAZARDS } from './knowledge/hazards.js';
 export { LADDERS } from './knowledge/ladders.js';
-export * from './knowledge/materials.js';
-export * from './knowledge/methods.js';
-export * from './knowledge/order.js';
+export {
+  type ConsumableFacts,
+  FLUID_TASKS,
+  type FluidFacts,
+  fluidsFor,
+  type FluidTask,
+  isFluid,
+  isOpenFluid,
+  type Material,
+  MATERIAL_IDS,
+  materialFacts,
+  type MaterialFacts,
+  MATERIALS,
+  thingFacts,
+  type Tool,
+  TOOL_IDS,
+  toolFacts,
+  type ToolFacts,
+  type ToolRole,
+  TOOLS,
+} from './knowledge/materials.js';
+export { type Method, METHOD_IDS, methodFacts, type MethodFacts, METHODS } from './knowledge/methods.js';
+export { BEFORE } from './knowledge/order.js';
 export { whyAct, whyLeave } from './knowledge/reasons.js';
-export * from './knowledge/schools.js';
-export * from './knowledge/soils.js';
-export * from './knowledge/stuckFilter.js';
-export * from './knowledge/surfaces.js';
-export * from './knowledge/traits.js';
+export {
+  CARE_SCHOOL_IDS,
+  DEFAULT_SCHOOLS,
+  SCHOOL_IDS,
+  schoolChoices,
+  schoolFacts,
+  type SchoolFacts,
+  type SchoolId,
+  type Schools,
+  SCHOOLS,
+} from './knowledge/schools.js';
+export {
+  type Severity,
+  SEVERITY_NAMES,
+  type Soil,
+  SOIL_IDS,
+  soilFacts,
+  type SoilFacts,
+  type SoilNature,
+  type SoilPattern,
+  SOILS,
+} from './knowledge/soils.js';
+export { FILTER_WAYS, type FilterWay, type FilterWayId, nextFilterWay } from './knowledge/stuckFilter.js';
+export {
+  FAMILIES,
+  type Family,
+  familyOf,
+  isOptical,
+  type Surface,
+  SURFACE_IDS,
+  surfaceFacts,
+  type SurfaceFacts,
+  SURFACES,
+  type SurfaceStuff,
+} from './knowledge/surfaces.js';
+export {
+  type Coating,
+  COATINGS,
+  SENSOR_FORMAT_IDS,
+  type SensorFormatId,
+  TRAIT_IDS,
+  type TraitFacts,
+  type TraitId,
+  type Traits,
+  TRAITS,
+} from './knowledge/traits.js';

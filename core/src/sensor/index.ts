@@ -1,3 +1,15 @@
-export * from './exposure.js';
-export * from './formats.js';
-export * from './swabs.js';
+export {
+  calmExposureS,
+  type Exposure,
+  exposureAt,
+  exposureNeededS,
+  type ExposurePhase,
+  HELD_OPEN,
+  type HeldOpen,
+  isTooShort,
+  LONGEST_EXPOSURE_S,
+  outMarginS,
+  SHORTEST_EXPOSURE_S,
+} from './exposure.js';
+export { formats, type SensorFormat } from './formats.js';
+export { bestStrokes, drawnAlong, strokesWith, SWAB_WIDTHS_MM, type SwabAxis, swabFor, type SwabStrokes } from './swabs.js';

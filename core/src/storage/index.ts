@@ -1,14 +1,70 @@
-export * from './alerts.js';
+export {
+  CLOSED_FOR_LONG_DAYS,
+  dayMeans,
+  DRY_FOR_LONG_DAYS,
+  type Limit,
+  passedSince,
+  silentAfterMs,
+  TOO_DRY_PCT,
+  tooDamp,
+  tooDry,
+} from './alerts.js';
 export { simulateBox, type Box, type BoxOptions, type BoxRun } from './box.js';
-export * from './desiccants.js';
-export * from './downsample.js';
-export * from './gel.js';
-export * from './halfLife.js';
-export * from './home.js';
-export * from './indoor.js';
-export * from './knowledge/places.js';
-export * from './senml.js';
-export * from './shift.js';
-export * from './sizing.js';
-export * from './warmUp.js';
-export * from './whatIf.js';
+export {
+  balanceHumidityPct,
+  DESICCANT_KINDS,
+  type DesiccantKind,
+  DESICCANTS,
+  desiccantUptake,
+  INDICATOR_COLOURS,
+  type IndicatorColour,
+  type Isotherm,
+  isothermAt,
+  loadingAtIndicator,
+} from './desiccants.js';
+export { type Bucket, downsample, type Part } from './downsample.js';
+export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, reckonGel } from './gel.js';
+export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
+export { betterHome, freeLitres, type HomeAdvice, type PlaceClimate, recommendHome } from './home.js';
+export { INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
+export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
+export { readSenml, type SenmlReadings, type SenmlRecord, type SetAside, type SetAsideReason, toSenml } from './senml.js';
+export { shiftBetween } from './shift.js';
+export {
+  desiccantForBox,
+  desiccantUnitsDin,
+  desiccantUnitsMil,
+  DIN_BASIS,
+  type SealedPack,
+  type Sizing,
+  type SizingQuestion,
+  UNIT_GEL_G,
+} from './sizing.js';
+export {
+  LUMPED_LIMIT,
+  lumpedTauS,
+  lumpedTimeS,
+  TYPICAL_THINGS,
+  WARM_UP_BASIS,
+  type WarmUp,
+  warmUpMinutes,
+  type WarmUpQuestion,
+  type Wrapping,
+  WRAPPINGS,
+} from './warmUp.js';
+export {
+  adviseChange,
+  badness,
+  CHANGE_IDS,
+  type ChangeAdvice,
+  type ChangeId,
+  type Figures,
+  figuresOf,
+  type OtherRoom,
+  type Scenario,
+  type ScenarioResult,
+  type SingleChange,
+  singleChanges,
+  type TriedChange,
+  tryScenario,
+} from './whatIf.js';

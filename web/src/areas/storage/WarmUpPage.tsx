@@ -4,6 +4,7 @@ import { ApiError } from '../../api/http';
 import { Button, ButtonLink, Failure, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { withChoice } from '../care/planChoices';
+import { basisWords } from '../care/words';
 import { useAddTimer, useOverview } from './queries';
 import { minutesWords } from './words';
 
@@ -151,9 +152,7 @@ export function WarmUpPage() {
               {addTimer.error instanceof ApiError && <Failure error={addTimer.error} />}
             </Section>
           )}
-          <p className="text-sm text-soft">
-            {storage.WARM_UP_BASIS.kind === 'our-choice' && `Our choice: ${storage.WARM_UP_BASIS.reason}`}
-          </p>
+          <p className="text-sm text-soft">{basisWords(storage.WARM_UP_BASIS)}</p>
         </div>
       </div>
     </Page>
