@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint';
 
 /** Imports run one way: core <- contract <- server, web. A folder of another workspace is entered by its name only. */
 const forbid = (names, why) => ({ 'no-restricted-imports': ['error', { patterns: [{ group: names, message: why }] }] });
-const deep = ['@bright-keeper/*/*', '**/core/src/**', '**/contract/src/**', '**/server/src/**', '**/web/src/**'];
+const deep = ['@bright-keeper/*/*', '**/core/src/**', '**/contract/src/**', '**/words/src/**', '**/server/src/**', '**/web/src/**'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'server/migrations/**', 'web/public/theme.js'] },
@@ -29,6 +29,13 @@ export default tseslint.config(
     rules: forbid(
       ['@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep],
       'contract knows core and nobody else.',
+    ),
+  },
+  {
+    files: ['words/src/**'],
+    rules: forbid(
+      ['@bright-keeper/contract', '@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep],
+      'words knows core and nobody else.',
     ),
   },
   {

@@ -48,7 +48,7 @@ function bundleServer() {
 
 /** Builds what the running server needs, in the order they import each other, then the web pages. */
 export async function build() {
-  for (const workspace of ['core', 'contract', 'devices', 'server', 'demo']) {
+  for (const workspace of ['core', 'contract', 'words', 'devices', 'server', 'demo']) {
     rmSync(join(ROOT, workspace, 'dist'), { recursive: true, force: true });
     must(bin('tsc'), ['-p', `${workspace}/tsconfig.build.json`]);
   }
@@ -66,7 +66,7 @@ const newest = (folder) =>
 function isBuilt() {
   try {
     const built = statSync(join(ROOT, 'web', 'dist', 'index.html')).mtimeMs;
-    return ['core/src', 'contract/src', 'devices/src', 'server/src', 'demo/src', 'web/src', 'web/public'].every(
+    return ['core/src', 'contract/src', 'words/src', 'devices/src', 'server/src', 'demo/src', 'web/src', 'web/public'].every(
       (folder) => newest(folder) < built,
     );
   } catch {

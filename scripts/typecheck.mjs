@@ -2,7 +2,7 @@ import { bin, run } from './run.mjs';
 
 /** Type-checks each workspace by itself; tells how many passed. */
 export function typecheck() {
-  const results = ['core', 'contract', 'devices', 'server', 'web', 'demo', 'e2e', 'bench'].map((workspace) =>
+  const results = ['core', 'contract', 'words', 'devices', 'server', 'web', 'demo', 'e2e', 'bench'].map((workspace) =>
     run(bin('tsc'), ['-p', workspace]),
   );
   return { passed: results.filter(Boolean).length, failed: results.filter((ok) => !ok).length };

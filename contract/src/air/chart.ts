@@ -23,6 +23,7 @@ export type ClimateEventData =
   | { kind: 'opened' }
   | storage.GelAct
   | { kind: 'note'; text: string }
-  | { kind: 'clock-jump'; detail: string }
+  /** By how much a device’s own clock went back; null where a log shows only that it did. */
+  | { kind: 'clock-jump'; backMin: number | null }
   | { kind: 'item-in' | 'item-out'; name: string };
 export type ClimateEvent = { id: string; at: string; data: ClimateEventData };

@@ -78,7 +78,7 @@ export type Device = DeviceInput & {
   /** Has a key been handed out, so that it may push? */
   hasToken: boolean;
   /** Marked faults of its clock, newest first. */
-  clockJumps: { at: string; detail: string }[];
+  clockJumps: { at: string; backMin: number | null }[];
 };
 export type Devices = { devices: Device[] };
 /** The key is shown once: only its fingerprint is kept. */

@@ -1,4 +1,5 @@
 export * from './schema.js';
+export * from './plan.js';
 export * from './field.js';
 export * from './teardown.js';
 export type * from './dto.js';

@@ -37,12 +37,14 @@ const stage = Joi.object<care.TeardownStage>({
   closed: Joi.boolean().required(),
 });
 
+export const stages = Joi.array().items(stage).unique('id').max(MOST_STAGES);
+
 /** The whole record as it stands: sent after every change, so that an interruption loses nothing. */
 export type SaveTeardown = { version: number; phase: care.TeardownPhase; stages: care.TeardownStage[] };
 export const saveTeardown = Joi.object<SaveTeardown>({
   version: version().required(),
   phase: Joi.string().valid('opening', 'closing').required(),
-  stages: Joi.array().items(stage).unique('id').max(MOST_STAGES).required(),
+  stages: stages.required(),
 });
 
 export type TeardownPhoto = { type: (typeof PHOTO_TYPES)[number]; base64: string };

@@ -1,4 +1,4 @@
-import type { fungus } from '@bright-keeper/core';
+import type { fungus, storage } from '@bright-keeper/core';
 
 /** How much growth is to be feared for one thing over all its stays. */
 export type ItemExposure = {
@@ -10,5 +10,5 @@ export type ItemExposure = {
   keptDays: number;
   /** It has fungus, or is in quarantine for it: it lives alone. */
   sick: boolean;
-  home: { placeId: string; name: string; reasons: string[] } | null;
+  home: { placeId: string; name: string; reasons: storage.HomeReason[] } | null;
 };

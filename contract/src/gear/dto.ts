@@ -6,12 +6,12 @@ export type SurfaceState = {
   surface: care.Surface;
   findings: { soil: care.Soil; severity: care.Severity }[];
   verdict: care.Verdict;
-  reason: string;
+  because: care.Because;
   /** Instant of the look or clean this is known from. */
   knownSince: string;
 };
 
-export type Due = schedule.DueWindow & { id: string; task: schedule.TaskId; reason: string };
+export type Due = schedule.DueWindow & { id: string; task: schedule.TaskId; because: schedule.DueBecause[] };
 
 export type Item = ItemInput & {
   id: string;
@@ -37,7 +37,7 @@ export type ItemPage = ShelfItem & {
   /** Touches per surface over the last 12 months. */
   contacts: Partial<Record<care.Surface, number>>;
   /** A gentle word about surfaces that are touched without evidence or more than their peers. */
-  gentleWords: Partial<Record<care.Surface, string>>;
+  gentleWords: Partial<Record<care.Surface, care.GentleWord>>;
   /** Where it lies; null when nobody has said. */
   place: { id: string; name: string; since: string } | null;
   /** What shared a place with it in the last 12 weeks it was kept with others; only while it is in quarantine. */

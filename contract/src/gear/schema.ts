@@ -40,6 +40,9 @@ function traitSchema(trait: care.TraitId): Joi.Schema {
 export const traitsSchema = (kind: care.ItemKind): Joi.ObjectSchema =>
   Joi.object(Object.fromEntries(traitsOf(kind).map((trait) => [trait, traitSchema(trait)])));
 
+/** Traits as they are kept: whatever kind it is. */
+export const traitsDocument = Joi.object(Object.fromEntries(care.TRAIT_IDS.map((trait) => [trait, traitSchema(trait)])));
+
 const traitsByKind = Joi.when('kind', {
   switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
   otherwise: Joi.object().unknown().required(),

@@ -13,7 +13,7 @@ export type Today = {
   needs: {
     item: Named;
     verdict: Exclude<care.Verdict, 'leave'>;
-    surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'reason'>[];
+    surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'because'>[];
   }[];
   alerts: Alert[];
   timers: Timer[];

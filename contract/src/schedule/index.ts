@@ -1,2 +1,3 @@
 export type * from './dto.js';
+export * from './documents.js';
 export * from './errors.js';

@@ -7,21 +7,15 @@ import type { Place } from './places.js';
 /** One day of a ribbon. */
 export type RibbonDay = { day: string; meanPct: number; maxPct: number; minPct: number; dose: number; daysPast: number };
 
-/** What wants the keeper about a place, with the one action that helps. */
-export const ALERT_CAUSES = ['fungus', 'damp', 'gel-spent', 'silent', 'too-closed', 'too-dry'] as const;
-export type AlertCause = (typeof ALERT_CAUSES)[number];
+/** What wants the keeper about a place. */
 export type Alert = {
   /** `cause/place or device`: the same cause is the same alert for as long as it lasts. */
   id: string;
-  cause: AlertCause;
   tone: 'act' | 'attention';
   placeId: string | null;
   placeName: string;
-  title: string;
-  why: string;
   since: string | null;
-  action: { label: string; to: string };
-};
+} & storage.AlertFacts;
 
 /** The desiccant in a place, as reckoned or as the air in it tells. */
 export type GelState = {
@@ -59,7 +53,7 @@ export type ThingInPlace = {
   /** It has fungus, or is in quarantine for it: it may not stay with the others. */
   sick: boolean;
   /** A better place for it, if there is one. */
-  better: { placeId: string; name: string; reasons: string[] } | null;
+  better: { placeId: string; name: string; reasons: storage.HomeReason[] } | null;
 };
 export type RoomClimate = { source: 'place' | 'outdoors' | 'assumed'; name: string; readings: number };
 export type PlacePage = PlaceSummary & {
@@ -133,10 +127,18 @@ export const placeEvent = Joi.alternatives<PlaceEventInput>().conditional('.kind
   otherwise: Joi.object({ kind: kind('opened', 'gel-dried', 'gel-out'), at }),
 });
 
-export type Timer = { id: string; label: string; startedAt: string; endsAt: string; itemId: string | null };
-export type TimerInput = { label: string; minutes: number; itemId: string | null };
+/** A wait for a thing that warms: of this size, wrapped like this. */
+type Warming = { size: storage.TypicalThing | null; wrapping: storage.Wrapping };
+export type Timer = Warming & { id: string; startedAt: string; endsAt: string; itemId: string | null };
+export type TimerInput = Warming & { minutes: number; itemId: string | null };
 export const timerInput = Joi.object<TimerInput>({
-  label: Joi.string().min(1).max(200).required(),
+  size: Joi.string()
+    .valid(...Object.keys(storage.TYPICAL_THINGS))
+    .allow(null)
+    .required(),
+  wrapping: Joi.string()
+    .valid(...Object.keys(storage.WRAPPINGS))
+    .required(),
   minutes: Joi.number().min(1).max(2880).required(),
   itemId: id().allow(null).required(),
 });

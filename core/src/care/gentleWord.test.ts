@@ -3,17 +3,17 @@ import { coatingShare, gentleWord } from './index.js';
 
 describe('the gentle word', () => {
   it('is not said while there is evidence and the count is like that of its peers', () => {
-    expect(gentleWord({ surface: 'front-glass', touches: 5, withoutEvidence: 0, peers: [4, 5, 6] })).toBeNull();
+    expect(gentleWord({ touches: 5, withoutEvidence: 0, peers: [4, 5, 6] })).toBeNull();
   });
   it('is said when a surface was touched for no more than a trace', () => {
-    expect(gentleWord({ surface: 'front-glass', touches: 2, withoutEvidence: 2, peers: [] })).toMatch(/^Twice .* front glass/);
+    expect(gentleWord({ touches: 2, withoutEvidence: 2, peers: [] })).toEqual({ word: 'for-no-more-than-a-trace', times: 2 });
   });
   it('is said at twice the touches of its peers, naming both', () => {
-    expect(gentleWord({ surface: 'front-glass', touches: 12, withoutEvidence: 0, peers: [2, 3, 4] })).toMatch(/^12 touches .* had 3\./);
+    expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [2, 3, 4] })).toEqual({ word: 'more-than-its-peers', touches: 12, usual: 3 });
   });
   it('compares with three peers at least, and with none when it is touched seldom', () => {
-    expect(gentleWord({ surface: 'front-glass', touches: 12, withoutEvidence: 0, peers: [1, 1] })).toBeNull();
-    expect(gentleWord({ surface: 'front-glass', touches: 5, withoutEvidence: 0, peers: [1, 1, 1] })).toBeNull();
+    expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [1, 1] })).toBeNull();
+    expect(gentleWord({ touches: 5, withoutEvidence: 0, peers: [1, 1, 1] })).toBeNull();
   });
 });
 

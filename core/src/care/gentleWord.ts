@@ -1,10 +1,8 @@
 import { SOILS } from './knowledge/soils.js';
-import { SURFACES, type Surface } from './knowledge/surfaces.js';
 import type { Finding } from './types.js';
 
 /** Touches of one surface over twelve months, beside what its peers had. */
 export type TouchRecord = {
-  surface: Surface;
   touches: number;
   /** Cleanings that touched it though no more than a trace was seen. */
   withoutEvidence: number;
@@ -23,20 +21,18 @@ const median = (values: readonly number[]): number => {
   return sorted.length % 2 === 1 ? sorted[Math.floor(mid)]! : (sorted[mid - 1]! + sorted[mid]!) / 2;
 };
 
+/** What is said of a surface: touched for nothing, or far more often than its peers usually are. */
+export type GentleWord = { word: 'for-no-more-than-a-trace'; times: number } | { word: 'more-than-its-peers'; touches: number; usual: number };
+
 /**
  * A gentle word when a surface is cleaned without evidence or far more often than its peers; null when there is
  * nothing to say. Never a reproach: each touch is a small wear, and leaving it is a good deed.
  */
-export function gentleWord({ surface, touches, withoutEvidence, peers }: TouchRecord): string | null {
-  const { name } = SURFACES[surface];
-  if (withoutEvidence > 0) {
-    const times = withoutEvidence === 1 ? 'Once' : withoutEvidence === 2 ? 'Twice' : `${withoutEvidence} times`;
-    return `${times} in 12 months the ${name} was touched for no more than a trace. Next time it may stay: leaving it is the gentler deed.`;
-  }
+export function gentleWord({ touches, withoutEvidence, peers }: TouchRecord): GentleWord | null {
+  if (withoutEvidence > 0) return { word: 'for-no-more-than-a-trace', times: withoutEvidence };
   if (peers.length < FEWEST_PEERS || touches < NOTABLE_TOUCHES) return null;
   const usual = median(peers);
-  if (touches < 2 * Math.max(1, usual)) return null;
-  return `${touches} touches in 12 months; your other things of this kind had ${usual === Math.floor(usual) ? usual : usual.toFixed(1)}. Is there a reason it gets dirty so often, or may it stay?`;
+  return touches < 2 * Math.max(1, usual) ? null : { word: 'more-than-its-peers', touches, usual };
 }
 
 /** Was no more than a trace seen of everything that was cleaned here, less than is worth a touch? */

@@ -4,7 +4,7 @@ export { gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.j
 export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';
 export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './thingName.js';
-export { howTo } from './howTo.js';
+export { type Because, BECAUSE_CODES, type BecauseCode, type BenchEnd, type Lack } from './because.js';
 export {
   acrossMm,
   checkKind,
@@ -17,8 +17,8 @@ export {
   kindFacts,
   KINDS,
   type Line,
+  type LineId,
   type Opening,
-  OPENING_BARS,
   type OpeningBar,
   type Preset,
   presetsFor,
@@ -48,28 +48,26 @@ export {
   waitingFor,
 } from './bench.js';
 export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
-export { gentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
+export { gentleWord, type GentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
 export {
   adviseOpening,
-  DEPTH_NAMES,
   type Experience,
   EXPERIENCES,
   mayAskToOpen,
   type OpeningAdvice,
   type OpeningQuestion,
+  type OpeningReason,
 } from './opening.js';
 export { remakePlan, staleBecause, type StaleBecause } from './remake.js';
 export {
-  beforeOpening,
   closingOrder,
-  type ClosingStep,
   nextToClose,
   planExposedFace,
   type TeardownPhase,
   type TeardownStage,
 } from './teardown.js';
 export { carriedHome } from './outdoors.js';
-export { checkSituation, requestOf, SITUATIONS, type Situation } from './situations/index.js';
+export { checkSituation, type Read, requestOf, SITUATIONS, type Situation } from './situations/index.js';
 export { swabOnHand } from './onHand.js';
 export {
   type Caution,
@@ -89,9 +87,11 @@ export {
   type Place,
   type PlanRequest,
   type Refusal,
+  type SaidLine,
   type SchoolNote,
   type SensorWork,
   type Step,
+  type Summary,
   type Taken,
 } from './types.js';
 export {
@@ -127,6 +127,7 @@ export {
   thingFacts,
   type Tool,
   TOOL_IDS,
+  TOOL_ROLES,
   toolFacts,
   type ToolFacts,
   type ToolRole,
@@ -134,7 +135,6 @@ export {
 } from './knowledge/materials.js';
 export { type Method, METHOD_IDS, methodFacts, type MethodFacts, METHODS } from './knowledge/methods.js';
 export { BEFORE } from './knowledge/order.js';
-export { whyAct, whyLeave } from './knowledge/reasons.js';
 export {
   CARE_SCHOOL_IDS,
   DEFAULT_SCHOOLS,

@@ -1,5 +1,6 @@
 import { bestStrokes, swabFor, type SwabStrokes } from '../sensor/swabs.js';
 import { mayTouch } from '../supplies/mayTouch.js';
+import type { Lack } from './because.js';
 import { TOOLS, type Material, type Tool } from './knowledge/materials.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Context, OnHand, Taken } from './types.js';
@@ -35,12 +36,13 @@ export function takenFor(id: Tool | Material, surface: Surface, context: Context
   return { id, ...(thing?.thingId ? { thingId: thing.thingId } : {}), ...(thing?.label ? { label: thing.label } : {}) };
 }
 
-/** Why a thing that lies in the drawer cannot be used here; undefined when there is none at all. */
-export function unfitBecause(id: Tool | Material, surface: Surface, context: Context): string | undefined {
+/** Why a thing cannot be used here: it is not in the drawer, or lies there in no fit state. */
+export function lackOf(id: Tool | Material, surface: Surface, context: Context): Lack {
   const own = listed(id, context) ?? [];
-  if (id === 'sensor-swab' && own.length > 0 && !own.some((thing) => swabFits(thing, context)))
-    return 'Every swab in the drawer is wider than this sensor: it would not lie flat.';
-  return own[0] && mayTouch(own[0], surface).reason;
+  if (id === 'sensor-swab' && own.length > 0 && !own.some((thing) => swabFits(thing, context))) return { thing: id, reason: 'swab-too-wide' };
+  const touch = own[0] && mayTouch(own[0], surface);
+  if (!touch || touch.ok) return { thing: id, reason: 'not-in-drawer' };
+  return touch.reason === 'not-clean' ? { thing: id, reason: 'not-clean' } : { thing: id, reason: 'kept-for', role: touch.role, surface };
 }
 
 export const kindOfThing = (id: Tool | Material): { tool: Tool } | { material: Material } =>

@@ -17,13 +17,13 @@ const lens = (traits: care.Traits): care.OpeningQuestion['item'] => ({ kind: 'le
 /** What is never opened by its owner: common practice. */
 describe('go or no-go for opening', () => {
   it.each([
-    ['suspected radioactive glass', lens({ radioactiveGlass: true }), /radioactive/, 'radioactive-glass'],
-    ['a body', { kind: 'slr-body', traits: {} }, /charge/, 'flash-capacitor'],
-    ['a compact with its flash', { kind: 'compact', traits: {} }, /charge/, 'flash-capacitor'],
-  ] as const)('never opens %s, and warns', (_, item, reason, caution) => {
+    ['suspected radioactive glass', lens({ radioactiveGlass: true }), 'radioactive', 'radioactive-glass'],
+    ['a body', { kind: 'slr-body', traits: {} }, 'flash', 'flash-capacitor'],
+    ['a compact with its flash', { kind: 'compact', traits: {} }, 'flash', 'flash-capacitor'],
+  ] as const)('never opens %s, and warns', (_, item, bar, caution) => {
     const advice = ask({ item });
     expect(advice).toMatchObject({ forbidden: true, odds: null });
-    expect(advice.reasons[0]).toMatch(reason);
+    expect(advice.reasons[0]).toEqual({ says: 'barred', bar });
     expect(advice.cautions).toContain(caution);
   });
 
@@ -46,7 +46,7 @@ describe('go or no-go for opening', () => {
   it('lives with it when the service costs more than the thing, and keeps fungus apart for good', () => {
     const advice = ask({ depth: 'deeper', experience: 'none', item: lens({ value: 40, servicePrice: 120 }) });
     expect(advice.advice).toBe('accept');
-    expect(advice.reasons.join(' ')).toMatch(/apart/);
+    expect(advice.reasons.at(-1)).toMatchObject({ says: 'service-is-more', keepApart: true });
   });
 
   it('leaves a little dust inside alone', () => {
@@ -91,19 +91,15 @@ const stage = (id: string, more: Partial<care.TeardownStage> = {}): care.Teardow
 });
 
 describe('closing again', () => {
-  it('goes back in the reverse order, each as it sat', () => {
-    const stages = [stage('a', { mark: 'Dot at 12 o’clock.' }), stage('b', { turns: 3.5, screws: '3 × 2 mm' })];
-    expect(care.closingOrder(stages).map((s) => s.how)).toEqual([
-      'Put back: ring b. 3 × 2 mm. 3.5 turns in.',
-      'Put back: ring a. Dot at 12 o’clock.',
-    ]);
+  it('goes back in the reverse order', () => {
+    const stages = [stage('a'), stage('b')];
+    expect(care.closingOrder(stages).map((s) => s.id)).toEqual(['b', 'a']);
     expect(care.nextToClose(stages)?.id).toBe('b');
     expect(care.nextToClose([stage('a'), stage('b', { closed: true })])?.id).toBe('a');
     expect(care.nextToClose([stage('a', { closed: true })])).toBeNull();
   });
 
   it.each(care.DEPTHS.filter((d) => d !== 'deeper'))('a plan for the face %s climbs the ladder of glass for what was inside', (depth) => {
-    expect(care.beforeOpening(depth).length).toBeGreaterThan(3);
     const plan = care.planExposedFace({ item: { kind: 'lens', traits: MANUAL } }, { soil: 'fungus', severity: 2 }, depth);
     expect(plan.steps.map((s) => s.method)).toEqual(['blow', 'solvent-wipe']);
     expect(plan.cautions.map((c) => c.hazard)).toContain('mould');

@@ -3,13 +3,7 @@ import { commonPractice, ourChoice, type Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
 import { SOILS, type Severity, type Soil } from './knowledge/soils.js';
 import type { Traits } from './knowledge/traits.js';
-import { BARS, filterBars, isWorthReaching, openingBar, type Bar } from './reach.js';
-
-export const DEPTH_NAMES: Record<Depth, string> = {
-  'front-group': 'behind the front group',
-  'rear-group': 'behind the rear group',
-  deeper: 'deeper than one ring',
-};
+import { filterBars, isWorthReaching, openingBar, type Bar } from './reach.js';
 
 export const EXPERIENCES = ['none', 'some', 'this-type'] as const;
 /** Never opened a lens; opened others; opened this type before. */
@@ -23,6 +17,15 @@ export type OpeningQuestion = {
   experience: Experience;
 };
 
+/** What speaks for or against, as a code with its facts; sums are in the keeper's currency. */
+export type OpeningReason =
+  | { says: 'barred'; bar: Bar }
+  | { says: 'deeper' | 'filter-first' | 'ask-a-price' | 'write-down-worth' }
+  | { says: 'damage' | 'hardly-shows'; soil: Soil }
+  | { says: 'service-is-less' | 'service-is-more'; servicePrice: number; value: number; keepApart: boolean }
+  | { says: 'odds'; odds: number }
+  | { says: 'loss'; loss: number; servicePrice: number | null; isMore: boolean };
+
 export type OpeningAdvice = {
   advice: 'free-filter' | 'open' | 'service' | 'accept';
   /** It may not be opened by its owner at all, whatever it is worth. */
@@ -31,7 +34,7 @@ export type OpeningAdvice = {
   odds: number | null;
   /** What going wrong costs on average: the value times the chance of spoiling it; null without a value. */
   expectedLoss: number | null;
-  reasons: string[];
+  reasons: OpeningReason[];
   cautions: HazardId[];
   basis: Basis;
 };
@@ -42,9 +45,6 @@ const ODDS: Record<Exclude<Depth, 'deeper'>, Record<Experience, number>> = {
   'rear-group': { none: 0.6, some: 0.8, 'this-type': 0.92 },
 };
 
-const DEEPER = 'Deeper than one ring is a workshop’s: one ring is where the owner stops.';
-const FILTER_FIRST = 'A filter is stuck on: the front ring cannot be undone behind it. Free the filter first, gently, and look again.';
-
 type Verdict = Pick<OpeningAdvice, 'advice' | 'reasons'>;
 
 /** Worth a workshop's bench or one's own: fungus always, the rest from where it costs contrast or stops a part. */
@@ -53,41 +53,30 @@ const grave = ({ soil, severity }: OpeningQuestion): boolean => isWorthReaching(
 /** Not opening: a workshop where it is worth its price, else live with it. */
 function handOverOrAccept(question: OpeningQuestion): Verdict {
   const { value, servicePrice } = question.item.traits;
-  const { name } = SOILS[question.soil];
-  const keepApart = question.soil === 'fungus' ? ' Keep it apart from the rest for good.' : '';
-  if (!grave(question))
-    return {
-      advice: 'accept',
-      reasons: [
-        SOILS[question.soil].nature === 'damage'
-          ? SOILS[question.soil].why
-          : `This little ${name} hardly shows: note it, and look again in three months.`,
-      ],
-    };
-  if (value == null || servicePrice == null)
-    return { advice: 'service', reasons: ['Ask a workshop for a price and weigh it against what the thing is worth to you.'] };
+  const { soil } = question;
+  if (!grave(question)) return { advice: 'accept', reasons: [{ says: SOILS[soil].nature === 'damage' ? 'damage' : 'hardly-shows', soil }] };
+  if (value == null || servicePrice == null) return { advice: 'service', reasons: [{ says: 'ask-a-price' }] };
+  const sums = { servicePrice, value, keepApart: soil === 'fungus' };
   return servicePrice < value
-    ? { advice: 'service', reasons: [`A service for ${servicePrice} is less than the ${value} it is worth.`] }
-    : { advice: 'accept', reasons: [`A service for ${servicePrice} costs more than the ${value} it is worth.${keepApart}`] };
+    ? { advice: 'service', reasons: [{ says: 'service-is-less', ...sums }] }
+    : { advice: 'accept', reasons: [{ says: 'service-is-more', ...sums }] };
 }
 
 /** Money is weighed only where it is known; the odds alone never say no to one ring. */
 function weigh(question: OpeningQuestion, odds: number, expectedLoss: number | null): Verdict {
-  const { servicePrice } = question.item.traits;
-  const chance = `${Math.round(odds * 10)} in 10 such openings go well at this experience.`;
+  const servicePrice = question.item.traits.servicePrice ?? null;
+  const chance: OpeningReason = { says: 'odds', odds };
   if (!grave(question)) return handOverOrAccept(question);
   if (expectedLoss === null)
-    return { advice: 'open', reasons: [chance, 'Write down what it is worth and what a service costs to weigh them.'] };
-  const loss = `On average a spoilt one costs ${Math.round(expectedLoss)}`;
-  if (servicePrice != null && servicePrice < expectedLoss)
-    return { advice: 'service', reasons: [chance, `${loss}; the service asks ${servicePrice}.`] };
-  return { advice: 'open', reasons: [chance, `${loss}${servicePrice == null ? '' : ` against ${servicePrice} for the service`}.`] };
+    return { advice: 'open', reasons: [chance, { says: 'write-down-worth' }] };
+  const isMore = servicePrice !== null && servicePrice < expectedLoss;
+  return { advice: isMore ? 'service' : 'open', reasons: [chance, { says: 'loss', loss: expectedLoss, servicePrice, isMore }] };
 }
 
 const BAR_CAUTIONS: Partial<Record<Bar, HazardId>> = { radioactive: 'radioactive-glass', flash: 'flash-capacitor' };
 
 /** Kept shut, by what the thing is or by how deep it lies: hand it over, or live with it. */
-function keepShut(question: OpeningQuestion, because: string, cautions: HazardId[]): OpeningAdvice {
+function keepShut(question: OpeningQuestion, because: OpeningReason, cautions: HazardId[]): OpeningAdvice {
   const { advice, reasons } = handOverOrAccept(question);
   return { advice, forbidden: true, odds: null, expectedLoss: null, reasons: [because, ...reasons], cautions, basis: commonPractice };
 }
@@ -101,8 +90,8 @@ export function adviseOpening(question: OpeningQuestion): OpeningAdvice {
   const { kind } = question.item;
   const traits = withDefaults(kind, question.item.traits);
   const bar = openingBar({ kind, traits });
-  if (bar) return keepShut(question, BARS[bar], BAR_CAUTIONS[bar] ? [BAR_CAUTIONS[bar]] : []);
-  if (question.depth === 'deeper') return keepShut(question, DEEPER, []);
+  if (bar) return keepShut(question, { says: 'barred', bar }, BAR_CAUTIONS[bar] ? [BAR_CAUTIONS[bar]] : []);
+  if (question.depth === 'deeper') return keepShut(question, { says: 'deeper' }, []);
   const cautions: HazardId[] = ['sharp-tip', ...(question.soil === 'fungus' ? (['mould'] as const) : [])];
   if (filterBars(traits, question.depth))
     return {
@@ -110,7 +99,7 @@ export function adviseOpening(question: OpeningQuestion): OpeningAdvice {
       forbidden: false,
       odds: null,
       expectedLoss: null,
-      reasons: [FILTER_FIRST],
+      reasons: [{ says: 'filter-first' }],
       cautions: [],
       basis: commonPractice,
     };

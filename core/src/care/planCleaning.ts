@@ -1,4 +1,3 @@
-import { hazardFacts } from './knowledge/hazards.js';
 import { kindFacts, surfacesOf, withDefaults } from './kinds/index.js';
 import { inStockUnits, type Use } from './knowledge/amounts.js';
 import { materialFacts, type Material } from './knowledge/materials.js';
@@ -11,7 +10,7 @@ import { knownPrice } from './onHand.js';
 import { planSurface, type SurfacePlan } from './planSurface.js';
 import { RULES } from './rules/index.js';
 import { LOOK_MINUTES } from './steps.js';
-import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step } from './types.js';
+import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Summary } from './types.js';
 import { inWorkingOrder } from './workingOrder.js';
 
 /** The request with every default filled in. */
@@ -56,10 +55,14 @@ function bySurface(findings: readonly Finding[]): Map<Surface, Finding[]> {
   return map;
 }
 
+/** The same thing, lacking for the same reason; what is kept for something else is told surface by surface. */
+const sameLack = (a: Missing, b: Missing): boolean =>
+  a.thing === b.thing && a.reason === b.reason && (a.reason === 'kept-for' ? a.surface : null) === (b.reason === 'kept-for' ? b.surface : null);
+
 function mergeMissing(all: readonly Missing[]): Missing[] {
   const merged: Missing[] = [];
   for (const entry of all) {
-    const twin = merged.find((m) => m.tool === entry.tool && m.material === entry.material && m.reason === entry.reason);
+    const twin = merged.find((m) => sameLack(m, entry));
     if (twin) twin.for = [...new Set([...twin.for, ...entry.for])];
     else merged.push({ ...entry });
   }
@@ -78,7 +81,7 @@ function cautionsOf(steps: readonly Step[]): Caution[] {
   for (const step of steps)
     for (const hazard of step.cautions)
       if (!seen.has(hazard))
-        seen.set(hazard, { hazard, before: step.id, caution: hazardFacts(hazard).caution, wear: hazardFacts(hazard).wear });
+        seen.set(hazard, { hazard, before: step.id });
   return [...seen.values()];
 }
 
@@ -100,23 +103,22 @@ function totalsOf(steps: readonly Step[], context: Context): CleaningPlan['total
   return { minutes, contacts: steps.filter((s) => s.contact).length, materials, cost: Math.round(cost * 100) / 100 };
 }
 
-const PUT_AWAY = 'Cap it and put it away: nothing is opened, brushed or wiped out in this.';
-
-function summaryOf(plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): string {
-  if (plan.steps.length > 0) {
-    const surfaces = new Set(plan.steps.map((s) => s.surface)).size;
-    return `${surfaces === 1 ? 'One surface' : `${surfaces} surfaces`} to clean, gentlest first. Stop as soon as it is clean enough.`;
-  }
-  if (isPutAway && plan.deferred.length > 0) return PUT_AWAY;
-  const apart = plan.isolate ? 'Move it away from the rest. ' : '';
-  if (plan.openings.length > 0) return `${apart}It may lie behind one ring: weigh opening that ring, a workshop, or living with it.`;
-  if (plan.deferred.length > 0) return apart ? `${apart}Cleaning it waits for home.` : 'Nothing to do here: it waits for home.';
-  if (apart && plan.missing.length > 0) return `${apart}The drawer lacks what it needs.`;
-  if (apart) return `${apart}Hand it over, or accept it: nothing here can be cleaned from outside.`;
-  if (plan.handOver.length > 0) return 'Nothing to clean yourself: hand it over, or accept it.';
-  if (plan.missing.length > 0) return 'Leave it for now: the drawer lacks what it needs.';
-  return 'Leave it. It is good enough for the picture, and every touch is wear.';
+/** What it comes to: what can be done comes before what cannot, and what keeps it from the rest before both. */
+function saysOf(plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): Summary['says'] {
+  if (plan.steps.length > 0) return 'clean';
+  if (isPutAway && plan.deferred.length > 0) return 'put-away';
+  if (plan.openings.length > 0) return 'weigh-opening';
+  if (plan.deferred.length > 0) return 'wait-for-home';
+  if (plan.isolate) return plan.missing.length > 0 ? 'drawer-lacks' : 'hand-over';
+  if (plan.handOver.length > 0) return 'hand-over';
+  return plan.missing.length > 0 ? 'drawer-lacks' : 'leave';
 }
+
+const summaryOf = (plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): Summary => ({
+  says: saysOf(plan, isPutAway),
+  apart: plan.isolate !== null,
+  surfaces: new Set(plan.steps.map((s) => s.surface)).size,
+});
 
 /**
  * The gentlest sufficient plan for what was found: steps in contamination-safe order, each followed by a look,

@@ -1,16 +1,16 @@
+import type { Because, Lack } from './because.js';
 import { adaptMethod, outfitsFor, thingsOf, type Outfit } from './equip.js';
 import { LADDERS, type Rung } from './knowledge/ladders.js';
 import type { Material, Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { SOILS, type Soil } from './knowledge/soils.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
-import { isOnHand, kindOfThing, unfitBecause } from './onHand.js';
-import { BARS, filterBars, growthIsReachable, isWorthReaching, reachInside } from './reach.js';
+import { isOnHand, kindOfThing, lackOf } from './onHand.js';
+import { filterBars, growthIsReachable, isWorthReaching, reachInside } from './reach.js';
 import { firstRefusal } from './rules/index.js';
 import { stepsFor } from './steps.js';
 import { temptationsFor } from './temptations.js';
-import { thingName } from './thingName.js';
-import { gravest, triage, whoReaches } from './triage.js';
+import { gravest, triage } from './triage.js';
 import type { CleaningPlan, Context, Finding, Missing, Refusal } from './types.js';
 
 export type SurfacePlan = Pick<
@@ -21,7 +21,7 @@ export type SurfacePlan = Pick<
 /** A rung that passed the rules and for which there is something in the drawer. */
 export type AllowedRung = { method: Method; outfit: Outfit; removes: Soil[]; finisher: boolean };
 /** A rung that would have taken something, and what stood against it. */
-type LostRung = { removes: Soil[]; reason: string };
+type LostRung = { removes: Soil[]; because: Because };
 
 const empty = (): SurfacePlan => ({
   steps: [],
@@ -47,11 +47,10 @@ function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
 
 /** Something the drawer lacks or holds in no fit state, and what stands in for it. */
 function missingEntry(id: Tool | Material, surface: Surface, context: Context, standIn?: Tool | Material): Missing {
-  const reason = unfitBecause(id, surface, context) ?? `No ${thingName(id)} in the drawer.`;
-  return { ...kindOfThing(id), for: [surface], reason, ...(standIn ? { substitute: standIn } : {}) };
+  return { ...kindOfThing(id), for: [surface], ...lackOf(id, surface, context), ...(standIn ? { substitute: standIn } : {}) };
 }
 
-type Choice = { outfit: Outfit | null; refusal: Omit<Refusal, 'surface'> | null; missing: Missing[] };
+type Choice = { outfit: Outfit | null; refusal: Refusal | null; missing: Missing[] };
 
 /** The best outfit that the rules allow and the drawer holds; with it or instead of it, what is missing or why not. */
 function chooseOutfit(method: Method, surface: Surface, findings: readonly Finding[], after: readonly Method[], context: Context): Choice {
@@ -76,6 +75,16 @@ function chooseOutfit(method: Method, surface: Surface, findings: readonly Findi
   return { outfit: chosen, refusal: null, missing: lacking.map((id) => missingEntry(id, surface, context, standIn)) };
 }
 
+/** Why a rung is lost, without what it belongs to. */
+function becauseOf({ refusal, missing: [lack] }: Choice): Because {
+  if (refusal) return ruled(refusal);
+  return lack ? lackAlone(lack) : { reason: 'no-gentle-way' };
+}
+const ruled = ({ reason, rule, surface }: Refusal): Because => ({ reason, rule, surface });
+function lackAlone({ tool: _, material: __, for: ___, substitute: ____, ...lack }: Missing): Lack {
+  return lack;
+}
+
 type Climb = { rungs: AllowedRung[]; lost: LostRung[]; refused: Refusal[]; missing: Missing[] };
 
 const DAMP: readonly Method[] = ['damp-wipe', 'wet-wipe', 'solvent-wipe'];
@@ -93,10 +102,10 @@ function tryRung(rung: Rung, removes: Soil[], climb: Climb, surface: Surface, fi
   const after = climb.rungs.map((r) => r.method);
   const choice = chooseOutfit(method, surface, findings, after, context);
   const told = climb.refused.some((r) => r.method === method && r.rule === choice.refusal?.rule);
-  if (choice.refusal && !told) climb.refused.push({ surface, ...choice.refusal });
+  if (choice.refusal && !told) climb.refused.push(choice.refusal);
   climb.missing.push(...choice.missing);
   if (choice.outfit) climb.rungs.push({ method, outfit: choice.outfit, removes, finisher: !!rung.finisher });
-  else climb.lost.push({ removes, reason: choice.refusal?.reason ?? choice.missing[0]?.reason ?? '' });
+  else climb.lost.push({ removes, because: becauseOf(choice) });
 }
 
 /** The rungs worth climbing for these findings, each with what the rules and the drawer say of it. */
@@ -129,16 +138,16 @@ const FINISHING_TOOLS: readonly Tool[] = ['carbon-pen', 'chamois'];
 function unserved(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], climb: Climb, context: Context): SurfacePlan {
   const plan = empty();
   const left = wanted.filter((f) => !climb.rungs.some((r) => r.removes.includes(f.soil)));
-  const whyNot = (soil: Soil) =>
-    climb.lost.find((l) => l.removes.includes(soil))?.reason ?? climb.refused[0]?.reason ?? 'No gentle way takes this off.';
+  const whyNot = (soil: Soil): Because =>
+    climb.lost.find((l) => l.removes.includes(soil))?.because ?? (climb.refused[0] ? ruled(climb.refused[0]) : { reason: 'no-gentle-way' });
   if (left.length === 0) return plan;
   if (context.place === 'field') return outOfReachOutdoors(surface, left, findings, whyNot, context);
   if (climb.missing.length > 0)
-    return { ...plan, leaveAlone: [{ surface, reason: `Leave it until the drawer has what it needs: ${climb.missing[0]!.reason}` }] };
+    return { ...plan, leaveAlone: [{ surface, reason: 'until-the-drawer-has', lack: lackAlone(climb.missing[0]!) }] };
   const costHint = context.traits.servicePrice ?? undefined;
   return {
     ...plan,
-    handOver: left.map(({ soil }) => ({ surface, soil, reason: whyNot(soil), ...(costHint === undefined ? {} : { costHint }) })),
+    handOver: left.map(({ soil }) => ({ ...whyNot(soil), surface, soil, ...(costHint === undefined ? {} : { costHint }) })),
   };
 }
 
@@ -147,7 +156,7 @@ function outOfReachOutdoors(
   surface: Surface,
   left: readonly Finding[],
   findings: readonly Finding[],
-  whyNot: (soil: Soil) => string,
+  whyNot: (soil: Soil) => Because,
   context: Context,
 ): SurfacePlan {
   const plan = empty();
@@ -155,7 +164,7 @@ function outOfReachOutdoors(
   for (const { soil } of left) {
     const handed = atHome.handOver.find((h) => h.soil === soil);
     if (handed) plan.handOver.push(handed);
-    else plan.deferred.push({ surface, soil, reason: whyNot(soil), until: 'home' });
+    else plan.deferred.push({ ...whyNot(soil), surface, soil, until: 'home' });
   }
   return plan;
 }
@@ -165,22 +174,22 @@ function planInside(finding: Finding, findings: readonly Finding[], context: Con
   const { surface, soil, severity } = finding;
   const reach = reachInside(surface, soil, context);
   const costHint = context.traits.servicePrice;
-  const reason = `${SOILS[soil].why} ${whoReaches(finding, context)}`;
+  const inside: Because = { reason: 'inside', soil, reach };
   if (reach.by === 'owner' && context.place === 'field') {
     const waits = firstRefusal({ surface, method: 'open-group', tool: null, materials: [], findings, after: [] }, context);
-    plan.deferred.push({ surface, soil, reason: waits?.reason ?? reason, until: 'home' });
+    plan.deferred.push({ ...(waits ?? inside), surface, soil, until: 'home' });
     return;
   }
   if (reach.by === 'owner') {
     const method = soil === 'dried-grease' ? 'lubricate' : 'open-group';
     plan.openings.push({
+      ...inside,
       surface,
       soil,
       severity,
       method,
       rings: reach.rings,
       filterFirst: filterBars(context.traits, reach.rings[0]!),
-      reason,
     });
     return;
   }
@@ -188,9 +197,9 @@ function planInside(finding: Finding, findings: readonly Finding[], context: Con
     { surface, method: 'open-group', tool: null, materials: [], findings, after: [] },
     { ...context, place: 'home' },
   );
-  if (shut && !plan.refused.some((r) => r.rule === shut.rule)) plan.refused.push({ surface, method: 'open-group', ...shut });
-  const why = reach.by === 'workshop' ? `${BARS[reach.bar]} A workshop opens it, or you accept it.` : reason;
-  plan.handOver.push({ surface, soil, reason: why, ...(costHint == null ? {} : { costHint }) });
+  if (shut && !plan.refused.some((r) => r.rule === shut.rule)) plan.refused.push({ method: 'open-group', ...shut });
+  const why: Because = reach.by === 'workshop' ? { reason: 'workshop-opens', bar: reach.bar } : inside;
+  plan.handOver.push({ ...why, surface, soil, ...(costHint == null ? {} : { costHint }) });
 }
 
 /** Does it lie inside, where only a ring or a workshop leads? */
@@ -203,17 +212,16 @@ const isInside = ({ surface, soil, severity }: Finding): boolean =>
 function setAside(surface: Surface, findings: readonly Finding[], context: Context): SurfacePlan {
   const plan = empty();
   for (const finding of findings) {
-    const { verdict, reason } = triage(finding, context);
+    const { verdict, because } = triage(finding, context);
     const { soil } = finding;
-    if (verdict === 'leave') plan.leaveAlone.push({ surface, soil, reason });
-    if (verdict === 'isolate') plan.isolate ??= { surface, reason };
+    if (verdict === 'leave') plan.leaveAlone.push({ ...because, surface, soil });
+    if (verdict === 'isolate') plan.isolate ??= { ...because, surface };
     if (verdict === 'leave' || verdict === 'clean') continue;
     if (isInside(finding)) planInside(finding, findings, context, plan);
     else if (verdict === 'hand-over' || !growthIsReachable(surface, soil)) {
       const costHint = context.traits.servicePrice;
-      const why =
-        verdict === 'isolate' ? 'It lies where no cloth reaches. A workshop opens it, or you accept it and keep it apart.' : reason;
-      plan.handOver.push({ surface, soil, reason: why, ...(costHint == null ? {} : { costHint }) });
+      const why: Because = verdict === 'isolate' ? { reason: 'where-no-cloth-reaches' } : because;
+      plan.handOver.push({ ...why, surface, soil, ...(costHint == null ? {} : { costHint }) });
     }
   }
   return plan;
@@ -229,12 +237,7 @@ const toClean = (findings: readonly Finding[], context: Context) =>
 function alsoLookAt(surface: Surface, { kind }: Context): CleaningPlan['alsoLook'] {
   const { family } = surfaceFacts(surface);
   if (kind === 'slr-body' && (family === 'mirror' || family === 'matte'))
-    return [
-      {
-        surface: 'viewfinder-window',
-        reason: 'A dirty mirror or screen usually comes with a dirty finder: look at its window and cup too.',
-      },
-    ];
+    return [{ surface: 'viewfinder-window', reason: 'finder-comes-with-it' }];
   return [];
 }
 
@@ -259,7 +262,7 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
     steps,
     worthIt: wanted
       .filter((f) => steps.some((s) => s.removes.includes(f.soil)))
-      .map((f) => ({ surface, soil: f.soil, reason: triage(f, context).reason })),
+      .map((f) => ({ ...triage(f, context).because, surface, soil: f.soil })),
     refused: [...aside.refused, ...climb.refused, ...tempting],
     missing: climb.missing,
     leaveAlone: [...aside.leaveAlone, ...rest.leaveAlone],

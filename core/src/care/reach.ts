@@ -9,12 +9,8 @@ import type { Traits } from './knowledge/traits.js';
  */
 
 /** Why a thing is not opened by its owner. */
-export const BARS = {
-  ...OPENING_BARS,
-  radioactive: 'Suspected radioactive glass is never opened or ground.',
-  electronic: 'Flat cables and sensors sit behind the rings of an electronic lens: they tear, and it must be set up anew.',
-} as const;
-export type Bar = keyof typeof BARS;
+export const BARS = [...OPENING_BARS, 'radioactive', 'electronic'] as const;
+export type Bar = (typeof BARS)[number];
 export type Ring = Exclude<Depth, 'deeper'>;
 
 type Thing = { kind: ItemKind; traits: Traits };

@@ -28,9 +28,8 @@ const SAY: Partial<Record<Method, readonly { school: SchoolId; on: readonly Fami
 };
 
 export function schoolNote(school: SchoolId, followed: string): SchoolNote {
-  const { choices } = schoolFacts(school);
-  const others = Object.entries(choices).filter(([id]) => id !== followed);
-  return { school, followed, others: others.map(([choice, { name, reason }]) => ({ choice, would: `${name}: ${reason}` })) };
+  const others = Object.keys(schoolFacts(school).choices).filter((choice) => choice !== followed);
+  return { school, followed, others: others.map((choice) => ({ choice })) };
 }
 
 /** Which schools this step followed, and what the other ones would say. */

@@ -3,7 +3,7 @@ import { thingsOf, type Outfit } from './equip.js';
 import type { HazardId } from './knowledge/hazards.js';
 import { isFluid, materialFacts } from './knowledge/materials.js';
 import { methodFacts, type Method } from './knowledge/methods.js';
-import { SOILS, type Soil } from './knowledge/soils.js';
+import type { Soil } from './knowledge/soils.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import type { AllowedRung } from './planSurface.js';
 import { schoolNotesFor } from './schoolNotes.js';
@@ -71,28 +71,6 @@ function orientationFor(method: Method, surface: Surface): Orientation {
   if (nearOpening && family !== 'glass') return 'mount-down';
   if (method === 'blow') return 'facing-down';
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
-}
-
-const TURNING: Look = {
-  asks: 'turning',
-  lamp: 'Turn it from end to end, ten times, and feel.',
-  for: 'Whether it turns easier than before. Wipe off what oil you can see before it creeps.',
-};
-
-function lookFor(method: Method, surface: Surface, asks: Look['asks'], removes: readonly Soil[]): Look {
-  if (method === 'lubricate') return TURNING;
-  const tells = removes.map((soil) => SOILS[soil].tell).join(' ');
-  if (familyOf(surface) === 'sensor')
-    return {
-      asks,
-      lamp: 'A test frame: plain bright surface, defocused, smallest aperture, moved during the exposure.',
-      for: asks === 'grains' ? 'Hard specks that stayed where they were: a grain is never swabbed.' : 'Spots that stayed where they were.',
-    };
-  const lamp =
-    familyOf(surface) === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
-  if (asks === 'grains') return { asks, lamp, for: SOILS.grit.tell };
-  if (asks === 'crystals') return { asks, lamp, for: SOILS.salt.tell };
-  return { asks, lamp, for: tells || 'Anything that is still there.' };
 }
 
 /** A mirrorless sensor lies open as soon as the lens is off; one behind a shutter needs the camera's mode or a long exposure. */
@@ -195,7 +173,7 @@ export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findin
   const add = (rung: AllowedRung, completes: string | null) => {
     const asks = asksOf(rung);
     const onNoChange = asks === 'crystals' ? 'stop' : 'climb';
-    const look = lookFor(rung.method, surface, asks, rung.removes);
+    const look: Look = { asks: rung.method === 'lubricate' ? 'turning' : asks };
     steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange }, findings, context));
   };
   for (const rung of rungs) {

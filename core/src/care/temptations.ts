@@ -64,6 +64,6 @@ export function temptationsFor(surface: Surface, wanted: readonly Finding[], fin
     const refusal = firstRefusal(candidate, outdoors ? context : atHome);
     if (!refusal || (by && refusal.rule !== by)) return [];
     // A forbidden thing does not forbid the method: the refusal names the one or the other, never both.
-    return [{ surface, ...(tool ? { tool } : material ? { material } : { method }), ...refusal }];
+    return [{ ...(tool ? { tool } : material ? { material } : { method }), ...refusal }];
   });
 }

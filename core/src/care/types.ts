@@ -1,8 +1,9 @@
+import type { Because, Lack } from './because.js';
 import type { HeldOpen } from '../sensor/exposure.js';
 import type { SwabStrokes } from '../sensor/swabs.js';
 import type { Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
-import type { ItemKind } from './kinds/index.js';
+import type { ItemKind, LineId } from './kinds/index.js';
 import type { Amount, Use } from './knowledge/amounts.js';
 import type { Material, Tool, ToolRole } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
@@ -11,7 +12,7 @@ import type { Severity, Soil } from './knowledge/soils.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
 import type { Ring } from './reach.js';
-import type { Rule, RuleId } from './rules/index.js';
+import type { Refused, Rule, RuleId } from './rules/index.js';
 
 export type Place = 'home' | 'field';
 export type Finding = { surface: Surface; soil: Soil; severity: Severity };
@@ -71,7 +72,7 @@ export type Orientation = 'facing-down' | 'facing-up' | 'mount-down' | 'any';
  * `asks: 'crystals'` whether salt is left, because nothing but water goes over it;
  * `asks: 'turning'` asks how hard a thread turns now.
  */
-export type Look = { asks: 'clean' | 'grains' | 'crystals' | 'turning'; lamp: string; for: string };
+export type Look = { asks: 'clean' | 'grains' | 'crystals' | 'turning' };
 
 /** How hard a ring turns, easiest first. */
 export const EFFORTS = ['free', 'light', 'firm', 'hard', 'stuck'] as const;
@@ -83,7 +84,8 @@ export type SensorWork = { strokes: SwabStrokes; heldOpen: HeldOpen; stabilised:
 /** One thing of the drawer that a step takes in hand: this cloth, this pack. Without an id the drawer does not list it. */
 export type Taken = { id: Tool | Material; thingId?: string; label?: string };
 
-export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string; would: string }[] };
+/** Which school a step followed, and what else it knows. */
+export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string }[] };
 
 export type Step = {
   /** `surface/pass/method`: stable for the same request. */
@@ -122,7 +124,7 @@ export type Step = {
 };
 
 /** What was considered and ruled out: a way of doing it, or one thing to do it with. */
-export type Refusal = { surface: Surface; method?: Method; tool?: Tool; material?: Material | Contraband; rule: RuleId; reason: string };
+export type Refusal = { method?: Method; tool?: Tool; material?: Material | Contraband } & Refused;
 /** What people reach for and never should. */
 export type Contraband = 'household-tissue' | 'shirt-tail' | 'window-cleaner';
 
@@ -135,33 +137,45 @@ export type OpeningOffer = {
   rings: readonly Ring[];
   /** A filter is stuck on: it comes off first, or the front ring stays where it is. */
   filterFirst: boolean;
-  reason: string;
+} & Because;
+
+export type Missing = { tool?: Tool; material?: Material; for: Surface[]; substitute?: Tool | Material } & Lack;
+/** A hazard, before the first step that meets it; what to do and wear stands with the hazard. */
+export type Caution = { hazard: HazardId; before: string };
+
+/** A line of what to do before or after the work. */
+export type SaidLine = { line: LineId } | ({ line: 'swab' } & Pick<SwabStrokes, 'widthMm' | 'axis' | 'lanes'>) | { line: 'back-to-the-wind'; caps: boolean };
+
+/** The whole plan in one line. `apart`: the thing is moved away from the rest first. */
+export type Summary = {
+  says: 'clean' | 'put-away' | 'weigh-opening' | 'wait-for-home' | 'drawer-lacks' | 'hand-over' | 'leave';
+  apart: boolean;
+  surfaces: number;
 };
 
-export type Missing = { tool?: Tool; material?: Material; for: Surface[]; substitute?: Tool | Material; reason: string };
-export type Caution = { hazard: HazardId; before: string; caution: string; wear: readonly string[] };
+/** One surface, the dirt on it, and why it is dealt with as it is. */
+type Entry = { surface: Surface; soil?: Soil } & Because;
 
 export type CleaningPlan = {
   steps: Step[];
   /** What to do before the first step and after the last one, in order. */
-  prepare: string[];
-  close: string[];
+  prepare: SaidLine[];
+  close: SaidLine[];
   refused: Refusal[];
   /** Why what is cleaned is worth a touch, where it lies. */
-  worthIt: { surface: Surface; soil: Soil; reason: string }[];
-  leaveAlone: { surface: Surface; soil?: Soil; reason: string }[];
-  deferred: { surface: Surface; soil?: Soil; reason: string; until: 'home' }[];
-  handOver: { surface: Surface; soil?: Soil; reason: string; costHint?: number }[];
+  worthIt: (Entry & { soil: Soil })[];
+  leaveAlone: Entry[];
+  deferred: (Entry & { until: 'home' })[];
+  handOver: (Entry & { costHint?: number })[];
   /** What lies behind a ring its owner may undo: not a step, but a question to weigh first. */
   openings: OpeningOffer[];
   /** What usually comes with it and is worth a look of its own. */
-  alsoLook: { surface: Surface; reason: string }[];
-  isolate: { surface: Surface; reason: string } | null;
+  alsoLook: Entry[];
+  isolate: Entry | null;
   missing: Missing[];
   cautions: Caution[];
   totals: { minutes: number; contacts: number; materials: Use[]; cost: number };
-  /** One line for the whole plan when there is nothing to do, or nothing that may be done. */
-  summary: string;
+  summary: Summary;
 };
 
 /** Everything a decision may look at, made once from the request. */

@@ -4,7 +4,6 @@ import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './c
 import { stepWarning, type Warning } from './earlyWarning.js';
 import { filledGaps, gapsOf } from './gaps.js';
 import { stepMould, type MouldState } from './mouldIndex.js';
-import { warningWords } from './warningWords.js';
 
 export const RISK_LEVELS = ['safe', 'watch', 'act'] as const;
 export type RiskLevel = (typeof RISK_LEVELS)[number];
@@ -19,6 +18,13 @@ export type AssessOptions = {
 /** Where the two models stand at the end of a log. */
 export type Exposure = { index: number } & Warning;
 const NONE: Exposure = { index: 0, dose: 0, daysPast: 0 };
+/** What the verdict stands on, as codes with their facts. Days are counted from the end of the log. */
+export type AssessReason =
+  | { says: 'mould-index'; index: number; surfaceState: SurfaceState }
+  | ({ says: 'early-warning' } & Warning)
+  | { says: 'growth-in'; days: number }
+  | { says: 'gap'; days: number; best: RiskLevel; worst: RiskLevel };
+
 export type Assessment = {
   level: RiskLevel;
   /** The largest the mould index has been, and where it stands; likewise for the dose. */
@@ -32,7 +38,7 @@ export type Assessment = {
   best: Exposure & { level: RiskLevel };
   worst: Exposure & { level: RiskLevel };
   gapHours: number;
-  reasons: string[];
+  reasons: AssessReason[];
 };
 
 const MS_PER_HOUR = 3_600_000;
@@ -99,31 +105,21 @@ function daysLeft(now: number, weekAgo: number, limit: number, days: number): nu
   return left <= FORESEEN_DAYS ? left : null;
 }
 
-const rounded = (n: number): string => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
-const dayWords = (days: number): string =>
-  days < 1.5 ? 'a day' : days < 60 ? `${Math.round(days)} days` : `${Math.round(days / 30.4)} months`;
-
 /** The sooner of the two models, as far as the school listens to them; null when neither expects growth. */
 export function soonestGrowth({ byIndex, byDose }: Assessment['daysToGrowth'], school: HumiditySchool): number | null {
   const heard = (school === 'relaxed' ? [byIndex] : [byIndex, byDose]).filter((d) => d !== null);
   return heard.length > 0 ? Math.min(...heard) : null;
 }
 
-function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceState }: AssessOptions): string[] {
-  const { name, sensitivity } = SURFACE_STATES[surfaceState];
-  const reasons = [
-    `Mould index ${rounded(a.now.index)} of 6 for ${name} (${CLASSES[sensitivity].name}); growth shows under the microscope at 1.`,
-    `Early warning: ${warningWords(a.now)}${a.now.dose < 1 ? ' to the point' : ''} where growth on optics is to be expected.`,
-  ];
+function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceState }: AssessOptions): AssessReason[] {
+  const { index, dose, daysPast } = a.now;
   const soonest = soonestGrowth(a.daysToGrowth, humiditySchool);
-  if (soonest) reasons.push(`If it goes on as in the last week, growth in ${dayWords(soonest)}.`);
-  if (a.gapHours > 0 && a.best.level !== a.worst.level)
-    reasons.push(
-      `Nothing was read for ${dayWords(a.gapHours / HOURS_A_DAY)} in all: at best it is ${a.best.level}, at worst ${a.worst.level}.`,
-    );
-  else if (a.gapHours > 0)
-    reasons.push(`Nothing was read for ${dayWords(a.gapHours / HOURS_A_DAY)} in all; it changes nothing, at best or at worst.`);
-  return reasons;
+  return [
+    { says: 'mould-index', index, surfaceState },
+    { says: 'early-warning', dose, daysPast },
+    ...(soonest ? [{ says: 'growth-in' as const, days: soonest }] : []),
+    ...(a.gapHours > 0 ? [{ says: 'gap' as const, days: a.gapHours / HOURS_A_DAY, best: a.best.level, worst: a.worst.level }] : []),
+  ];
 }
 
 /**

@@ -59,3 +59,6 @@ export function earlyWarning(readings: readonly Reading[], { start = 0 }: { star
     return { at: reading.at, ...warning };
   });
 }
+
+/** How far along the drawn scale it stands, 0 to 1: the point is its end. */
+export const warningShare = ({ dose }: Pick<Warning, 'dose'>): number => Math.min(1, dose);

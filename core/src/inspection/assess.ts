@@ -1,4 +1,4 @@
-import { contextOf, verdictFor, type Finding, type Verdict } from '../care/index.js';
+import { contextOf, verdictFor, type Because, type Finding, type Verdict } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
 import type { Schools } from '../care/knowledge/schools.js';
 import { SOILS } from '../care/knowledge/soils.js';
@@ -6,12 +6,12 @@ import { surfacesOf } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/surfaces.js';
 import type { Traits } from '../care/knowledge/traits.js';
 
-export type SurfaceVerdict = { surface: Surface; verdict: Verdict; reason: string };
+export type SurfaceVerdict = { surface: Surface; verdict: Verdict; because: Because };
 
 type Thing = { kind: ItemKind; traits: Traits };
 
 /** The verdict for one surface from what was seen on it: leave, clean, isolate or hand over, and why. */
-export function assessSurface(item: Thing, findings: readonly Finding[], schools?: Partial<Schools>): { verdict: Verdict; reason: string } {
+export function assessSurface(item: Thing, findings: readonly Finding[], schools?: Partial<Schools>): Omit<SurfaceVerdict, 'surface'> {
   const context = contextOf({ item, place: 'home', ...(schools ? { schools } : {}) });
   return verdictFor(findings, context);
 }

@@ -17,7 +17,13 @@ export type PlaceClimate = {
   /** What lives there now, by id. */
   lives?: readonly { id: string; sick: boolean }[];
 };
-export type HomeAdvice = { placeId: string; reasons: string[] };
+/** Why a place suits a thing, as codes with their facts. */
+export type HomeReason =
+  | { says: 'air'; meanPct: number; below90Pct: number }
+  | { says: 'never-measured' | 'wants-air-and-has-it' | 'wants-air-open-often' | 'alone-there' }
+  | { says: 'room'; freeL: number }
+  | { says: 'trade-off'; kind: PlaceKind };
+export type HomeAdvice = { placeId: string; reasons: HomeReason[] };
 
 /** `sick`: it has fungus, or is in quarantine for it. `id` tells it from the others where it lies. */
 type Thing = { id?: string; kind: ItemKind; traits: Traits; sick?: boolean };
@@ -55,6 +61,14 @@ function mayLiveIn(thing: Thing, place: PlaceClimate): boolean {
   return liesThere || place.freeL === undefined || place.freeL >= kindFacts(thing.kind).litres;
 }
 
+function reasonsFor(thing: Thing, { kind, meanPct, highPct90, freeL }: PlaceClimate): HomeReason[] {
+  const reasons: HomeReason[] = [meanPct === null ? { says: 'never-measured' } : { says: 'air', meanPct, below90Pct: highPct90 ?? 100 }];
+  if (wantsAir(thing)) reasons.push({ says: placeFacts(kind).aired ? 'wants-air-and-has-it' : 'wants-air-open-often' });
+  if (thing.sick) reasons.push({ says: 'alone-there' });
+  else if (freeL !== undefined) reasons.push({ says: 'room', freeL: Math.max(0, Math.floor(freeL)) });
+  return [...reasons, { says: 'trade-off', kind }];
+}
+
 /** The place that suits a thing best, and why; null where there is none it may live in. */
 export function recommendHome(thing: Thing, places: readonly PlaceClimate[], school: Schools['store']): HomeAdvice | null {
   const ranked = places
@@ -62,17 +76,7 @@ export function recommendHome(thing: Thing, places: readonly PlaceClimate[], sch
     .sort((a, b) => cost(thing, a, school) - cost(thing, b, school) || a.name.localeCompare(b.name));
   const best = ranked[0];
   if (!best) return null;
-  const facts = placeFacts(best.kind);
-  const reasons: string[] = [];
-  if (best.meanPct !== null)
-    reasons.push(`${best.meanPct.toFixed(0)} % on average, below ${(best.highPct90 ?? 100).toFixed(0)} % nine days in ten.`);
-  else reasons.push('Nothing was measured there yet: put a hygrometer in it.');
-  if (wantsAir(thing))
-    reasons.push(facts.aired ? 'Its rubbery finish wants air, and gets it there.' : 'Its rubbery finish wants air: open the place often.');
-  if (thing.sick) reasons.push('Nothing else lies there: it stays apart until it has been clean for twelve weeks.');
-  else if (best.freeL !== undefined) reasons.push(`About ${Math.max(0, Math.floor(best.freeL))} L are free.`);
-  reasons.push(facts.tradeOff);
-  return { placeId: best.id, reasons };
+  return { placeId: best.id, reasons: reasonsFor(thing, best) };
 }
 
 /** A place has to suit this much better before a move is worth a word (our choice). */

@@ -1,3 +1,4 @@
+export { type AlertCause, type AlertFacts, FUNGUS_THREATS, type FungusThreat } from './alertFacts.js';
 export {
   CLOSED_FOR_LONG_DAYS,
   dayMeans,
@@ -25,7 +26,7 @@ export {
 export { type Bucket, downsample, type Part } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
-export { betterHome, freeLitres, type HomeAdvice, type PlaceClimate, recommendHome } from './home.js';
+export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
 export { INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
 export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
 export { readSenml, type SenmlReadings, type SenmlRecord, type SetAside, type SetAsideReason, toSenml } from './senml.js';
@@ -45,6 +46,7 @@ export {
   lumpedTauS,
   lumpedTimeS,
   TYPICAL_THINGS,
+  type TypicalThing,
   WARM_UP_BASIS,
   type WarmUp,
   warmUpMinutes,

@@ -18,6 +18,8 @@ export const TYPICAL_THINGS = {
   telescope: { name: 'a small telescope', massG: 3000, lengthMm: 450, diameterMm: 95 },
 } as const;
 
+export type TypicalThing = keyof typeof TYPICAL_THINGS;
+
 export type WarmUpQuestion = {
   startC: number;
   roomC: number;

@@ -1,5 +1,5 @@
 import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
-import { familyOf, surfaceFacts, type Family, type Surface } from '../care/knowledge/surfaces.js';
+import { familyOf, type Family, type Surface } from '../care/knowledge/surfaces.js';
 
 /** The roles that may touch each family of surfaces. */
 const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
@@ -17,6 +17,9 @@ const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
   bath: [],
 };
 
+/** It may, or why not: it has to be washed first, or it is kept for something else. */
+export type Touch = { ok: true } | { ok: false; reason: 'not-clean' } | { ok: false; reason: 'kept-for'; role: ToolRole };
+
 /**
  * May this tool or material touch this surface, by its role and state?
  * A tool's own mark (`role`) counts before the role it is sold for: a glass cloth demoted to the shell stays there.
@@ -24,11 +27,8 @@ const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
 export function mayTouch(
   thing: { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' },
   surface: Surface,
-): { ok: boolean; reason?: string } {
-  const soldFor = thingFacts(thing.id);
-  const role = thing.role ?? soldFor.role;
-  if (thing.state === 'dirty') return { ok: false, reason: `The ${soldFor.name} is not clean: wash it or take a fresh one.` };
-  if (!ROLES_FOR[familyOf(surface)].includes(role))
-    return { ok: false, reason: `The ${soldFor.name} is kept for ${role}; it does not touch the ${surfaceFacts(surface).name}.` };
-  return { ok: true };
+): Touch {
+  const role = thing.role ?? thingFacts(thing.id).role;
+  if (thing.state === 'dirty') return { ok: false, reason: 'not-clean' };
+  return ROLES_FOR[familyOf(surface)].includes(role) ? { ok: true } : { ok: false, reason: 'kept-for', role };
 }

@@ -178,8 +178,8 @@ export class DeviceService {
     if (!newest || !before || readings.length > 1) return;
     const backMs = Date.parse(before.at) - Date.parse(newest.at);
     if (backMs <= CLOCK_JUMP_MS) return;
-    const detail = `Its clock went back by ${Math.round(backMs / 60_000)} min.`;
-    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data: { kind: 'clock-jump', detail } });
+    const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
+    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
   }
 
   private async find(db: Db, id: string): Promise<DeviceRow> {
@@ -198,7 +198,7 @@ export class DeviceService {
     const dueSince = new Date(now);
     dueSince.setUTCMonth(dueSince.getUTCMonth() - SALT_TEST_MONTHS);
     const jumps = (await this.repository.eventsOfDevice(db, id)).flatMap((e) =>
-      e.data.kind === 'clock-jump' ? [{ at: e.at.toISOString(), detail: e.data.detail }] : [],
+      e.data.kind === 'clock-jump' ? [{ at: e.at.toISOString(), backMin: e.data.backMin }] : [],
     );
     return {
       id,

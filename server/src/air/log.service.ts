@@ -165,7 +165,7 @@ export class LogService {
           id: this.ids.next(),
           deviceId,
           at: new Date(ms),
-          data: { kind: 'clock-jump', detail: 'In the log, its clock went back here.' },
+          data: { kind: 'clock-jump', backMin: null },
         });
     });
   }

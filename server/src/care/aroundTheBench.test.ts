@@ -24,8 +24,10 @@ describe('in the field', () => {
       .expect(204);
     const task = await homeCare(id);
     expect(task).toMatchObject({ due: '2026-03-10', latest: '2026-03-10' });
-    expect(task!.reason).toMatch(/Fresh water/);
-    expect(task!.reason).toMatch(/feeds fungus/);
+    expect(task!.because).toEqual([
+      { because: 'happened-outdoors', happening: 'spray' },
+      { because: 'happened-outdoors', happening: 'print' },
+    ]);
     const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
     expect(log.entries.filter((e) => e.data.kind === 'outdoors')).toHaveLength(2);
     expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.task === 'home-care')).toBe(false);
@@ -49,13 +51,13 @@ describe('in the field', () => {
     await t.look(id, { 'front-glass': { grit: 2 }, 'rear-glass': { dust: 3 } });
     const conditions = { blowingSand: true };
     await t.http.post(routes.waitForHome).send({ itemId: id, conditions }).expect(204);
-    expect((await homeCare(id))?.reason).toMatch(/rear glass/);
+    expect((await homeCare(id))?.because).toEqual([{ because: 'left-in-the-field', surfaces: expect.arrayContaining(['rear-glass']) }]);
 
     const { id: other } = await t.add('Sandy too');
     await t.look(other, { 'front-glass': { grit: 2, fingerprint: 3 } });
     const started = (await t.http.post(routes.cleanings).send({ itemId: other, place: 'field' }).expect(201)).body as Cleaning;
     await t.http.post(routes.cleaningFinish(started.id)).send({ version: started.version }).expect(200);
-    expect((await homeCare(other))?.reason).toMatch(/front glass/);
+    expect((await homeCare(other))?.because).toEqual([{ because: 'left-in-the-field', surfaces: ['front-glass'] }]);
     const clean = await t.add('Clean');
     await t.http.post(routes.waitForHome).send({ itemId: clean.id }).expect(422);
   });

@@ -11,6 +11,7 @@ import {
   type SurfaceState,
 } from '@bright-keeper/contract';
 import { care, inspection, supplies } from '@bright-keeper/core';
+import { summaryWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
@@ -32,23 +33,17 @@ function leftOn(state: SurfaceState, outcome: care.Outcome, plan: care.CleaningP
 }
 
 /** What an end at the bench says of a surface whatever else is known of it; null where a fresh assessment says it. */
-const VERDICT_OF: Record<care.Outcome, { verdict: care.Verdict; reason: string } | null> = {
+const VERDICT_OF: Record<care.Outcome, { verdict: care.Verdict; because: care.BenchEnd } | null> = {
   'clean-enough': null,
   left: null,
   'not-reached': null,
   'stopped-by-grit': null,
   'stopped-by-salt': null,
-  'film-left': {
-    verdict: 'clean',
-    reason: 'A film is left that another fluid may take. Let it rest, then try the next fluid or a finisher.',
-  },
-  'lies-deeper': { verdict: 'hand-over', reason: 'It lies behind this face, not on it: nothing from outside reaches it. Stop rubbing.' },
-  'is-damage': { verdict: 'leave', reason: 'It is damage, not dirt: more wiping takes more with it. Leave it.' },
-  'did-not-come-off': { verdict: 'hand-over', reason: 'It did not come off with all that is gentle. Stop rubbing.' },
-  'shutter-closed-on-it': {
-    verdict: 'hand-over',
-    reason: 'The shutter closed while something was inside. Do not release it again: a workshop looks at blades and sensor.',
-  },
+  'film-left': { verdict: 'clean', because: { reason: 'film-left' } },
+  'lies-deeper': { verdict: 'hand-over', because: { reason: 'lies-deeper' } },
+  'is-damage': { verdict: 'leave', because: { reason: 'is-damage' } },
+  'did-not-come-off': { verdict: 'hand-over', because: { reason: 'did-not-come-off' } },
+  'shutter-closed-on-it': { verdict: 'hand-over', because: { reason: 'shutter-closed-on-it' } },
 };
 
 /** Plans, and the cleanings that follow them. */
@@ -79,7 +74,7 @@ export class CareService {
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'cleaning-open', { current: open });
       const plan = care.planCleaning(request);
-      if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: plan.summary });
+      if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: summaryWords(plan.summary) });
       const id = this.ids.next();
       await this.repository.insert(db, { id, itemId, request, chosenSchools: schools, plan, events: [], startedAt: this.clock.now() });
       return this.view(db, await this.find(db, id));
@@ -129,7 +124,7 @@ export class CareService {
         const leftUndone = Object.values(outcomes).some((o) => o !== 'clean-enough');
         await this.rhythms.cleaned(db, item, { leftUndone, place: cleaning.request.place });
         if (cleaning.plan.steps.some((s) => s.removes.includes('sticky-coating') && outcomes[s.surface] !== 'not-reached'))
-          await this.rhythms.watchSticky(db, item.id, 'Its sticky finish was worked on: see whether what is left still tacks.');
+          await this.rhythms.watchSticky(db, item.id, 'finish-was-worked-on');
         await this.field.putOff(db, item.id, cleaning.plan.deferred);
         return item.id;
       })

@@ -1,8 +1,9 @@
-import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, pgTable, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/columns.js';
+import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
+import { CHOSEN_SCHOOLS_DOCUMENT, EVENTS_DOCUMENT, PLAN_DOCUMENT, REQUEST_DOCUMENT } from './care.documents.js';
 
 export const cleanings = pgTable(
   'cleaning',
@@ -13,11 +14,11 @@ export const cleanings = pgTable(
       .references(() => items.id),
     version: integer().notNull().default(1),
     /** The schools chosen for this cleaning alone, laid over those of the settings. */
-    chosenSchools: jsonb('chosen_schools').$type<Partial<care.Schools>>().notNull().default({}),
-    request: jsonb().$type<care.PlanRequest>().notNull(),
+    chosenSchools: document('chosen_schools', CHOSEN_SCHOOLS_DOCUMENT).notNull(),
+    request: document('request', REQUEST_DOCUMENT).notNull(),
     // The plan as it was agreed on: a later change of knowledge must not move the ladder under a person standing on it.
-    plan: jsonb().$type<care.CleaningPlan>().notNull(),
-    events: jsonb().$type<care.BenchEvent[]>().notNull(),
+    plan: document('plan', PLAN_DOCUMENT).notNull(),
+    events: document('events', EVENTS_DOCUMENT).notNull(),
     startedAt: instant('started_at').notNull(),
     finishedAt: instant('finished_at'),
   },

@@ -25,7 +25,7 @@ export class FieldService {
 
   /** Logs it with each thing; what has to be done at home becomes its task. */
   happened({ happening, itemIds }: HappenedOutdoors): Promise<void> {
-    const { name, atHome, homeWithinDays } = care.happeningFacts(happening);
+    const { homeWithinDays } = care.happeningFacts(happening);
     return this.database.transaction(async (db) => {
       const found = await this.gear.findMany(db, itemIds);
       if (found.length < itemIds.length) throw problem(gearErrors, 'item-not-found');
@@ -34,7 +34,7 @@ export class FieldService {
         db,
         itemIds.map((itemId) => ({ id: this.ids.next(), itemId, at, data: { kind: 'outdoors', happening } })),
       );
-      for (const itemId of itemIds) await this.rhythms.waitForHome(db, itemId, [`${name}: ${atHome.join(' ')}`], homeWithinDays);
+      for (const itemId of itemIds) await this.rhythms.waitForHome(db, itemId, { because: 'happened-outdoors', happening }, homeWithinDays);
     });
   }
 
@@ -51,7 +51,7 @@ export class FieldService {
   /** What was put off becomes a task at home, in the caller's transaction. */
   async putOff(db: Db, itemId: string, deferred: care.CleaningPlan['deferred']): Promise<void> {
     if (deferred.length === 0) return;
-    const names = [...new Set(deferred.map((d) => care.SURFACES[d.surface].name))].join(', ');
-    await this.rhythms.waitForHome(db, itemId, [`Left in the field: ${names}.`], LONGEST_WAIT_DAYS);
+    const surfaces = [...new Set(deferred.map((d) => d.surface))];
+    await this.rhythms.waitForHome(db, itemId, { because: 'left-in-the-field', surfaces }, LONGEST_WAIT_DAYS);
   }
 }

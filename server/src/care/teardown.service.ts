@@ -7,12 +7,14 @@ import {
   type TeardownPhoto,
 } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { money, openingWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { TeardownRepository } from './teardown.repository.js';
 
 /** Records of things that were opened, stage by stage, until they are closed again. */
@@ -23,6 +25,7 @@ export class TeardownService {
     private readonly repository: TeardownRepository,
     private readonly gear: GearService,
     private readonly gearRepository: GearRepository,
+    private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -38,7 +41,11 @@ export class TeardownService {
         depth,
         experience: 'none',
       });
-      if (forbidden || advice === 'free-filter') throw problem(careErrors, 'not-to-be-opened', { detail: reasons.join(' ') });
+      if (forbidden || advice === 'free-filter') {
+        const { currency } = await this.settings.get(db);
+        const detail = reasons.map((r) => openingWords(r, (sum) => money(sum, currency))).join(' ');
+        throw problem(careErrors, 'not-to-be-opened', { detail });
+      }
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'teardown-open', { current: open });
       const id = this.ids.next();

@@ -1,8 +1,10 @@
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { bytes, instant } from '../db/columns.js';
+import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
+import { STAGES_DOCUMENT } from './care.documents.js';
 
 export const teardowns = pgTable(
   'teardown',
@@ -14,7 +16,7 @@ export const teardowns = pgTable(
     version: integer().notNull().default(1),
     depth: text().$type<care.Depth>().notNull(),
     phase: text().$type<care.TeardownPhase>().notNull().default('opening'),
-    stages: jsonb().$type<care.TeardownStage[]>().notNull(),
+    stages: document('stages', STAGES_DOCUMENT).notNull(),
     startedAt: instant('started_at').notNull(),
     finishedAt: instant('finished_at'),
   },

@@ -4,7 +4,9 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { MIGRATIONS } from '../paths.js';
+import { DOCUMENTS } from './documents.js';
 import { lockDirectory } from './lock.js';
+import { rewriteOldDocuments } from './rewriteDocuments.js';
 
 type Drizzle = PgliteDatabase<Record<string, never>>;
 /** What a repository queries with: the database itself or a running transaction. */
@@ -49,6 +51,7 @@ export async function openDatabase(dataDir?: string): Promise<Database> {
     const client = await PGlite.create(dataDir ? join(dataDir, 'db') : undefined);
     const db = drizzle(client);
     await migrate(db, { migrationsFolder: MIGRATIONS });
+    await db.transaction((tx) => rewriteOldDocuments(tx, DOCUMENTS));
     return new PgliteStore(db, client, release);
   } catch (error) {
     await release();

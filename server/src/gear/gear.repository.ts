@@ -178,7 +178,7 @@ export class GearRepository {
         set: {
           findings: sql`excluded.findings`,
           verdict: sql`excluded.verdict`,
-          reason: sql`excluded.reason`,
+          because: sql`excluded.because`,
           knownSince: sql`excluded.known_since`,
         },
       });

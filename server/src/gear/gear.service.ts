@@ -174,7 +174,7 @@ export class GearService {
     await this.rhythms.watchNeighbours(
       db,
       inUse.map((n) => n.id),
-      `It shared a place with ${item.name}, which went into quarantine.`,
+      item.name,
     );
   }
 
@@ -190,7 +190,7 @@ export class GearService {
     const ofPeers = (surface: care.Surface) => peers.map((id) => rows.find((r) => r.itemId === id && r.surface === surface)?.touches ?? 0);
     const gentleWords: ItemPage['gentleWords'] = {};
     for (const { surface, touches, withoutEvidence } of own) {
-      const word = care.gentleWord({ surface, touches, withoutEvidence, peers: ofPeers(surface) });
+      const word = care.gentleWord({ touches, withoutEvidence, peers: ofPeers(surface) });
       if (word) gentleWords[surface] = word;
     }
     return {

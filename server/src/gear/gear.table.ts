@@ -2,6 +2,8 @@ import type { care } from '@bright-keeper/core';
 import type { ItemStatus, LogData } from '@bright-keeper/contract';
 import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/columns.js';
+import { document } from '../db/document.js';
+import { BECAUSE_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 
 export const items = pgTable(
   'item',
@@ -10,7 +12,7 @@ export const items = pgTable(
     version: integer().notNull().default(1),
     name: text().notNull(),
     kind: text().$type<care.ItemKind>().notNull(),
-    traits: jsonb().$type<care.Traits>().notNull(),
+    traits: document('traits', TRAITS_DOCUMENT).notNull(),
     notes: text().notNull(),
     acquiredOn: date('acquired_on', { mode: 'string' }),
     status: text().$type<ItemStatus>().notNull().default('in-use'),
@@ -31,7 +33,7 @@ export const surfaceStates = pgTable(
     surface: text().$type<care.Surface>().notNull(),
     findings: jsonb().$type<{ soil: care.Soil; severity: care.Severity }[]>().notNull(),
     verdict: text().$type<care.Verdict>().notNull(),
-    reason: text().notNull(),
+    because: document('because', BECAUSE_DOCUMENT).notNull(),
     knownSince: instant('known_since').notNull(),
   },
   (t) => [primaryKey({ columns: [t.itemId, t.surface] })],

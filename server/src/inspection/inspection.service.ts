@@ -99,7 +99,7 @@ export class InspectionService {
         ]);
         await this.rhythms.lookedAt(db, item);
         if (answers.some((a) => a.findings.some((f) => f.soil === 'sticky-coating' && f.severity > 0)))
-          await this.rhythms.watchSticky(db, item.id, 'Its finish tacks: aired open it may stop, shut away it turns again.');
+          await this.rhythms.watchSticky(db, item.id, 'finish-tacks');
         return item.id;
       })
       .then((itemId) => this.gear.page(itemId));

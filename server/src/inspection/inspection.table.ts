@@ -1,9 +1,10 @@
-import type { LookAnswer } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { integer, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/columns.js';
+import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
+import { ANSWERS_DOCUMENT } from './inspection.documents.js';
 
 export const looks = pgTable(
   'look',
@@ -14,7 +15,7 @@ export const looks = pgTable(
       .references(() => items.id),
     version: integer().notNull().default(1),
     at: text().$type<care.Surface>(),
-    answers: jsonb().$type<LookAnswer[]>().notNull(),
+    answers: document('answers', ANSWERS_DOCUMENT).notNull(),
     startedAt: instant('started_at').notNull(),
     finishedAt: instant('finished_at'),
   },

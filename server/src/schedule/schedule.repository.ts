@@ -26,7 +26,7 @@ export class ScheduleRepository {
             due: sql`excluded.due`,
             latest: sql`excluded.latest`,
             minutes: sql`excluded.minutes`,
-            reason: sql`excluded.reason`,
+            because: sql`excluded.because`,
           },
         });
   }

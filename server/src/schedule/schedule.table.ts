@@ -1,6 +1,8 @@
 import type { schedule } from '@bright-keeper/core';
 import { date, index, integer, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
+import { DUE_DOCUMENT } from './schedule.documents.js';
 
 /** What is due when: one row for each recurring task of a thing, moved on whenever it is done. */
 export const dueTasks = pgTable(
@@ -15,7 +17,7 @@ export const dueTasks = pgTable(
     due: date({ mode: 'string' }).notNull(),
     latest: date({ mode: 'string' }).notNull(),
     minutes: integer().notNull(),
-    reason: text().notNull(),
+    because: document('because', DUE_DOCUMENT).notNull(),
   },
   (t) => [unique('due_item_task').on(t.itemId, t.task), index('due_day').on(t.due)],
 );

@@ -23,8 +23,11 @@ export class SettingsService {
   async get(db: Db = this.database.db): Promise<Settings> {
     const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
     if (!row) return { version: 1, ...FIRST };
-    const { id: _, ...stored } = row;
-    // A school added since the row was written takes its default.
+    return this.settingsOf(row);
+  }
+
+  /** A school added since the row was written takes its default. */
+  private settingsOf({ id: _, ...stored }: typeof settings.$inferSelect): Settings {
     return { ...stored, schools: { ...care.DEFAULT_SCHOOLS, ...stored.schools } };
   }
 
@@ -61,8 +64,7 @@ export class SettingsService {
         .where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version)))
         .returning();
       if (!row) throw problem(commonErrors, 'stale', { current: await this.get(db) });
-      const { id: _, ...stored } = row;
-      return stored;
+      return this.settingsOf(row);
     });
   }
 }

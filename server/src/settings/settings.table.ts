@@ -1,11 +1,12 @@
-import type { care } from '@bright-keeper/core';
-import { boolean, date, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, date, integer, pgTable, text } from 'drizzle-orm/pg-core';
+import { document } from '../db/document.js';
+import { SCHOOLS_DOCUMENT } from './settings.documents.js';
 
 /** The one row of the user's settings. */
 export const settings = pgTable('settings', {
   id: integer().primaryKey(),
   version: integer().notNull().default(1),
-  schools: jsonb().$type<care.Schools>().notNull(),
+  schools: document('schools', SCHOOLS_DOCUMENT).notNull(),
   timeZone: text('time_zone').notNull(),
   currency: text().notNull(),
   drawerIsAll: boolean('drawer_is_all').notNull().default(false),

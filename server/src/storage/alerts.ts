@@ -14,87 +14,69 @@ type Known = {
   now: Date;
 };
 
-const days = (n: number): string => (n === 1 ? '1 day' : `${n} days`);
-
 type Assessment = NonNullable<PlaceSummary['assessment']>;
 
 /** Only what the log does not tell makes it a warning. */
 const isOnlyUnknown = ({ level, best }: Assessment): boolean => level === 'watch' && best.level === 'safe';
 
 /** Rising now, the mark that a damp season has left, or a log too thin to tell. */
-function titleOf(assessment: Assessment): string {
-  if (assessment.level === 'act') return 'Fungus is to be expected';
-  if (isOnlyUnknown(assessment)) return 'Its log is too thin to call it safe';
+function threatOf(assessment: Assessment): storage.FungusThreat {
+  if (assessment.level === 'act') return 'expected';
+  if (isOnlyUnknown(assessment)) return 'thin-log';
   const { byIndex, byDose } = assessment.daysToGrowth;
-  return [byIndex, byDose].some((days) => days !== null && days > 0) ? 'Fungus risk is rising' : 'It has been damp for long';
+  return [byIndex, byDose].some((days) => days !== null && days > 0) ? 'rising' : 'long-damp';
 }
+
+/** From here the mould index itself is the graver word. */
+const NOTABLE_INDEX = 0.5;
 
 function fungusAlert({ place, assessment }: Known): Alert | null {
   if (!assessment || assessment.level === 'safe') return null;
-  const unknown = isOnlyUnknown(assessment);
-  const [byIndex, byDose] = assessment.reasons;
+  const threat = threatOf(assessment);
+  const tells = threat === 'thin-log' ? 'gap' : assessment.now.index >= NOTABLE_INDEX ? 'mould-index' : 'early-warning';
   return {
     id: `fungus/${place.id}`,
     cause: 'fungus',
+    threat,
+    because: assessment.reasons.find((r) => r.says === tells) ?? null,
     tone: assessment.level === 'act' ? 'act' : 'attention',
     placeId: place.id,
     placeName: place.name,
-    title: titleOf(assessment),
-    why: (unknown ? assessment.reasons.at(-1) : assessment.now.index >= 0.5 ? byIndex : byDose) ?? '',
-    since: unknown ? null : assessment.since,
-    action: unknown
-      ? { label: 'Read it more often', to: '/hygrometers' }
-      : { label: 'What would help?', to: `/storage/${place.id}/what-if` },
+    since: threat === 'thin-log' ? null : assessment.since,
   };
 }
 
 function gelAlert({ place, gel, now }: Known): Alert | null {
   if (!gel?.spentOn) return null;
-  const left = Math.floor((Date.parse(gel.spentOn) - now.getTime()) / MS_PER_DAY);
-  if (left > GEL_WARNING_DAYS) return null;
-  const name = storage.DESICCANTS[gel.kind].name;
+  const daysLeft = Math.floor((Date.parse(gel.spentOn) - now.getTime()) / MS_PER_DAY);
+  if (daysLeft > GEL_WARNING_DAYS) return null;
+  const { kind, massG, left, knownFrom } = gel;
   return {
     id: `gel-spent/${place.id}`,
     cause: 'gel-spent',
-    tone: left <= 0 ? 'act' : 'attention',
+    daysLeft,
+    kind,
+    massG,
+    left,
+    knownFrom,
+    tone: daysLeft <= 0 ? 'act' : 'attention',
     placeId: place.id,
     placeName: place.name,
-    title: left <= 0 ? 'The desiccant is spent' : `The desiccant is spent in ${days(left)}`,
-    why: `${gel.massG} g of ${name}, ${Math.round(gel.left * 100)} % of its strength left (${gel.knownFrom}).`,
     since: null,
-    action: { label: 'Dry it again', to: `/storage/${place.id}` },
   };
 }
 
 /** The air itself, by the day's mean with hysteresis; what already alarms as fungus is not told twice. */
 function airAlert({ place, hourly, assessment, gel, now }: Known): Alert | null {
   const damp = storage.passedSince(hourly, storage.tooDamp(place.highPct));
-  const base = { placeId: place.id, placeName: place.name };
+  const base = { placeId: place.id, placeName: place.name, tone: 'attention' } as const;
   // Spent gel is the cause of damp in its box; one cause, one alert.
   const gelIsSpent = gel?.spentOn != null && Date.parse(gel.spentOn) <= now.getTime() + MS_PER_DAY;
   if (damp && (assessment?.level ?? 'safe') === 'safe' && !gelIsSpent)
-    return {
-      ...base,
-      id: `damp/${place.id}`,
-      cause: 'damp',
-      tone: 'attention',
-      title: `Damper than ${place.highPct} %`,
-      why: 'The mean of the day has been above its band.',
-      since: damp,
-      action: { label: 'What would help?', to: `/storage/${place.id}/what-if` },
-    };
+    return { ...base, id: `damp/${place.id}`, cause: 'damp', highPct: place.highPct, since: damp };
   const dry = storage.passedSince(hourly, storage.tooDry);
   if (dry && now.getTime() - Date.parse(dry) > storage.DRY_FOR_LONG_DAYS * MS_PER_DAY)
-    return {
-      ...base,
-      id: `too-dry/${place.id}`,
-      cause: 'too-dry',
-      tone: 'attention',
-      title: `Drier than ${storage.TOO_DRY_PCT} % for long`,
-      why: 'Lubricants thicken, leather and cement dry out.',
-      since: dry,
-      action: { label: 'Open the place', to: `/storage/${place.id}` },
-    };
+    return { ...base, id: `too-dry/${place.id}`, cause: 'too-dry', since: dry };
   return null;
 }
 
@@ -104,17 +86,15 @@ function closedAlert({ place, things, now }: Known): Alert | null {
   const forgotten = things.filter((t) => now.getTime() - Date.parse(t.since) > storage.CLOSED_FOR_LONG_DAYS * MS_PER_DAY);
   const first = forgotten[0];
   if (!first) return null;
-  const names = forgotten.map((t) => t.name);
   return {
     id: `too-closed/${place.id}`,
     cause: 'too-closed',
+    itemId: first.itemId,
+    names: forgotten.map((t) => t.name),
     tone: 'attention',
     placeId: place.id,
     placeName: place.name,
-    title: names.length === 1 ? `${names[0]} wants air` : `${names.length} things want air`,
-    why: `${names.join(', ')}: longer than ${storage.CLOSED_FOR_LONG_DAYS} days shut in. Trapped damp feeds fungus, and rubbery finishes turn sticky.`,
     since: first.since,
-    action: { label: 'Take it out', to: `/gear/${first.itemId}` },
   };
 }
 
@@ -128,12 +108,11 @@ export const silentAlert = (device: Device): Alert | null =>
     ? {
         id: `silent/${device.id}`,
         cause: 'silent',
+        deviceId: device.id,
+        name: device.name,
         tone: 'attention',
         placeId: device.placeId,
         placeName: device.placeName ?? device.name,
-        title: `${device.name} is silent`,
-        why: 'It has not been heard for longer than it should: look at its battery and its network.',
         since: device.latest?.at ?? null,
-        action: { label: 'See the hygrometer', to: `/hygrometers?device=${device.id}` },
       }
     : null;

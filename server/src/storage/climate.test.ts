@@ -70,7 +70,7 @@ describe('a place', () => {
     await measured(place, 10 * 24, (ago) => [20, ago > 5 * 24 ? 50 : 63]);
     const alerts = (await today()).alerts;
     expect(alerts.map((a) => a.id)).toEqual([`damp/${place.id}`]);
-    expect(alerts[0]!.action.to).toBe(`/storage/${place.id}/what-if`);
+    expect(alerts[0]).toMatchObject({ cause: 'damp', placeId: place.id, highPct: place.highPct });
     expect(alerts[0]!.since).toBeTruthy();
   });
 
@@ -176,8 +176,7 @@ describe('a place', () => {
     }
     const { assessment, alerts } = await page(place.id);
     expect([assessment!.best.level, assessment!.worst.level, assessment!.level]).toEqual(['safe', 'watch', 'watch']);
-    expect(alerts[0]).toMatchObject({ title: 'Its log is too thin to call it safe', action: { to: '/hygrometers' } });
-    expect(alerts[0]!.why).toMatch(/Nothing was read for/);
+    expect(alerts[0]).toMatchObject({ cause: 'fungus', threat: 'thin-log', because: { says: 'gap', best: 'safe', worst: 'watch' } });
   });
 
   it('tells of a hygrometer that has fallen silent', async () => {
@@ -275,12 +274,12 @@ describe('a thing', () => {
 
 describe('a wait', () => {
   it('lands on Today until it is over', async () => {
-    const timer = (await t.http.post(routes.timers).send({ label: 'Corvane warms in its bag', minutes: 45, itemId: null }).expect(201))
+    const timer = (await t.http.post(routes.timers).send({ size: 'mid-lens', wrapping: 'padded-bag', minutes: 45, itemId: null }).expect(201))
       .body as Timer;
     expect((await today()).timers).toEqual([timer]);
     expect(Date.parse(timer.endsAt) - Date.parse(timer.startedAt)).toBe(45 * 60_000);
     await t.http.delete(routes.timer(timer.id)).expect(204);
     await t.http.delete(routes.timer(timer.id)).expect(404);
-    await t.http.post(routes.timers).send({ label: '', minutes: 0, itemId: null }).expect(400);
+    await t.http.post(routes.timers).send({ size: 'house', wrapping: 'bare', minutes: 0, itemId: null }).expect(400);
   });
 });

@@ -79,7 +79,7 @@ describe('quarantine', () => {
     ]);
     const looks = (await page(beside!.id)).due.filter((d) => d.task.startsWith('neighbour-look'));
     expect(looks.map((d) => d.due)).toEqual(['2026-04-09', '2026-05-07', '2026-07-02']);
-    expect(looks[0]!.reason).toMatch(/shared a place with Sick/);
+    expect(looks[0]!.because).toEqual([{ because: 'shared-a-place', name: 'Sick' }]);
     expect((await page(elsewhere!.id)).due.some((d) => d.task.startsWith('neighbour-look'))).toBe(false);
     const today = (await t.http.get(routes.today).expect(200)).body as Today;
     expect(today.due.find((d) => d.task === 'neighbour-look')?.item.name).toBe('Beside');

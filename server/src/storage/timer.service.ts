@@ -22,14 +22,14 @@ export class TimerService {
     return rows.map((t) => ({ ...t, startedAt: t.startedAt.toISOString(), endsAt: t.endsAt.toISOString() }));
   }
 
-  add({ label, minutes, itemId }: TimerInput): Promise<Timer> {
+  add({ size, wrapping, minutes, itemId }: TimerInput): Promise<Timer> {
     return this.database.transaction(async (db) => {
       if (itemId && !(await this.gear.find(db, itemId))) throw problem(gearErrors, 'item-not-found');
       const startedAt = this.clock.now();
       const endsAt = new Date(startedAt.getTime() + minutes * 60_000);
       const id = this.ids.next();
-      await db.insert(timers).values({ id, label, itemId, startedAt, endsAt });
-      return { id, label, itemId, startedAt: startedAt.toISOString(), endsAt: endsAt.toISOString() };
+      await db.insert(timers).values({ id, size, wrapping, itemId, startedAt, endsAt });
+      return { id, size, wrapping, itemId, startedAt: startedAt.toISOString(), endsAt: endsAt.toISOString() };
     });
   }
 

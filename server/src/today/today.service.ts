@@ -73,7 +73,7 @@ export class TodayService {
       const verdict = state.verdict as Today['needs'][number]['verdict'];
       const need = byItem.get(item.id) ?? { item: named(item), verdict, surfaces: [] };
       if (care.gravity(verdict) > care.gravity(need.verdict)) need.verdict = verdict;
-      need.surfaces.push({ surface: state.surface, verdict, findings: state.findings, reason: state.reason });
+      need.surfaces.push({ surface: state.surface, verdict, findings: state.findings, because: state.because });
       byItem.set(item.id, need);
     }
     for (const need of byItem.values())

@@ -1,5 +1,6 @@
 import type { ClimateEvent, RibbonDay } from '@bright-keeper/contract';
 import { air, fungus, schedule } from '@bright-keeper/core';
+import { warningWords } from '@bright-keeper/words';
 
 /** Columns as high as it was damp, so that colour is never alone. */
 const ZONE_FILLS: Record<air.ZoneId, string> = {
@@ -36,7 +37,7 @@ export function ClimateRibbon({ days, span, today, highPct, events = [] }: Props
   const last = days.at(-1);
   const height = H + (events.length > 0 ? EVENT_H : 0);
   const label = last
-    ? `${days.length} days of air; on the last one ${last.meanPct.toFixed(0)} % on average, early warning ${fungus.warningWords(last)}`
+    ? `${days.length} days of air; on the last one ${last.meanPct.toFixed(0)} % on average, early warning ${warningWords(last)}`
     : 'No readings';
   return (
     <svg viewBox={`0 0 ${W} ${height}`} className="block h-auto w-full" role="img" aria-label={label} preserveAspectRatio="none">
@@ -50,7 +51,7 @@ export function ClimateRibbon({ days, span, today, highPct, events = [] }: Props
           height={H - y(d.meanPct)}
           className={ZONE_FILLS[air.zoneOf(d.meanPct)]}
         >
-          <title>{`${d.day}: ${d.minPct.toFixed(0)}–${d.maxPct.toFixed(0)} %, on average ${d.meanPct.toFixed(0)} %; early warning ${fungus.warningWords(d)}`}</title>
+          <title>{`${d.day}: ${d.minPct.toFixed(0)}–${d.maxPct.toFixed(0)} %, on average ${d.meanPct.toFixed(0)} %; early warning ${warningWords(d)}`}</title>
         </rect>
       ))}
       <path d={`M0 ${y(highPct)}H${W}`} className="stroke-soft" strokeDasharray="4 4" fill="none" vectorEffect="non-scaling-stroke" />

@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
+import { capital } from '@bright-keeper/words';
 
-/** The first letter as a capital, for headings and the beginnings of lines. */
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export { capital };
 
 /** "dust (light), fingerprint (obvious)". */
 export const findingsWords = (findings: readonly { soil: care.Soil; severity: care.Severity }[]): string =>

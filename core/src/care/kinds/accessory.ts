@@ -11,7 +11,7 @@ export const accessory: Kind = {
   litres: 0.5,
   before: [['body-shell', 'contacts']],
   opening: { by: 'workshop', bar: 'flash' },
-  prepare: [{ say: 'Switched off, its battery out.', when: ({ on }) => on('contacts') }],
+  prepare: [{ line: 'switched-off-battery-out', when: ({ on }) => on('contacts') }],
   close: [],
   rhythms: ['look-over'],
   looks: {},

@@ -34,7 +34,7 @@ export const binocular: Kind = {
   before: [],
   // Its two halves were set parallel on a bench; an objective that was turned has to be set again.
   opening: { by: 'workshop', bar: 'centred-front' },
-  prepare: [WASH_FACE, { say: 'Fold the eyecups down.', when: ({ on }) => on('eye-lens') }],
+  prepare: [WASH_FACE, { line: 'eyecups-down', when: ({ on }) => on('eye-lens') }],
   close: [CAPS_ON],
   rhythms: ['light-test', 'exercise'],
   looks: {},

@@ -15,25 +15,25 @@ export const BODY_PRESETS: readonly Preset[] = [FILM_BEFORE_1999, NO_CONTACTS_BE
 export const BODY_PREPARE: readonly Line[] = [
   BATTERY_OUT,
   {
-    say: 'Charged battery back in, or mains: before the sensor is opened, and it stays in until the sensor is done.',
+    line: 'power-back-for-the-sensor',
     when: ({ on, by }) => by('sensor-swab') && on('battery-bay', 'battery-contacts'),
   },
   {
-    say: 'Battery full or on mains, and it stays in until the sensor is done.',
+    line: 'power-for-the-sensor',
     when: ({ on, by }) => by('sensor-swab') && !on('battery-bay', 'battery-contacts'),
   },
   {
-    say: 'Brush the outside round the mount and blow it before the lens comes off, so that nothing falls in.',
+    line: 'outside-before-the-lens-comes-off',
     when: ({ on }) => on('sensor-cover'),
   },
   {
-    say: 'Lens off over the table, rear cap on it at once; body cap on until the mount’s turn.',
+    line: 'lens-off-body-capped',
     when: ({ open }) => open,
   },
 ];
 
 export const BODY_CLOSE: readonly Line[] = [
-  { say: 'Take one more test frame with the lens you will use next.', when: ({ on }) => on('sensor-cover') },
+  { line: 'one-more-test-frame', when: ({ on }) => on('sensor-cover') },
   BATTERY_BACK,
   { ...CAPS_ON, when: ({ open, on }) => open || on('body-cap') },
 ];

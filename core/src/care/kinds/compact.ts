@@ -45,7 +45,7 @@ export const compact: Kind = {
   opening: { by: 'workshop', bar: 'flash' },
   prepare: [
     {
-      say: 'Brush the shell first. Switch on so that the lens comes out, then take the battery out so that it stays out.',
+      line: 'lens-out-then-battery',
       when: lensIsOut,
     },
     { ...BATTERY_OUT, when: (work) => BATTERY_OUT.when(work) && !lensIsOut(work) },

@@ -13,7 +13,7 @@ export const eyepiece: Kind = {
   litres: 0.3,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
-  prepare: [WASH_FACE, { say: 'Eyecup off; it is washed by itself.', when: ({ on }) => on('eyecup') }],
+  prepare: [WASH_FACE, { line: 'eyecup-off', when: ({ on }) => on('eyecup') }],
   close: [CAPS_ON],
   rhythms: ['light-test'],
   looks: {},

@@ -12,7 +12,7 @@ export const filter: Kind = {
   before: [],
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
   prepare: [],
-  close: [{ say: 'Blow out its case and put it away.', when: () => true }],
+  close: [{ line: 'blow-out-the-case', when: () => true }],
   rhythms: ['filter-look'],
   looks: {},
   section: filterSection,

@@ -2,6 +2,7 @@ import type { Surface } from '../knowledge/surfaces.js';
 import type { TraitId, Traits } from '../knowledge/traits.js';
 import type { LookManner } from '../../inspection/manner.js';
 import type { TaskId } from '../../schedule/rhythms.js';
+import type { LineId } from './lines.js';
 import type { Section } from './section.js';
 import type { Work } from './work.js';
 
@@ -9,14 +10,12 @@ import type { Work } from './work.js';
 export const DEPTHS = ['front-group', 'rear-group', 'deeper'] as const;
 export type Depth = (typeof DEPTHS)[number];
 
-/** Why nobody but a workshop opens a thing. */
-export const OPENING_BARS = {
-  flash: 'A body, or anything with a flash, holds a charge that can kill long after the battery is out. It is never opened by its owner.',
-  'centred-front': 'Its front cell was centred on a bench: undone, it no longer draws a sharp star. Only its maker or a workshop opens it.',
-  'lithium-inside': 'A glued lithium battery lies behind its back: pierced or bent it burns. Only a workshop opens it.',
-  'nothing-behind-a-ring': 'There is no ring to undo: every face of it is reached from outside.',
-} as const;
-export type OpeningBar = keyof typeof OPENING_BARS;
+/**
+ * Why nobody but a workshop opens a thing: it holds a charge, its front was centred on a bench, a glued battery lies
+ * behind its back, or there is no ring to undo.
+ */
+export const OPENING_BARS = ['flash', 'centred-front', 'lithium-inside', 'nothing-behind-a-ring'] as const;
+export type OpeningBar = (typeof OPENING_BARS)[number];
 
 /** Who may open a thing: its owner, by the rings that lay these faces bare, or a workshop only. */
 export type Opening = { by: 'owner'; rings: Record<Exclude<Depth, 'deeper'>, Surface> } | { by: 'workshop'; bar: OpeningBar };
@@ -27,7 +26,7 @@ export type Preset = {
 }[TraitId];
 
 /** A line of what to do before or after the work, and for which work. */
-export type Line = { say: string; when: (work: Work) => boolean };
+export type Line = { line: LineId; when: (work: Work) => boolean };
 
 export type SurfaceEntry = Surface | { surface: Surface; when: (traits: Traits) => boolean };
 

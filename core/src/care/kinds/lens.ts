@@ -57,33 +57,33 @@ export const lens: Kind = {
   opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
   prepare: [
     {
-      say: 'Clean the body cap, then take the lens off over the table and cap the body. Never stand the lens on its rear element.',
+      line: 'off-the-camera',
       when: ({ on }) => on(...OFF_THE_CAMERA),
     },
     {
-      say: 'Set the zoom where it is longest; for some that is the wide end.',
+      line: 'zoom-at-its-longest',
       when: ({ traits, on }) => !!traits.zoomExtends && on('inner-barrel', 'zoom-ring', 'barrel'),
     },
     {
-      say: 'Unscrew the filter when its turn comes; it lies face up on a clean cloth.',
+      line: 'filter-off-in-turn',
       when: ({ traits, on }) => !!traits.filterFitted && !traits.filterStuck && on('filter-back', 'front-glass', 'filter-thread'),
     },
-    { say: 'Draw the lens out to its nearest focus, so that the thread lies open.', when: ({ on }) => on('helicoid') },
-    { say: 'Hood off; it is done by itself, before the glass.', when: ({ on }) => on('hood-outside', 'hood-inside', 'hood-mount') },
+    { line: 'thread-laid-open', when: ({ on }) => on('helicoid') },
+    { line: 'hood-off', when: ({ on }) => on('hood-outside', 'hood-inside', 'hood-mount') },
   ],
   close: [
     {
-      say: 'A checked, clean filter goes back on.',
+      line: 'filter-back-on',
       when: ({ traits, schools, on }) =>
         schools.filter === 'always' && !traits.filterStuck && on('filter-front', 'filter-back', 'front-glass'),
     },
     {
-      say: 'The filter goes back on before sand, spray or a crowd; otherwise it may stay off.',
+      line: 'filter-for-harsh-places',
       when: ({ traits, schools, on }) =>
         schools.filter === 'harsh-places' && !!traits.filterFitted && !traits.filterStuck && on('filter-back', 'front-glass'),
     },
     {
-      say: 'Your school leaves the filter off: keep it in its case.',
+      line: 'filter-stays-off',
       when: ({ traits, schools, on }) =>
         schools.filter === 'never' && !!traits.filterFitted && !traits.filterStuck && on('filter-back', 'front-glass'),
     },

@@ -12,8 +12,8 @@ export const phone: Kind = {
   before: [],
   opening: { by: 'workshop', bar: 'lithium-inside' },
   prepare: [
-    { say: 'Out of its case, screen off.', when: ({ on }) => on('screen', 'body-shell', 'case') },
-    { say: 'Nothing wet near the openings.', when: ({ wet }) => wet },
+    { line: 'out-of-its-case', when: ({ on }) => on('screen', 'body-shell', 'case') },
+    { line: 'nothing-wet-near-openings', when: ({ wet }) => wet },
   ],
   close: [],
   rhythms: ['look-over'],

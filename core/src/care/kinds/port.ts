@@ -27,13 +27,13 @@ export const port: Kind = {
   ],
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
   prepare: [
-    { say: 'Rinse it in fresh water and let it dry.', when: ({ on }) => on('port-outside', 'o-ring', 'barrel') },
-    { say: 'Glass or acrylic? Be sure before any fluid: it decides.', when: ({ wet, on }) => wet && on('port-outside', 'port-inside') },
+    { line: 'rinse-and-dry', when: ({ on }) => on('port-outside', 'o-ring', 'barrel') },
+    { line: 'glass-or-acrylic', when: ({ wet, on }) => wet && on('port-outside', 'port-inside') },
   ],
   close: [
-    { say: 'Look at the lens behind it before it goes in.', when: ({ on }) => on('port-outside', 'port-inside') },
-    { say: 'O-ring back in its groove, without a hair or a twist.', when: ({ on }) => on('o-ring') },
-    { say: 'Into its case.', when: () => true },
+    { line: 'look-at-the-lens-behind', when: ({ on }) => on('port-outside', 'port-inside') },
+    { line: 'o-ring-back', when: ({ on }) => on('o-ring') },
+    { line: 'into-its-case', when: () => true },
   ],
   rhythms: ['filter-look'],
   looks: {},

@@ -57,15 +57,15 @@ export const OPEN_THREAD_BEFORE_1970: Preset = {
 
 /** What the face touches is dirty again at once. */
 export const WASH_FACE: Line = {
-  say: 'Wash your face: lashes and cheeks dirty an eye lens again at once.',
+  line: 'wash-your-face',
   when: ({ on }) => on('eye-lens', 'eyecup'),
 };
 export const BATTERY_OUT: Line = {
-  say: 'Switch off and take the battery out before anything touches bay or contacts.',
+  line: 'battery-out',
   when: ({ on }) => on('battery-bay', 'battery-contacts'),
 };
 export const BATTERY_BACK: Line = {
-  say: 'Battery back in; check that it runs.',
+  line: 'battery-back',
   when: ({ on, by }) => on('battery-bay', 'battery-contacts') && !by('sensor-swab'),
 };
-export const CAPS_ON: Line = { say: 'Blow out the caps and put them on.', when: () => true };
+export const CAPS_ON: Line = { line: 'caps-on', when: () => true };

@@ -12,7 +12,7 @@ export const reflector: Kind = {
   litres: 60,
   before: [['secondary-mirror', 'primary-mirror']],
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
-  prepare: [{ say: 'Both ends capped while the outside is done.', when: () => true }],
+  prepare: [{ line: 'both-ends-capped', when: () => true }],
   close: [CAPS_ON],
   rhythms: ['look-over'],
   looks: {},

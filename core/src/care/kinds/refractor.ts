@@ -39,7 +39,7 @@ export const refractor: Kind = {
   opening: { by: 'workshop', bar: 'centred-front' },
   prepare: [
     {
-      say: 'Tube level or pointing a little down, so that dust falls away from the glass.',
+      line: 'tube-level',
       when: ({ on }) => on('objective', 'corrector'),
     },
   ],

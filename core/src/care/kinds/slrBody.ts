@@ -52,7 +52,7 @@ export const slrBody: Kind = {
   prepare: [
     ...BODY_PREPARE,
     {
-      say: 'Blow the mirror box first: mirror down, mount down. Then raise the mirror by the cleaning mode or a long exposure.',
+      line: 'mirror-box-first',
       when: ({ on }) => on('sensor-cover'),
     },
   ],

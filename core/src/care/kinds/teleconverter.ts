@@ -33,7 +33,7 @@ export const teleconverter: Kind = {
   litres: 0.5,
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
-  prepare: [{ say: 'Off the camera and off the lens, over the table; cap both at once.', when: () => true }],
+  prepare: [{ line: 'off-camera-and-lens', when: () => true }],
   close: [CAPS_ON],
   rhythms: ['light-test'],
   looks: {},

@@ -13,7 +13,7 @@ export const viewfinderLoupe: Kind = {
   before: [],
   opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
   prepare: [WASH_FACE],
-  close: [{ say: 'Into its case.', when: () => true }],
+  close: [{ line: 'into-its-case', when: () => true }],
   rhythms: ['light-test'],
   looks: {},
   section: loupeSection,

@@ -2,7 +2,8 @@ import { commonPractice, type Basis } from './basis.js';
 import type { HazardId } from './hazards.js';
 
 /** Where a tool may be used. What has touched a shell never touches glass (rule `tool-roles`). */
-export type ToolRole = 'glass' | 'shell' | 'sensor' | 'any';
+export const TOOL_ROLES = ['glass', 'shell', 'sensor', 'any'] as const;
+export type ToolRole = (typeof TOOL_ROLES)[number];
 
 export type ToolFacts = { nature: 'tool'; name: string; role: ToolRole; washable: boolean; basis: Basis };
 const tool = (role: ToolRole, name: string, washable = false): ToolFacts => ({

@@ -1,5 +1,4 @@
-import { methodFacts } from '../knowledge/methods.js';
-import { surfaceFacts } from '../knowledge/surfaces.js';
+import type { Surface } from '../knowledge/surfaces.js';
 import type { Context } from '../types.js';
 import { fluidRules } from './fluids.js';
 import { openingRules } from './opening.js';
@@ -25,13 +24,12 @@ const ALL = [
 export type RuleId = (typeof ALL)[number]['id'];
 export const RULES: readonly Rule<RuleId>[] = ALL;
 
-const fill = (message: string, { surface, method }: Candidate) =>
-  message.replaceAll('{surface}', surfaceFacts(surface).name).replaceAll('{method}', methodFacts(method).name.toLowerCase());
+export type Refused = { reason: 'rule'; rule: RuleId; surface: Surface };
 
-/** The first rule that forbids the candidate with its reason in words, or null when it is allowed. */
-export function firstRefusal(candidate: Candidate, context: Context): { rule: RuleId; reason: string } | null {
+/** The first rule that forbids the candidate, or null when it is allowed. */
+export function firstRefusal(candidate: Candidate, context: Context): Refused | null {
   const broken = context.rules.find((r) => r.forbids(candidate, context));
-  return broken ? { rule: broken.id, reason: fill(broken.message, candidate) } : null;
+  return broken ? { reason: 'rule', rule: broken.id, surface: candidate.surface } : null;
 }
 
 export type { Candidate, Rule } from './rule.js';

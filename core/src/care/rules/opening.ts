@@ -1,5 +1,5 @@
 import { commonPractice } from '../knowledge/basis.js';
-import { BARS, openingBar, type Bar } from '../reach.js';
+import { openingBar, type Bar } from '../reach.js';
 import type { Context } from '../types.js';
 import { rule, type Candidate } from './rule.js';
 
@@ -14,14 +14,14 @@ export const openingRules = [
   rule({
     id: 'no-opening-of-radioactive-glass',
     title: 'No opening of suspected radioactive glass',
-    message: BARS.radioactive,
+    message: 'Suspected radioactive glass is never opened or ground.',
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'radioactive'),
   }),
   rule({
     id: 'no-opening-of-electronics',
     title: 'Electronics go to a workshop',
-    message: BARS.electronic,
+    message: 'Flat cables and sensors sit behind the rings of an electronic lens: they tear, and it must be set up anew.',
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'electronic'),
   }),

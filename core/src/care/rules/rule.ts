@@ -18,7 +18,7 @@ export type Candidate = {
 };
 
 /**
- * A rule is a record: what it is about, why (the message, `{surface}` and `{method}` filled in), where it is
+ * A rule is a record: what it is about, why (the message, in which `words` fills in `{surface}`), where it is
  * from, and the one function that says whether it rules the candidate out.
  */
 export type Rule<Id extends string = string> = {

@@ -1,9 +1,7 @@
 import { benchState, outcomesOf, READINGS, type BenchEvent, type Reading } from '../bench.js';
-import { hazardFacts } from '../knowledge/hazards.js';
 import { inStockUnits } from '../knowledge/amounts.js';
 import type { Material } from '../knowledge/materials.js';
 import type { Surface } from '../knowledge/surfaces.js';
-import { howTo } from '../howTo.js';
 import { planCleaning } from '../planCleaning.js';
 import { EFFORTS, type CleaningPlan, type Context, type Effort, type PlanRequest } from '../types.js';
 import type { AtTheBench, Claims, Situation } from './situation.js';
@@ -19,37 +17,15 @@ export const requestOf = ({ thing, found, place, conditions, schools, drawer }: 
   ...(drawer ? { onHand: [...drawer] } : {}),
 });
 
-/** Everything one reads in a plan, in one text. */
-function wordsOf(plan: CleaningPlan): string {
-  const reasons = [
-    ...plan.worthIt,
-    ...plan.refused,
-    ...plan.leaveAlone,
-    ...plan.deferred,
-    ...plan.handOver,
-    ...plan.openings,
-    ...plan.alsoLook,
-    ...plan.missing,
-  ];
-  const looks = plan.steps.flatMap((s) => [howTo(s), s.look?.for ?? '', s.look?.lamp ?? '']);
-  const hazards = plan.cautions.map((c) => hazardFacts(c.hazard).caution);
-  return [
-    plan.summary,
-    ...plan.prepare,
-    ...plan.close,
-    ...reasons.map((r) => r.reason),
-    plan.isolate?.reason ?? '',
-    ...looks,
-    ...hazards,
-  ].join(' ');
-}
+/** Everything one reads in a plan, in one text: the sentences are made outside of the core. */
+export type Read = (plan: CleaningPlan) => string;
 
 const starts = <T>(all: readonly T[], first: readonly T[]): boolean => first.every((one, i) => all[i] === one);
 const same = <T>(a: readonly T[], b: readonly T[]): boolean => a.length === b.length && starts(a, b);
 const lacking = <T>(all: readonly T[], wanted: readonly T[] = []): T[] => wanted.filter((w) => !all.includes(w));
 
 /** How each claim is held against a plan: what is wrong, or nothing. */
-const HOLDS: { [C in keyof Required<Claims>]: (claim: NonNullable<Claims[C]>, plan: CleaningPlan) => string[] } = {
+const HOLDS: { [C in keyof Required<Claims>]: (claim: NonNullable<Claims[C]>, plan: CleaningPlan, read: Read) => string[] } = {
   steps: (claim, plan) => bySurface(claim, plan, same, 'are'),
   begins: (claim, plan) => bySurface(claim, plan, starts, 'begin with'),
   does: (claim, plan) => bySurface(claim, plan, (all, wanted) => lacking(all, wanted).length === 0, 'hold'),
@@ -115,9 +91,9 @@ const HOLDS: { [C in keyof Required<Claims>]: (claim: NonNullable<Claims[C]>, pl
       const got = uses.reduce((sum, u) => sum + inStockUnits(u.amount), 0);
       return got === wanted ? [] : [`${wanted} of ${material}, not ${got}`];
     }),
-  says: (claim, plan) => claim.filter((w) => !wordsOf(plan).toLowerCase().includes(w.toLowerCase())).map((w) => `“${w}” must be read`),
-  neverSays: (claim, plan) =>
-    claim.filter((w) => wordsOf(plan).toLowerCase().includes(w.toLowerCase())).map((w) => `“${w}” must not be read`),
+  says: (claim, plan, read) => claim.filter((w) => !read(plan).toLowerCase().includes(w.toLowerCase())).map((w) => `“${w}” must be read`),
+  neverSays: (claim, plan, read) =>
+    claim.filter((w) => read(plan).toLowerCase().includes(w.toLowerCase())).map((w) => `“${w}” must not be read`),
 };
 
 function bySurface(
@@ -172,9 +148,11 @@ function benchFaults(plan: CleaningPlan, { taps, ends, touches, standsOn }: AtTh
  * What is wrong with the answer to a situation, in words; empty when every claim holds. `rules` are all of them, but
  * for a check that leaves one out.
  */
-export function checkSituation(situation: Situation, rules?: Context['rules']): string[] {
+export function checkSituation(situation: Situation, read: Read, rules?: Context['rules']): string[] {
   const plan = planCleaning(requestOf(situation), rules);
   const claims = Object.entries(situation.must) as [keyof Claims, never][];
-  const faults = claims.flatMap(([name, claim]) => (HOLDS[name] as (claim: never, plan: CleaningPlan) => string[])(claim, plan));
+  const faults = claims.flatMap(([name, claim]) =>
+    (HOLDS[name] as (claim: never, plan: CleaningPlan, read: Read) => string[])(claim, plan, read),
+  );
   return situation.bench ? [...faults, ...benchFaults(plan, situation.bench)] : faults;
 }

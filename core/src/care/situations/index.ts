@@ -26,5 +26,5 @@ export const SITUATIONS: readonly Situation[] = [
   ...SCHOOL_ROWS,
 ];
 
-export { checkSituation, requestOf } from './check.js';
+export { checkSituation, requestOf, type Read } from './check.js';
 export type { AtTheBench, Claims, Situation } from './situation.js';

@@ -1,4 +1,5 @@
 import type { Device } from '@bright-keeper/contract';
+import { clockJumpWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -64,8 +65,8 @@ function DeviceDetails({ device }: { device: Device }) {
       {device.clockJumps.length > 0 && (
         <ul className="text-sm text-soft">
           {device.clockJumps.map((j) => (
-            <li key={j.at + j.detail}>
-              {j.detail} <At instant={j.at} />
+            <li key={j.at}>
+              {clockJumpWords(j.backMin)} <At instant={j.at} />
             </li>
           ))}
         </ul>

@@ -1,5 +1,6 @@
 import type { Cleaning } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { howTo, lineWords, lookWords } from '@bright-keeper/words';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear/words';
@@ -59,7 +60,7 @@ function StepCard({ step, state, traits, act }: StepCardProps) {
       </h2>
       <p className="text-lg">
         {step.completes ? 'The brush let go of what sat in the rim: ' : ''}
-        {care.howTo(step)}
+        {howTo(step)}
       </p>
       {inHand(step) && (
         <p className="text-lg">
@@ -93,10 +94,10 @@ const LookCard = ({ step, asks }: { step: care.Step; asks: care.Look['asks'] }) 
     <h2 className="text-2xl leading-none font-semibold">
       {asks === 'clean' && step.look!.asks !== 'clean' ? 'And the rest of it?' : LOOK_TITLES[asks]}
     </h2>
-    <p className="text-lg">{step.look!.lamp}</p>
+    <p className="text-lg">{lookWords(step)!.lamp}</p>
     <p className="text-lg">
       <span className="text-soft">Look for:</span>{' '}
-      {asks === step.look!.asks ? step.look!.for : 'Whatever else lies there: the grains or the salt are gone.'}
+      {asks === step.look!.asks ? lookWords(step)!.for : 'Whatever else lies there: the grains or the salt are gone.'}
     </p>
   </div>
 );
@@ -190,14 +191,14 @@ export function Card({
   const waiting = state.phase === 'step' ? care.waitingFor(state) : null;
   if (step && hasSensor(step) && waiting && waiting !== 'turning')
     return <SensorWaiting waiting={waiting} step={step} format={cleaning.request.item.traits.sensorFormat ?? 'full-frame'} act={act} />;
-  if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare} />;
+  if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare.map(lineWords)} />;
   if (state.phase === 'step' && step) return <StepCard step={step} state={state} traits={cleaning.request.item.traits} act={act} />;
   if (state.phase === 'look' && step) return <LookCard step={step} asks={care.asksNow(state, step)} />;
   if (state.phase === 'late' && step) return <Late step={step} act={act} />;
   if (state.phase === 'reading' && step) return <Reading step={step} act={act} />;
   return (
     <div className="space-y-5">
-      <Lines title="Done. Put it away" lines={cleaning.plan.close} />
+      <Lines title="Done. Put it away" lines={cleaning.plan.close.map(lineWords)} />
       <Outcomes cleaning={cleaning} events={events} />
     </div>
   );

@@ -1,7 +1,8 @@
 import { care } from '@bright-keeper/core';
 import { Section } from '../../ui/parts';
 import { TouchLadder } from './TouchLadder';
-import { minutesWords, money } from './words';
+import { money } from '@bright-keeper/words';
+import { minutesWords } from './words';
 
 type Props = {
   request: care.PlanRequest;

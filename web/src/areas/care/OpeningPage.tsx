@@ -1,5 +1,6 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { beforeOpening, DEPTH_NAMES, money, openingWords } from '@bright-keeper/words';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
@@ -8,7 +9,7 @@ import { useSettings } from '../settings/queries';
 import { CautionLines } from './CautionLines';
 import { withChoice } from './planChoices';
 import { useStartTeardown } from './queries';
-import { basisWords, money } from './words';
+import { basisWords } from './words';
 
 const EXPERIENCE_WORDS: Record<care.Experience, string> = {
   none: 'I never opened a lens',
@@ -88,7 +89,7 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
           />
           <Choices
             title="Where does it lie?"
-            options={Object.fromEntries(care.DEPTHS.map((d) => [d, capital(care.DEPTH_NAMES[d])])) as Record<care.Depth, string>}
+            options={Object.fromEntries(care.DEPTHS.map((d) => [d, capital(DEPTH_NAMES[d])])) as Record<care.Depth, string>}
             value={depth}
             onChange={(v) => set('depth', v)}
           />
@@ -111,7 +112,7 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
             <p className="text-lg font-semibold">{ADVICE_WORDS[advice.advice]}</p>
             <ul className="mt-1 space-y-1">
               {advice.reasons.map((r) => (
-                <li key={r}>{r}</li>
+                <li key={r.says}>{openingWords(r, (sum) => money(sum, currency))}</li>
               ))}
             </ul>
             <p className="mt-2 text-sm">{basisWords(advice.basis)}</p>
@@ -126,7 +127,7 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
           {!advice.forbidden && advice.advice !== 'free-filter' && (
             <Section title="Before the first ring">
               <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
-                {care.beforeOpening(depth).map((l) => (
+                {beforeOpening(depth).map((l) => (
                   <li key={l}>{l}</li>
                 ))}
               </ul>

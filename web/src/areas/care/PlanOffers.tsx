@@ -1,4 +1,5 @@
 import type { care } from '@bright-keeper/core';
+import { becauseWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { ButtonLink, Section } from '../../ui/parts';
 import { surfaceTitle } from '../../ui/words';
@@ -12,7 +13,7 @@ export const Openings = ({ itemId, openings }: { itemId: string; openings: care.
           <li key={`${o.surface}-${o.soil}`} className="space-y-2 px-4 py-3">
             <p>
               <span className="font-medium">{surfaceTitle(o.surface)}</span>
-              <span className="block text-sm text-soft">{o.reason}</span>
+              <span className="block text-sm text-soft">{becauseWords(o)}</span>
             </p>
             {o.filterFirst && <p className="text-sm">A filter is stuck on: it comes off first.</p>}
             <ButtonLink look="filled" to={`/gear/${itemId}/opening?soil=${o.soil}&depth=${o.rings[0]}`}>
@@ -34,7 +35,7 @@ export const AlsoLook = ({ itemId, entries }: { itemId: string; entries: care.Cl
             <Link className="font-medium hover:underline" to={`/gear/${itemId}?surface=${e.surface}`}>
               {surfaceTitle(e.surface)}
             </Link>
-            <span className="block text-sm text-soft">{e.reason}</span>
+            <span className="block text-sm text-soft">{becauseWords(e)}</span>
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 import type { Drawer, ItemPage } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
+import { becauseWords, summaryWords } from '@bright-keeper/words';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
@@ -25,7 +26,7 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
     <Notice tone="act">
       <p className="font-semibold">Move it away from the rest now.</p>
       <p>
-        {surfaceTitle(plan.isolate.surface)}: {plan.isolate.reason}
+        {surfaceTitle(plan.isolate.surface)}: {becauseWords(plan.isolate)}
       </p>
       {item.status === 'quarantined' ? (
         <p className="mt-2 text-sm">It is in quarantine; the next looks are scheduled.</p>
@@ -96,7 +97,7 @@ function Plan({
   return (
     <Page
       title={<>Plan: {item.name}</>}
-      sub={plan.summary}
+      sub={summaryWords(plan.summary)}
       actions={
         item.openCleaningId ? (
           <ButtonLink look="filled" to={`/bench/${item.openCleaningId}`}>
@@ -166,7 +167,7 @@ function Plan({
             <Empty title="Leave it" action={<ButtonLink to={`/gear/${item.id}`}>Back to the thing</ButtonLink>}>
               {findings.length === 0 && item.surfaces.length === 0
                 ? 'It has not been looked at yet. Look first; a clean without evidence is only wear.'
-                : plan.summary}
+                : summaryWords(plan.summary)}
             </Empty>
           )}
           <Openings itemId={item.id} openings={plan.openings} />

@@ -1,10 +1,11 @@
 import { care } from '@bright-keeper/core';
+import { becauseWords, money } from '@bright-keeper/words';
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
 import { ChevronDown, ShieldAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { Section } from '../../ui/parts';
 import { surfaceTitle, wearWords } from '../../ui/words';
-import { amountWords, minutesWords, money } from './words';
+import { amountWords, minutesWords } from './words';
 
 export function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: string }) {
   return (
@@ -109,7 +110,7 @@ export const DrawerNote = () => (
   </p>
 );
 
-type Reasoned = { surface: care.Surface; reason: string };
+type Reasoned = { surface: care.Surface } & care.Because;
 type ReasonListProps<E extends Reasoned> = { title: string; entries: readonly E[]; named?: (entry: E) => string };
 export const ReasonList = <E extends Reasoned>({ title, entries, named = ({ surface }) => surfaceTitle(surface) }: ReasonListProps<E>) =>
   entries.length === 0 ? null : (
@@ -118,7 +119,7 @@ export const ReasonList = <E extends Reasoned>({ title, entries, named = ({ surf
         {entries.map((e, i) => (
           <li key={i} className="px-4 py-2">
             <span className="font-medium">{named(e)}</span>
-            <span className="block text-sm text-soft">{e.reason}</span>
+            <span className="block text-sm text-soft">{becauseWords(e)}</span>
           </li>
         ))}
       </ul>
@@ -129,12 +130,12 @@ export const Cautions = ({ cautions }: { cautions: readonly care.Caution[] }) =>
   cautions.length === 0 ? null : (
     <Section title="Take care">
       <ul className="space-y-2">
-        {cautions.map(({ hazard, caution, wear }) => (
+        {cautions.map(({ hazard }) => (
           <li key={hazard} className="flex gap-3 rounded bg-act-tint px-4 py-3">
             <ShieldAlert className="mt-0.5 shrink-0 text-act" size={20} aria-hidden="true" />
             <p>
-              <span className="font-semibold">{care.HAZARDS[hazard].name}.</span> {caution}{' '}
-              {wear.length > 0 && <span className="font-medium">{wearWords(wear)}</span>}
+              <span className="font-semibold">{care.HAZARDS[hazard].name}.</span> {care.HAZARDS[hazard].caution}{' '}
+              <span className="font-medium">{wearWords(care.HAZARDS[hazard].wear)}</span>
             </p>
           </li>
         ))}
@@ -148,7 +149,7 @@ export const Missing = ({ missing }: { missing: readonly care.Missing[] }) =>
       <ul className="sheet divide-y divide-line">
         {missing.map((m, i) => (
           <li key={i} className="px-4 py-2">
-            {m.reason}
+            {becauseWords(m)}
             {m.substitute && <span className="text-soft"> Instead: {care.thingName(m.substitute)}.</span>}
           </li>
         ))}

@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { choiceWords } from '@bright-keeper/words';
 
 /** Each school the steps followed, once, with what the others would do. */
 export function SchoolNotes({ steps }: { steps: readonly care.Step[] }) {
@@ -19,7 +20,7 @@ export function SchoolNotes({ steps }: { steps: readonly care.Step[] }) {
             {care.schoolFacts(note.school).choices[note.followed]!.reason}
             <ul className="pl-4 text-soft">
               {note.others.map((o) => (
-                <li key={o.choice}>Others: {o.would}</li>
+                <li key={o.choice}>Others: {choiceWords(note.school, o.choice)}</li>
               ))}
             </ul>
           </li>

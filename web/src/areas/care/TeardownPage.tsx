@@ -1,6 +1,7 @@
 import type { ItemPage, Teardown, TeardownPhoto } from '@bright-keeper/contract';
 import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -99,7 +100,7 @@ function Closing({ record, draft, act }: { record: Teardown; draft: TeardownDraf
   const next = care.nextToClose(draft.stages);
   return (
     <ol className="space-y-3">
-      {care.closingOrder(draft.stages).map(({ stage, number, how }) => (
+      {care.closingOrder(draft.stages).map((stage, i) => (
         <li key={stage.id} className={`sheet p-4 ${stage === next ? 'border-lamp' : ''}`}>
           <label className="flex min-h-11 items-start gap-3 text-lg">
             <input
@@ -110,7 +111,7 @@ function Closing({ record, draft, act }: { record: Teardown; draft: TeardownDraf
               onChange={(e) => act({ type: 'edit', id: stage.id, change: { closed: e.target.checked } })}
             />
             <span>
-              {number}. {how}
+              {i + 1}. {closingWords(stage)}
             </span>
           </label>
           {stage.hasPhoto && (
@@ -153,7 +154,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
       title={<>Opened: {record.itemName}</>}
       sub={
         <>
-          {care.DEPTH_NAMES[record.depth]} · <SaveMark state={doc.state} />
+          {DEPTH_NAMES[record.depth]} · <SaveMark state={doc.state} />
         </>
       }
       actions={
@@ -202,7 +203,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
         <div className="space-y-6 lg:col-span-5">
           <Section title="Stop at the first doubt">
             <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
-              {care.beforeOpening(record.depth).map((l) => (
+              {beforeOpening(record.depth).map((l) => (
                 <li key={l}>{l}</li>
               ))}
             </ul>

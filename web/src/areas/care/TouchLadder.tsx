@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { becauseWords } from '@bright-keeper/words';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { capital } from '../../ui/words';
@@ -75,20 +76,20 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
                     <span className="font-semibold">
                       {care.METHODS[o.method].name}: {care.SOILS[o.soil].name}
                     </span>
-                    <span className="block text-sm text-soft">Only after the go or no-go: {o.reason}</span>
+                    <span className="block text-sm text-soft">Only after the go or no-go: {becauseWords(o)}</span>
                   </li>
                 ))}
                 {handed.map((h, i) => (
                   <li key={i} className="px-2 py-1">
                     <span className="font-semibold text-act">Hand over{h.soil ? `: ${care.SOILS[h.soil].name}` : ''}</span>
-                    <span className="block text-sm text-soft">{h.reason}</span>
+                    <span className="block text-sm text-soft">{becauseWords(h)}</span>
                   </li>
                 ))}
                 {out.map((r, i) => (
                   <li key={`${r.rule}-${i}`} className="px-2 py-1 text-sm">
                     <s className="text-soft">{refusedName(r)}</s>{' '}
                     <Link className="hover:underline" to={`/handbook#rule-${r.rule}`}>
-                      {r.reason}
+                      {becauseWords(r)}
                     </Link>
                   </li>
                 ))}
@@ -104,7 +105,7 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
               <dt>
                 <s className="text-soft">{capital(refusedName(r))}</s>
               </dt>
-              <dd>{r.reason}</dd>
+              <dd>{becauseWords(r)}</dd>
             </Fragment>
           ))}
         </dl>

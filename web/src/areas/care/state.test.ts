@@ -4,7 +4,8 @@ import { commandOf } from './benchKeys';
 import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
-import { amountWords, inHand, money } from './words';
+import { money } from '@bright-keeper/words';
+import { amountWords, inHand } from './words';
 
 const plan = care.planCleaning({
   item: { kind: 'lens', traits: {} },

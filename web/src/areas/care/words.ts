@@ -100,6 +100,3 @@ export const basisWords = (basis: care.Basis): string => {
 };
 
 export const minutesWords = (minutes: number): string => (minutes < 1 ? 'under a minute' : `about ${Math.ceil(minutes)} min`);
-
-export const money = (amount: number, currency: string): string =>
-  new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount);

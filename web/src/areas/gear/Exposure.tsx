@@ -1,5 +1,6 @@
 import { routes, type ItemExposure } from '@bright-keeper/contract';
 import { fungus } from '@bright-keeper/core';
+import { assessWords, homeWords } from '@bright-keeper/words';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { http } from '../../api/http';
@@ -35,7 +36,7 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
             </p>
             <ul className="space-y-1 text-sm text-soft">
               {assessment.reasons.map((r) => (
-                <li key={r}>{r}</li>
+                <li key={r.says}>{assessWords(r)}</li>
               ))}
               <li>
                 Measured {Math.round(measuredDays)} of the {Math.round(keptDays)} days it has been kept.
@@ -57,7 +58,7 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
             <Link className="font-medium hover:underline" to={`/storage/${home.placeId}`}>
               {home.name}
             </Link>
-            . {home.reasons.slice(0, 2).join(' ')}
+            . {home.reasons.slice(0, 2).map(homeWords).join(' ')}
           </p>
         )}
       </div>

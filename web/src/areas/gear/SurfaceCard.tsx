@@ -1,5 +1,6 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { becauseWords, gentleWords } from '@bright-keeper/words';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { surfaceLook, TONE_CLASSES } from '../../ui/lightpath/surfaceLook';
 import { VerdictChip } from '../../ui/parts';
@@ -48,7 +49,7 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
           </p>
         </div>
       </div>
-      {word && <p className="mt-3 rounded bg-lamp-tint px-3 py-2">{word}</p>}
+      {word && <p className="mt-3 rounded bg-lamp-tint px-3 py-2">{gentleWords(word, surface)}</p>}
       {state && (
         <div className="mt-3">
           {state.findings.length === 0 && state.verdict === 'leave' ? (
@@ -62,7 +63,7 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
                   </li>
                 ))}
               </ul>
-              <p className="mt-1 text-sm text-soft">{state.reason}</p>
+              <p className="mt-1 text-sm text-soft">{becauseWords(state.because)}</p>
             </>
           )}
         </div>

@@ -1,5 +1,6 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
+import { DEPTH_NAMES } from '@bright-keeper/words';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -70,7 +71,7 @@ export function logWords(data: LogData): Words {
     case 'outdoors':
       return { title: `Outdoors: ${care.HAPPENINGS[data.happening].name.toLowerCase()}`, lines: [] };
     case 'opened':
-      return { title: `Opened ${care.DEPTH_NAMES[data.depth]} and closed again`, lines: [count(data.stages, 'stage', 'stages')] };
+      return { title: `Opened ${DEPTH_NAMES[data.depth]} and closed again`, lines: [count(data.stages, 'stage', 'stages')] };
     default:
       return data satisfies never;
   }

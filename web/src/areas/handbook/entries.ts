@@ -1,4 +1,5 @@
 import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
+import { beforeOpening, DEPTH_NAMES } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care/words';
 import { situationEntries } from './situations';
@@ -120,8 +121,8 @@ const withTools = (): Entry[] => [
   })),
   ...care.DEPTHS.map((depth) => ({
     id: `opening-${depth}`,
-    title: `Opening ${care.DEPTH_NAMES[depth]}`,
-    lines: care.beforeOpening(depth),
+    title: `Opening ${DEPTH_NAMES[depth]}`,
+    lines: beforeOpening(depth),
     basis: 'Common practice.',
   })),
   ...Object.entries(care.RUB_TESTS).map(([id, { name, with: pad, strokes, forceN, basis }]) => ({

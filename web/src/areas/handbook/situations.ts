@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { becauseWords, summaryWords } from '@bright-keeper/words';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
 import { basisWords } from '../care/words';
 import type { Entry } from './entries';
@@ -15,7 +16,7 @@ function stepsWords({ steps }: care.CleaningPlan): string[] {
 /** Each reason once, in the order one would say it. */
 function reasonsWords(plan: care.CleaningPlan): string[] {
   const said = [...plan.openings, ...plan.deferred, ...plan.handOver, ...plan.leaveAlone, ...plan.refused].map(
-    (r) => `${surfaceTitle(r.surface)}: ${r.reason}`,
+    (r) => `${surfaceTitle(r.surface)}: ${becauseWords(r)}`,
   );
   return [...new Set(said)].slice(0, MOST_REASONS);
 }
@@ -33,7 +34,7 @@ function entryOf(situation: care.Situation): Entry {
     title: situation.told,
     lines: [
       `${capital(thingWords(situation))}${found ? `. Found: ${found}` : ''}.`,
-      plan.summary,
+      summaryWords(plan.summary),
       ...stepsWords(plan),
       ...reasonsWords(plan),
     ],

@@ -1,5 +1,6 @@
 import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
+import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -188,7 +189,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           <div aria-live="polite" className="min-h-14 rounded bg-well px-3 py-2">
             {verdict ? (
               <p className="flex flex-wrap items-center gap-2">
-                <VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{verdict.reason}</span>
+                <VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{becauseWords(verdict.because)}</span>
               </p>
             ) : (
               <p className="flex items-center gap-2 text-soft">

@@ -1,5 +1,6 @@
 import type { PlaceSummary } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
+import { alertWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { At, Day, todayHere } from '../../ui/when';
@@ -62,7 +63,7 @@ export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }
             <GelLine gel={place.gel} />.{' '}
           </>
         )}
-        {place.alerts.map((a) => a.title).join('. ')}
+        {place.alerts.map((a) => alertWords(a).title).join('. ')}
       </p>
     </li>
   );

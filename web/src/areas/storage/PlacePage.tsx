@@ -1,5 +1,6 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { fungus, storage } from '@bright-keeper/core';
+import { assessWords, homeWords, warningWords } from '@bright-keeper/words';
 import { lazy, Suspense } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { ClimateRibbon, ribbonEvents } from '../../ui/ClimateRibbon';
@@ -122,12 +123,12 @@ function Risk({ assessment }: { assessment: fungus.Assessment }) {
         </thead>
         <tbody>
           {row('Mould index', ({ index }) => `${index.toFixed(1)} of 6`, daysToGrowth.byIndex)}
-          {row('Early warning', fungus.warningWords, daysToGrowth.byDose)}
+          {row('Early warning', warningWords, daysToGrowth.byDose)}
         </tbody>
       </table>
       <ul className="mt-3 space-y-1 text-sm text-soft">
         {assessment.reasons.map((r) => (
-          <li key={r}>{r}</li>
+          <li key={r.says}>{assessWords(r)}</li>
         ))}
         <li>
           Mould index: Hukka & Viitanen 1999. Early warning: our choice, cautious, on conservation practice. Your humidity school decides
@@ -161,7 +162,7 @@ function Things({ place }: { place: PlaceData }) {
           )}
           {item.better && (
             <p className="text-sm text-soft">
-              Better in: <span className="text-ink">{item.better.name}</span>. {item.better.reasons[0]}
+              Better in: <span className="text-ink">{item.better.name}</span>. {item.better.reasons[0] && homeWords(item.better.reasons[0])}
             </p>
           )}
         </li>

@@ -41,7 +41,7 @@ export function WarmUpPage() {
   const wrapping = WRAPPING_IDS.find((w) => w === params.get('wrapping')) ?? 'plastic-bag';
   const fields = Object.keys(FIELDS) as FieldId[];
   const valid = fields.every((f) => problem(f) === null);
-  const { name, ...size } = storage.TYPICAL_THINGS[thing];
+  const { name: _, ...size } = storage.TYPICAL_THINGS[thing];
   const result = valid
     ? storage.warmUpMinutes({
         startC: Number(text('startC')),
@@ -140,7 +140,8 @@ export function WarmUpPage() {
                   disabled={addTimer.isPending}
                   onClick={() =>
                     addTimer.mutate({
-                      label: `${capital(name)} warms ${storage.WRAPPINGS[wrapping].name}`,
+                      size: thing,
+                      wrapping,
                       minutes: Math.max(1, wait),
                       itemId: null,
                     })

@@ -1,5 +1,6 @@
 import type { Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
 import { fungus, type air, type storage } from '@bright-keeper/core';
+import { warningWords } from '@bright-keeper/words';
 import { wrap, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
@@ -110,7 +111,7 @@ function Side({ title, result }: { title: string; result: Today }) {
     ['On average', `${result.meanPct.toFixed(0)} %`],
     ['Above its band', `${Math.round(result.above * 100)} % of the time`],
     ['Below its band', `${Math.round(result.below * 100)} % of the time`],
-    ['Early warning', fungus.warningWords(result.end)],
+    ['Early warning', warningWords(result.end)],
     ['Mould index', `${result.end.index.toFixed(1)} of 6`],
   ];
   if (result.exhaustedAt !== undefined)

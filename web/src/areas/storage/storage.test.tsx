@@ -128,10 +128,8 @@ describe('alerts', () => {
     tone: 'attention',
     placeId: '1',
     placeName: 'Oak cupboard',
-    title: 'Damper than 60 %',
-    why: 'The mean of the day has been above its band.',
+    highPct: 60,
     since: null,
-    action: { label: 'What would help?', to: '/storage/1/what-if' },
   };
   it('say what, where and why, each with its one action', () => {
     render(

@@ -1,5 +1,6 @@
 import type { ClimateEventData, Latest } from '@bright-keeper/contract';
 import { air, fungus, storage } from '@bright-keeper/core';
+import { clockJumpWords } from '@bright-keeper/words';
 
 export const LEVEL_WORDS: Record<fungus.RiskLevel, string> = { safe: 'Safe', watch: 'Watch', act: 'Act now' };
 export const LEVEL_TONES: Record<fungus.RiskLevel, string> = {
@@ -41,7 +42,7 @@ export function eventWords(data: ClimateEventData): string {
     case 'note':
       return data.text;
     case 'clock-jump':
-      return data.detail;
+      return clockJumpWords(data.backMin);
     case 'item-in':
       return `${data.name} put in`;
     case 'item-out':

@@ -1,5 +1,6 @@
 import type { Today } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
+import { becauseWords, dueWords, timerWords } from '@bright-keeper/words';
 import { CalendarClock, Droplets, Hourglass, PlayCircle, ShieldAlert, Wrench, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -74,7 +75,7 @@ const LOOKS: Record<Today['needs'][number]['verdict'], { icon: LucideIcon; tone:
 function needReason({ surfaces }: Today['needs'][number]): string {
   const first = surfaces[0]!;
   const more = surfaces.length - 1;
-  return `${surfaceTitle(first.surface)}: ${findingsWords(first.findings)}. ${first.reason}${more > 0 ? ` ${more} more ${more === 1 ? 'surface' : 'surfaces'}.` : ''}`;
+  return `${surfaceTitle(first.surface)}: ${findingsWords(first.findings)}. ${becauseWords(first.because)}${more > 0 ? ` ${more} more ${more === 1 ? 'surface' : 'surfaces'}.` : ''}`;
 }
 
 const Needs = ({ needs }: { needs: Today['needs'] }) => (
@@ -123,7 +124,7 @@ function DueRows({ due }: { due: Today['due'] }) {
                   <ItemLink item={d.item} /> · {name}
                 </p>
                 <p className="text-sm text-soft">
-                  <span className={tone}>{words}</span> <Day day={d.due} /> · {d.minutes} min · {d.reason}
+                  <span className={tone}>{words}</span> <Day day={d.due} /> · {d.minutes} min · {dueWords(d.because)}
                 </p>
               </div>
               {doneBy === 'mark' ? (
@@ -170,7 +171,7 @@ function Timers({ timers }: { timers: Today['timers'] }) {
               key={timer.id}
               icon={Hourglass}
               tone={over ? 'text-glass' : 'text-lamp'}
-              title={<span className="font-semibold">{timer.label}</span>}
+              title={<span className="font-semibold">{timerWords(timer)}</span>}
               detail={over ? 'The time is over: it may come out.' : `Leave it shut for ${Math.ceil(leftMin)} min more.`}
               action={
                 <Button disabled={remove.isPending} onClick={() => remove.mutate(timer.id)}>

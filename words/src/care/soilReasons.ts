@@ -1,9 +1,8 @@
-import { soilFacts, type Soil } from './soils.js';
-import { familyOf, type Family, type Surface } from './surfaces.js';
+import { care } from '@bright-keeper/core';
 
 /** Why a soil is worth a touch where it lies, and why less of it may stay. Common practice throughout. */
 type Reason = { act: string; leave?: string };
-type Reasons = Partial<Record<Family, Reason>> & { on?: Partial<Record<Surface, Reason>> };
+type Reasons = Partial<Record<care.Family, Reason>> & { on?: Partial<Record<care.Surface, Reason>> };
 
 const NO_HARM_ON_A_SCREEN = 'A trace on the screen does nothing to the picture.';
 const FILM_ON_SCREEN: Reason = {
@@ -47,7 +46,7 @@ const films = (onGlass: Reason): Reasons => ({
   cap: FILM_ON_CAP,
 });
 const TRACE_ON_GLASS = 'A trace does not show in a picture, and every touch is wear.';
-const EYE_SIDE: Partial<Record<Surface, Reason>> = {
+const EYE_SIDE: Partial<Record<care.Surface, Reason>> = {
   eyecup: { act: 'Skin oil on an eyecup moves to the eye lens each time you look.', leave: 'So little on an eyecup harms nothing yet.' },
   'eye-lens': {
     act: 'It veils the view and feeds fungus: the eye lens meets lashes and cheeks.',
@@ -56,7 +55,7 @@ const EYE_SIDE: Partial<Record<Surface, Reason>> = {
   'viewfinder-window': { act: 'It blurs the finder; the picture never shows it.', leave: 'A trace in the finder harms nothing.' },
 };
 
-export const REASONS: Partial<Record<Soil, Reasons>> = {
+const REASONS: Partial<Record<care.Soil, Reasons>> = {
   dust: {
     glass: { act: 'So much dust veils into the light, and the next wipe would drag it.', leave: TRACE_ON_GLASS },
     sensor: {
@@ -156,12 +155,12 @@ export const REASONS: Partial<Record<Soil, Reasons>> = {
   },
 };
 
-const reasonFor = (soil: Soil, surface: Surface): Reason | undefined => REASONS[soil]?.on?.[surface] ?? REASONS[soil]?.[familyOf(surface)];
+const reasonFor = (soil: care.Soil, surface: care.Surface): Reason | undefined => REASONS[soil]?.on?.[surface] ?? REASONS[soil]?.[care.familyOf(surface)];
 
 /** Why this soil is worth a touch on this surface. */
-export const whyAct = (soil: Soil, surface: Surface): string => reasonFor(soil, surface)?.act ?? soilFacts(soil).why;
+export const whyAct = (soil: care.Soil, surface: care.Surface): string => reasonFor(soil, surface)?.act ?? care.soilFacts(soil).why;
 /** Why so little of this soil may stay on this surface. */
-export const whyLeave = (soil: Soil, surface: Surface): string => {
+export const whyLeave = (soil: care.Soil, surface: care.Surface): string => {
   const reason = reasonFor(soil, surface);
-  return reason?.leave ?? reason?.act ?? soilFacts(soil).whyLeave;
+  return reason?.leave ?? reason?.act ?? care.soilFacts(soil).whyLeave;
 };

@@ -1,15 +1,13 @@
-import { methodFacts, type Method } from './knowledge/methods.js';
-import type { Soil } from './knowledge/soils.js';
-import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
+import { care } from '@bright-keeper/core';
 
 /** What is being done, as far as the words for the hand depend on it. */
-type Doing = { method: Method; surface: Surface; removes: readonly Soil[] };
+type Doing = { method: care.Method; surface: care.Surface; removes: readonly care.Soil[] };
 
-const ON_SURFACE: Partial<Record<Surface, Partial<Record<Method, string>>>> = {
+const ON_SURFACE: Partial<Record<care.Surface, Partial<Record<care.Method, string>>>> = {
   'mirror-box': { blow: 'Mirror down and mount down: blow. Then raise the mirror and blow once more. No cloth goes in.' },
   'inner-barrel': { blow: 'Drawn out to its longest, facing down: blow round it, so that nothing is carried inward.' },
 };
-const ON_FAMILY: Partial<Record<Family, Partial<Record<Method, string>>>> = {
+const ON_FAMILY: Partial<Record<care.Family, Partial<Record<care.Method, string>>>> = {
   sensor: { blow: 'Mount facing down, the blower’s tip outside the mount: two or three puffs. More only builds static.' },
   mirror: {
     blow: 'Mount facing down, mirror down: short puffs across it. The nozzle never touches.',
@@ -37,5 +35,5 @@ const OFF_GROWTH =
 export function howTo({ method, surface, removes }: Doing): string {
   const wiped = ['damp-wipe', 'solvent-wipe', 'damp-swab'].includes(method);
   if (wiped && removes.includes('fungus-outside')) return OFF_GROWTH;
-  return ON_SURFACE[surface]?.[method] ?? ON_FAMILY[familyOf(surface)]?.[method] ?? methodFacts(method).how;
+  return ON_SURFACE[surface]?.[method] ?? ON_FAMILY[care.familyOf(surface)]?.[method] ?? care.methodFacts(method).how;
 }

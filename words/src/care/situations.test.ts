@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import * as care from '../index.js';
-import { checkSituation, SITUATIONS } from './index.js';
+import { care } from '@bright-keeper/core';
+import { readPlan } from './plan.js';
+
+const { checkSituation, SITUATIONS } = care;
 
 describe('the book of situations', () => {
   it.each(SITUATIONS.map((s) => [s.id, s] as const))('%s', (_, situation) => {
-    expect(checkSituation(situation), situation.told).toEqual([]);
+    expect(checkSituation(situation, readPlan), situation.told).toEqual([]);
   });
 
   it('has at least 150 rows, each with a name of its own, told in words, and claiming something', () => {
@@ -48,7 +50,7 @@ describe('the book of situations', () => {
 describe('with a rule switched off', () => {
   it.each(care.RULES.map((r) => r.id))('%s: some row notices', (id) => {
     const rules = care.RULES.filter((r) => r.id !== id);
-    const noticing = SITUATIONS.find((s) => checkSituation(s, rules).length > 0);
+    const noticing = SITUATIONS.find((s) => checkSituation(s, readPlan, rules).length > 0);
     expect(noticing?.id).toBeDefined();
   });
 });

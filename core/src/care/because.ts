@@ -1,0 +1,96 @@
+import type { Material, Tool, ToolRole } from './knowledge/materials.js';
+import type { Soil } from './knowledge/soils.js';
+import type { Surface } from './knowledge/surfaces.js';
+import type { Bar, InsideReach } from './reach.js';
+import type { RuleId } from './rules/index.js';
+
+/** A thing the drawer does not have, or has in no fit state. */
+export type Lack = { thing: Tool | Material } & (
+  | { reason: 'not-in-drawer' }
+  | { reason: 'not-clean' }
+  | { reason: 'kept-for'; role: ToolRole; surface: Surface }
+  /** Every swab on hand is wider than the sensor. */
+  | { reason: 'swab-too-wide' }
+);
+
+/** What an end at the bench says of a surface, whatever else is known of it. */
+export type BenchEnd = { reason: 'film-left' | 'lies-deeper' | 'is-damage' | 'did-not-come-off' | 'shutter-closed-on-it' };
+
+/**
+ * Why something is left, cleaned, kept apart, handed over, put off, refused or missing: a code with its facts, so
+ * that it can be kept and sent. The sentence is made in `words`, which has one for every code.
+ */
+export type Because =
+  | { reason: 'nothing-found' }
+  /** So much of it is worth a touch where it lies; so little may stay. */
+  | { reason: 'worth-a-touch' | 'little-enough'; soil: Soil; surface: Surface }
+  | { reason: 'after-every-outing' }
+  | { reason: 'behind-stuck-filter' }
+  | { reason: 'damage'; soil: Soil; grave: boolean }
+  /** Telescope mirrors. */
+  | { reason: 'worth-a-wash' | 'washing-costs-silver' }
+  | { reason: 'polishes-out' }
+  | { reason: 'passes'; soil: Soil }
+  | { reason: 'growth'; soil: Soil }
+  | { reason: 'mould-comes-off'; surface: Surface }
+  | { reason: 'sticky-is-removed' | 'sticky-is-aired' }
+  /** It lies inside, and who reaches it there. */
+  | { reason: 'inside'; soil: Soil; reach: InsideReach }
+  | { reason: 'little-inside'; soil: Soil }
+  | { reason: 'thread-lies-open' }
+  | { reason: 'not-reached-from-outside'; surface: Surface; reach: InsideReach }
+  | { reason: 'corrosion-goes-deep' }
+  | { reason: 'chamber-needs-a-workshop' | 'chamber-out-of-the-light' }
+  | { reason: 'where-no-cloth-reaches' }
+  | { reason: 'workshop-opens'; bar: Bar }
+  | { reason: 'rule'; rule: RuleId; surface: Surface }
+  | { reason: 'until-the-drawer-has'; lack: Lack }
+  | { reason: 'no-gentle-way' }
+  | { reason: 'finder-comes-with-it' }
+  | Lack
+  | BenchEnd
+  /** Kept by an earlier version of the program, which did not say why in a way that can still be told. */
+  | { reason: 'decided-then' };
+
+export type BecauseCode = Because['reason'];
+
+/** Every code, once. */
+export const BECAUSE_CODES = Object.keys({
+  'nothing-found': true,
+  'worth-a-touch': true,
+  'little-enough': true,
+  'after-every-outing': true,
+  'behind-stuck-filter': true,
+  'damage': true,
+  'worth-a-wash': true,
+  'washing-costs-silver': true,
+  'polishes-out': true,
+  'passes': true,
+  'growth': true,
+  'mould-comes-off': true,
+  'sticky-is-removed': true,
+  'sticky-is-aired': true,
+  'inside': true,
+  'little-inside': true,
+  'thread-lies-open': true,
+  'not-reached-from-outside': true,
+  'corrosion-goes-deep': true,
+  'chamber-needs-a-workshop': true,
+  'chamber-out-of-the-light': true,
+  'where-no-cloth-reaches': true,
+  'workshop-opens': true,
+  'rule': true,
+  'not-in-drawer': true,
+  'not-clean': true,
+  'kept-for': true,
+  'swab-too-wide': true,
+  'until-the-drawer-has': true,
+  'no-gentle-way': true,
+  'finder-comes-with-it': true,
+  'film-left': true,
+  'lies-deeper': true,
+  'is-damage': true,
+  'did-not-come-off': true,
+  'shutter-closed-on-it': true,
+  'decided-then': true,
+} satisfies Record<BecauseCode, true>) as BecauseCode[];

@@ -1,0 +1,18 @@
+import type { AssessReason } from '../fungus/assess.js';
+import type { DesiccantKind } from './desiccants.js';
+
+/** How fungus threatens: expected now, rising, left over from a damp season, or a log too thin to call it safe. */
+export const FUNGUS_THREATS = ['expected', 'rising', 'long-damp', 'thin-log'] as const;
+export type FungusThreat = (typeof FUNGUS_THREATS)[number];
+
+/** What wants the keeper about a place or a hygrometer, as a cause with its facts; the sentences are made in `words`. */
+export type AlertFacts =
+  | { cause: 'fungus'; threat: FungusThreat; because: AssessReason | null }
+  /** The day's mean lies above the band, or has been far below it for long. */
+  | { cause: 'damp'; highPct: number }
+  | { cause: 'too-dry' }
+  | { cause: 'gel-spent'; daysLeft: number; kind: DesiccantKind; massG: number; left: number; knownFrom: 'measured' | 'reckoned' | 'indicator' }
+  /** Forgotten in a bag: the first of them, and what they are called. */
+  | { cause: 'too-closed'; itemId: string; names: string[] }
+  | { cause: 'silent'; deviceId: string; name: string };
+export type AlertCause = AlertFacts['cause'];

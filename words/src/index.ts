@@ -1,0 +1,17 @@
+export { clockJumpWords } from './air.js';
+export { becauseWords, reachWords, ruleWords } from './care/because.js';
+export { barWords } from './care/bars.js';
+export { gentleWords } from './care/gentle.js';
+export { howTo } from './care/howTo.js';
+export { lineWords } from './care/lines.js';
+export { beforeOpening, closingWords, DEPTH_NAMES, openingWords, type SayMoney } from './care/opening.js';
+export { choiceWords, lookWords, type LookWords, readPlan, summaryWords } from './care/plan.js';
+export { whyAct, whyLeave } from './care/soilReasons.js';
+export { assessWords, roughDays } from './fungus/assessment.js';
+export { warningWords } from './fungus/warning.js';
+export { money } from './money.js';
+export { dueWords } from './schedule/due.js';
+export { alertWords, type AlertWords } from './storage/alerts.js';
+export { homeWords } from './storage/home.js';
+export { timerWords } from './storage/timer.js';
+export { capital, count } from './text.js';

@@ -1,0 +1,55 @@
+import { storage } from '@bright-keeper/core';
+import { assessWords } from '../fungus/assessment.js';
+import { count } from '../text.js';
+
+/** What one reads of an alert: what it is, why, and what its one action is called. */
+export type AlertWords = { title: string; why: string; action: string };
+
+const THREATS: Record<storage.FungusThreat, string> = {
+  expected: 'Fungus is to be expected',
+  rising: 'Fungus risk is rising',
+  'long-damp': 'It has been damp for long',
+  'thin-log': 'Its log is too thin to call it safe',
+};
+
+const gelTitle = (daysLeft: number): string =>
+  daysLeft <= 0 ? 'The desiccant is spent' : `The desiccant is spent in ${count(daysLeft, 'day', 'days')}`;
+
+export function alertWords(alert: storage.AlertFacts): AlertWords {
+  switch (alert.cause) {
+    case 'fungus':
+      return {
+        title: THREATS[alert.threat],
+        why: alert.because ? assessWords(alert.because) : '',
+        action: alert.threat === 'thin-log' ? 'Read it more often' : 'What would help?',
+      };
+    case 'damp':
+      return { title: `Damper than ${alert.highPct} %`, why: 'The mean of the day has been above its band.', action: 'What would help?' };
+    case 'too-dry':
+      return {
+        title: `Drier than ${storage.TOO_DRY_PCT} % for long`,
+        why: 'Lubricants thicken, leather and cement dry out.',
+        action: 'Open the place',
+      };
+    case 'gel-spent':
+      return {
+        title: gelTitle(alert.daysLeft),
+        why: `${alert.massG} g of ${storage.DESICCANTS[alert.kind].name}, ${Math.round(alert.left * 100)} % of its strength left (${alert.knownFrom}).`,
+        action: 'Dry it again',
+      };
+    case 'too-closed':
+      return {
+        title: alert.names.length === 1 ? `${alert.names[0]} wants air` : `${alert.names.length} things want air`,
+        why: `${alert.names.join(', ')}: longer than ${storage.CLOSED_FOR_LONG_DAYS} days shut in. Trapped damp feeds fungus, and rubbery finishes turn sticky.`,
+        action: 'Take it out',
+      };
+    case 'silent':
+      return {
+        title: `${alert.name} is silent`,
+        why: 'It has not been heard for longer than it should: look at its battery and its network.',
+        action: 'See the hygrometer',
+      };
+    default:
+      return alert satisfies never;
+  }
+}

@@ -1,0 +1,23 @@
+import { storage } from '@bright-keeper/core';
+
+/** Why a place suits a thing. */
+export function homeWords(reason: storage.HomeReason): string {
+  switch (reason.says) {
+    case 'air':
+      return `${reason.meanPct.toFixed(0)} % on average, below ${reason.below90Pct.toFixed(0)} % nine days in ten.`;
+    case 'never-measured':
+      return 'Nothing was measured there yet: put a hygrometer in it.';
+    case 'wants-air-and-has-it':
+      return 'Its rubbery finish wants air, and gets it there.';
+    case 'wants-air-open-often':
+      return 'Its rubbery finish wants air: open the place often.';
+    case 'alone-there':
+      return 'Nothing else lies there: it stays apart until it has been clean for twelve weeks.';
+    case 'room':
+      return `About ${reason.freeL} L are free.`;
+    case 'trade-off':
+      return storage.placeFacts(reason.kind).tradeOff;
+    default:
+      return reason satisfies never;
+  }
+}
