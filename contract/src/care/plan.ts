@@ -113,7 +113,14 @@ export const planDocument = Joi.object({
   alsoLook: entries(),
   isolate: entry().allow(null).required(),
   missing: Joi.array()
-    .items(lack.append({ tool: oneOf(care.TOOL_IDS), material: oneOf(care.MATERIAL_IDS), for: Joi.array().items(surface()).required(), substitute: thing() }))
+    .items(
+      lack.append({
+        tool: oneOf(care.TOOL_IDS),
+        material: oneOf(care.MATERIAL_IDS),
+        for: Joi.array().items(surface()).required(),
+        substitute: thing(),
+      }),
+    )
     .required(),
   cautions: Joi.array()
     .items(Joi.object({ hazard: oneOf(Object.keys(care.HAZARDS)).required(), before: Joi.string().required() }))

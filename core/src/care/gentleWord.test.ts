@@ -9,7 +9,11 @@ describe('the gentle word', () => {
     expect(gentleWord({ touches: 2, withoutEvidence: 2, peers: [] })).toEqual({ word: 'for-no-more-than-a-trace', times: 2 });
   });
   it('is said at twice the touches of its peers, naming both', () => {
-    expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [2, 3, 4] })).toEqual({ word: 'more-than-its-peers', touches: 12, usual: 3 });
+    expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [2, 3, 4] })).toEqual({
+      word: 'more-than-its-peers',
+      touches: 12,
+      usual: 3,
+    });
   });
   it('compares with three peers at least, and with none when it is touched seldom', () => {
     expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [1, 1] })).toBeNull();

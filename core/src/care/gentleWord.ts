@@ -22,7 +22,8 @@ const median = (values: readonly number[]): number => {
 };
 
 /** What is said of a surface: touched for nothing, or far more often than its peers usually are. */
-export type GentleWord = { word: 'for-no-more-than-a-trace'; times: number } | { word: 'more-than-its-peers'; touches: number; usual: number };
+export type GentleWord =
+  { word: 'for-no-more-than-a-trace'; times: number } | { word: 'more-than-its-peers'; touches: number; usual: number };
 
 /**
  * A gentle word when a surface is cleaned without evidence or far more often than its peers; null when there is

@@ -59,13 +59,7 @@ export {
   type OpeningReason,
 } from './opening.js';
 export { remakePlan, staleBecause, type StaleBecause } from './remake.js';
-export {
-  closingOrder,
-  nextToClose,
-  planExposedFace,
-  type TeardownPhase,
-  type TeardownStage,
-} from './teardown.js';
+export { closingOrder, nextToClose, planExposedFace, type TeardownPhase, type TeardownStage } from './teardown.js';
 export { carriedHome } from './outdoors.js';
 export { checkSituation, type Read, requestOf, SITUATIONS, type Situation } from './situations/index.js';
 export { swabOnHand } from './onHand.js';

@@ -39,7 +39,8 @@ export function takenFor(id: Tool | Material, surface: Surface, context: Context
 /** Why a thing cannot be used here: it is not in the drawer, or lies there in no fit state. */
 export function lackOf(id: Tool | Material, surface: Surface, context: Context): Lack {
   const own = listed(id, context) ?? [];
-  if (id === 'sensor-swab' && own.length > 0 && !own.some((thing) => swabFits(thing, context))) return { thing: id, reason: 'swab-too-wide' };
+  if (id === 'sensor-swab' && own.length > 0 && !own.some((thing) => swabFits(thing, context)))
+    return { thing: id, reason: 'swab-too-wide' };
   const touch = own[0] && mayTouch(own[0], surface);
   if (!touch || touch.ok) return { thing: id, reason: 'not-in-drawer' };
   return touch.reason === 'not-clean' ? { thing: id, reason: 'not-clean' } : { thing: id, reason: 'kept-for', role: touch.role, surface };

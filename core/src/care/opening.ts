@@ -67,8 +67,7 @@ function weigh(question: OpeningQuestion, odds: number, expectedLoss: number | n
   const servicePrice = question.item.traits.servicePrice ?? null;
   const chance: OpeningReason = { says: 'odds', odds };
   if (!grave(question)) return handOverOrAccept(question);
-  if (expectedLoss === null)
-    return { advice: 'open', reasons: [chance, { says: 'write-down-worth' }] };
+  if (expectedLoss === null) return { advice: 'open', reasons: [chance, { says: 'write-down-worth' }] };
   const isMore = servicePrice !== null && servicePrice < expectedLoss;
   return { advice: isMore ? 'service' : 'open', reasons: [chance, { says: 'loss', loss: expectedLoss, servicePrice, isMore }] };
 }

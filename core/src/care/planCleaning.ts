@@ -57,7 +57,9 @@ function bySurface(findings: readonly Finding[]): Map<Surface, Finding[]> {
 
 /** The same thing, lacking for the same reason; what is kept for something else is told surface by surface. */
 const sameLack = (a: Missing, b: Missing): boolean =>
-  a.thing === b.thing && a.reason === b.reason && (a.reason === 'kept-for' ? a.surface : null) === (b.reason === 'kept-for' ? b.surface : null);
+  a.thing === b.thing &&
+  a.reason === b.reason &&
+  (a.reason === 'kept-for' ? a.surface : null) === (b.reason === 'kept-for' ? b.surface : null);
 
 function mergeMissing(all: readonly Missing[]): Missing[] {
   const merged: Missing[] = [];
@@ -78,10 +80,7 @@ function alsoLookOf(surfaces: readonly SurfacePlan[], found: ReadonlyMap<Surface
 /** Each hazard once, before the first step that needs it. */
 function cautionsOf(steps: readonly Step[]): Caution[] {
   const seen = new Map<string, Caution>();
-  for (const step of steps)
-    for (const hazard of step.cautions)
-      if (!seen.has(hazard))
-        seen.set(hazard, { hazard, before: step.id });
+  for (const step of steps) for (const hazard of step.cautions) if (!seen.has(hazard)) seen.set(hazard, { hazard, before: step.id });
   return [...seen.values()];
 }
 

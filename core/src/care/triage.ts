@@ -72,8 +72,7 @@ function triageGrowth({ surface, soil }: Finding): Triage {
 export function triage(finding: Finding, context: Context): Triage {
   const { surface, soil, severity } = finding;
   if (severity === 0) return leave({ reason: 'nothing-found' });
-  if (isBehindStuckFilter(surface, context.traits))
-    return leave({ reason: 'behind-stuck-filter' });
+  if (isBehindStuckFilter(surface, context.traits)) return leave({ reason: 'behind-stuck-filter' });
   if (familyOf(surface) === 'bath') return triageBath(finding);
   const nature = SOILS[soil].nature;
   switch (nature) {

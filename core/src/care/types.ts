@@ -144,7 +144,8 @@ export type Missing = { tool?: Tool; material?: Material; for: Surface[]; substi
 export type Caution = { hazard: HazardId; before: string };
 
 /** A line of what to do before or after the work. */
-export type SaidLine = { line: LineId } | ({ line: 'swab' } & Pick<SwabStrokes, 'widthMm' | 'axis' | 'lanes'>) | { line: 'back-to-the-wind'; caps: boolean };
+export type SaidLine =
+  { line: LineId } | ({ line: 'swab' } & Pick<SwabStrokes, 'widthMm' | 'axis' | 'lanes'>) | { line: 'back-to-the-wind'; caps: boolean };
 
 /** The whole plan in one line. `apart`: the thing is moved away from the rest first. */
 export type Summary = {

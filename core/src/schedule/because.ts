@@ -20,7 +20,7 @@ export type DueBecauseCode = DueBecause['because'];
 export const DUE_CODES = Object.keys({
   'never-looked-at': true,
   'since-on-the-shelf': true,
-  'quarantined': true,
+  quarantined: true,
   'last-look': true,
   'last-clean': true,
   'last-done': true,

@@ -11,7 +11,14 @@ export type AlertFacts =
   /** The day's mean lies above the band, or has been far below it for long. */
   | { cause: 'damp'; highPct: number }
   | { cause: 'too-dry' }
-  | { cause: 'gel-spent'; daysLeft: number; kind: DesiccantKind; massG: number; left: number; knownFrom: 'measured' | 'reckoned' | 'indicator' }
+  | {
+      cause: 'gel-spent';
+      daysLeft: number;
+      kind: DesiccantKind;
+      massG: number;
+      left: number;
+      knownFrom: 'measured' | 'reckoned' | 'indicator';
+    }
   /** Forgotten in a bag: the first of them, and what they are called. */
   | { cause: 'too-closed'; itemId: string; names: string[] }
   | { cause: 'silent'; deviceId: string; name: string };

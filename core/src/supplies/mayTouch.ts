@@ -24,10 +24,7 @@ export type Touch = { ok: true } | { ok: false; reason: 'not-clean' } | { ok: fa
  * May this tool or material touch this surface, by its role and state?
  * A tool's own mark (`role`) counts before the role it is sold for: a glass cloth demoted to the shell stays there.
  */
-export function mayTouch(
-  thing: { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' },
-  surface: Surface,
-): Touch {
+export function mayTouch(thing: { id: Tool | Material; role?: ToolRole; state?: 'clean' | 'dirty' }, surface: Surface): Touch {
   const role = thing.role ?? thingFacts(thing.id).role;
   if (thing.state === 'dirty') return { ok: false, reason: 'not-clean' };
   return ROLES_FOR[familyOf(surface)].includes(role) ? { ok: true } : { ok: false, reason: 'kept-for', role };

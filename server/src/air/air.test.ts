@@ -107,7 +107,7 @@ describe('a device that pushes', () => {
     await push(token, storage.toSenml('x', [first])).expect(200);
     const seen = await get(id);
     expect(seen.latest!.at).toBe(second.at);
-    expect(seen.clockJumps.map((j) => j.detail)).toEqual(['Its clock went back by 10 min.']);
+    expect(seen.clockJumps.map((j) => j.backMin)).toEqual([10]);
   });
 
   it('falls silent after six of its intervals', async () => {

@@ -15,7 +15,12 @@ export const PLAN_DOCUMENT = defineDocument<care.CleaningPlan>({
   makeWhole: ({ steps, ...plan }: KeptPlan) => ({ ...plan, steps: steps.map((s) => ({ ...s, basis: care.methodFacts(s.method).basis })) }),
 });
 
-export const REQUEST_DOCUMENT = defineDocument<care.PlanRequest>({ name: 'cleaning.request', version: 1, schema: planRequest, upgrades: {} });
+export const REQUEST_DOCUMENT = defineDocument<care.PlanRequest>({
+  name: 'cleaning.request',
+  version: 1,
+  schema: planRequest,
+  upgrades: {},
+});
 export const EVENTS_DOCUMENT = defineDocument<care.BenchEvent[]>({
   name: 'cleaning.events',
   version: 1,

@@ -43,7 +43,9 @@ function retold({ reason: _, ...entry }: OldEntry, now: readonly Told[] = []): u
   return { ...(same ?? { reason: 'decided-then' }), ...entry };
 }
 
+/** The first programs knew no work on sensors. */
 const withoutTexts = ({ basis: _, look, schoolNotes = [], ...step }: OldStep) => ({
+  sensor: null,
   ...step,
   look: look && { asks: look.asks },
   schoolNotes: schoolNotes.map(({ school, followed, others }) => ({ school, followed, others: others.map(({ choice }) => ({ choice })) })),
@@ -67,7 +69,11 @@ export function planFromV1({ plan, request }: PlanV1): KeptPlan {
     alsoLook: plan.alsoLook.map(({ reason: _, ...l }) => ({ ...l, reason: 'finder-comes-with-it' })),
     isolate: plan.isolate && retold(plan.isolate, now?.isolate ? [now.isolate] : []),
     missing: plan.missing.map(({ tool, material, for: surfaces, substitute }) => {
-      const lack = { thing: tool ?? material, reason: 'not-in-drawer', ...sameMissing({ ...(tool ? { tool } : {}), ...(material ? { material } : {}), for: surfaces }) };
+      const lack = {
+        thing: tool ?? material,
+        reason: 'not-in-drawer',
+        ...sameMissing({ ...(tool ? { tool } : {}), ...(material ? { material } : {}), for: surfaces }),
+      };
       return { ...lack, ...(tool ? { tool } : { material }), for: surfaces, ...(substitute ? { substitute } : {}) };
     }),
     cautions: plan.cautions.map(({ hazard, before }) => ({ hazard, before })),

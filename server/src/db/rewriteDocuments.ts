@@ -10,13 +10,19 @@ export async function rewriteOldDocuments(db: Pick<Db, 'execute'>, columns: read
   let rewritten = 0;
   for (const { table, column, key, kind } of columns) {
     const [tableName, columnName] = [sql.identifier(table), sql.identifier(column)];
-    const keys = sql.join(key.map((k) => sql.identifier(k)), sql`, `);
+    const keys = sql.join(
+      key.map((k) => sql.identifier(k)),
+      sql`, `,
+    );
     const { rows } = (await db.execute(
       sql`select ${keys}, ${columnName} as document from ${tableName} where (${columnName}->>'v')::int < ${kind.version}`,
     )) as unknown as { rows: Record<string, unknown>[] };
     for (const row of rows) {
       const now = JSON.stringify(keptDocument(kind, readDocument(kind, row.document)));
-      const here = sql.join(key.map((k) => sql`${sql.identifier(k)} = ${row[k]}`), sql` and `);
+      const here = sql.join(
+        key.map((k) => sql`${sql.identifier(k)} = ${row[k]}`),
+        sql` and `,
+      );
       await db.execute(sql`update ${tableName} set ${columnName} = ${now}::jsonb where ${here}`);
     }
     rewritten += rows.length;

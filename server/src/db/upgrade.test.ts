@@ -1,126 +1,164 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { care } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
+import { becauseWords, dueWords, readPlan } from '@bright-keeper/words';
+import { drizzle } from 'drizzle-orm/pglite';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { BECAUSE_DOCUMENT } from '../gear/gear.documents.js';
 import { MIGRATIONS } from '../paths.js';
+import { DUE_DOCUMENT } from '../schedule/schedule.documents.js';
+import { PLAN_DOCUMENT } from '../care/care.documents.js';
+import { readDocument, type DocumentKind } from './document.js';
+import { DOCUMENTS } from './documents.js';
+import { rewriteOldDocuments } from './rewriteDocuments.js';
 
-const BEFORE = ['0000_first-light', '0001_drawer', '0002_places-and-bench', '0003_air-and-timers'];
-const AFTER = '0004_judgement';
-const ITEM = '00000000-0000-7000-8000-000000000001';
-const CLEANING = '00000000-0000-7000-8000-000000000002';
+/** Rows of the demo household as the program of each schema wrote them; the last of its line before the next schema came. */
+const FIXTURES = join(import.meta.dirname, 'fixtures');
+const SCHEMAS = readdirSync(MIGRATIONS)
+  .filter((f) => f.endsWith('.sql'))
+  .map((f) => f.replace('.sql', ''))
+  .sort();
 
-let db: PGlite;
-const run = async (name: string): Promise<void> => {
-  const text = readFileSync(join(MIGRATIONS, `${name}.sql`), 'utf8');
-  for (const statement of text.split('--> statement-breakpoint')) await db.exec(statement);
-};
-const one = async <T>(sql: string): Promise<T> => (await db.query<T>(sql)).rows[0]!;
+const KEYS: Record<string, string> = { surface_state: 'item_id, surface collate "C"' };
+type Fixture = Record<string, Record<string, unknown>[]>;
+const keyOf = (row: Record<string, unknown>): string => `${String(row.item_id)} ${String(row.surface)}`;
+function fixtureOf(name: string): Fixture {
+  const fixture = JSON.parse(readFileSync(join(FIXTURES, `${name}.json`), 'utf8')) as Fixture;
+  const key = (table: string) => (row: Record<string, unknown>) => (table in KEYS ? keyOf(row) : String(row.id));
+  for (const [table, rows] of Object.entries(fixture)) rows.sort((a, b) => (key(table)(a) < key(table)(b) ? -1 : 1));
+  return fixture;
+}
 
-/** A plan as the program wrote it before the upgrade: its steps did not name the things they take. */
-const OLD_PLAN = {
-  steps: [
-    {
-      id: 'front-glass/1/blow',
-      surface: 'front-glass',
-      method: 'blow',
-      level: 1,
-      pass: 1,
-      removes: [],
-      tool: 'bulb-blower',
-      uses: [],
-      contact: false,
-      tries: 2,
-      look: { asks: 'clean' },
-      completes: null,
-      onNoChange: 'climb',
-      sensor: null,
-      cautions: [],
-    },
-    {
-      id: 'front-glass/1/damp-wipe',
-      surface: 'front-glass',
-      method: 'damp-wipe',
-      level: 4,
-      pass: 1,
-      removes: ['fingerprint'],
-      tool: null,
-      uses: [
-        { material: 'lens-fluid', amount: { quantity: 4, unit: 'drop' } },
-        { material: 'lens-tissue', amount: { quantity: 2, unit: 'sheet' } },
-      ],
-      contact: true,
-      tries: 2,
-      look: { asks: 'clean' },
-      completes: null,
-      onNoChange: 'climb',
-      sensor: null,
-      cautions: [],
-    },
-  ],
-  refused: [],
-  deferred: [],
-};
+async function migrate(db: PGlite, names: readonly string[]): Promise<void> {
+  for (const name of names)
+    for (const statement of readFileSync(join(MIGRATIONS, `${name}.sql`), 'utf8').split('--> statement-breakpoint'))
+      await db.exec(statement);
+}
 
-beforeAll(async () => {
-  db = await PGlite.create();
-  for (const name of BEFORE) await run(name);
-  const now = '2026-03-01T10:00:00Z';
-  await db.query(
-    `insert into item (id, name, kind, traits, notes, status, created_at, updated_at) values ($1, 'Old one', 'lens', $2, '', 'in-use', $3, $3)`,
-    [ITEM, { coated: false, filterFitted: true }, now],
-  );
-  await db.query(`insert into settings (id, schools, time_zone, currency) values (1, $1, 'UTC', 'EUR')`, [
-    { ...care.DEFAULT_SCHOOLS, mirror: 'air-only' },
-  ]);
-  await db.query(
-    `insert into supply (id, thing, role, state, stock, note, created_at) values ($1, 'lens-fluid', 'any', 'clean', 100, '', $2)`,
-    [CLEANING, now],
-  );
-  await db.query(
-    `insert into cleaning (id, item_id, request, plan, events, chosen_schools, started_at) values ($1, $2, $3, $4, '[]', $5, $6)`,
-    [
-      CLEANING,
-      ITEM,
-      { item: { kind: 'lens', traits: { coated: true } }, place: 'home', findings: [], schools: { mirror: 'air-only' } },
-      OLD_PLAN,
-      { mirror: 'air-only' },
-      now,
-    ],
-  );
-  await run(AFTER);
-}, 60_000);
-afterAll(() => db.close());
+async function fill(db: PGlite, fixture: Fixture): Promise<void> {
+  for (const [table, rows] of Object.entries(fixture))
+    await db.query(`insert into "${table}" select * from json_populate_recordset(null::"${table}", $1)`, [JSON.stringify(rows)]);
+}
 
-describe('a household kept by the earlier program', () => {
-  it('has coatings where it had coated or not', async () => {
-    expect((await one<{ traits: object }>('select traits from item')).traits).toEqual({ coating: 'none', filterFitted: true });
-    const { request } = await one<{ request: care.PlanRequest }>('select request from cleaning');
-    expect(request.item.traits).toEqual({ coating: 'multi' });
+/** Four words in a row: a sentence, and not an id. */
+const SENTENCE = /[A-Za-z’]+ [a-z’]+ [a-z’]+ [a-z’]+/;
+
+describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
+  let db: PGlite;
+  const fixture = fixtureOf(name);
+  const all = async <T>(sql: string): Promise<T[]> => (await db.query<T>(sql)).rows;
+  const documents = async <T>(kind: DocumentKind<T>, table: string, column: string): Promise<T[]> =>
+    (await all<{ document: unknown }>(`select "${column}" as document from "${table}" order by ${KEYS[table] ?? 'id'}`)).map((row) =>
+      readDocument(kind, row.document),
+    );
+
+  beforeAll(async () => {
+    db = await PGlite.create();
+    const at = SCHEMAS.indexOf(name);
+    await migrate(db, SCHEMAS.slice(0, at + 1));
+    await fill(db, fixture);
+    await migrate(db, SCHEMAS.slice(at + 1));
+    expect(await rewriteOldDocuments(drizzle(db), DOCUMENTS)).toBeGreaterThan(0);
+  }, 60_000);
+  afterAll(() => db.close());
+
+  it.each(DOCUMENTS.map((d) => [`${d.table}.${d.column}`, d] as const))('can be read whole: %s', async (_, { table, column, kind }) => {
+    const read = await documents(kind, table, column);
+    expect(read.length).toBe((fixture[table] ?? []).length);
   });
 
-  it('goes on with the mirror’s usual school, everywhere it was kept', async () => {
-    const { schools } = await one<{ schools: care.Schools }>('select schools from settings');
-    const { request, chosen } = await one<{ request: care.PlanRequest; chosen: object }>(
-      'select request, chosen_schools as chosen from cleaning',
+  it('has nothing left to rewrite, and no sentence in what the program itself wrote', async () => {
+    expect(await rewriteOldDocuments(drizzle(db), DOCUMENTS)).toBe(0);
+    for (const { table, column } of DOCUMENTS.filter((d) => d.column !== 'stages' && d.column !== 'answers'))
+      for (const { text } of await all<{ text: string }>(`select "${column}"::text as text from "${table}"`))
+        expect(SENTENCE.exec(text)?.[0], `${table}.${column}`).toBeUndefined();
+  });
+
+  it('keeps why each surface has its verdict', async () => {
+    const before = fixture.surface_state!;
+    const codes = await documents(BECAUSE_DOCUMENT, 'surface_state', 'because');
+    expect(codes.map((b) => becauseWords(b)).every((words) => words.length > 0)).toBe(true);
+    // A sentence that has been reworded since is told in its new words; those of the last schema are as they were.
+    if (name === SCHEMAS.at(-2)) expect(codes.map((b) => becauseWords(b))).toEqual(before.map((row) => row.reason));
+    const undecided = before.filter((_, i) => codes[i]!.reason === 'decided-then');
+    expect(undecided.map((row) => `${String(row.surface)}: ${String(row.reason)}`)).toEqual([]);
+  });
+
+  it('keeps why each task falls due, to the word', async () => {
+    const codes = await documents<schedule.DueBecause[]>(DUE_DOCUMENT, 'due_task', 'because');
+    expect(codes.map(dueWords)).toEqual(fixture.due_task!.map((row) => row.reason));
+  });
+
+  it('keeps every plan: its steps in their order with what they take, and a reason for all the rest', async () => {
+    const plans = await documents(PLAN_DOCUMENT, 'cleaning', 'plan');
+    const before = fixture.cleaning!.map((row) => row.plan as care.CleaningPlan);
+    expect(plans.map((p) => p.steps.map((s) => s.id))).toEqual(before.map((p) => p.steps.map((s) => s.id)));
+    for (const plan of plans) {
+      expect(readPlan(plan)).not.toMatch(/undefined|\[object/);
+      for (const step of plan.steps)
+        expect(step.takes.map((t) => t.id)).toEqual([step.tool, ...step.uses.map((u) => u.material)].filter(Boolean));
+      expect(plan.steps.every((s) => s.basis.kind.length > 0)).toBe(true);
+    }
+  });
+
+  it('stands at the bench where it stood', async () => {
+    const [row] = await all<{ plan: unknown; events: { data: care.BenchEvent[] } }>('select plan, events from cleaning order by id');
+    const plan = readDocument(PLAN_DOCUMENT, row!.plan);
+    const state = care.benchState(plan, row!.events.data);
+    expect(state.phase).toBe('close');
+    const [first] = plan.steps;
+    expect(care.benchState(plan, [{ type: 'ready' }]).step?.id).toBe(first!.id);
+  });
+});
+
+describe('a household kept by the first programs', () => {
+  let db: PGlite;
+  const now = '2026-03-01T10:00:00Z';
+  const one = async <T>(sql: string): Promise<T> => (await db.query<T>(sql)).rows[0]!;
+  beforeAll(async () => {
+    db = await PGlite.create();
+    await migrate(db, SCHEMAS.slice(0, 4));
+    const schools = { ...care.DEFAULT_SCHOOLS, mirror: 'air-only' };
+    await db.query(
+      `insert into item (id, name, kind, traits, notes, status, created_at, updated_at) values ($1, 'Old one', 'lens', $2, '', 'in-use', $3, $3)`,
+      ['00000000-0000-7000-8000-000000000001', { coated: false, filterFitted: true }, now],
     );
-    expect([schools.mirror, request.schools?.mirror, chosen]).toEqual(['air-and-brush', 'air-and-brush', { mirror: 'air-and-brush' }]);
+    await db.query(`insert into settings (id, schools, time_zone, currency) values (1, $1, 'UTC', 'EUR')`, [schools]);
+    await db.query(
+      `insert into supply (id, thing, role, state, stock, note, created_at) values ($1, 'lens-fluid', 'any', 'clean', 100, '', $2)`,
+      ['00000000-0000-7000-8000-000000000002', now],
+    );
+    await db.query(`insert into timer (id, label, started_at, ends_at) values ($1, 'A middling zoom warms in its padded bag', $2, $2)`, [
+      '00000000-0000-7000-8000-000000000003',
+      now,
+    ]);
+    await db.query(`insert into climate_event (id, at, data) values ($1, $2, $3)`, [
+      '00000000-0000-7000-8000-000000000004',
+      now,
+      { kind: 'clock-jump', detail: 'Its clock went back by 12 min.' },
+    ]);
+    await migrate(db, SCHEMAS.slice(4));
+  }, 60_000);
+  afterAll(() => db.close());
+
+  it('has coatings where it had coated or not', async () => {
+    expect((await one<{ traits: { data: object } }>('select traits from item')).traits.data).toEqual({
+      coating: 'none',
+      filterFitted: true,
+    });
+  });
+
+  it('goes on with the mirror’s usual school', async () => {
+    expect((await one<{ schools: { data: care.Schools } }>('select schools from settings')).schools.data.mirror).toBe('air-and-brush');
   });
 
   it('keeps to its drawer as before', async () => {
     expect(await one('select drawer_is_all from settings')).toEqual({ drawer_is_all: true });
   });
 
-  it('stands at the bench where it stood: the open plan is read, its steps in their order and with what they take', async () => {
-    const { plan } = await one<{ plan: care.CleaningPlan }>('select plan from cleaning');
-    expect(plan.steps.map((s) => s.takes)).toEqual([[{ id: 'bulb-blower' }], [{ id: 'lens-fluid' }, { id: 'lens-tissue' }]]);
-    expect([plan.openings, plan.alsoLook, plan.worthIt]).toEqual([[], [], []]);
-    const [blow] = plan.steps.map((s) => s.id) as [string];
-    const state = care.benchState(plan, [
-      { type: 'ready' },
-      { type: 'done', step: blow },
-      { type: 'answer', step: blow, answer: 'no-change' },
-    ]);
-    expect(state.step?.method).toBe('damp-wipe');
+  it('knows what is waited for, and by how much a clock went back', async () => {
+    expect(await one('select size, wrapping from timer')).toEqual({ size: 'mid-lens', wrapping: 'padded-bag' });
+    expect(await one('select data from climate_event')).toEqual({ data: { kind: 'clock-jump', backMin: 12 } });
   });
 });

@@ -30,7 +30,11 @@ export function becauseFromV1({ text, verdict, surface, findings, kind, traits, 
   const end = BENCH_ENDS.find(([words]) => text.startsWith(words));
   if (end) return { reason: end[1] };
   if (!(kind in care.KINDS) || !findings.every((f) => f.soil in care.SOILS)) return { reason: 'decided-then' };
-  const now = inspection.assessSurface({ kind, traits }, findings.map((f) => ({ ...f, surface })), schools ?? undefined);
+  const now = inspection.assessSurface(
+    { kind, traits },
+    findings.map((f) => ({ ...f, surface })),
+    schools ?? undefined,
+  );
   return now.verdict === verdict ? now.because : { reason: 'decided-then' };
 }
 

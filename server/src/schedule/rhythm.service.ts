@@ -119,18 +119,20 @@ export class RhythmService {
     const window = schedule.nextWindow(task, thing.id, today);
     if (schedule.rhythm(task).doneBy === 'mark') return this.fromWindow(window, task, { because: 'since-on-the-shelf' });
     const { windowDays } = schedule.rhythm(task);
-    return this.fromWindow(
-      { ...window, earliest: today, due: today, latest: schedule.addDays(today, windowDays) },
-      task,
-      { because: 'never-looked-at' },
-    );
+    return this.fromWindow({ ...window, earliest: today, due: today, latest: schedule.addDays(today, windowDays) }, task, {
+      because: 'never-looked-at',
+    });
   }
 
   private row(itemId: string, task: schedule.TaskId, lastDone: schedule.Day, because: schedule.DueBecause) {
     return this.fromWindow(schedule.nextWindow(task, itemId, lastDone), task, because);
   }
 
-  private fromWindow({ subjectId, earliest, due, latest, minutes }: schedule.DueWindow, task: schedule.TaskId, because: schedule.DueBecause) {
+  private fromWindow(
+    { subjectId, earliest, due, latest, minutes }: schedule.DueWindow,
+    task: schedule.TaskId,
+    because: schedule.DueBecause,
+  ) {
     return { id: this.ids.next(), itemId: subjectId, task, earliest, due, latest, minutes, because: [because] };
   }
 }

@@ -20,10 +20,8 @@ const SENTENCES: readonly [string, schedule.DueBecause][] = [
 const SHARED = /It shared a place with (.+), which went into quarantine\./;
 const LEFT = /Left in the field: ([^.]*)\./g;
 
-function surfacesNamed(names: string): care.Surface[] {
-  const wanted = names.split(', ');
-  return care.SURFACE_IDS.filter((s) => wanted.includes(care.SURFACES[s].name));
-}
+const surfacesNamed = (names: string): care.Surface[] =>
+  names.split(', ').flatMap((name) => care.SURFACE_IDS.find((s) => care.SURFACES[s].name === name) ?? []);
 
 /** From sentences to their codes; a sentence nobody knows any more is told as counted from when it was last done. */
 export function dueBecauseFromV1({ text }: DueV1): schedule.DueBecause[] {

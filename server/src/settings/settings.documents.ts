@@ -3,4 +3,9 @@ import type { care } from '@bright-keeper/core';
 import { defineDocument } from '../db/document.js';
 
 /** The schools the keeper follows; one added since takes its default. */
-export const SCHOOLS_DOCUMENT = defineDocument<Partial<care.Schools>>({ name: 'settings.schools', version: 1, schema: schoolsSchema, upgrades: {} });
+export const SCHOOLS_DOCUMENT = defineDocument<Partial<care.Schools>>({
+  name: 'settings.schools',
+  version: 1,
+  schema: schoolsSchema,
+  upgrades: {},
+});

@@ -154,7 +154,7 @@ describe('a place', () => {
     expect((await today()).alerts).toEqual([]);
     t.clock.set(new Date(START.getTime() + 15 * DAY));
     const alerts = (await today()).alerts.filter((a) => a.cause === 'too-closed');
-    expect(alerts[0]).toMatchObject({ title: 'Forgotten lens wants air', action: { to: `/gear/${id}` } });
+    expect(alerts[0]).toMatchObject({ itemId: id, names: ['Forgotten lens'] });
     expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
   });
 
@@ -274,8 +274,9 @@ describe('a thing', () => {
 
 describe('a wait', () => {
   it('lands on Today until it is over', async () => {
-    const timer = (await t.http.post(routes.timers).send({ size: 'mid-lens', wrapping: 'padded-bag', minutes: 45, itemId: null }).expect(201))
-      .body as Timer;
+    const timer = (
+      await t.http.post(routes.timers).send({ size: 'mid-lens', wrapping: 'padded-bag', minutes: 45, itemId: null }).expect(201)
+    ).body as Timer;
     expect((await today()).timers).toEqual([timer]);
     expect(Date.parse(timer.endsAt) - Date.parse(timer.startedAt)).toBe(45 * 60_000);
     await t.http.delete(routes.timer(timer.id)).expect(204);

@@ -51,8 +51,7 @@ const SAYINGS: Saying = {
   'sticky-is-removed': () => 'Your school removes it: about 20 minutes a pass, several passes; the lettering goes, the bare shell stays.',
   'sticky-is-aired': () =>
     'Air it, open on a shelf, for two to twelve months: it often stops, may stay a little tacky, and the old look does not return. Shut away, it turns again. The lettering stays.',
-  inside: ({ soil, reach }) =>
-    `${soil === 'internal-dust' ? 'So much dust inside may cost contrast.' : whyOf(soil)} ${reachWords(reach)}`,
+  inside: ({ soil, reach }) => `${soil === 'internal-dust' ? 'So much dust inside may cost contrast.' : whyOf(soil)} ${reachWords(reach)}`,
   'little-inside': ({ soil }) => LITTLE_INSIDE[soil] ?? whyOf(soil),
   'thread-lies-open': () => reachWords({ by: 'open-thread' }),
   'not-reached-from-outside': ({ surface, reach }) => `The ${surfaceName(surface)} is not reached from outside. ${reachWords(reach)}`,
@@ -64,7 +63,8 @@ const SAYINGS: Saying = {
   rule: ({ rule, surface }) => ruleWords(rule, surface),
   'not-in-drawer': ({ thing }) => `No ${care.thingName(thing)} in the drawer.`,
   'not-clean': ({ thing }) => `The ${care.thingName(thing)} is not clean: wash it or take a fresh one.`,
-  'kept-for': ({ thing, role, surface }) => `The ${care.thingName(thing)} is kept for ${role}; it does not touch the ${surfaceName(surface)}.`,
+  'kept-for': ({ thing, role, surface }) =>
+    `The ${care.thingName(thing)} is kept for ${role}; it does not touch the ${surfaceName(surface)}.`,
   'swab-too-wide': () => 'Every swab in the drawer is wider than this sensor: it would not lie flat.',
   'until-the-drawer-has': ({ lack }) => `Leave it until the drawer has what it needs: ${becauseWords(lack)}`,
   'no-gentle-way': () => 'No gentle way takes this off.',

@@ -4,7 +4,8 @@ const LINES: Record<care.LineId, string> = {
   'still-table': 'A clear, still, dust-free table and a good slanted lamp. Hands washed; gloves if they sweat.',
   'air-over-touched-glass': 'Once more air over the glass you touched, facing down.',
   'seal-the-wipes': 'Seal the used wipes in a bag, throw them out, wash your hands. Keep it apart from the rest.',
-  'dry-open-look-in-two-months': 'Let it dry open. Look at it again in two months: a finish that was removed in part turns again where it is shut away.',
+  'dry-open-look-in-two-months':
+    'Let it dry open. Look at it again in two months: a finish that was removed in part turns again where it is shut away.',
   'hands-off-the-glass': 'Hands off the glass.',
   'switched-off-battery-out': 'Switched off, its battery out.',
   'eyecups-down': 'Fold the eyecups down.',

@@ -36,7 +36,9 @@ export function openingWords(reason: care.OpeningReason, money: SayMoney): strin
     case 'loss': {
       const loss = `On average a spoilt one costs ${money(Math.round(reason.loss))}`;
       if (reason.servicePrice === null) return `${loss}.`;
-      return reason.isMore ? `${loss}; the service asks ${money(reason.servicePrice)}.` : `${loss} against ${money(reason.servicePrice)} for the service.`;
+      return reason.isMore
+        ? `${loss}; the service asks ${money(reason.servicePrice)}.`
+        : `${loss} against ${money(reason.servicePrice)} for the service.`;
     }
     default:
       return reason satisfies never;

@@ -58,7 +58,8 @@ export function lookWords(step: Looked): LookWords | null {
   if (!step.look) return null;
   if (step.look.asks === 'turning') return TURNING;
   const family = care.familyOf(step.surface);
-  const slanted = family === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
+  const slanted =
+    family === 'glass' ? 'A strong light at a slant; turn the item and look at the whole face.' : 'A good lamp from the side.';
   return { lamp: family === 'sensor' ? SENSOR_LAMP : slanted, for: lookedFor(step) };
 }
 
@@ -81,7 +82,7 @@ export function readPlan(plan: care.CleaningPlan): string {
     ...plan.missing,
     ...(plan.isolate ? [plan.isolate] : []),
   ];
-  const looks = plan.steps.flatMap((s) => [howTo(s), lookWords(s)?.for ?? '', lookWords(s)?.lamp ?? '']);
+  const looks = plan.steps.flatMap((s) => [howTo(s), ...Object.values(lookWords(s) ?? {})]);
   const hazards = plan.cautions.map((c) => care.hazardFacts(c.hazard).caution);
   return [
     summaryWords(plan.summary),

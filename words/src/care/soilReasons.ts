@@ -155,7 +155,8 @@ const REASONS: Partial<Record<care.Soil, Reasons>> = {
   },
 };
 
-const reasonFor = (soil: care.Soil, surface: care.Surface): Reason | undefined => REASONS[soil]?.on?.[surface] ?? REASONS[soil]?.[care.familyOf(surface)];
+const reasonFor = (soil: care.Soil, surface: care.Surface): Reason | undefined =>
+  REASONS[soil]?.on?.[surface] ?? REASONS[soil]?.[care.familyOf(surface)];
 
 /** Why this soil is worth a touch on this surface. */
 export const whyAct = (soil: care.Soil, surface: care.Surface): string => reasonFor(soil, surface)?.act ?? care.soilFacts(soil).why;

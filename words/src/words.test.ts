@@ -1,0 +1,226 @@
+import { care, fungus, schedule, storage } from '@bright-keeper/core';
+import { describe, expect, it } from 'vitest';
+import {
+  alertWords,
+  assessWords,
+  barWords,
+  becauseWords,
+  beforeOpening,
+  clockJumpWords,
+  closingWords,
+  dueWords,
+  gentleWords,
+  homeWords,
+  lookWords,
+  money,
+  openingWords,
+  readPlan,
+  ruleWords,
+  summaryWords,
+  timerWords,
+  warningWords,
+} from './index.js';
+
+/** A sentence as one reads it: it begins with a capital or a figure, ends with a stop, and no fact is missing in it. */
+const SENTENCE = /^[A-Z0-9“][\s\S]*[.?!)]$/;
+const HOLES = /undefined|null|NaN|\[object|\{|\}| {2}/;
+const reads = (text: string, what: string) => {
+  expect(text, what).toMatch(SENTENCE);
+  expect(text, what).not.toMatch(HOLES);
+};
+
+/** Facts enough for every code: what a code does not need, it does not read. */
+const EVERY_FACT = {
+  soil: 'haze',
+  surface: 'front-glass',
+  grave: true,
+  reach: { by: 'owner', rings: ['front-group'] },
+  bar: 'flash',
+  rule: 'fog-is-left',
+  thing: 'glass-cloth',
+  role: 'shell',
+  lack: { thing: 'glass-cloth', reason: 'not-clean' },
+} as const;
+
+describe('reasons', () => {
+  it.each(care.BECAUSE_CODES)('there is a sentence for %s', (reason) => {
+    reads(becauseWords({ ...EVERY_FACT, reason } as care.Because), reason);
+  });
+
+  it('tells every verdict over every thing, surface, soil and severity in a sentence of its own facts', () => {
+    for (const kind of care.ITEM_KINDS) {
+      const context = care.contextOf({ item: { kind, traits: {} }, place: 'home' });
+      for (const surface of care.surfacesOf(kind, {}))
+        for (const soil of care.SOIL_IDS)
+          for (const severity of [1, 2, 3, 4] as const)
+            reads(becauseWords(care.triage({ surface, soil, severity }, context).because), `${kind} ${surface} ${soil} ${severity}`);
+    }
+  });
+
+  it.each(care.RULES.map((r) => r.id))('names the surface wherever the rule %s speaks of one', (rule) => {
+    const words = ruleWords(rule, 'rear-glass');
+    reads(words, rule);
+    const { message } = care.RULES.find((r) => r.id === rule)!;
+    expect(words.includes('rear glass')).toBe(message.includes('{surface}'));
+  });
+
+  it.each(care.BARS)('says why a thing is kept shut: %s', (bar) => reads(barWords(bar), bar));
+});
+
+describe('a plan, read from end to end', () => {
+  it.each(care.SITUATIONS.map((s) => [s.id, s] as const))('has no hole in it: %s', (_, situation) => {
+    expect(readPlan(care.planCleaning(care.requestOf(situation)))).not.toMatch(HOLES);
+  });
+
+  it('says in one line what it comes to', () => {
+    expect(summaryWords({ says: 'clean', apart: false, surfaces: 1 })).toMatch(/^One surface to clean/);
+    expect(summaryWords({ says: 'clean', apart: false, surfaces: 3 })).toMatch(/^3 surfaces to clean/);
+    expect(summaryWords({ says: 'hand-over', apart: true, surfaces: 0 })).toMatch(/^Move it away from the rest\. Hand it over/);
+    expect(summaryWords({ says: 'leave', apart: false, surfaces: 0 })).toMatch(/^Leave it/);
+  });
+
+  it.each([
+    ['front-glass', 'clean', /slant/, /Ridges that flash/],
+    ['sensor-cover', 'clean', /test frame/i, /stayed where they were/],
+    ['sensor-cover', 'grains', /test frame/i, /never swabbed/],
+    ['barrel', 'clean', /from the side/, /./],
+    ['front-glass', 'turning', /ten times/, /easier/],
+  ] as const)('sends one to look at the %s for %s with the light it wants', (surface, asks, lamp, wanted) => {
+    const look = lookWords({ surface, removes: ['fingerprint'], look: { asks } })!;
+    expect(look.lamp).toMatch(lamp);
+    expect(look.for).toMatch(wanted);
+  });
+  it('sends nobody to look where nothing is judged', () => {
+    expect(lookWords({ surface: 'front-glass', removes: [], look: null })).toBeNull();
+  });
+});
+
+describe('opening', () => {
+  const euro = (sum: number) => money(sum, 'EUR');
+  it.each<[care.OpeningReason, RegExp]>([
+    [{ says: 'barred', bar: 'radioactive' }, /never opened or ground/],
+    [{ says: 'deeper' }, /one ring is where the owner stops/],
+    [{ says: 'filter-first' }, /Free the filter first/],
+    [{ says: 'ask-a-price' }, /Ask a workshop/],
+    [{ says: 'write-down-worth' }, /Write down/],
+    [{ says: 'damage', soil: 'fine-scratch' }, /./],
+    [{ says: 'hardly-shows', soil: 'haze' }, /This little haze/],
+    [{ says: 'service-is-less', servicePrice: 90, value: 200, keepApart: false }, /for €90 is less than the €200/],
+    [{ says: 'service-is-more', servicePrice: 90, value: 40, keepApart: true }, /more than the €40 .* apart from the rest for good/],
+    [{ says: 'odds', odds: 0.85 }, /^9 in 10/],
+    [{ says: 'loss', loss: 30.4, servicePrice: null, isMore: false }, /costs €30\.$/],
+    [{ says: 'loss', loss: 30.4, servicePrice: 90, isMore: false }, /against €90 for the service/],
+    [{ says: 'loss', loss: 270, servicePrice: 90, isMore: true }, /the service asks €90/],
+  ])('%j', (reason, words) => {
+    reads(openingWords(reason, euro), reason.says);
+    expect(openingWords(reason, euro)).toMatch(words);
+  });
+
+  it.each(care.DEPTHS)('says what to have ready before %s', (depth) => {
+    expect(beforeOpening(depth).length).toBeGreaterThan(3);
+    for (const line of beforeOpening(depth)) reads(line, depth);
+  });
+
+  it('says how a stage goes back: its parts, how it sat, how far it turns', () => {
+    const stage = { id: '1', what: 'ring b', parts: 'spring', screws: '3 × 2 mm', turns: 3.5, mark: '', hasPhoto: false, closed: false };
+    expect(closingWords(stage)).toBe('Put back: ring b. spring; 3 × 2 mm. 3.5 turns in.');
+    expect(closingWords({ ...stage, what: 'ring a', parts: '', screws: '', turns: 1, mark: 'Dot at 12 o’clock.' })).toBe(
+      'Put back: ring a. Dot at 12 o’clock. 1 turn in.',
+    );
+  });
+});
+
+describe('touches', () => {
+  it('are spoken of gently, naming surface and number', () => {
+    expect(gentleWords({ word: 'for-no-more-than-a-trace', times: 2 }, 'front-glass')).toMatch(/^Twice in 12 months the front glass/);
+    expect(gentleWords({ word: 'more-than-its-peers', touches: 12, usual: 3 }, 'front-glass')).toMatch(/^12 touches .* had 3\./);
+    expect(gentleWords({ word: 'more-than-its-peers', touches: 12, usual: 2.5 }, 'front-glass')).toMatch(/had 2\.5\./);
+  });
+});
+
+describe('what falls due', () => {
+  it.each(schedule.DUE_CODES)('there is a sentence for %s', (because) => {
+    const facts = { because, happening: 'spray', surfaces: ['barrel'], name: 'Old one' } as unknown as schedule.DueBecause;
+    reads(dueWords([facts]), because);
+  });
+  it('tells several causes one after the other, and does without a name it never kept', () => {
+    const words = dueWords([
+      { because: 'happened-outdoors', happening: 'spray' },
+      { because: 'left-in-the-field', surfaces: ['barrel', 'front-glass'] },
+    ]);
+    expect(words).toMatch(/^Salt spray: .* Left in the field: barrel, front glass\.$/);
+    expect(dueWords([{ because: 'shared-a-place', name: null }])).toMatch(/shared a place with something/);
+  });
+});
+
+describe('air', () => {
+  const gap = { says: 'gap', days: 29 } as const;
+  it.each<[fungus.AssessReason, RegExp]>([
+    [{ says: 'mould-index', index: 0.32, surfaceState: 'soiled-glass' }, /^Mould index 0\.3 of 6 for soiled glass/],
+    [{ says: 'early-warning', dose: 0.41, daysPast: 0 }, /41 % of the way to the point where growth/],
+    [{ says: 'early-warning', dose: 2, daysPast: 9 }, /9 days past the point where growth/],
+    [{ says: 'growth-in', days: 80 }, /growth in 3 months/],
+    [{ ...gap, best: 'watch', worst: 'act' }, /for 29 days in all: at best it is watch, at worst act/],
+    [{ ...gap, best: 'safe', worst: 'safe' }, /changes nothing/],
+  ])('%j', (reason, words) => {
+    reads(assessWords(reason), reason.says);
+    expect(assessWords(reason)).toMatch(words);
+  });
+
+  it.each([
+    [{ dose: 0, daysPast: 0 }, '0 % of the way'],
+    [{ dose: 0.999, daysPast: 0 }, '99 % of the way'],
+    [{ dose: 1, daysPast: 0.4 }, 'at the point today'],
+    [{ dose: 1.4, daysPast: 1 }, '1 day past the point'],
+    [{ dose: 9, daysPast: 400 }, 'more than 90 days past the point'],
+  ])('the early warning at %j is “%s”', (warning, words) => expect(warningWords(warning)).toBe(words));
+
+  const alerts: storage.AlertFacts[] = [
+    ...storage.FUNGUS_THREATS.map((threat) => ({ cause: 'fungus' as const, threat, because: { says: 'growth-in' as const, days: 9 } })),
+    { cause: 'damp', highPct: 60 },
+    { cause: 'too-dry' },
+    { cause: 'gel-spent', daysLeft: 0, kind: 'silica-gel', massG: 200, left: 0, knownFrom: 'measured' },
+    { cause: 'gel-spent', daysLeft: 1, kind: 'rice', massG: 300, left: 0.1, knownFrom: 'reckoned' },
+    { cause: 'too-closed', itemId: '1', names: ['One'] },
+    { cause: 'too-closed', itemId: '1', names: ['One', 'Two'] },
+    { cause: 'silent', deviceId: '1', name: 'Dial' },
+  ];
+  it.each(alerts)('an alert says what, why and what to do: %j', (alert) => {
+    const { title, why, action } = alertWords(alert);
+    reads(why, alert.cause);
+    for (const text of [title, action]) {
+      expect(text).toMatch(/^[A-Z0-9]/);
+      expect(text).not.toMatch(HOLES);
+    }
+  });
+  it('counts the days to spent gel', () => {
+    expect(alertWords(alerts.at(-5)!).title).toBe('The desiccant is spent');
+    expect(alertWords(alerts.at(-4)!).title).toBe('The desiccant is spent in 1 day');
+  });
+
+  it.each<[storage.HomeReason, RegExp]>([
+    [{ says: 'air', meanPct: 44.6, below90Pct: 51 }, /^45 % on average, below 51 %/],
+    [{ says: 'never-measured' }, /put a hygrometer in it/],
+    [{ says: 'wants-air-and-has-it' }, /gets it there/],
+    [{ says: 'wants-air-open-often' }, /open the place often/],
+    [{ says: 'alone-there' }, /stays apart/],
+    [{ says: 'room', freeL: 12 }, /^About 12 L/],
+    [{ says: 'trade-off', kind: 'sealed-box' }, /./],
+  ])('a home is recommended by %j', (reason, words) => expect(homeWords(reason)).toMatch(words));
+
+  it('says what is waited for, and what a clock did', () => {
+    expect(timerWords({ size: 'mid-lens', wrapping: 'padded-bag' })).toBe('A middling zoom warms in its padded bag');
+    expect(timerWords({ size: null, wrapping: 'bare' })).toBe('It warms bare');
+    expect(clockJumpWords(12)).toMatch(/12 min/);
+    expect(clockJumpWords(null)).toMatch(/In the log/);
+  });
+});
+
+describe('money', () => {
+  it.each([
+    [0.21, 'EUR', '€0.21'],
+    [90, 'EUR', '€90'],
+    [1200, 'GBP', '£1,200'],
+    [12.5, 'NOK', 'NOK 12.50'],
+  ])('%d %s is %s', (amount, currency, words) => expect(money(amount, currency).replace(/\u00a0/g, ' ')).toBe(words));
+});
