@@ -34,7 +34,16 @@ export default tseslint.config(
   {
     files: ['words/src/**'],
     rules: forbid(
-      ['@bright-keeper/contract', '@bright-keeper/server', '@bright-keeper/web', '@bright-keeper/demo', 'node:*', 'react*', '@nestjs/*', ...deep],
+      [
+        '@bright-keeper/contract',
+        '@bright-keeper/server',
+        '@bright-keeper/web',
+        '@bright-keeper/demo',
+        'node:*',
+        'react*',
+        '@nestjs/*',
+        ...deep,
+      ],
       'words knows core and nobody else.',
     ),
   },

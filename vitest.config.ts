@@ -6,7 +6,14 @@ export default defineConfig({
   test: {
     reporters: ['default'],
     projects: [
-      { ...source, test: { name: 'core', include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts'], testTimeout: 30_000 } },
+      {
+        ...source,
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts'],
+          testTimeout: 30_000,
+        },
+      },
       {
         ...source,
         test: {

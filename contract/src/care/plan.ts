@@ -97,6 +97,7 @@ const line = Joi.object({
 /** A cleaning plan as it is kept with its cleaning. */
 export const planDocument = Joi.object({
   steps: Joi.array().items(step).required(),
+  rounds: Joi.array().items(Joi.array().items(Joi.string())).required(),
   prepare: Joi.array().items(line).required(),
   close: Joi.array().items(line).required(),
   refused: entries({ method: oneOf(care.METHOD_IDS), tool: oneOf(care.TOOL_IDS), material: Joi.string() }),

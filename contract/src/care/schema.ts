@@ -132,6 +132,7 @@ const event = Joi.alternatives().try(
       .valid(...care.ANSWERS)
       .required(),
   }),
+  Joi.object({ type: Joi.string().valid('rest-clean').required(), step: stepId().required() }),
   Joi.object({
     type: Joi.string().valid('leave-surface').required(),
     surface: Joi.string()

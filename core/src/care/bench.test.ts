@@ -129,21 +129,99 @@ describe('at the bench', () => {
   });
 
   it('leaves one surface and goes on with the next', () => {
-    const two = planFor(['front-glass', 'dust', 2], ['rear-glass', 'dust', 2]);
-    const state = at(two, [ready, { type: 'leave-surface', surface: 'front-glass' }]);
-    expect(state).toMatchObject({ step: { surface: 'rear-glass' }, outcomes: { 'front-glass': 'left' } });
+    const two = planFor(['barrel', 'dust', 2], ['rear-glass', 'dust', 2]);
+    const state = at(two, [ready, { type: 'leave-surface', surface: 'barrel' }]);
+    expect(state).toMatchObject({ step: { surface: 'rear-glass' }, outcomes: { barrel: 'left' } });
   });
 
   it('calls what was not reached so when one stops', () => {
-    const two = planFor(['front-glass', 'dust', 2], ['rear-glass', 'dust', 2]);
+    const two = planFor(['barrel', 'dust', 2], ['rear-glass', 'dust', 2]);
     const events: care.BenchEvent[] = [ready, done(two.steps[0]!.id), says(two.steps[0]!.id, 'clean-enough'), { type: 'stop' }];
-    expect(care.outcomesOf(two, events)).toEqual({ 'front-glass': 'clean-enough', 'rear-glass': 'not-reached' });
+    expect(care.outcomesOf(two, events)).toEqual({ barrel: 'clean-enough', 'rear-glass': 'not-reached' });
   });
 
   it('takes no notice of a tap that arrives twice', () => {
     const once = [ready, done(blow), says(blow, 'no-change')];
     expect(at(dusty, [...once, says(blow, 'no-change')])).toEqual(at(dusty, once));
     expect(at(dusty, [ready, ready])).toEqual(at(dusty, [ready]));
+  });
+});
+
+/** Five dusty surfaces after a week on the shelf, the clean most often done. */
+const shelfDust = planFor(
+  ['barrel', 'dust', 2],
+  ['focus-ring', 'dust', 2],
+  ['hood-outside', 'dust', 2],
+  ['front-glass', 'dust', 2],
+  ['rear-glass', 'dust', 2],
+);
+const surfacesIn = (round: readonly string[]) => round.map((id) => id.split('/')[0]);
+
+describe('a round of air', () => {
+  it('is made of what one set-up exposes: the shell first, then the glass', () => {
+    expect(shelfDust.rounds.map(surfacesIn)).toEqual([
+      ['barrel', 'focus-ring', 'hood-outside'],
+      ['front-glass', 'rear-glass'],
+    ]);
+  });
+
+  it('blows them all in one go and looks at them in one go: five dusty surfaces take 5 taps, not 11', () => {
+    const [shell, glass] = shelfDust.rounds.map((r) => r[0]!) as [string, string];
+    const rest = (step: string): care.BenchEvent => ({ type: 'rest-clean', step });
+    const taps = [ready, done(shell), rest(shell), done(glass), rest(glass)];
+    const state = at(shelfDust, taps);
+    expect(state).toMatchObject({ phase: 'close', contacts: {} });
+    expect(Object.values(state.outcomes)).toEqual(Array(5).fill('clean-enough'));
+    const one: care.BenchEvent[] = [ready];
+    const alone = { ...shelfDust, rounds: [] };
+    while (at(alone, one).phase !== 'close') one.push(at(alone, one).phase === 'step' ? done(at(alone, one).step!.id) : says(at(alone, one).step!.id, 'clean-enough'));
+    expect([taps.length, one.length]).toEqual([5, 11]);
+  });
+
+  it('sends on what is still there, each to its own next rung, and not back to air', () => {
+    const [barrel, ring, hood] = shelfDust.rounds[0] as [string, string, string];
+    const looked = [ready, done(barrel), says(ring, 'no-change'), says(barrel, 'clean-enough'), says(hood, 'clean-enough')];
+    expect(at(shelfDust, looked)).toMatchObject({ phase: 'step', step: { surface: 'focus-ring', method: 'stiff-brush' } });
+    const brush = at(shelfDust, looked).step!.id;
+    const blown = at(shelfDust, [...looked, done(brush), says(brush, 'clean-enough')]);
+    expect(blown.step).toMatchObject({ surface: 'focus-ring', method: 'blow', completes: brush });
+    expect(at(shelfDust, [...looked, done(brush), says(brush, 'clean-enough'), done(blown.step!.id)])).toMatchObject({
+      phase: 'round',
+      step: { surface: 'front-glass' },
+    });
+  });
+
+  it('blows once more only what is better', () => {
+    const [barrel, ring, hood] = shelfDust.rounds[0] as [string, string, string];
+    const state = at(shelfDust, [ready, done(barrel), says(barrel, 'better'), says(ring, 'clean-enough'), says(hood, 'better')]);
+    expect(state).toMatchObject({ phase: 'round', attempt: 2 });
+    expect(state.round!.steps.map((s) => s.surface)).toEqual(['barrel', 'hood-outside']);
+  });
+
+  it('asks nothing of a surface whose dirt air cannot take, and climbs there', () => {
+    const plan = planFor(['front-glass', 'fingerprint', 2], ['rear-glass', 'dust', 2]);
+    const [front, rear] = plan.rounds[0] as [string, string];
+    const looked = at(plan, [ready, done(front)]);
+    expect(looked).toMatchObject({ phase: 'round-look', step: { id: rear } });
+    expect(at(plan, [ready, done(front), says(rear, 'clean-enough')])).toMatchObject({ step: { surface: 'front-glass', method: 'dry-wipe' } });
+  });
+
+  it('lets one surface be left as it is, before the look and at it', () => {
+    const [barrel, ring] = shelfDust.rounds[0] as [string, string];
+    const leave = (surface: care.Surface): care.BenchEvent => ({ type: 'leave-surface', surface });
+    expect(at(shelfDust, [ready, leave('barrel')])).toMatchObject({ phase: 'round', step: { id: ring }, outcomes: { barrel: 'left' } });
+    const atTheLook = [ready, done(barrel), leave('focus-ring'), says(barrel, 'clean-enough')];
+    expect(at(shelfDust, atTheLook)).toMatchObject({ phase: 'round-look', step: { surface: 'hood-outside' }, outcomes: { 'focus-ring': 'left' } });
+  });
+
+  it('never joins what grains lie on: they are looked for one surface at a time', () => {
+    const plan = planFor(['barrel', 'grit', 2], ['focus-ring', 'dust', 2], ['hood-outside', 'dust', 2]);
+    expect(plan.rounds.map(surfacesIn)).toEqual([['focus-ring', 'hood-outside']]);
+  });
+
+  it('is not asked of a cleaning that was begun one surface at a time', () => {
+    const begun = { ...shelfDust, rounds: [] };
+    expect(at(begun, [ready])).toMatchObject({ phase: 'step', round: null });
   });
 });
 
@@ -154,7 +232,7 @@ describe('whatever one answers', () => {
       const { phase, step } = at(plan, events);
       if (phase === 'close') return events;
       if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading: care.READINGS[n % 4]! });
-      else events.push(phase === 'step' ? done(step!.id) : says(step!.id, choose(n)));
+      else events.push(phase === 'step' || phase === 'round' ? done(step!.id) : says(step!.id, choose(n)));
     }
     throw new Error('the bench did not come to an end');
   };

@@ -25,6 +25,8 @@ export type BenchEvent =
   | { type: 'take'; step: string; id: Tool | Material; thingId: string }
   | { type: 'reading'; surface: Surface; reading: Reading }
   | { type: 'answer'; step: string; answer: Answer }
+  /** After a round of air: everything that was not answered yet is clean enough. */
+  | { type: 'rest-clean'; step: string }
   | { type: 'leave-surface'; surface: Surface }
   /** The dry run of a sensor clean was done, and out in time. */
   | { type: 'rehearsed'; step: string }
@@ -60,9 +62,13 @@ const OUTCOME_OF: Record<Reading, Outcome> = {
 };
 
 export type BenchState = {
-  phase: 'prepare' | 'step' | 'look' | 'late' | 'reading' | 'close';
-  /** The step one stands on; null before the first and after the last. */
+  phase: 'prepare' | 'round' | 'round-look' | 'step' | 'look' | 'late' | 'reading' | 'close';
+  /** The step one stands on, in a round its first; null before the first and after the last. */
   step: Step | null;
+  /** The air of this round, and of those looked at already, what was answered. */
+  round: { steps: readonly Step[]; answers: Partial<Record<Surface, Answer>> } | null;
+  /** Blown in a round and not clean by it: their turn begins with the next rung. */
+  aired: readonly Surface[];
   /** 1 for the first try on this rung. */
   attempt: number;
   outcomes: Partial<Record<Surface, Outcome>>;
@@ -86,6 +92,8 @@ export type BenchState = {
 const START: BenchState = {
   phase: 'prepare',
   step: null,
+  round: null,
+  aired: [],
   attempt: 1,
   outcomes: {},
   contacts: {},
@@ -100,19 +108,84 @@ const START: BenchState = {
 /** Each try asks for the power and an exposure of its own. */
 const NOT_READY = { heldOpen: null, exposure: null } as const;
 
-const close = (state: BenchState): BenchState => ({ ...state, ...NOT_READY, phase: 'close', step: null, attempt: 1 });
-const standOn = (state: BenchState, step: Step | undefined): BenchState =>
-  step ? { ...state, ...NOT_READY, phase: 'step', step, attempt: 1 } : close(state);
+const close = (state: BenchState): BenchState => ({ ...state, ...NOT_READY, phase: 'close', step: null, round: null, attempt: 1 });
+const standOn = (state: BenchState, step: Step): BenchState => ({ ...state, ...NOT_READY, phase: 'step', step, round: null, attempt: 1 });
 
 const after = (plan: CleaningPlan, step: Step): Step[] => plan.steps.slice(plan.steps.findIndex((s) => s.id === step.id) + 1);
-const nextSurface = (plan: CleaningPlan, step: Step) => after(plan, step).find((s) => s.surface !== step.surface);
 /** The air that must follow a brush, whatever the look said. */
 const completionOf = (plan: CleaningPlan, step: Step) => plan.steps.find((s) => s.completes === step.id);
+
+/** The round that begins with this step: those of its surfaces that nothing is known of yet. */
+function roundFrom(plan: CleaningPlan, { outcomes, aired }: BenchState, step: Step): Step[] {
+  const ids = plan.rounds.find((r) => r.includes(step.id)) ?? [];
+  const steps = ids.flatMap((id) => plan.steps.find((s) => s.id === id) ?? []);
+  return steps.filter((s) => outcomes[s.surface] === undefined && !aired.includes(s.surface));
+}
+
+const inRound = (state: BenchState, steps: readonly Step[], attempt: number): BenchState => ({
+  ...state,
+  ...NOT_READY,
+  phase: 'round',
+  step: steps[0]!,
+  round: { steps, answers: {} },
+  attempt,
+});
+
+/** A surface's turn: its round of air, the rung above the air it had, or its first step. */
+function begin(plan: CleaningPlan, state: BenchState, step: Step | undefined): BenchState {
+  if (!step) return close(state);
+  if (state.aired.includes(step.surface)) return climb(plan, state, step);
+  const round = roundFrom(plan, state, step);
+  return round.length > 1 ? inRound(state, round, 1) : standOn(state, step);
+}
+
+/** The first step of the next surface that has not ended. */
+const nextSurface = (plan: CleaningPlan, { outcomes }: BenchState, step: Step): Step | undefined =>
+  after(plan, step).find((s) => s.surface !== step.surface && outcomes[s.surface] === undefined);
 
 function endSurface(plan: CleaningPlan, state: BenchState, step: Step, outcome: Outcome): BenchState {
   const ended = { ...state, outcomes: { ...state.outcomes, [step.surface]: outcome } };
   const completion = completionOf(plan, step);
-  return standOn(ended, completion ?? nextSurface(plan, step));
+  return completion ? standOn(ended, completion) : begin(plan, ended, nextSurface(plan, ended, step));
+}
+
+/** Every surface of the round was blown; what air cannot take has nothing to be looked for. */
+function finishRound(plan: CleaningPlan, state: BenchState): BenchState {
+  const { steps } = state.round!;
+  const done = { ...state, done: [...state.done, ...steps.map((s) => s.id)] };
+  const looked = steps.filter((s) => s.look);
+  return looked.length > 0 ? { ...done, phase: 'round-look', step: looked[0]! } : leaveRound(plan, done);
+}
+
+/** What is better is blown once more, all in one go; what is clean ends; the rest climbs, each in its turn. */
+function leaveRound(plan: CleaningPlan, state: BenchState): BenchState {
+  const { steps, answers } = state.round!;
+  const better = steps.filter((s) => answers[s.surface] === 'better' && state.attempt < s.tries);
+  const clean = steps.filter((s) => answers[s.surface] === 'clean-enough');
+  const ended = { ...state, outcomes: { ...state.outcomes, ...Object.fromEntries(clean.map((s) => [s.surface, 'clean-enough' as const])) } };
+  const rest = steps.filter((s) => ended.outcomes[s.surface] === undefined && !better.includes(s));
+  const climbing = { ...ended, aired: [...ended.aired, ...rest.map((s) => s.surface)] };
+  if (better.length > 0) return inRound(climbing, better, state.attempt + 1);
+  const first = plan.steps.find((s) => climbing.outcomes[s.surface] === undefined);
+  return begin(plan, { ...climbing, round: null, attempt: 1 }, first);
+}
+
+/** One surface of the round was looked at; when all are, the round is left. */
+function answerInRound(plan: CleaningPlan, state: BenchState, answers: Partial<Record<Surface, Answer>>): BenchState {
+  const { steps } = state.round!;
+  const told = { ...state, round: { steps, answers: { ...state.round!.answers, ...answers } } };
+  const open = steps.filter((s) => s.look && told.round.answers[s.surface] === undefined && told.outcomes[s.surface] === undefined);
+  return open.length > 0 ? { ...told, step: open[0]! } : leaveRound(plan, told);
+}
+
+/** One surface is taken out of the round before it was answered. */
+function leaveInRound(plan: CleaningPlan, state: BenchState, surface: Surface): BenchState {
+  const { steps, answers } = state.round!;
+  if (!steps.some((s) => s.surface === surface) || answers[surface] !== undefined) return state;
+  const kept = steps.filter((s) => s.surface !== surface);
+  const left = { ...state, outcomes: { ...state.outcomes, [surface]: 'left' as const }, round: { steps: kept, answers } };
+  if (state.phase === 'round-look') return answerInRound(plan, left, {});
+  return kept.length > 0 ? { ...left, step: kept[0]! } : leaveRound(plan, left);
 }
 
 /** Nothing but grains is taken by it, and they are gone; air that completes a brush is done all the same. */
@@ -184,7 +257,7 @@ function finishStep(plan: CleaningPlan, state: BenchState, step: Step): BenchSta
   const touched = step.contact ? { ...state.contacts, [step.surface]: (state.contacts[step.surface] ?? 0) + 1 } : state.contacts;
   const done = { ...state, contacts: touched, done: [...state.done, step.id] };
   // Air that only completes a brush on a surface already settled needs no second verdict.
-  if (step.completes && state.outcomes[step.surface] !== undefined) return standOn(done, nextSurface(plan, step));
+  if (step.completes && state.outcomes[step.surface] !== undefined) return begin(plan, done, nextSurface(plan, done, step));
   return step.look ? { ...done, phase: 'look' } : climb(plan, done, step);
 }
 
@@ -196,8 +269,9 @@ function applyEvent(plan: CleaningPlan, state: BenchState, event: BenchEvent): B
   const { step } = state;
   switch (event.type) {
     case 'ready':
-      return state.phase === 'prepare' ? standOn(state, plan.steps[0]) : state;
+      return state.phase === 'prepare' ? begin(plan, state, plan.steps[0]) : state;
     case 'done':
+      if (state.phase === 'round' && step?.id === event.step) return finishRound(plan, state);
       if (state.phase !== 'step' || step?.id !== event.step || waitingFor(state)) return state;
       return isLate(state, event.at) ? { ...state, phase: 'late' } : finishStep(plan, state, step);
     case 'late':
@@ -212,16 +286,27 @@ function applyEvent(plan: CleaningPlan, state: BenchState, event: BenchEvent): B
         ? endSurface(plan, state, step, OUTCOME_OF[event.reading])
         : state;
     case 'answer': {
+      if (state.phase === 'round-look') {
+        const of = state.round!.steps.find((s) => s.id === event.step);
+        return of && state.round!.answers[of.surface] === undefined ? answerInRound(plan, state, { [of.surface]: event.answer }) : state;
+      }
       if (state.phase !== 'look' || step?.id !== event.step || step.look?.asks === 'turning') return state;
       const asks = asksNow(state, step);
       return asks === 'grains' || asks === 'crystals'
         ? answerAboutGate(plan, state, step, event.answer, asks)
         : answerAboutCleanness(plan, state, step, event.answer);
     }
+    case 'rest-clean': {
+      if (state.phase !== 'round-look' || step?.id !== event.step) return state;
+      const { steps, answers } = state.round!;
+      const open = steps.filter((s) => s.look && answers[s.surface] === undefined);
+      return answerInRound(plan, state, Object.fromEntries(open.map((s) => [s.surface, 'clean-enough' as const])));
+    }
     case 'leave-surface': {
+      if (state.round) return leaveInRound(plan, state, event.surface);
       if (!step || step.surface !== event.surface) return state;
       const left = { ...state, outcomes: { ...state.outcomes, [step.surface]: 'left' as const } };
-      return standOn(left, nextSurface(plan, step));
+      return begin(plan, left, nextSurface(plan, left, step));
     }
     case 'rehearsed':
       return step?.id === event.step && step.sensor ? { ...state, rehearsed: true } : state;

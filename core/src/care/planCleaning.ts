@@ -8,6 +8,7 @@ import type { Surface } from './knowledge/surfaces.js';
 import { closingFor, preparationFor } from './aroundTheWork.js';
 import { knownPrice } from './onHand.js';
 import { planSurface, type SurfacePlan } from './planSurface.js';
+import { roundsOf } from './rounds.js';
 import { RULES } from './rules/index.js';
 import { LOOK_MINUTES } from './steps.js';
 import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Summary } from './types.js';
@@ -134,6 +135,7 @@ export function planCleaning(request: PlanRequest, rules?: Context['rules']): Cl
   const steps = surfaces.flatMap((s) => s.steps);
   const plan = {
     steps,
+    rounds: roundsOf(steps),
     prepare: preparationFor(steps, context),
     close: closingFor(steps, context),
     refused: surfaces.flatMap((s) => s.refused),

@@ -1,5 +1,6 @@
 import { benchState, type BenchEvent } from './bench.js';
 import { planCleaning } from './planCleaning.js';
+import { roundsOf } from './rounds.js';
 import type { CleaningPlan, PlanRequest, Step } from './types.js';
 
 /** Which of the things a plan was made from have changed since, so that another plan would come out. */
@@ -47,7 +48,11 @@ export function remakePlan(plan: CleaningPlan, events: readonly BenchEvent[], no
           done,
         );
   });
-  return { ...fresh, steps: [...kept, ...fresh.steps.filter((s) => !settled.includes(s.surface))] };
+  const steps = [...kept, ...fresh.steps.filter((s) => !settled.includes(s.surface))];
+  // A round that was done is remembered by its steps, so it stays; new ones are only made of what was not begun.
+  const own = plan.rounds.filter((ids) => ids.some((id) => done.includes(id)));
+  const ahead = roundsOf(steps.filter((s) => !settled.includes(s.surface)));
+  return { ...fresh, steps, rounds: [...own, ...ahead] };
 }
 
 /** Why a plan would be another one if it were remade; empty while it would not. What was done already never makes it stale. */

@@ -73,6 +73,12 @@ function orientationFor(method: Method, surface: Surface): Orientation {
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
 }
 
+/** Every rung is looked at, but air that takes nothing of what lies there: it only makes the next touch safe. */
+function lookAfter({ method, removes }: AllowedRung, asks: Look['asks']): Look | null {
+  if (method === 'lubricate') return { asks: 'turning' };
+  return method === 'blow' && removes.length === 0 && asks === 'clean' ? null : { asks };
+}
+
 /** A mirrorless sensor lies open as soon as the lens is off; one behind a shutter needs the camera's mode or a long exposure. */
 function heldOpenBy({ kind, traits }: Context): HeldOpen {
   if (traits.sensorCleaningMode) return 'cleaning-mode';
@@ -173,7 +179,7 @@ export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findin
   const add = (rung: AllowedRung, completes: string | null) => {
     const asks = asksOf(rung);
     const onNoChange = asks === 'crystals' ? 'stop' : 'climb';
-    const look: Look = { asks: rung.method === 'lubricate' ? 'turning' : asks };
+    const look = lookAfter(rung, asks);
     steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange }, findings, context));
   };
   for (const rung of rungs) {

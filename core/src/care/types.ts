@@ -159,6 +159,8 @@ type Entry = { surface: Surface; soil?: Soil } & Because;
 
 export type CleaningPlan = {
   steps: Step[];
+  /** First steps of surfaces that one set-up exposes: air in one go, then one look at all of them. */
+  rounds: string[][];
   /** What to do before the first step and after the last one, in order. */
   prepare: SaidLine[];
   close: SaidLine[];

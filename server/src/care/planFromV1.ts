@@ -58,6 +58,8 @@ export function planFromV1({ plan, request }: PlanV1): KeptPlan {
   const sameMissing = (m: PlanV1['plan']['missing'][number]) => now?.missing.find((n) => n.tool === m.tool && n.material === m.material);
   return {
     steps: plan.steps.map(withoutTexts),
+    // It was begun one surface at a time, and what was done is told by step.
+    rounds: [],
     prepare: now?.prepare ?? [],
     close: now?.close ?? [],
     refused: refused.map(({ reason: _, ...r }) => ({ ...r, reason: 'rule' })),

@@ -114,24 +114,30 @@ const eventFor = (tap: string, step: CleaningPlan['steps'][number]): BenchEvent 
   return { type: 'answer', step: step.id, answer: tap as 'clean-enough' };
 };
 
-/** The taps played through: each step done as it comes, each question answered in turn. */
-function play(plan: CleaningPlan, taps: readonly string[]): BenchEvent[] {
+/** The taps played through: each step done as it comes, each question answered in turn; and the taps nothing asked for. */
+function play(plan: CleaningPlan, taps: readonly string[]): { events: BenchEvent[]; idle: string[] } {
   const events: BenchEvent[] = [{ type: 'ready' }];
   const left = [...taps];
+  const idle: string[] = [];
   for (;;) {
     const state = benchState(plan, events);
     const { phase, step } = state;
-    if (!step || phase === 'close') return events;
+    if (!step || phase === 'close') return { events, idle: [...idle, ...left] };
     const asksFirst = step.look?.asks === 'turning' && state.turning.length === 0;
     if (step.sensor && !state.heldOpen) events.push({ type: 'power-checked', step: step.id, heldOpen: 'cleaning-mode' });
-    else if (phase === 'step' && !asksFirst) events.push({ type: 'done', step: step.id });
-    else if (left.length === 0) return events;
-    else events.push(eventFor(left.shift()!, step));
+    else if (phase === 'round' || (phase === 'step' && !asksFirst)) events.push({ type: 'done', step: step.id });
+    else if (left.length === 0) return { events, idle };
+    else {
+      const tap = left.shift()!;
+      const answered = [...events, eventFor(tap, step)];
+      if (JSON.stringify(benchState(plan, answered)) === JSON.stringify(state)) idle.push(tap);
+      else events.push(answered.at(-1)!);
+    }
   }
 }
 
 function benchFaults(plan: CleaningPlan, { taps, ends, touches, standsOn }: AtTheBench): string[] {
-  const events = play(plan, taps);
+  const { events, idle } = play(plan, taps);
   const outcomes = outcomesOf(plan, events);
   const state = benchState(plan, events);
   const faults = Object.entries(ends)
@@ -141,7 +147,7 @@ function benchFaults(plan: CleaningPlan, { taps, ends, touches, standsOn }: AtTh
   if (touches !== undefined && touched !== touches) faults.push(`at the bench ${touches} touches, not ${touched}`);
   if (standsOn && state.step?.method !== standsOn)
     faults.push(`at the bench one must stand on ${standsOn}, not ${state.step?.method ?? 'the end'}`);
-  return faults;
+  return [...faults, ...idle.map((tap) => `at the bench nothing asks for the tap ${tap}`)];
 }
 
 /**

@@ -26,7 +26,7 @@ export const GLASS = [
       says: ['feeds fungus'],
       amounts: { 'lens-fluid': 2 },
     },
-    { bench: { taps: ['no-change', 'clean-enough'], ends: { 'front-glass': 'clean-enough' }, touches: 1 } },
+    { bench: { taps: ['clean-enough'], ends: { 'front-glass': 'clean-enough' }, touches: 1 } },
   ),
   row('plain-print', 'A plain greasy print right in the middle of the front lens.', 'lens', [['front-glass', 'fingerprint', 3]], {
     steps: { 'front-glass': ['blow', 'damp-wipe', 'blow', 'carbon-tip', 'breath'] },
@@ -89,7 +89,7 @@ export const GLASS = [
     [['front-glass', 'fingerprint', 3]],
     {},
     {
-      bench: { taps: ['no-change', 'no-change'], ends: {}, standsOn: 'carbon-tip' },
+      bench: { taps: ['no-change'], ends: {}, standsOn: 'carbon-tip' },
     },
   ),
   row(
@@ -99,7 +99,7 @@ export const GLASS = [
     [['front-glass', 'fingerprint', 3]],
     {},
     {
-      bench: { taps: ['no-change', 'no-change', 'no-change', 'no-change', 'film'], ends: { 'front-glass': 'film-left' } },
+      bench: { taps: ['no-change', 'no-change', 'no-change', 'film'], ends: { 'front-glass': 'film-left' } },
     },
   ),
   row(
@@ -109,7 +109,7 @@ export const GLASS = [
     [['front-glass', 'smear', 3]],
     {},
     {
-      bench: { taps: ['no-change', 'no-change', 'no-change', 'no-change', 'deeper'], ends: { 'front-glass': 'lies-deeper' } },
+      bench: { taps: ['no-change', 'no-change', 'no-change', 'deeper'], ends: { 'front-glass': 'lies-deeper' } },
     },
   ),
   row(
@@ -119,7 +119,7 @@ export const GLASS = [
     [['front-glass', 'smear', 3]],
     {},
     {
-      bench: { taps: ['no-change', 'no-change', 'no-change', 'no-change', 'damage'], ends: { 'front-glass': 'is-damage' } },
+      bench: { taps: ['no-change', 'no-change', 'no-change', 'damage'], ends: { 'front-glass': 'is-damage' } },
     },
   ),
   row('water-spots', 'Rain dried on the filter and left rings.', ['lens', { filterFitted: true }], [['filter-front', 'water-spot', 2]], {

@@ -26,7 +26,7 @@ export const GLASS_LIMITS = [
     [['filter-front', 'salt', 3]],
     {},
     {
-      bench: { taps: ['no-change', 'no-change'], ends: { 'filter-front': 'stopped-by-salt' } },
+      bench: { taps: ['no-change'], ends: { 'filter-front': 'stopped-by-salt' } },
     },
   ),
   row(
@@ -170,7 +170,7 @@ export const GLASS_LIMITS = [
     {},
     {
       schools: { breath: 'never' },
-      bench: { taps: ['no-change', 'better', 'unsure'], ends: { 'front-glass': 'did-not-come-off' }, touches: 1 },
+      bench: { taps: ['better', 'unsure'], ends: { 'front-glass': 'did-not-come-off' }, touches: 1 },
       basis: ourChoice('A soft layer bears one stroke a rung, where a hard one bears two.'),
     },
   ),

@@ -11,6 +11,7 @@ import { DryRun, PowerCheck, RunningExposure, StartExposure } from './SensorCard
 import { StrokesDrawing } from './StrokesDrawing';
 import { Late, Reading } from './EndingCards';
 import { doneEvent } from './state';
+import { RoundCard, RoundControls, RoundLook } from './RoundCards';
 import { ThingChoice } from './ThingChoice';
 import { ANSWER_WORDS, EFFORT_WORDS, FLUID_WORDS, inHand, LEVEL_WORDS } from './words';
 
@@ -51,8 +52,7 @@ function StepCard({ step, state, traits, act }: StepCardProps) {
   return (
     <div className="space-y-4">
       <p className="text-soft">
-        <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · rung {step.level},{' '}
-        {LEVEL_WORDS[step.level]?.toLowerCase()} {attempt > 1 && '· second try, fresh patch'}
+        <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · {LEVEL_WORDS[step.level]?.toLowerCase()} {attempt > 1 && '· second try, fresh patch'}
       </p>
       <h2 className="text-2xl leading-none font-semibold">
         {facts.name}
@@ -106,7 +106,7 @@ const LookCard = ({ step, asks }: { step: care.Step; asks: care.Look['asks'] }) 
 export function Rungs({ steps, standing, done }: { steps: readonly care.Step[]; standing: care.Step; done: readonly string[] }) {
   const own = steps.filter((s) => s.surface === standing.surface);
   return (
-    <ol aria-label="Rungs for this surface" className="relative mt-3 flex gap-1.5 overflow-x-auto lg:mt-4 lg:flex-wrap">
+    <ol aria-label="Rungs for this surface" className="mt-3 flex flex-wrap gap-1.5 lg:mt-4">
       {own.map((s) => (
         <li
           key={s.id}
@@ -192,6 +192,8 @@ export function Card({
   if (step && hasSensor(step) && waiting && waiting !== 'turning')
     return <SensorWaiting waiting={waiting} step={step} format={cleaning.request.item.traits.sensorFormat ?? 'full-frame'} act={act} />;
   if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare.map(lineWords)} />;
+  if (state.phase === 'round') return <RoundCard state={state} />;
+  if (state.phase === 'round-look') return <RoundLook state={state} act={act} />;
   if (state.phase === 'step' && step) return <StepCard step={step} state={state} traits={cleaning.request.item.traits} act={act} />;
   if (state.phase === 'look' && step) return <LookCard step={step} asks={care.asksNow(state, step)} />;
   if (state.phase === 'late' && step) return <Late step={step} act={act} />;
@@ -222,6 +224,7 @@ export function Controls({
         Ready
       </BigButton>
     );
+  if (state.round) return <RoundControls state={state} act={act} />;
   const waiting = phase === 'step' ? care.waitingFor(state) : null;
   if (waiting === 'turning' && step)
     return (

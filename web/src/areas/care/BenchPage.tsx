@@ -83,7 +83,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
         <div className="min-w-0">
           <h1 className="truncate font-semibold">{cleaning.itemName}</h1>
           <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-            {at > 0 ? `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`}{' '}
+            {at > 0 ? state.round ? `${state.round.steps.length} surfaces of ${surfaces.length}` : `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`}{' '}
             <SaveMark state={doc.state} />
           </p>
         </div>
@@ -123,11 +123,11 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
           <div className="mx-auto max-w-md lg:max-w-none">
             <LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={state.step?.surface ?? null} />
           </div>
-          {state.step && <Rungs steps={cleaning.plan.steps} standing={state.step} done={state.done} />}
-          {state.step && <WhatLies surface={state.step.surface} findings={cleaning.request.findings} />}
+          {state.step && !state.round && <Rungs steps={cleaning.plan.steps} standing={state.step} done={state.done} />}
+          {state.step && !state.round && <WhatLies surface={state.step.surface} findings={cleaning.request.findings} />}
           {state.step && (
             <p className="mt-6 hidden text-soft lg:block">
-              Space or → does the big button; 1, 2, 3 answer a look; ← undoes. A foot pedal works too.
+              Space or → does the big button; 1, 2, 3 answer a look, 0 says the rest is clean; ← undoes. A foot pedal works too.
             </p>
           )}
         </div>

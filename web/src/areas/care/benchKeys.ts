@@ -2,7 +2,7 @@ import type { care } from '@bright-keeper/core';
 import { useEffect } from 'react';
 
 /** What keys and foot pedals ask for. A pedal sends Page Down and Page Up, or space. */
-export type BenchCommand = 'forward' | 'back' | care.Answer;
+export type BenchCommand = 'forward' | 'back' | 'rest-clean' | care.Answer;
 
 const KEYS: Record<string, BenchCommand> = {
   ' ': 'forward',
@@ -12,6 +12,7 @@ const KEYS: Record<string, BenchCommand> = {
   ArrowLeft: 'back',
   Backspace: 'back',
   PageUp: 'back',
+  '0': 'rest-clean',
   '1': 'clean-enough',
   '2': 'better',
   '3': 'no-change',

@@ -23,8 +23,12 @@ export function actionFor(command: BenchCommand, state: care.BenchState, now: ()
   if (phase === 'prepare') return command === 'forward' ? { type: 'event', event: { type: 'ready' } } : null;
   // A shutter, a power check or a feel of the ring is never skipped by a pedal.
   if (phase === 'step' && step && care.waitingFor(state)) return null;
+  if (phase === 'round' && step) return command === 'forward' ? { type: 'event', event: { type: 'done', step: step.id } } : null;
+  if (command === 'rest-clean')
+    return phase === 'round-look' && step ? { type: 'event', event: { type: 'rest-clean', step: step.id } } : null;
   if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: doneEvent(state, step, now()) } : null;
-  if (phase === 'look' && step && step.look?.asks !== 'turning' && command !== 'forward')
+  const asked = phase === 'round-look' || (phase === 'look' && step?.look?.asks !== 'turning');
+  if (asked && step && command !== 'forward')
     return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
   return null;
 }
