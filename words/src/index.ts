@@ -6,6 +6,7 @@ export { howTo } from './care/howTo.js';
 export { lineWords } from './care/lines.js';
 export { beforeOpening, closingWords, DEPTH_NAMES, openingWords, type SayMoney } from './care/opening.js';
 export { choiceWords, lookWords, type LookWords, readPlan, summaryWords } from './care/plan.js';
+export { schoolChangeWords } from './care/schoolChange.js';
 export { whyAct, whyLeave } from './care/soilReasons.js';
 export { assessWords, roughDays } from './fungus/assessment.js';
 export { warningWords } from './fungus/warning.js';

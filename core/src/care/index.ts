@@ -60,6 +60,7 @@ export {
 } from './opening.js';
 export { remakePlan, staleBecause, type StaleBecause } from './remake.js';
 export { closingOrder, nextToClose, planExposedFace, type TeardownPhase, type TeardownStage } from './teardown.js';
+export { schoolChanges, type SchoolChange } from './schoolChanges.js';
 export { carriedHome } from './outdoors.js';
 export { checkSituation, type Read, requestOf, SITUATIONS, type Situation } from './situations/index.js';
 export { swabOnHand } from './onHand.js';

@@ -7,6 +7,7 @@ import { minutesWords } from './words';
 type Props = {
   request: care.PlanRequest;
   schools: care.Schools;
+  changes: readonly care.SchoolChange[];
   surface: care.Surface;
   currency: string;
   /** The school that is compared, from the address. */
@@ -42,19 +43,9 @@ function Side({
   );
 }
 
-/** The schools that change something in this plan: with any other choice the steps or the refusals differ. */
-function schoolsThatMatter(request: care.PlanRequest, schools: care.Schools): care.SchoolId[] {
-  const shape = (plan: care.CleaningPlan) =>
-    JSON.stringify([plan.steps.map(({ schoolNotes: _, ...step }) => step), plan.refused, plan.handOver, plan.leaveAlone]);
-  const mine = shape(care.planCleaning(request));
-  return care.CARE_SCHOOL_IDS.filter((id) =>
-    care.schoolChoices(id).some((choice) => shape(care.planCleaning({ ...request, schools: { ...schools, [id]: choice } })) !== mine),
-  );
-}
-
 /** Two and more schools side by side for the same findings: what each would do and why. */
-export function CompareSchools({ request, schools, surface, currency, compared, onCompare }: Props) {
-  const matter = schoolsThatMatter(request, schools);
+export function CompareSchools({ request, schools, changes, surface, currency, compared, onCompare }: Props) {
+  const matter = care.CARE_SCHOOL_IDS.filter((id) => changes.some((c) => c.school === id));
   if (matter.length === 0) return null;
   const facts = compared ? care.schoolFacts(compared) : null;
   return (

@@ -1,61 +1,10 @@
 import { care } from '@bright-keeper/core';
 import { becauseWords, money } from '@bright-keeper/words';
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
-import { ChevronDown, ShieldAlert } from 'lucide-react';
+import { ShieldAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { Section } from '../../ui/parts';
 import { surfaceTitle, wearWords } from '../../ui/words';
 import { amountWords, minutesWords } from './words';
-
-export function Toggle({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: string }) {
-  return (
-    <button
-      type="button"
-      aria-pressed={on}
-      onClick={() => onChange(!on)}
-      className={`min-h-11 rounded border px-4 ${on ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
-    >
-      {children}
-    </button>
-  );
-}
-
-/** The schools that touch this plan, each switchable here for this one clean. */
-export function SchoolSwitches({
-  schools,
-  used,
-  onChange,
-}: {
-  schools: care.Schools;
-  used: readonly care.SchoolId[];
-  onChange: (school: care.SchoolId, choice: string) => void;
-}) {
-  return (
-    <Disclosure>
-      <DisclosureButton className="group flex min-h-11 items-center gap-2 font-medium">
-        <ChevronDown size={18} className="group-data-open:rotate-180" aria-hidden="true" /> Do it by another school
-      </DisclosureButton>
-      <DisclosurePanel className="grid gap-3 pb-2 sm:grid-cols-2">
-        {used.map((id) => {
-          const facts = care.schoolFacts(id);
-          return (
-            <label key={id} className="block">
-              <span className="mb-1 block text-sm text-soft">{facts.question}</span>
-              <select className="input" aria-label={facts.name} value={schools[id]} onChange={(e) => onChange(id, e.target.value)}>
-                {Object.entries(facts.choices).map(([choice, { name }]) => (
-                  <option key={choice} value={choice}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-              <span className="mt-1 block text-sm text-soft">{facts.choices[schools[id]]?.reason}</span>
-            </label>
-          );
-        })}
-      </DisclosurePanel>
-    </Disclosure>
-  );
-}
 
 export const SurfaceTabs = ({
   surfaces,
@@ -90,14 +39,6 @@ export const SurfaceTabs = ({
       );
     })}
   </ol>
-);
-
-/** A reading of the air out there; it decides whether fluid may be used. */
-export const AirField = ({ label, value, onChange }: { label: string; value: string; onChange: (text: string) => void }) => (
-  <label className="flex min-h-11 items-center gap-2 text-sm text-soft">
-    {label}
-    <input className="input w-20" inputMode="decimal" value={value} onChange={(e) => onChange(e.target.value)} />
-  </label>
 );
 
 /** Until the drawer is all there is, what it does not list is assumed. */

@@ -5,7 +5,7 @@ import { Failure, Loading, Page } from '../../ui/parts';
 import { useItem, useUpdateItem } from '../gear/queries';
 import { BigButton } from './BigButton';
 import { placeFrom, withChoice } from './planChoices';
-import { Toggle } from './PlanParts';
+import { Toggle } from './Toggle';
 
 /** What was tried already stands in the address, so that a reload goes on where one stood. */
 const triedFrom = (params: URLSearchParams): care.FilterWayId[] =>

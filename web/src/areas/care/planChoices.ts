@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { toNumber } from '../../ui/toNumber';
 
 /** The choices of a plan live in the address, so that a reload or a link shows the same plan. */
 export const CONDITION_WORDS = {
@@ -10,14 +11,25 @@ export const CONDITION_WORDS = {
 
 /** The air, where it decides whether fluid may be used out there. */
 export const AIR_WORDS = { temperatureC: 'Air, °C', humidityPct: 'Humidity, %' } as const;
-const AIR_BOUNDS = { temperatureC: [-60, 70], humidityPct: [0, 100] } as const;
+export type AirKey = keyof typeof AIR_WORDS;
+export const AIR_KEYS = Object.keys(AIR_WORDS) as AirKey[];
+const AIR_BOUNDS: Record<AirKey, readonly [number, number]> = { temperatureC: [-60, 70], humidityPct: [0, 100] };
 
-/** A reading from the address; undefined where none, or none that can be, stands there. */
-function airFrom(params: URLSearchParams, key: keyof typeof AIR_WORDS): Partial<care.Conditions> {
-  const text = params.get(key);
-  const value = Number(text);
+/** A reading as it was typed: what it counts as, or what is wrong with it; neither where nothing was typed. */
+export type AirReading = { value?: number; fault?: string };
+
+/** Reads "-4,5" as well as "-4.5"; what cannot be is said, not passed over. */
+export function airReading(text: string | null, key: AirKey): AirReading {
+  if (text === null || text.trim() === '') return {};
+  const value = toNumber(text);
   const [low, high] = AIR_BOUNDS[key];
-  return text !== null && text.trim() !== '' && value >= low && value <= high ? { [key]: value } : {};
+  if (typeof value !== 'number') return { fault: 'Write a number, like 4.5.' };
+  return value >= low && value <= high ? { value } : { fault: `Between ${low} and ${high}.` };
+}
+
+function airFrom(params: URLSearchParams): Partial<care.Conditions> {
+  const told = AIR_KEYS.map((key) => [key, airReading(params.get(key), key).value] as const);
+  return Object.fromEntries(told.filter(([, value]) => value !== undefined));
 }
 
 export const placeFrom = (params: URLSearchParams): care.Place => (params.get('place') === 'field' ? 'field' : 'home');
@@ -25,7 +37,7 @@ export const placeFrom = (params: URLSearchParams): care.Place => (params.get('p
 export function conditionsFrom(params: URLSearchParams): care.Conditions {
   if (placeFrom(params) === 'home') return {};
   const told = Object.keys(CONDITION_WORDS).map((key) => [key, params.has(key)] as const);
-  return { ...(Object.fromEntries(told) as care.Conditions), ...airFrom(params, 'temperatureC'), ...airFrom(params, 'humidityPct') };
+  return { ...(Object.fromEntries(told) as care.Conditions), ...airFrom(params) };
 }
 
 /** The user's schools, with what was chosen for this plan alone laid over them. */

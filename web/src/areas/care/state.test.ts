@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import { commandOf } from './benchKeys';
-import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
+import { airReading, conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
 import { money } from '@bright-keeper/words';
@@ -59,6 +59,43 @@ describe('keys at the bench', () => {
   });
 
   it('mean nothing where they are not of the bench', () => expect(commandOf('q')).toBeNull());
+});
+
+describe('keys in a round of air', () => {
+  const two = care.planCleaning({
+    item: { kind: 'lens', traits: {} },
+    place: 'home',
+    findings: [
+      { surface: 'front-glass', soil: 'dust', severity: 2 },
+      { surface: 'rear-glass', soil: 'dust', severity: 2 },
+    ],
+  });
+  const pressed = (keys: readonly string[]): BenchDraft =>
+    keys.reduce<BenchDraft>(
+      (draft, key) => {
+        const action = actionFor(commandOf(key)!, care.benchState(two, draft.events));
+        return action ? benchReducer(draft, action) : draft;
+      },
+      { events: [] },
+    );
+
+  it.each([
+    ['all clean in one', [' ', ' ', '0'], { 'front-glass': 'clean-enough', 'rear-glass': 'clean-enough' }],
+    ['one after the other', [' ', ' ', '1', '1'], { 'front-glass': 'clean-enough', 'rear-glass': 'clean-enough' }],
+    ['the first still there, the rest clean', [' ', ' ', '3', '0'], { 'rear-glass': 'clean-enough' }],
+  ] as const)('answer it: %s', (_, keys, outcomes) => {
+    expect(care.benchState(two, pressed(keys).events).outcomes).toEqual(outcomes);
+  });
+
+  it('never answer it with the forward key, and take an answer back', () => {
+    expect(pressed([' ', ' ', ' '])).toEqual(pressed([' ', ' ']));
+    expect(pressed([' ', ' ', '3', 'Backspace'])).toEqual(pressed([' ', ' ']));
+  });
+
+  it('say nothing of a rest where there is none', () => {
+    expect(pressed(['0'])).toEqual({ events: [] });
+    expect(pressed([' ', '0'])).toEqual(pressed([' ']));
+  });
 });
 
 describe('the record of an opened thing', () => {

@@ -1,0 +1,35 @@
+import type { Drawer, ItemPage } from '@bright-keeper/contract';
+import { care, supplies } from '@bright-keeper/core';
+import { conditionsFrom, placeFrom, schoolsFrom } from './planChoices';
+
+/** What a plan is made of beside the address: the thing, the keeper's schools and drawer. */
+export type PlanOf = { item: ItemPage; mySchools: care.Schools; drawer: Drawer; sensorRehearsed: boolean };
+
+/** The request that the address and the household make together. */
+export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, sensorRehearsed }: PlanOf): care.PlanRequest {
+  return {
+    item: { kind: item.kind, traits: item.traits },
+    findings: item.surfaces.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface }))),
+    place: placeFrom(params),
+    conditions: conditionsFrom(params),
+    schools: schoolsFrom(params, mySchools),
+    // An empty drawer means that none is kept.
+    ...(drawer.supplies.length > 0 ? { onHand: supplies.onHandFrom(drawer.supplies), moreOnHand: !drawer.isAll } : {}),
+    sensorRehearsed,
+  };
+}
+
+/** The surfaces a plan has something to say of, in working order. */
+export const surfacesOf = (plan: care.CleaningPlan): care.Surface[] =>
+  care.inWorkingOrder([...new Set([...plan.steps, ...plan.refused, ...plan.handOver, ...plan.openings].map((s) => s.surface))]);
+
+/** The surface that is shown: the one asked for, else the first that is worked on. */
+export function selectedIn(plan: care.CleaningPlan, surfaces: readonly care.Surface[], asked: string | null): care.Surface | null {
+  const wanted = surfaces.find((s) => s === asked);
+  return wanted ?? surfaces.find((s) => plan.steps.some((t) => t.surface === s)) ?? surfaces[0] ?? null;
+}
+
+/** Cold and damp are asked for only where a fluid would be used out there, or is held back by them. */
+export const airDecides = (plan: care.CleaningPlan, place: care.Place): boolean =>
+  place === 'field' &&
+  (plan.steps.some((s) => s.fluidGoes || s.method === 'wet-wipe') || plan.refused.some((r) => r.rule === 'no-fluid-in-frost-or-dew'));
