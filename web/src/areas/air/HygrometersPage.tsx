@@ -34,7 +34,7 @@ function Live({ device }: { device: Device }) {
   const corrected = Math.abs(latest.humidityPct - latest.rawHumidityPct) >= 0.05;
   return (
     <p>
-      <span className="font-mono text-lg">{airWords(latest)}</span>{' '}
+      <span className="text-lg font-semibold">{airWords(latest)}</span>{' '}
       <span className="text-soft">
         {corrected && `(it says ${latest.rawHumidityPct.toFixed(1)} %) · `}dew point {latest.dewPointC.toFixed(1)} °C · heard{' '}
         <At instant={latest.at} />

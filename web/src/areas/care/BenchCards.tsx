@@ -113,7 +113,7 @@ export function Rungs({ steps, standing, done }: { steps: readonly care.Step[]; 
           aria-current={s === standing ? 'step' : undefined}
           className={`rounded border px-2.5 py-1 whitespace-nowrap ${s === standing ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line text-soft'}`}
         >
-          <span className="font-mono text-sm">{s.level}</span> {care.METHODS[s.method].name}
+          {care.METHODS[s.method].name}
           {done.includes(s.id) && s !== standing && <span aria-label="done"> ✓</span>}
         </li>
       ))}

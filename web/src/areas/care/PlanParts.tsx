@@ -29,7 +29,7 @@ export const SurfaceTabs = ({
             onClick={() => onSelect(surface)}
             className={`flex min-h-11 w-full items-center gap-3 rounded border px-3 text-left ${surface === selected ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-sheet hover:bg-well'}`}
           >
-            <span className="font-mono text-soft">{i + 1}</span>
+            <span className="text-soft">{i + 1}</span>
             <span className="flex-1">{surfaceTitle(surface)}</span>
             <span className={`text-sm font-normal ${surface === selected ? '' : 'text-soft'}`}>
               {steps.length === 0 ? 'no steps' : `at most ${touches} ${touches === 1 ? 'touch' : 'touches'}`}

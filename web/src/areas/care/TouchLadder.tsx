@@ -17,7 +17,7 @@ const LEVELS = [1, 2, 3, 4, 5, 6, 7] as const;
 function StepOnRung({ step, order, standing }: { step: care.Step; order: number; standing: boolean }) {
   return (
     <li className={`rounded px-2 py-1 ${standing ? 'bg-lamp-tint' : ''}`}>
-      <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center font-mono text-sm" aria-label={`step ${order}`}>
+      <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center text-sm" aria-label={`step ${order}`}>
         {order}
       </span>
       <Link className="font-semibold hover:underline" to={`/handbook#method-${step.method}`}>
@@ -65,7 +65,7 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
           return (
             <li key={level} className={`grid grid-cols-[7.5rem_1fr] border-t-2 ${lit ? 'border-lamp' : 'border-line'}`}>
               <p className={`px-3 py-2 text-sm ${here.length + handed.length + offered.length > 0 ? 'font-semibold' : 'text-soft'}`}>
-                <span className="font-mono">{level}</span> {LEVEL_WORDS[level]}
+                {level} {LEVEL_WORDS[level]}
               </p>
               <ul className="min-h-9 space-y-1 py-1 pr-2">
                 {here.map((step) => (

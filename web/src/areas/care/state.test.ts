@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import { commandOf } from './benchKeys';
-import { airReading, conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
+import { conditionsFrom, placeFrom, schoolsFrom, withChoice } from './planChoices';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
 import { money } from '@bright-keeper/words';

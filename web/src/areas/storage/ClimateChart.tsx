@@ -8,7 +8,6 @@ import {
   LineElement,
   PointElement,
   TimeScale,
-  Tooltip,
   type ChartData as Data,
   type ChartOptions,
 } from 'chart.js';
@@ -16,9 +15,11 @@ import annotationPlugin, { type AnnotationOptions } from 'chartjs-plugin-annotat
 import 'chartjs-adapter-date-fns';
 import { Line } from 'react-chartjs-2';
 import { chartColours } from '../../ui/chartColours';
+import { useCursor } from '../../ui/cursor';
+import { stretchWords } from './chartWords';
 import { eventWords } from './words';
 
-ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, TimeScale, Tooltip, annotationPlugin);
+ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, TimeScale, annotationPlugin);
 
 /** So few readings are shown as points: a line alone would pretend to more. */
 const SPARSE = 60;
@@ -101,8 +102,20 @@ function zonesOf(c: Colours): Record<string, AnnotationOptions> {
   );
 }
 
+/** Where the cursor stands, in both charts. */
+function cursorLine({ points }: ChartData, at: number | null, c: Colours): Record<string, AnnotationOptions> {
+  if (at === null) return {};
+  const x = points[at]!.at;
+  return { cursor: { type: 'line', xMin: x, xMax: x, borderColor: c.ink, borderWidth: 1.5 } };
+}
+
 /** The band of the place, its events, and the silences of its log. */
-function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number }, c: Colours): Record<string, AnnotationOptions> {
+function annotationsOf(
+  chart: ChartData,
+  band: { lowPct: number; highPct: number },
+  at: number | null,
+  c: Colours,
+): Record<string, AnnotationOptions> {
   const limit = (value: number): AnnotationOptions => ({
     type: 'line',
     yMin: value,
@@ -116,6 +129,7 @@ function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number
     ...zonesOf(c),
     low: limit(band.lowPct),
     high: limit(band.highPct),
+    ...cursorLine(chart, at, c),
   };
   chart.events.forEach((e, i) => {
     marks[`event${i}`] = { type: 'line', xMin: Date.parse(e.at), xMax: Date.parse(e.at), borderColor: c.lamp, borderWidth: 1 };
@@ -133,67 +147,104 @@ function annotationsOf(chart: ChartData, band: { lowPct: number; highPct: number
   return marks;
 }
 
-/** The air of a place over time with its band, events and silences, and below it what the models made of it. */
-export function ClimateChart({ chart, band }: { chart: ChartData; band: { lowPct: number; highPct: number } }) {
-  const c = chartColours();
-  const common = {
+type Band = { lowPct: number; highPct: number };
+
+/** Lettering in the face of the application, in the colour of the theme. */
+const lettering = (c: Colours) => ({
+  color: c.soft,
+  font: { family: getComputedStyle(document.documentElement).getPropertyValue('--font-sans').trim(), size: 14 },
+});
+
+const axis = (position: 'left' | 'right', text: string, c: Colours, more: object) => ({
+  position,
+  title: { display: true, text, ...lettering(c) },
+  ticks: lettering(c),
+  grid: { color: position === 'left' ? c.line : 'transparent' },
+  ...more,
+});
+
+function optionsOf(chart: ChartData, c: Colours, setAt: (at: number | null) => void, scales: object, annotations: Record<string, AnnotationOptions>) {
+  const options: ChartOptions<'line'> = {
     animation: false,
     responsive: true,
     maintainAspectRatio: false,
     normalized: true,
     parsing: false,
-    interaction: { mode: 'index', intersect: false },
-  } as const;
-  const axis = (position: 'left' | 'right', text: string, more: object) => ({
-    position,
-    title: { display: true, text, color: c.soft },
-    ticks: { color: c.soft },
-    grid: { color: position === 'left' ? c.line : 'transparent' },
-    ...more,
-  });
-  const tooltip = { filter: ({ dataset }: { dataset: { label?: string } }) => !['dampest', 'driest'].includes(dataset.label ?? '') };
-  const airOptions: ChartOptions<'line'> = {
-    ...common,
-    scales: { x: timeAxis(chart, c), pct: axis('left', '% RH', { min: 0, max: 100 }), degC: axis('right', '°C', {}) },
-    plugins: { legend: { display: false }, tooltip, annotation: { annotations: annotationsOf(chart, band, c) } },
+    interaction: { mode: 'index', intersect: false, axis: 'x' },
+    onHover: (_, elements) => setAt(elements[0]?.index ?? null),
+    scales: { x: { ...timeAxis(chart, c), ticks: { ...timeAxis(chart, c).ticks, ...lettering(c) } }, ...scales },
+    plugins: { legend: { display: false }, annotation: { annotations } },
   };
-  const modelOptions: ChartOptions<'line'> = {
-    ...common,
-    scales: { x: timeAxis(chart, c), y: axis('left', 'risk', { min: 0, suggestedMax: 1.2 }) },
-    plugins: {
-      legend: { display: false },
-      annotation: { annotations: { one: { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] } } },
-    },
-  };
-  const last = chart.points.at(-1);
+  return options;
+}
+
+/** The air of a place over time with its band, events and silences, and below it what the models made of it. */
+export function ClimateChart({ chart, band }: { chart: ChartData; band: Band }) {
+  const c = chartColours();
+  const { points } = chart;
+  const cursor = useCursor(points.length, 'Air and risk over time', (at) => stretchWords(points[at]!));
+  const airOptions = optionsOf(
+    chart,
+    c,
+    cursor.setAt,
+    { pct: axis('left', 'Humidity, % RH', c, { min: 0, max: 100 }), degC: axis('right', 'Temperature, °C', c, {}) },
+    annotationsOf(chart, band, cursor.at, c),
+  );
+  const limit: AnnotationOptions = { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] };
+  const modelOptions = optionsOf(
+    chart,
+    c,
+    cursor.setAt,
+    { y: axis('left', 'Risk, 1 = growth', c, { min: 0, suggestedMax: 1.2 }) },
+    { one: limit, ...cursorLine(chart, cursor.at, c) },
+  );
+  const last = points.length - 1;
   return (
     <figure>
-      <div className="h-72">
-        <Line
-          data={dataOf(chart, c)}
-          options={airOptions}
-          role="img"
-          aria-label={`Humidity, temperature and dew point, ${chart.points.length} stretches`}
-        />
+      <div {...cursor.slider} onPointerLeave={() => cursor.setAt(null)}>
+        <div className="h-72">
+          <Line data={dataOf(chart, c)} options={airOptions} aria-hidden="true" />
+        </div>
+        <div className="mt-2 h-36">
+          <Line data={modelDataOf(chart, c)} options={modelOptions} aria-hidden="true" />
+        </div>
       </div>
-      <div className="mt-2 h-36">
-        <Line data={modelDataOf(chart, c)} options={modelOptions} role="img" aria-label="Mould index and early warning" />
-      </div>
-      <figcaption className="mt-2 text-sm text-soft">
-        <Key className="border-glass" /> humidity with its extremes <Key className="border-act" dashed /> temperature{' '}
-        <Key className="border-soft" dashed /> dew point; tinted: too dry, watch, damp, danger; below, <Key className="border-act" /> mould
-        index (1: under the microscope) and <Key className="border-lamp" dashed /> early warning (1: growth to be expected).
-        {last && ` Last: ${last.humidityPct.mean.toFixed(0)} %, ${last.temperatureC.mean.toFixed(1)} °C.`}
-        {chart.gaps.length > 0 && ` Grey: the log is silent, ${chart.gaps.length} ${chart.gaps.length === 1 ? 'time' : 'times'}.`}
-        {chart.events.length > 0 && ` Upright lines: ${[...new Set(chart.events.map((e) => eventWords(e.data)))].slice(0, 4).join('; ')}.`}
+      <figcaption className="mt-2 space-y-2 text-sm">
+        {last >= 0 && <p className="min-h-10">{stretchWords(points[cursor.at ?? last]!)}</p>}
+        <Legend />
+        {chart.gaps.length > 0 && (
+          <p className="text-soft">
+            Grey: the log is silent, {chart.gaps.length} {chart.gaps.length === 1 ? 'time' : 'times'}.
+          </p>
+        )}
+        {chart.events.length > 0 && (
+          <p className="text-soft">Upright lines: {[...new Set(chart.events.map((e) => eventWords(e.data)))].slice(0, 4).join('; ')}.</p>
+        )}
       </figcaption>
     </figure>
   );
 }
 
-const Key = ({ className, dashed = false }: { className: string; dashed?: boolean }) => (
-  <span
-    aria-hidden="true"
-    className={`mr-1 ml-2 inline-block w-5 border-t-2 align-middle first:ml-0 ${dashed ? 'border-dashed' : ''} ${className}`}
-  />
+const Key = ({ className, dashed = false, children }: { className: string; dashed?: boolean; children: string }) => (
+  <li>
+    <span aria-hidden="true" className={`mr-1.5 inline-block w-5 border-t-2 align-middle ${dashed ? 'border-dashed' : ''} ${className}`} />
+    {children}
+  </li>
+);
+
+const Legend = () => (
+  <ul className="flex flex-wrap gap-x-5 gap-y-1 text-soft" aria-label="Legend">
+    <Key className="border-glass">humidity with its extremes</Key>
+    <Key className="border-act" dashed>
+      temperature
+    </Key>
+    <Key className="border-soft" dashed>
+      dew point
+    </Key>
+    <li>tinted: too dry, watch, damp, danger</li>
+    <Key className="border-act">mould index, below (1: under the microscope)</Key>
+    <Key className="border-lamp" dashed>
+      early warning, below (1: growth to be expected)
+    </Key>
+  </ul>
 );

@@ -41,13 +41,13 @@ export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }
         <span className="text-soft">
           {storage.placeFacts(place.kind).name} · {place.things} {place.things === 1 ? 'thing' : 'things'}
         </span>
-        <span className="ml-auto font-mono">
+        <span className="ml-auto font-semibold">
           {place.latest ? (
             <>
-              {airWords(place.latest)} <span className="font-sans text-sm text-soft">{place.zone && zoneName(place.zone)}</span>
+              {airWords(place.latest)} <span className="text-sm font-normal text-soft">{place.zone && zoneName(place.zone)}</span>
             </>
           ) : (
-            <span className="font-sans text-sm text-soft">no hygrometer</span>
+            <span className="text-sm font-normal text-soft">no hygrometer</span>
           )}
         </span>
       </div>

@@ -175,7 +175,7 @@ const Events = ({ events }: { events: PlaceData['events'] }) => (
   <ol className="sheet max-h-72 divide-y divide-line overflow-y-auto">
     {events.map((e) => (
       <li key={e.id} className="flex gap-3 px-4 py-2 text-sm">
-        <span aria-hidden="true" className="w-4 text-center font-mono text-soft">
+        <span aria-hidden="true" className="w-4 text-center text-soft">
           {EVENT_MARKS[e.data.kind]}
         </span>
         <span className="flex-1">{eventWords(e.data)}</span>
@@ -212,7 +212,7 @@ export function PlacePage() {
           {data.latest && (
             <>
               {' '}
-              · <span className="font-mono">{airWords(data.latest)}</span>, dew point {data.latest.dewPointC.toFixed(1)} °C
+              · <span className="font-semibold">{airWords(data.latest)}</span>, dew point {data.latest.dewPointC.toFixed(1)} °C
               {data.zone && `, ${zoneName(data.zone)}`} · heard <At instant={data.latest.at} />
             </>
           )}

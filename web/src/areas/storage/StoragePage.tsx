@@ -1,3 +1,4 @@
+import { RibbonLegend } from '../../ui/ClimateRibbon';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { AlertList } from './AlertList';
 import { PlaceCard } from './PlaceCard';
@@ -37,10 +38,12 @@ export function StoragePage() {
               <AlertList alerts={alerts} />
             </Section>
           )}
-          <Section
-            title="Places"
-            aside={`the last ${ribbonDays} days; a column is a day, as high as it was damp; the line is the early warning, its top growth`}
-          >
+          <Section title="Places" aside={`the last ${ribbonDays} days`}>
+            {places.some((p) => p.ribbon.length > 0) && (
+              <div className="mb-3">
+                <RibbonLegend />
+              </div>
+            )}
             <ul className="space-y-3">
               {places.map((place) => (
                 <PlaceCard key={place.id} place={place} span={ribbonDays} />
@@ -50,7 +53,7 @@ export function StoragePage() {
           {outdoors?.latest && (
             <Section title="Outside">
               <p className="sheet p-4">
-                {outdoors.name}: <span className="font-mono">{airWords(outdoors.latest)}</span>
+                {outdoors.name}: <span className="font-semibold">{airWords(outdoors.latest)}</span>
                 {ahead.length > 0 && (
                   <span className="text-soft">
                     {' '}

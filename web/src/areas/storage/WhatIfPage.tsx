@@ -215,7 +215,7 @@ function WhatIfView({ start, elsewhere, others, name, placeId, school, advice }:
           {shown.map(({ key, label, unit }) => (
             <label key={key} className="block">
               <span className="flex justify-between">
-                {label} <span className="font-mono">{`${Number(value(key).toFixed(2))} ${unit}`}</span>
+                {label} <span className="font-semibold">{`${Number(value(key).toFixed(2))} ${unit}`}</span>
               </span>
               <input
                 type="range"

@@ -1,6 +1,6 @@
 import type { AdvisedChange, Alert, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
 import { air, sensor, storage } from '@bright-keeper/core';
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
@@ -81,28 +81,37 @@ describe('a climate ribbon', () => {
     { day: '2026-03-09', meanPct: 50, minPct: 45, maxPct: 55, dose: 0.2, daysPast: 0 },
     { day: '2026-03-10', meanPct: 85, minPct: 70, maxPct: 92, dose: 2, daysPast: 30 },
   ];
-  const ribbon = (all: readonly RibbonDay[], events: Parameters<typeof ClimateRibbon>[0]['events'] = []) =>
-    render(<ClimateRibbon days={all} span={10} today="2026-03-10" highPct={60} events={events} />).container;
+  const ribbon = (all: readonly RibbonDay[], events: Parameters<typeof ClimateRibbon>[0]['events'] = [], today = '2026-03-10') =>
+    render(<ClimateRibbon days={all} span={10} today={today} highPct={60} events={events} />).container;
 
-  it('tells in words what it shows', () => {
+  const slider = () => screen.getByRole('slider', { name: '3 days of air' });
+
+  it('is read by keyboard, day by day, from the last one back', () => {
     ribbon(days);
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      '3 days of air; on the last one 85 % on average, early warning 30 days past the point',
+    expect(slider().getAttribute('aria-valuetext')).toBe(
+      'Tue 10 Mar, so far: 70–92 %, on average 85 %; early warning 30 days past the point',
     );
-    cleanup();
+    for (const key of ['ArrowLeft', 'ArrowLeft']) fireEvent.keyDown(slider(), { key });
+    expect(slider().getAttribute('aria-valuetext')).toBe('Mon 9 Mar: 45–55 %, on average 50 %; early warning 20 % of the way');
+    expect(screen.getByText(/^Mon 9 Mar: 45–55 %/)).toBeTruthy();
+    fireEvent.blur(slider());
+    expect(screen.queryByText(/^Mon 9 Mar/)).toBeNull();
+  });
+
+  it('says that nothing was read where nothing was', () => {
     ribbon([]);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe('No readings');
   });
 
-  it('draws a day as high as it was damp, in its zone, and with its extremes on hover', () => {
+  it('draws a day as high as it was damp, in its zone, and one that is not over as an outline', () => {
     const columns = [...ribbon(days).querySelectorAll('rect')].slice(1);
     const heights = columns.map((c) => Number(c.getAttribute('height')));
     expect(heights).toEqual([...heights].sort((a, b) => a - b));
-    expect(columns[2]!.getAttribute('class')).toBe('fill-act');
     expect(columns[1]!.getAttribute('class')).toBe('fill-glass-tint');
-    expect(columns[2]!.querySelector('title')!.textContent).toBe(
-      '2026-03-10: 70–92 %, on average 85 %; early warning 30 days past the point',
-    );
+    expect(columns[2]!.getAttribute('class')).toBe('fill-transparent stroke-soft');
+    cleanup();
+    const yesterday = [...ribbon(days, [], '2026-03-11').querySelectorAll('rect')].at(-1)!;
+    expect(yesterday.getAttribute('class')).toBe('fill-act');
     expect(air.zoneOf(85)).toBe('danger');
   });
 
@@ -114,10 +123,13 @@ describe('a climate ribbon', () => {
     expect(Number(ys.at(-1)!.split(' ')[1])).toBe(0);
   });
 
-  it('marks events under the day they happened on', () => {
-    const marks = ribbon(days, [{ at: '2026-03-09T10:00:00Z', mark: 'G', words: 'gel put in' }]).querySelectorAll('text');
-    expect(marks[0]!.textContent).toBe('Ggel put in');
-    expect(Number(marks[0]!.getAttribute('x'))).toBe(765);
+  it('marks events under the day they happened on, and dates under the days', () => {
+    ribbon(days, [{ at: '2026-03-09T10:00:00Z', mark: 'G', words: 'gel put in' }]);
+    const mark = screen.getByText('gel put in').closest('li')!;
+    expect(mark.textContent).toBe('Ggel put in');
+    expect(mark.style.left).toBe('85%');
+    const dates = screen.getByRole('list', { name: 'Dates' });
+    expect([...dates.children].map((d) => d.textContent)).toEqual(['1 Mar', '4 Mar', '7 Mar', 'today']);
   });
 });
 

@@ -11,9 +11,15 @@ export const LEVEL_TONES: Record<fungus.RiskLevel, string> = {
 
 export const zoneName = (zone: air.ZoneId): string => air.ZONES.find((z) => z.id === zone)!.name;
 
-/** "19.4 °C, 47 %". */
+/** Holds a unit to its number, and closer than a word. */
+const THIN = '\u202f';
+
+/** "19.4 °C, 47 %", with a thin space before each unit. */
 export const airWords = ({ temperatureC, humidityPct }: Pick<Latest, 'temperatureC' | 'humidityPct'>): string =>
-  `${temperatureC.toFixed(1)} °C, ${humidityPct.toFixed(0)} %`;
+  `${temperatureC.toFixed(1)}${THIN}°C, ${pctWords(humidityPct)}`;
+
+/** "47 %". */
+export const pctWords = (pct: number): string => `${pct.toFixed(0)}${THIN}%`;
 
 export const hoursWords = (hours: number): string =>
   hours < 1.5 ? `${Math.round(hours * 60)} min` : hours < 48 ? `${hours.toFixed(hours < 10 ? 1 : 0)} h` : `${(hours / 24).toFixed(1)} days`;

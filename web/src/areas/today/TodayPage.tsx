@@ -10,6 +10,7 @@ import { findingsWords, surfaceTitle } from '../../ui/words';
 import { logWords } from '../gear/words';
 import { AlertList } from '../storage/AlertList';
 import { useOverview, useRemoveTimer } from '../storage/queries';
+import { pctWords } from '../storage/words';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { useNow } from '../../ui/useNow';
 import { useStartLook } from '../inspection/queries';
@@ -200,7 +201,7 @@ function Ribbons() {
               <Link to={`/storage/${place.id}`} className="font-medium hover:underline">
                 {place.name}
               </Link>
-              {place.latest && <span className="font-mono text-sm">{place.latest.humidityPct.toFixed(0)} %</span>}
+              {place.latest && <span className="text-sm font-semibold">{pctWords(place.latest.humidityPct)}</span>}
             </p>
             <ClimateRibbon days={place.ribbon} span={overview.data.ribbonDays} today={todayHere()} highPct={place.highPct} />
           </li>
