@@ -174,7 +174,8 @@ describe('a round of air', () => {
     expect(Object.values(state.outcomes)).toEqual(Array(5).fill('clean-enough'));
     const one: care.BenchEvent[] = [ready];
     const alone = { ...shelfDust, rounds: [] };
-    while (at(alone, one).phase !== 'close') one.push(at(alone, one).phase === 'step' ? done(at(alone, one).step!.id) : says(at(alone, one).step!.id, 'clean-enough'));
+    while (at(alone, one).phase !== 'close')
+      one.push(at(alone, one).phase === 'step' ? done(at(alone, one).step!.id) : says(at(alone, one).step!.id, 'clean-enough'));
     expect([taps.length, one.length]).toEqual([5, 11]);
   });
 
@@ -203,7 +204,9 @@ describe('a round of air', () => {
     const [front, rear] = plan.rounds[0] as [string, string];
     const looked = at(plan, [ready, done(front)]);
     expect(looked).toMatchObject({ phase: 'round-look', step: { id: rear } });
-    expect(at(plan, [ready, done(front), says(rear, 'clean-enough')])).toMatchObject({ step: { surface: 'front-glass', method: 'dry-wipe' } });
+    expect(at(plan, [ready, done(front), says(rear, 'clean-enough')])).toMatchObject({
+      step: { surface: 'front-glass', method: 'dry-wipe' },
+    });
   });
 
   it('lets one surface be left as it is, before the look and at it', () => {
@@ -211,7 +214,11 @@ describe('a round of air', () => {
     const leave = (surface: care.Surface): care.BenchEvent => ({ type: 'leave-surface', surface });
     expect(at(shelfDust, [ready, leave('barrel')])).toMatchObject({ phase: 'round', step: { id: ring }, outcomes: { barrel: 'left' } });
     const atTheLook = [ready, done(barrel), leave('focus-ring'), says(barrel, 'clean-enough')];
-    expect(at(shelfDust, atTheLook)).toMatchObject({ phase: 'round-look', step: { surface: 'hood-outside' }, outcomes: { 'focus-ring': 'left' } });
+    expect(at(shelfDust, atTheLook)).toMatchObject({
+      phase: 'round-look',
+      step: { surface: 'hood-outside' },
+      outcomes: { 'focus-ring': 'left' },
+    });
   });
 
   it('never joins what grains lie on: they are looked for one surface at a time', () => {

@@ -162,7 +162,10 @@ function leaveRound(plan: CleaningPlan, state: BenchState): BenchState {
   const { steps, answers } = state.round!;
   const better = steps.filter((s) => answers[s.surface] === 'better' && state.attempt < s.tries);
   const clean = steps.filter((s) => answers[s.surface] === 'clean-enough');
-  const ended = { ...state, outcomes: { ...state.outcomes, ...Object.fromEntries(clean.map((s) => [s.surface, 'clean-enough' as const])) } };
+  const ended = {
+    ...state,
+    outcomes: { ...state.outcomes, ...Object.fromEntries(clean.map((s) => [s.surface, 'clean-enough' as const])) },
+  };
   const rest = steps.filter((s) => ended.outcomes[s.surface] === undefined && !better.includes(s));
   const climbing = { ...ended, aired: [...ended.aired, ...rest.map((s) => s.surface)] };
   if (better.length > 0) return inRound(climbing, better, state.attempt + 1);

@@ -35,7 +35,9 @@ describe('what another school would change in a plan', () => {
 
   it('names the fluid that would be taken instead', () => {
     const alcohol = changes.find((c) => c.school === 'solvent' && c.choice === 'alcohol-free')!;
-    expect([alcohol.takes, alcohol.lays]).toEqual([['alcohol-free-fluid'], ['lens-fluid']].map((m) => expect.arrayContaining(m) as string[]));
+    expect([alcohol.takes, alcohol.lays]).toEqual(
+      [['alcohol-free-fluid'], ['lens-fluid']].map((m) => expect.arrayContaining(m) as string[]),
+    );
   });
 
   it('has nothing to tell where nothing was found', () => {

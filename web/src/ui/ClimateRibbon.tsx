@@ -126,8 +126,8 @@ export function ClimateRibbon({ days, span, today, highPct, events = [] }: Props
 export const RibbonLegend = () => (
   <ul className="flex flex-wrap gap-x-5 gap-y-1 text-sm text-soft" aria-label="Legend">
     <li>
-      <span aria-hidden="true" className="mr-1.5 inline-block h-3 w-2 bg-glass-tint align-middle outline outline-soft" />a column is a day, as
-      high as it was damp
+      <span aria-hidden="true" className="mr-1.5 inline-block h-3 w-2 bg-glass-tint align-middle outline outline-soft" />a column is a day,
+      as high as it was damp
     </li>
     <li>
       <span aria-hidden="true" className="mr-1.5 inline-block h-3 w-2 align-middle outline outline-dashed outline-soft" />

@@ -1,30 +1,34 @@
-import { handReading, JOI_OPTIONS, type Device, type HandReading } from '@bright-keeper/contract';
+import { handReading, JOI_OPTIONS, type HandReading } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear/ItemFields';
-import { useHandReading } from './queries';
 
-const comma = (text: unknown): unknown => toNumber(typeof text === 'string' ? text.replace(',', '.') : text);
+type Props = {
+  /** What the fields are told apart by where several forms stand on a page. */
+  id: string;
+  verb: string;
+  save: (reading: HandReading) => Promise<unknown>;
+};
 
-/** A reading typed by hand, now. */
-export function HandReadingForm({ device }: { device: Device }) {
-  const save = useHandReading(device.id);
+/** A reading typed by hand, now; what was typed stays where it is refused. */
+export function HandReadingForm({ id, verb, save }: Props) {
   const { register, handleSubmit, reset, setError, formState } = useForm<HandReading>({
     defaultValues: { at: null, temperatureC: '' as unknown as number, humidityPct: '' as unknown as number },
     resolver: joiResolver(handReading, JOI_OPTIONS),
   });
   const { errors } = formState;
-  const submit = handleSubmit((reading) =>
-    save.mutate(reading, {
-      onSuccess: () => reset(),
-      onError: (failure) => {
-        if (failure instanceof ApiError) setError('humidityPct', { message: failure.problem.detail });
-      },
-    }),
-  );
+  const submit = handleSubmit(async (reading) => {
+    try {
+      await save(reading);
+      reset();
+    } catch (failure) {
+      if (!(failure instanceof ApiError)) throw failure;
+      setError('humidityPct', { message: failure.problem.detail });
+    }
+  });
   return (
     <form
       onSubmit={(e) => void submit(e)}
@@ -32,26 +36,26 @@ export function HandReadingForm({ device }: { device: Device }) {
       className="grid gap-3 sm:grid-cols-[1fr_1fr_auto] sm:items-end"
       aria-label="A reading by hand"
     >
-      <Field label="It reads, °C" id={`t-${device.id}`} error={errors.temperatureC?.message}>
+      <Field label="It reads, °C" id={`t-${id}`} error={errors.temperatureC?.message}>
         <input
-          id={`t-${device.id}`}
+          id={`t-${id}`}
           inputMode="decimal"
           className="input"
           aria-invalid={!!errors.temperatureC}
-          {...register('temperatureC', { setValueAs: comma })}
+          {...register('temperatureC', { setValueAs: toNumber })}
         />
       </Field>
-      <Field label="and % RH" id={`h-${device.id}`} error={errors.humidityPct?.message}>
+      <Field label="and % RH" id={`h-${id}`} error={errors.humidityPct?.message}>
         <input
-          id={`h-${device.id}`}
+          id={`h-${id}`}
           inputMode="decimal"
           className="input"
           aria-invalid={!!errors.humidityPct}
-          {...register('humidityPct', { setValueAs: comma })}
+          {...register('humidityPct', { setValueAs: toNumber })}
         />
       </Field>
-      <Button type="submit" disabled={save.isPending}>
-        Note it
+      <Button type="submit" disabled={formState.isSubmitting}>
+        {verb}
       </Button>
     </form>
   );

@@ -9,10 +9,16 @@ import { airWords } from '../storage/words';
 import { DeviceForm, inputOf } from './DeviceForm';
 import { DeviceKey } from './DeviceKey';
 import { HandReadingForm } from './HandReadingForm';
-import { useAddDevice, useDevices } from './queries';
+import { useAddDevice, useDevices, useHandReading } from './queries';
 import { SaltTest } from './SaltTest';
 
 const SOURCE_WORDS: Record<Device['source'], string> = { hand: 'read by hand', csv: 'log imported from a file', push: 'pushes by itself' };
+
+/** A reading of this hygrometer, typed in. */
+function ByHand({ device }: { device: Device }) {
+  const save = useHandReading(device.id);
+  return <HandReadingForm id={device.id} verb="Note it" save={save.mutateAsync} />;
+}
 
 function Editing({ device, onDone }: { device: Device; onDone: () => void }) {
   const update = useUpdateDevice(device.id);
@@ -59,7 +65,7 @@ function DeviceDetails({ device }: { device: Device }) {
           Export as CSV
         </a>
       </div>
-      <HandReadingForm device={device} />
+      <ByHand device={device} />
       {device.source === 'push' && <DeviceKey device={device} />}
       <SaltTest device={device} />
       {device.clockJumps.length > 0 && (

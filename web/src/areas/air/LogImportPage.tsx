@@ -2,6 +2,7 @@ import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportR
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { FileDrop } from '../../ui/FilePicker';
+import { DataTable, type Columns } from '../../ui/DataTable';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { useDevices, useLogImport, useLogPreview } from './queries';
 
@@ -125,38 +126,31 @@ function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (for
   );
 }
 
+type LogRow = LogPreview['rows'][number];
+const mono = (text: string | number | undefined) => <span className="font-mono">{text}</span>;
+
+const COLUMNS: Columns<LogRow> = [
+  { id: 'line', header: 'Line', enableSorting: false, cell: ({ row }) => mono(row.original.line) },
+  {
+    id: 'at',
+    header: 'Read as (UTC)',
+    enableSorting: false,
+    cell: ({ row: { original: row } }) =>
+      row.problem ? <span className="text-act">{FAULT_WORDS[row.problem]}</span> : mono(row.at?.slice(0, 16).replace('T', ' ')),
+  },
+  { id: 'temperature', header: '°C', enableSorting: false, cell: ({ row }) => mono(row.original.temperatureC?.toFixed(1)) },
+  { id: 'humidity', header: '% RH', enableSorting: false, cell: ({ row }) => mono(row.original.humidityPct?.toFixed(1)) },
+  {
+    id: 'cells',
+    header: 'In the file',
+    enableSorting: false,
+    cell: ({ row }) => <span className="block max-w-80 truncate text-soft">{row.original.cells.join(' | ')}</span>,
+  },
+];
+
 const Rows = ({ preview }: { preview: LogPreview }) => (
-  <div className="overflow-x-auto">
-    <table className="w-full text-sm">
-      <thead>
-        <tr className="text-left text-soft">
-          <th className="pr-4 font-normal">Line</th>
-          <th className="pr-4 font-normal">Read as (UTC)</th>
-          <th className="pr-4 font-normal">°C</th>
-          <th className="pr-4 font-normal">% RH</th>
-          <th className="font-normal">In the file</th>
-        </tr>
-      </thead>
-      <tbody>
-        {preview.rows.map((row) => (
-          <tr key={row.line} className="border-t border-line">
-            <td className="pr-4 font-mono">{row.line}</td>
-            {row.problem ? (
-              <td colSpan={3} className="pr-4 text-act">
-                {FAULT_WORDS[row.problem]}
-              </td>
-            ) : (
-              <>
-                <td className="pr-4 font-mono">{row.at?.slice(0, 16).replace('T', ' ')}</td>
-                <td className="pr-4 font-mono">{row.temperatureC?.toFixed(1)}</td>
-                <td className="pr-4 font-mono">{row.humidityPct?.toFixed(1)}</td>
-              </>
-            )}
-            <td className="max-w-80 truncate text-soft">{row.cells.join(' | ')}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+  <div className="text-sm">
+    <DataTable caption="First rows of the log" columns={COLUMNS} rows={preview.rows} rowKey={(row) => String(row.line)} />
   </div>
 );
 

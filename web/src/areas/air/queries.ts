@@ -12,8 +12,10 @@ import {
   type LogImportResult,
   type LogPreview,
   type LogPreviewRequest,
+  type Place,
 } from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { useRef } from 'react';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 import { storageChanged } from '../storage/queries';
@@ -35,6 +37,27 @@ export const useCalibrate = (id: string) =>
   });
 export const useHandReading = (id: string) =>
   useMutation({ mutationFn: (reading: HandReading) => http.post<Accepted>(routes.deviceReadings(id), reading), onSettled: storageChanged });
+
+/** The first reading of a place: with it comes a hygrometer read by hand, made once however often the reading is refused. */
+export function useFirstReading({ id, name }: Pick<Place, 'id' | 'name'>) {
+  const made = useRef<Device | null>(null);
+  return useMutation({
+    mutationFn: async (reading: HandReading) => {
+      const input: DeviceInput = {
+        name: `${name}, by hand`,
+        source: 'hand',
+        outdoor: false,
+        placeId: id,
+        everyMinutes: A_WEEK_MIN,
+        note: '',
+      };
+      made.current ??= await http.post<Device>(routes.devices, input);
+      return http.post<Accepted>(routes.deviceReadings(made.current.id), reading);
+    },
+    onSettled: storageChanged,
+  });
+}
+const A_WEEK_MIN = 10_080;
 
 export const useLogPreview = () =>
   useMutation({ mutationFn: (request: LogPreviewRequest) => http.post<LogPreview>(routes.logPreview, request) });

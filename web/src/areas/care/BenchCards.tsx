@@ -52,7 +52,8 @@ function StepCard({ step, state, traits, act }: StepCardProps) {
   return (
     <div className="space-y-4">
       <p className="text-soft">
-        <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · {LEVEL_WORDS[step.level]?.toLowerCase()} {attempt > 1 && '· second try, fresh patch'}
+        <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · {LEVEL_WORDS[step.level]?.toLowerCase()}{' '}
+        {attempt > 1 && '· second try, fresh patch'}
       </p>
       <h2 className="text-2xl leading-none font-semibold">
         {facts.name}

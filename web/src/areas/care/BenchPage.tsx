@@ -83,7 +83,11 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
         <div className="min-w-0">
           <h1 className="truncate font-semibold">{cleaning.itemName}</h1>
           <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-            {at > 0 ? state.round ? `${state.round.steps.length} surfaces of ${surfaces.length}` : `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`}{' '}
+            {at > 0
+              ? state.round
+                ? `${state.round.steps.length} surfaces of ${surfaces.length}`
+                : `surface ${at} of ${surfaces.length}`
+              : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`}{' '}
             <SaveMark state={doc.state} />
           </p>
         </div>

@@ -4,7 +4,7 @@ import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../
 import { useShelf } from '../gear/queries';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
-import { withChoice } from './planChoices';
+import { withChoice } from '../../ui/address';
 import { useHappened } from './queries';
 
 const happeningFrom = (params: URLSearchParams): care.HappeningId | null =>

@@ -7,7 +7,7 @@ import { capital } from '../../ui/words';
 import { useItem } from '../gear/queries';
 import { useSettings } from '../settings/queries';
 import { CautionLines } from './CautionLines';
-import { withChoice } from './planChoices';
+import { withChoice } from '../../ui/address';
 import { useStartTeardown } from './queries';
 import { basisWords } from './words';
 

@@ -3,7 +3,17 @@ import { AIR_KEYS, AIR_WORDS, airReading, CONDITION_WORDS } from './planChoices'
 import { Toggle } from './Toggle';
 
 /** A reading of the air out there; what cannot be is said beside it and kept as it was typed. */
-function AirField({ label, value, fault, onChange }: { label: string; value: string; fault: string | undefined; onChange: (text: string) => void }) {
+function AirField({
+  label,
+  value,
+  fault,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  fault: string | undefined;
+  onChange: (text: string) => void;
+}) {
   return (
     <label className="flex min-h-11 flex-wrap items-center gap-2 text-sm text-soft">
       {label}

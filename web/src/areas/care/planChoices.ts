@@ -53,10 +53,3 @@ export function schoolsFrom(params: URLSearchParams, mine: care.Schools): care.S
 /** The school whose choices are set side by side, if any. */
 export const comparedFrom = (params: URLSearchParams): care.SchoolId | null =>
   care.SCHOOL_IDS.find((id) => id === params.get('compare')) ?? null;
-
-export function withChoice(params: URLSearchParams, key: string, value: string | null): URLSearchParams {
-  const next = new URLSearchParams(params);
-  if (value === null) next.delete(key);
-  else next.set(key, value);
-  return next;
-}

@@ -28,7 +28,6 @@ export function actionFor(command: BenchCommand, state: care.BenchState, now: ()
     return phase === 'round-look' && step ? { type: 'event', event: { type: 'rest-clean', step: step.id } } : null;
   if (phase === 'step' && step) return command === 'forward' ? { type: 'event', event: doneEvent(state, step, now()) } : null;
   const asked = phase === 'round-look' || (phase === 'look' && step?.look?.asks !== 'turning');
-  if (asked && step && command !== 'forward')
-    return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
+  if (asked && step && command !== 'forward') return { type: 'event', event: { type: 'answer', step: step.id, answer: command } };
   return null;
 }

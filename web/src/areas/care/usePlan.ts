@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { withChoice } from './planChoices';
+import { withChoice } from '../../ui/address';
 import { requestFrom, selectedIn, surfacesOf, type PlanOf } from './planView';
 
 /** The plan that the address asks for, remade at every change of it, and how the address is changed. */

@@ -1,8 +1,9 @@
 import { care } from '@bright-keeper/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Page } from '../../ui/parts';
+import { useStartLook } from '../inspection/queries';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
 import { useAddItem } from './queries';
 import { useItemForm } from './useItemForm';
@@ -16,9 +17,17 @@ export function AddItemPage() {
   const [more, setMore] = useState(false);
   const { form, kind, fields, changeKind, showProblem } = useItemForm({ name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
   const traits = form.watch('traits');
-  const submit = form.handleSubmit((input) =>
-    add.mutate(input, { onSuccess: (item) => void navigate(`/gear/${item.id}`), onError: showProblem }),
-  );
+  const [params] = useSearchParams();
+  const startLook = useStartLook();
+  // Whoever came because a lens bothers them goes on to look at it; what they came from stays one step back.
+  const shown = (itemId: string) =>
+    params.get('then') === 'look'
+      ? startLook.mutate(itemId, {
+          onSuccess: (look) => void navigate(`/look/${look.id}`),
+          onError: () => void navigate(`/gear/${itemId}`),
+        })
+      : void navigate(`/gear/${itemId}`);
+  const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => shown(item.id), onError: showProblem }));
   return (
     <Page title="Put a thing on the shelf" sub="Name and kind are enough. The ticks change what Bright Keeper advises.">
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -36,7 +45,7 @@ export function AddItemPage() {
           {add.error && <Failure error={add.error} />}
           <div className="flex gap-3">
             <Button look="filled" type="submit" disabled={add.isPending}>
-              Put it on the shelf
+              {params.get('then') === 'look' ? 'Look at it' : 'Put it on the shelf'}
             </Button>
             <ButtonLink to="/gear">Cancel</ButtonLink>
           </div>

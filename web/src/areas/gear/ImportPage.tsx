@@ -1,5 +1,6 @@
 import { IMPORT_TARGETS, type ImportMapping, type ImportPreview, type ImportRequest } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { DataTable, type Columns } from '../../ui/DataTable';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base64Of } from '../../api/base64';
@@ -43,47 +44,43 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
   );
 }
 
+/** What a row becomes, or every field of it that is wrong. */
+const Result = ({ row }: { row: ImportPreview['rows'][number] }) =>
+  row.input ? (
+    <span className="text-glass">{care.kindFacts(row.input.kind).name}</span>
+  ) : (
+    Object.entries(row.errors).map(([field, message]) => (
+      <p key={field}>
+        <span className="font-semibold">{field}:</span> {message}
+      </p>
+    ))
+  );
+
+/** More columns than this do not help to see whether the file is read as it should be. */
+const MOST_COLUMNS = 6;
+
 function Rows({ preview }: { preview: ImportPreview }) {
-  const shown = preview.columns.slice(0, 6);
+  const columns: Columns<ImportPreview['rows'][number]> = [
+    { id: 'line', header: 'Line', enableSorting: false, cell: ({ row }) => <span className="font-mono">{row.original.line}</span> },
+    ...preview.columns.slice(0, MOST_COLUMNS).map((name, i) => ({
+      id: `column-${i}`,
+      header: name,
+      enableSorting: false,
+      cell: ({ row }: { row: { original: ImportPreview['rows'][number] } }) => (
+        <span className="block max-w-48 truncate">{row.original.cells[name]}</span>
+      ),
+    })),
+    { id: 'result', header: 'Result', enableSorting: false, cell: ({ row }) => <Result row={row.original} /> },
+  ];
   return (
-    <div className="sheet overflow-x-auto">
-      <table className="w-full text-left text-sm">
-        <thead>
-          <tr>
-            {['Line', ...shown, 'Result'].map((h) => (
-              <th key={h} scope="col" className="border-b border-line px-3 py-2 font-medium text-soft">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {preview.rows.map((row) => {
-            const problems = Object.entries(row.errors);
-            return (
-              <tr key={row.line} className={`border-b border-line align-top last:border-0 ${row.input ? '' : 'bg-act-tint'}`}>
-                <td className="px-3 py-1.5 font-mono">{row.line}</td>
-                {shown.map((c) => (
-                  <td key={c} className="max-w-48 truncate px-3 py-1.5">
-                    {row.cells[c]}
-                  </td>
-                ))}
-                <td className="px-3 py-1.5">
-                  {row.input ? (
-                    <span className="text-glass">{care.kindFacts(row.input.kind).name}</span>
-                  ) : (
-                    problems.map(([field, message]) => (
-                      <p key={field}>
-                        <span className="font-semibold">{field}:</span> {message}
-                      </p>
-                    ))
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+    <div className="text-sm">
+      <DataTable
+        caption="Rows of the file"
+        columns={columns}
+        rows={preview.rows}
+        rowKey={(row) => String(row.line)}
+        rowClass={(row) => (row.input ? '' : 'bg-act-tint')}
+      />
     </div>
   );
 }

@@ -118,11 +118,59 @@ function surfacesByNeed(item: ItemPageData): care.Surface[] {
   return [...care.surfacesOf(item.kind, item.traits)].sort((a, b) => weight(a) - weight(b));
 }
 
+/** The thing from the side, as the last look left it; the touches of a year where they are asked for. */
+function Drawing({ item, selected, onSelect }: { item: ItemPageData; selected: care.Surface; onSelect: (surface: care.Surface) => void }) {
+  const [counts, setCounts] = useState(false);
+  const touches = Object.values(item.contacts).reduce((sum, n) => sum + n, 0);
+  return (
+    <div className="sheet p-4">
+      <LightPath
+        kind={item.kind}
+        traits={item.traits}
+        states={item.surfaces}
+        selected={selected}
+        onSelect={onSelect}
+        {...(counts ? { counts: item.contacts } : {})}
+      />
+      <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" className="check" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over 12
+          months ({touches})
+        </label>
+        <VerdictChip verdict={item.verdict} />
+      </div>
+    </div>
+  );
+}
+
+const Neighbours = ({ neighbours }: { neighbours: ItemPageData['neighbours'] }) =>
+  neighbours.length === 0 ? null : (
+    <Section title="What it shared a place with" aside="look through each: now, after 4 and after 12 weeks">
+      <ul className="sheet divide-y divide-line">
+        {neighbours.map((n) => (
+          <li key={n.itemId} className="px-4 py-2.5">
+            <Link to={`/gear/${n.itemId}`} className="font-medium hover:underline">
+              {n.name}
+            </Link>{' '}
+            <span className="text-sm text-soft">
+              in {n.placeName}
+              {n.until && (
+                <>
+                  {' '}
+                  until <At instant={n.until} />
+                </>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+
 export function ItemPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
   const [params, setParams] = useSearchParams();
-  const [counts, setCounts] = useState(false);
   if (item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   const data = item.data;
@@ -130,7 +178,6 @@ export function ItemPage() {
   const wanted = params.get('surface') as care.Surface | null;
   const selected = wanted && own.includes(wanted) ? wanted : surfacesByNeed(data)[0]!;
   const select = (surface: care.Surface) => setParams({ surface }, { replace: true });
-  const touches = Object.values(data.contacts).reduce((sum, n) => sum + n, 0);
 
   return (
     <Page
@@ -154,60 +201,21 @@ export function ItemPage() {
       actions={<NextAction item={data} />}
     >
       <div className="grid gap-6 lg:grid-cols-12">
-        <div className="sheet p-4 lg:col-span-8">
-          <LightPath
-            kind={data.kind}
-            traits={data.traits}
-            states={data.surfaces}
-            selected={selected}
-            onSelect={select}
-            {...(counts ? { counts: data.contacts } : {})}
-          />
-          <div className="mt-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-            <label className="flex min-h-11 items-center gap-2">
-              <input type="checkbox" className="check" checked={counts} onChange={(e) => setCounts(e.target.checked)} /> Show touches over
-              12 months ({touches})
-            </label>
-            <VerdictChip verdict={data.verdict} />
-          </div>
-        </div>
-        <div className="lg:col-span-4">
-          <SurfaceCard item={data} surface={selected} surfaces={surfacesByNeed(data)} onSelect={select} />
-        </div>
-        <div className="space-y-6 lg:col-span-7">
+        <div className="min-w-0 space-y-6 lg:col-span-8">
+          <Drawing item={data} selected={selected} onSelect={select} />
           <Section title="What was done">
             <Timeline itemId={data.id} />
           </Section>
+          <Neighbours neighbours={data.neighbours} />
         </div>
-        <div className="space-y-6 lg:col-span-5">
+        <div className="min-w-0 space-y-6 lg:col-span-4">
+          <SurfaceCard item={data} surface={selected} surfaces={surfacesByNeed(data)} onSelect={select} />
           <Section title="What is due">
             <DueList item={data} />
           </Section>
           {data.notes && (
             <Section title="Notes">
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>
-            </Section>
-          )}
-          {data.neighbours.length > 0 && (
-            <Section title="What it shared a place with" aside="look through each: now, after 4 and after 12 weeks">
-              <ul className="sheet divide-y divide-line">
-                {data.neighbours.map((n) => (
-                  <li key={n.itemId} className="px-4 py-2.5">
-                    <Link to={`/gear/${n.itemId}`} className="font-medium hover:underline">
-                      {n.name}
-                    </Link>{' '}
-                    <span className="text-sm text-soft">
-                      in {n.placeName}
-                      {n.until && (
-                        <>
-                          {' '}
-                          until <At instant={n.until} />
-                        </>
-                      )}
-                    </span>
-                  </li>
-                ))}
-              </ul>
             </Section>
           )}
           <Section title="Where it lies">

@@ -3,6 +3,7 @@ import { care, schedule } from '@bright-keeper/core';
 import { Download, Plus, Upload } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
 import { Day, todayHere } from '../../ui/when';
@@ -33,38 +34,40 @@ function DueCell({ item }: { item: ShelfItem }) {
 const StatusNote = ({ item }: { item: ShelfItem }) =>
   item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null;
 
-const ShelfTable = ({ items }: { items: ShelfItem[] }) => (
-  <div className="sheet hidden overflow-x-auto md:block">
-    <table className="w-full text-left">
-      <thead className="text-sm text-soft">
-        <tr>
-          {['Thing', 'Kind', 'Last verdict', 'Next'].map((heading) => (
-            <th key={heading} scope="col" className="border-b border-line px-4 py-2 font-medium">
-              {heading}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {items.map((item) => (
-          <tr key={item.id} className="border-b border-line last:border-0 hover:bg-well">
-            <td className="px-4 py-2.5">
-              <Link className="font-semibold hover:underline" to={`/gear/${item.id}`}>
-                {item.name}
-              </Link>
-              <StatusNote item={item} />
-            </td>
-            <td className="px-4 py-2.5">{care.kindFacts(item.kind).name}</td>
-            <td className="px-4 py-2.5">
-              <VerdictChip verdict={item.verdict} />
-            </td>
-            <td className="px-4 py-2.5">
-              <DueCell item={item} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+const COLUMNS: Columns<ShelfItem> = [
+  {
+    id: 'name',
+    header: 'Thing',
+    enableSorting: true,
+    accessorFn: (item) => item.name,
+    cell: ({ row: { original: item } }) => (
+      <>
+        <Link className="font-semibold hover:underline" to={`/gear/${item.id}`}>
+          {item.name}
+        </Link>
+        <StatusNote item={item} />
+      </>
+    ),
+  },
+  { id: 'kind', header: 'Kind', enableSorting: false, cell: ({ row }) => care.kindFacts(row.original.kind).name },
+  { id: 'needs', header: 'Last verdict', enableSorting: false, cell: ({ row }) => <VerdictChip verdict={row.original.verdict} /> },
+  { id: 'due', header: 'Next', accessorFn: (item) => item.nextDue?.due, cell: ({ row }) => <DueCell item={row.original} /> },
+];
+
+/** The shelf is sorted where it is kept, over all its pages; a heading asks for it, one way. */
+const ShelfTable = ({ items, sort, onSort }: { items: ShelfItem[]; sort: string; onSort: (sort: string) => void }) => (
+  <div className="hidden md:block">
+    <DataTable
+      caption="The shelf"
+      columns={COLUMNS}
+      rows={items}
+      rowKey={(item) => item.id}
+      rowClass={() => 'hover:bg-well'}
+      sorting={{
+        state: COLUMNS.some((c) => c.id === sort) ? [{ id: sort, desc: false }] : [],
+        onSort: ([wanted]) => onSort(wanted && wanted.id !== 'name' ? wanted.id : ''),
+      }}
+    />
   </div>
 );
 
@@ -215,7 +218,7 @@ export function ShelfPage() {
         ))}
       {items.length > 0 && (
         <>
-          <ShelfTable items={items} />
+          <ShelfTable items={items} sort={filters.sort ?? 'name'} onSort={(sort) => set('sort', sort)} />
           <ShelfCards items={items} />
         </>
       )}

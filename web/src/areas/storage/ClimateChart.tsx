@@ -163,7 +163,13 @@ const axis = (position: 'left' | 'right', text: string, c: Colours, more: object
   ...more,
 });
 
-function optionsOf(chart: ChartData, c: Colours, setAt: (at: number | null) => void, scales: object, annotations: Record<string, AnnotationOptions>) {
+function optionsOf(
+  chart: ChartData,
+  c: Colours,
+  setAt: (at: number | null) => void,
+  scales: object,
+  annotations: Record<string, AnnotationOptions>,
+) {
   const options: ChartOptions<'line'> = {
     animation: false,
     responsive: true,

@@ -2,7 +2,7 @@ import { JOI_OPTIONS, placeInput, type Place, type PlaceInput } from '@bright-ke
 import { storage } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { saveForm } from '../../ui/saveForm';
@@ -122,6 +122,7 @@ function PlaceForm({ start, self, others, verb, save, onDone, error }: Props) {
 
 export function AddPlacePage() {
   const navigate = useNavigate();
+  const [params] = useSearchParams();
   const places = usePlaces();
   const add = useAddPlace();
   if (places.isPending) return <Loading />;
@@ -133,8 +134,12 @@ export function AddPlacePage() {
         self={null}
         others={places.data.places}
         verb="Add it"
-        save={(input) => add.mutateAsync(input)}
-        onDone={() => void navigate('/storage')}
+        save={async (input) => {
+          const place = await add.mutateAsync(input);
+          // Whoever came because it is damp there goes on to say what a dial in it shows.
+          void navigate(params.get('then') === 'hygrometer' ? `/storage/${place.id}` : '/storage');
+        }}
+        onDone={() => {}}
         error={add.error}
       />
     </Page>

@@ -3,7 +3,7 @@ import { useSearchParams } from 'react-router';
 import { ApiError } from '../../api/http';
 import { Button, ButtonLink, Failure, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
-import { withChoice } from '../care/planChoices';
+import { withChoice } from '../../ui/address';
 import { basisWords } from '../care/words';
 import { useAddTimer, useOverview } from './queries';
 import { minutesWords } from './words';

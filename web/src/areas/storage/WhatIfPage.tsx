@@ -6,7 +6,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import type { WhatIfWorker } from '../../workers/whatIf.worker';
-import { withChoice } from '../care/planChoices';
+import { withChoice } from '../../ui/address';
 import { useSettings } from '../settings/queries';
 import { AdviceWords } from './AdviceWords';
 import { usePlace, usePlaces, useWhatIf } from './queries';

@@ -189,7 +189,7 @@ describe('words for air', () => {
   ])('%f minutes are “%s”', (minutes, words) => expect(minutesWords(minutes)).toBe(words));
 
   it('have a unit with each number', () => {
-    expect(airWords({ temperatureC: 19.44, humidityPct: 47.6 })).toBe('19.4 °C, 48 %');
+    expect(airWords({ temperatureC: 19.44, humidityPct: 47.6 })).toBe('19.4\u202f°C, 48\u202f%');
     expect(eventWords({ kind: 'gel-set', desiccant: 'rice', massG: 800, loadingPct: 8 })).toBe('800 g of rough rice put in, 8 % water');
     expect(eventWords({ kind: 'indicator', colour: 'spent' })).toBe('Indicator read: spent');
   });

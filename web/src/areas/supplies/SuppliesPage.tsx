@@ -2,6 +2,7 @@ import type { Supply, SupplyInput } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
@@ -55,33 +56,17 @@ function Editing({ supply, onDone }: { supply: Supply; onDone: () => void }) {
   );
 }
 
-function SupplyRow({ supply }: { supply: Supply }) {
-  const [editing, setEditing] = useState(false);
+/** What one may do with a thing of the drawer. */
+function Deeds({ supply, onEdit }: { supply: Supply; onEdit: () => void }) {
   const wash = useWash();
   const demote = useDemote();
   const update = useUpdateSupply(supply.id);
   const remove = useRemoveSupply();
-  const { id, version, thing, state, note } = supply;
-  const name = capital(care.thingName(thing));
-  const { words, fit } = fitness(supply);
-  const demoted = supplies.soldFor(thing) !== supply.role;
+  const { id, version, thing, state } = supply;
   const failure = wash.error ?? demote.error ?? remove.error ?? update.error;
-  if (editing)
-    return (
-      <li>
-        <Editing supply={supply} onDone={() => setEditing(false)} />
-      </li>
-    );
   const fallen = () => update.mutate({ ...inputOf(supply), state: 'dirty', version });
   return (
-    <li className="space-y-2 px-4 py-3" aria-label={name}>
-      <p className="flex justify-between gap-3">
-        <span className="font-medium">
-          {name} {demoted && <span className="rounded bg-act-tint px-1.5 text-sm text-act">used on a shell</span>}
-        </span>
-        <span className={`text-sm ${fit ? 'text-soft' : 'font-semibold text-act'}`}>{words}</span>
-      </p>
-      {note && <p className="text-sm text-soft">{note}</p>}
+    <>
       <div className="flex flex-wrap gap-x-4">
         {supplies.isWashable(thing) && (
           <Button look="quiet" onClick={() => wash.mutate({ id, version })}>
@@ -98,7 +83,7 @@ function SupplyRow({ supply }: { supply: Supply }) {
             It touched a shell
           </Button>
         )}
-        <Button look="quiet" onClick={() => setEditing(true)}>
+        <Button look="quiet" onClick={onEdit}>
           Edit
         </Button>
         <Button look="quiet" onClick={() => remove.mutate(id)}>
@@ -106,7 +91,51 @@ function SupplyRow({ supply }: { supply: Supply }) {
         </Button>
       </div>
       {failure && <Failure error={failure} />}
-    </li>
+    </>
+  );
+}
+
+const nameOf = ({ thing }: Supply): string => capital(care.thingName(thing));
+
+function Named({ supply }: { supply: Supply }) {
+  const demoted = supplies.soldFor(supply.thing) !== supply.role;
+  return (
+    <>
+      <span className="font-medium">
+        {nameOf(supply)} {demoted && <span className="rounded bg-act-tint px-1.5 text-sm text-act">used on a shell</span>}
+      </span>
+      {supply.note && <span className="block text-sm text-soft">{supply.note}</span>}
+    </>
+  );
+}
+
+const State = ({ supply }: { supply: Supply }) => {
+  const { words, fit } = fitness(supply);
+  return <span className={`text-sm ${fit ? 'text-soft' : 'font-semibold text-act'}`}>{words}</span>;
+};
+
+/** What is kept for one role, as a table; the row that is edited gives way to its form. */
+function DrawerTable({ title, own }: { title: string; own: Supply[] }) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const columns: Columns<Supply> = [
+    { id: 'thing', header: 'Thing', accessorFn: nameOf, cell: ({ row }) => <Named supply={row.original} /> },
+    { id: 'state', header: 'How it is', accessorFn: (s) => fitness(s).words, cell: ({ row }) => <State supply={row.original} /> },
+    {
+      id: 'deeds',
+      header: 'What happened',
+      enableSorting: false,
+      cell: ({ row }) => <Deeds supply={row.original} onEdit={() => setEditing(row.original.id)} />,
+    },
+  ];
+  return (
+    <DataTable
+      caption={title}
+      columns={columns}
+      rows={own}
+      rowKey={(s) => s.id}
+      instead={(s) => (s.id === editing ? <Editing supply={s} onDone={() => setEditing(null)} /> : null)}
+      stacks
+    />
   );
 }
 
@@ -155,17 +184,13 @@ export function SuppliesPage() {
           </>
         )}
         {all.length > 0 && <IsThisAll isAll={drawer.data.isAll} />}
-        <div className="grid gap-6 md:grid-cols-2">
+        <div className="space-y-6">
           {ROLES.map(({ role, title, what }) => {
             const own = all.filter((s) => s.role === role);
             return (
               own.length > 0 && (
                 <Section key={role} title={title} aside={what}>
-                  <ul className="sheet divide-y divide-line">
-                    {own.map((s) => (
-                      <SupplyRow key={s.id} supply={s} />
-                    ))}
-                  </ul>
+                  <DrawerTable title={title} own={own} />
                 </Section>
               )
             );

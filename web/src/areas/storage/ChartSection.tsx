@@ -1,0 +1,76 @@
+import type { PlacePage as PlaceData } from '@bright-keeper/contract';
+import { lazy, Suspense } from 'react';
+import { useSearchParams } from 'react-router';
+import { Button, Failure, Loading, Section } from '../../ui/parts';
+import { useNow } from '../../ui/useNow';
+import { withChoice } from '../../ui/address';
+import { useChart } from './queries';
+
+// Chart.js is large: it comes when a chart is first drawn.
+const ClimateChart = lazy(async () => ({ default: (await import('./ClimateChart')).ClimateChart }));
+
+const HOUR = 3_600_000;
+const SPANS = [
+  ['hour', 'An hour', HOUR],
+  ['day', 'A day', 24 * HOUR],
+  ['week', 'A week', 7 * 24 * HOUR],
+  ['month', 'A month', 31 * 24 * HOUR],
+  ['season', '3 months', 92 * 24 * HOUR],
+  ['year', 'A year', 366 * 24 * HOUR],
+  ['5-years', '5 years', 5 * 365.25 * 24 * HOUR],
+] as const;
+const MINUTE = 60_000;
+
+/** The chart with its spans; how far back one looks stands in the address. */
+export function ChartSection({ place }: { place: PlaceData }) {
+  const [params, setParams] = useSearchParams();
+  const [id, , spanMs] = SPANS.find(([s]) => s === params.get('span')) ?? SPANS[3];
+  const backMs = Math.max(0, Number(params.get('back') ?? 0)) * spanMs;
+  // To the minute, so that the same question is not asked anew with every look.
+  const now = Math.ceil(useNow(MINUTE).getTime() / MINUTE) * MINUTE;
+  const to = new Date(now - backMs).toISOString();
+  const from = new Date(now - backMs - spanMs).toISOString();
+  const chart = useChart(place.id, from, to);
+  const back = Number(params.get('back') ?? 0);
+  const go = (n: number) => setParams(withChoice(params, 'back', n > 0 ? String(n) : null), { replace: true });
+  return (
+    <Section
+      title="The air"
+      aside={
+        <span className="flex gap-2">
+          <Button look="quiet" onClick={() => go(back + 1)}>
+            Earlier
+          </Button>
+          <Button look="quiet" disabled={back === 0} onClick={() => go(back - 1)}>
+            Later
+          </Button>
+        </span>
+      }
+    >
+      <div className="sheet p-4">
+        <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="How long">
+          {SPANS.map(([s, name]) => (
+            <button
+              key={s}
+              type="button"
+              aria-pressed={s === id}
+              onClick={() => setParams(withChoice(withChoice(params, 'back', null), 'span', s), { replace: true })}
+              className={`min-h-9 rounded border px-3 text-sm ${s === id ? 'border-lamp bg-lamp-tint font-semibold' : 'border-line bg-page'}`}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        {chart.isError && <Failure error={chart.error} onRetry={() => void chart.refetch()} />}
+        {chart.data &&
+          (chart.data.points.length === 0 ? (
+            <p className="py-12 text-center text-soft">No readings in this time.</p>
+          ) : (
+            <Suspense fallback={<Loading />}>
+              <ClimateChart chart={chart.data} band={place} />
+            </Suspense>
+          ))}
+      </div>
+    </Section>
+  );
+}
