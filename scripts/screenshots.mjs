@@ -32,8 +32,22 @@ async function api(method, path, body) {
   return response.json();
 }
 
+/** What was tapped until one stands on this rung of this surface: the others are left as they are, the rungs below it did not do. */
+function standingAt(care, plan, surface, method) {
+  const events = [{ type: 'ready' }];
+  for (;;) {
+    const { phase, step, round } = care.benchState(plan, events);
+    if (phase === 'close') throw new Error(`no ${method} on the ${surface}`);
+    const here = round ? round.steps.some((s) => s.surface === surface) : step.surface === surface;
+    if (phase === 'step' && here && step.method === method) return events;
+    if (!here) events.push({ type: 'leave-surface', surface: step.surface });
+    else if (phase === 'step' || phase === 'round') events.push({ type: 'done', step: step.id });
+    else events.push({ type: 'answer', step: step.id, answer: 'no-change' });
+  }
+}
+
 /** A look and a cleaning under way, as a keeper would have left them. */
-async function prepare() {
+async function prepare(care) {
   const { items } = await api('GET', '/api/gear?limit=200');
   const idOf = (name) => items.find((i) => i.name === name).id;
   const lens = idOf('Corvane 35/2');
@@ -49,20 +63,14 @@ async function prepare() {
     ],
   });
   const cleaning = await api('POST', '/api/care/cleanings', { itemId: lens, place: 'home' });
-  const front = cleaning.plan.steps.filter((s) => s.surface === 'front-glass');
-  const beforeDamp = front.slice(
-    0,
-    front.findIndex((s) => s.method === 'damp-wipe'),
-  );
-  const events = [{ type: 'ready' }, { type: 'leave-surface', surface: 'focus-ring' }, { type: 'leave-surface', surface: 'contacts' }];
-  for (const step of beforeDamp) events.push({ type: 'done', step: step.id }, { type: 'answer', step: step.id, answer: 'no-change' });
+  const events = standingAt(care, cleaning.plan, 'front-glass', 'damp-wipe');
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
   const { places } = await api('GET', '/api/storage/places');
   const placeOf = (name) => places.find((p) => p.name === name).id;
   return {
     cupboard: placeOf('Oak cupboard'),
     gelBox: placeOf('Gasket box'),
-    sensorClean: await sensorClean(idOf('Skerrow M2')),
+    sensorClean: await sensorClean(care, idOf('Skerrow M2')),
     lens,
     look: look.id,
     cleaning: cleaning.id,
@@ -72,16 +80,11 @@ async function prepare() {
 }
 
 /** A sensor clean with the swab about to go in. */
-async function sensorClean(itemId) {
+async function sensorClean(care, itemId) {
   const { id, version, plan } = await api('POST', '/api/care/cleanings', { itemId, place: 'home' });
-  const [blow] = plan.steps.filter((s) => s.surface === 'sensor-cover');
   const swab = plan.steps.find((s) => s.sensor);
-  const others = [...new Set(plan.steps.map((s) => s.surface))].filter((s) => s !== 'sensor-cover');
   const events = [
-    { type: 'ready' },
-    ...others.map((surface) => ({ type: 'leave-surface', surface })),
-    { type: 'done', step: blow.id },
-    { type: 'answer', step: blow.id, answer: 'no-change' },
+    ...standingAt(care, plan, 'sensor-cover', 'sensor-swab'),
     { type: 'rehearsed', step: swab.id },
     { type: 'power-checked', step: swab.id, heldOpen: 'exposure' },
     { type: 'exposure', step: swab.id, at: new Date(Date.now() + 15_000).toISOString(), seconds: 40 },
@@ -129,10 +132,11 @@ ensureChromium();
 const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
+const { care } = await import('../core/dist/index.js');
 const demo = await startDemo();
 const browser = await chromium.launch(CHROMIUM);
 try {
-  for (const shot of shots(await prepare())) await shoot(browser, shot);
+  for (const shot of shots(await prepare(care))) await shoot(browser, shot);
 } finally {
   await browser.close();
   demo.removeAllListeners('exit');

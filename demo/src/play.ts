@@ -48,7 +48,7 @@ function nextBenchEvent(plan: care.CleaningPlan, state: care.BenchState): care.B
   if (waiting === 'power') return { type: 'power-checked', step: step.id, heldOpen: step.sensor!.heldOpen };
   if (waiting === 'turning') return { type: 'turning', step: step.id, effort: 'hard' };
   if (waiting) throw new Error(`the demo keeper does not know how to do: ${waiting}`);
-  if (state.phase === 'step') return { type: 'done', step: step.id };
+  if (state.phase === 'step' || state.phase === 'round') return { type: 'done', step: step.id };
   if (state.phase === 'reading') return { type: 'reading', surface: step.surface, reading: 'unsure' };
   if (step.look!.asks === 'turning') return { type: 'turning', step: step.id, effort: 'light' };
   return { type: 'answer', step: step.id, answer: answerAt(plan, step, state.attempt) };

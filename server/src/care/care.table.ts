@@ -1,3 +1,4 @@
+import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
 import { integer, pgTable, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/columns.js';
@@ -14,11 +15,11 @@ export const cleanings = pgTable(
       .references(() => items.id),
     version: integer().notNull().default(1),
     /** The schools chosen for this cleaning alone, laid over those of the settings. */
-    chosenSchools: document('chosen_schools', CHOSEN_SCHOOLS_DOCUMENT).notNull(),
-    request: document('request', REQUEST_DOCUMENT).notNull(),
+    chosenSchools: document<Partial<care.Schools>>('chosen_schools', CHOSEN_SCHOOLS_DOCUMENT).notNull(),
+    request: document<care.PlanRequest>('request', REQUEST_DOCUMENT).notNull(),
     // The plan as it was agreed on: a later change of knowledge must not move the ladder under a person standing on it.
-    plan: document('plan', PLAN_DOCUMENT).notNull(),
-    events: document('events', EVENTS_DOCUMENT).notNull(),
+    plan: document<care.CleaningPlan>('plan', PLAN_DOCUMENT).notNull(),
+    events: document<care.BenchEvent[]>('events', EVENTS_DOCUMENT).notNull(),
     startedAt: instant('started_at').notNull(),
     finishedAt: instant('finished_at'),
   },

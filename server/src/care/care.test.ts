@@ -1,6 +1,7 @@
 import { routes, type Cleaning, type ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -9,18 +10,6 @@ afterAll(() => t.app.close());
 afterEach(() => void vi.restoreAllMocks());
 
 const save = (c: Cleaning, events: care.BenchEvent[], version = c.version) => t.http.put(routes.cleaning(c.id)).send({ version, events });
-
-/** Answers each look in turn, then whatever comes last again and again. */
-function work(plan: care.CleaningPlan, answers: care.Answer[], reading: care.Reading = 'unsure'): care.BenchEvent[] {
-  const events: care.BenchEvent[] = [{ type: 'ready' }];
-  for (let looks = 0; ;) {
-    const { phase, step } = care.benchState(plan, events);
-    if (phase === 'close') return events;
-    if (phase === 'step') events.push({ type: 'done', step: step!.id });
-    else if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading });
-    else events.push({ type: 'answer', step: step!.id, answer: answers[looks++] ?? answers.at(-1)! });
-  }
-}
 
 const dirtyLens = async (name: string): Promise<Cleaning> => {
   const { id } = await t.add(name);
@@ -71,7 +60,7 @@ describe('a cleaning', () => {
 
   it('writes log, surfaces, touches and the next look when it ends', async () => {
     const c = await dirtyLens('Ended');
-    const events = work(c.plan, ['clean-enough']);
+    const events = workThrough(c.plan, ['clean-enough']);
     await save(c, events).expect(200);
     t.clock.set(new Date('2026-03-10T10:20:00Z'));
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
@@ -92,7 +81,7 @@ describe('a cleaning', () => {
 
   it('hands over what did not come off, and looks again in two weeks', async () => {
     const c = await dirtyLens('Stubborn');
-    await save(c, work(c.plan, ['no-change'])).expect(200);
+    await save(c, workThrough(c.plan, ['no-change'])).expect(200);
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
     expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({
       verdict: 'hand-over',
@@ -107,7 +96,7 @@ describe('a cleaning', () => {
     ['damage', 'leave', 'is-damage'],
   ] as const)('keeps what outlasted every rung as what it was read to be: %s', async (reading, verdict, reason) => {
     const c = await dirtyLens(`Read as ${reading}`);
-    await save(c, work(c.plan, ['no-change'], reading)).expect(200);
+    await save(c, workThrough(c.plan, ['no-change'], reading)).expect(200);
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
     expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({ verdict, because: { reason } });
   });
@@ -121,7 +110,7 @@ describe('a cleaning', () => {
 
   it('writes nothing at all when one of its writes fails', async () => {
     const c = await dirtyLens('Torn');
-    await save(c, work(c.plan, ['no-change'])).expect(200);
+    await save(c, workThrough(c.plan, ['no-change'])).expect(200);
     const before = (await t.http.get(routes.item(c.itemId))).body;
     // The due window is the last thing written; its id is the last one asked for.
     const next = t.ids.next.bind(t.ids);
@@ -162,7 +151,7 @@ describe('a cleaning', () => {
     const untouched = await dirtyLens('Untouched');
     await t.http.delete(routes.cleaning(untouched.id)).expect(204);
     const touched = await dirtyLens('Touched');
-    await save(touched, work(touched.plan, ['no-change'])).expect(200);
+    await save(touched, workThrough(touched.plan, ['no-change'])).expect(200);
     expect((await t.http.delete(routes.cleaning(touched.id)).expect(409)).body.code).toBe('already-touched');
   });
 });

@@ -20,8 +20,10 @@ const SENTENCES: readonly [string, schedule.DueBecause][] = [
 const SHARED = /It shared a place with (.+), which went into quarantine\./;
 const LEFT = /Left in the field: ([^.]*)\./g;
 
+/** Surfaces that were called otherwise in version 1. */
+const OLD_NAMES: Readonly<Record<string, care.Surface>> = { helicoid: 'helicoid' };
 const surfacesNamed = (names: string): care.Surface[] =>
-  names.split(', ').flatMap((name) => care.SURFACE_IDS.find((s) => care.SURFACES[s].name === name) ?? []);
+  names.split(', ').flatMap((name) => OLD_NAMES[name] ?? care.SURFACE_IDS.find((s) => care.SURFACES[s].name === name) ?? []);
 
 /** From sentences to their codes; a sentence nobody knows any more is told as counted from when it was last done. */
 export function dueBecauseFromV1({ text }: DueV1): schedule.DueBecause[] {

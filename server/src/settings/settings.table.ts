@@ -1,3 +1,4 @@
+import type { care } from '@bright-keeper/core';
 import { boolean, date, integer, pgTable, text } from 'drizzle-orm/pg-core';
 import { document } from '../db/document.js';
 import { SCHOOLS_DOCUMENT } from './settings.documents.js';
@@ -6,7 +7,7 @@ import { SCHOOLS_DOCUMENT } from './settings.documents.js';
 export const settings = pgTable('settings', {
   id: integer().primaryKey(),
   version: integer().notNull().default(1),
-  schools: document('schools', SCHOOLS_DOCUMENT).notNull(),
+  schools: document<Partial<care.Schools>>('schools', SCHOOLS_DOCUMENT).notNull(),
   timeZone: text('time_zone').notNull(),
   currency: text().notNull(),
   drawerIsAll: boolean('drawer_is_all').notNull().default(false),

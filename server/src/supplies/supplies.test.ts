@@ -1,6 +1,7 @@
 import { routes, type Cleaning, type Drawer, type Supply } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { nextTap, workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -17,18 +18,6 @@ const put = async (thing: string, more = {}): Promise<Supply> =>
   ).body as Supply;
 const drawer = async () => (await t.http.get(routes.supplies)).body.supplies as Supply[];
 const stockOf = async (thing: string) => (await drawer()).find((s) => s.thing === thing)?.stock;
-
-/** Does every step once and calls each surface clean at its last rung. */
-function allDone(plan: care.CleaningPlan): care.BenchEvent[] {
-  const events: care.BenchEvent[] = [{ type: 'ready' }];
-  for (;;) {
-    const { phase, step } = care.benchState(plan, events);
-    if (phase === 'close') return events;
-    if (phase === 'step') events.push({ type: 'done', step: step!.id });
-    else if (phase === 'reading') events.push({ type: 'reading', surface: step!.surface, reading: 'unsure' });
-    else events.push({ type: 'answer', step: step!.id, answer: 'no-change' });
-  }
-}
 
 describe('the drawer', () => {
   it('is assumed to hold everything until something is put in', async () => {
@@ -70,7 +59,7 @@ describe('the drawer', () => {
     expect(c.request.onHand?.map((o) => o.id)).toEqual(['bulb-blower', 'lens-fluid', 'lens-tissue']);
     await t.http
       .put(routes.cleaning(c.id))
-      .send({ version: 1, events: allDone(c.plan) })
+      .send({ version: 1, events: workThrough(c.plan, ['no-change']) })
       .expect(200);
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
     expect([await stockOf('lens-fluid'), await stockOf('lens-tissue')]).toEqual([98, 8]);
@@ -90,7 +79,7 @@ describe('the drawer', () => {
       .expect(200);
     await t.http
       .put(routes.cleaning(c.id))
-      .send({ version: 1, events: allDone(c.plan) })
+      .send({ version: 1, events: workThrough(c.plan, ['no-change']) })
       .expect(200);
     const { body } = await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(409);
     expect(body).toMatchObject({ code: 'stock-short', fields: { 'lens-tissue': 'lens tissue: 1 in the drawer, 2 used.' } });
@@ -140,8 +129,7 @@ describe('the drawer', () => {
     const was = [await usesOf(planned.thingId!), await usesOf(other.id)];
     const events: care.BenchEvent[] = [{ type: 'ready' }];
     while (care.benchState(c.plan, events).step?.id !== wipe.id) {
-      const { phase, step } = care.benchState(c.plan, events);
-      events.push(phase === 'step' ? { type: 'done', step: step!.id } : { type: 'answer', step: step!.id, answer: 'no-change' });
+      events.push(nextTap(c.plan, events, () => 'no-change')!);
     }
     events.push(
       { type: 'take', step: wipe.id, id: 'glass-cloth', thingId: other.id },

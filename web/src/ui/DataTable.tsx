@@ -84,7 +84,7 @@ export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, inste
               <tr
                 key={row.id}
                 role="row"
-                className={`border-b border-line align-top last:border-0 ${stacks ? 'max-md:block max-md:py-1.5' : ''} ${rowClass?.(row.original) ?? ''}`}
+                className={`border-b border-line align-middle last:border-0 ${stacks ? 'max-md:block max-md:py-1.5' : ''} ${rowClass?.(row.original) ?? ''}`}
               >
                 {whole !== null ? (
                   <td colSpan={columns.length} role="cell" className={stack}>

@@ -46,8 +46,8 @@ const LINES: Record<care.LineId, string> = {
 export function lineWords(said: care.SaidLine): string {
   switch (said.line) {
     case 'swab': {
-      const lanes = said.lanes > 1 ? `, in ${said.lanes} lanes that overlap` : '';
-      return `Swab ${said.widthMm} mm wide, drawn along the ${said.axis}${lanes}. Keep the blower’s tip outside the mount.`;
+      const strips = said.lanes > 1 ? `, in ${said.lanes} strips that overlap` : '';
+      return `Swab ${said.widthMm} mm wide, drawn along the ${said.axis}${strips}. Keep the blower’s tip outside the mount.`;
     }
     case 'back-to-the-wind':
       return `Back to the wind, item low and close to you, or into the car.${said.caps ? ' Caps in a closed pocket, not in the sand.' : ''}`;

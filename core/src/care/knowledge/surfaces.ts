@@ -70,7 +70,7 @@ export const SURFACES = {
   'mount-wall': { name: 'wall behind the mount', family: 'mount', stuff: 'painted', nearOpening: true },
   'release-button': { name: 'lens release', family: 'shell', stuff: 'metal', recessed: true },
   'aperture-blades': { name: 'aperture blades', family: 'inner', stuff: 'metal' },
-  helicoid: { name: 'helicoid', family: 'inner', stuff: 'oiled' },
+  helicoid: { name: 'focus thread', family: 'inner', stuff: 'oiled' },
   'body-shell': { name: 'body shell', family: 'shell', stuff: 'painted' },
   'grip-rubber': { name: 'grip', family: 'shell', stuff: 'rubber' },
   dials: { name: 'dials and buttons', family: 'shell', stuff: 'painted', recessed: true },

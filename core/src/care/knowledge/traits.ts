@@ -75,7 +75,7 @@ export const TRAITS = {
   },
   weatherSealed: yesNo('Weather-sealed', 'Has a gasket at the mount to look after.'),
   zoomExtends: yesNo('Extending zoom', 'Has an inner barrel that carries dust inward.'),
-  collapsible: yesNo('Collapsible', 'Has an inner barrel; its focus thread lies open.'),
+  collapsible: yesNo('Tube pushes in for carrying', 'Collapsible: it has an inner barrel, and its focus thread lies open.'),
   helicoidExposed: yesNo('Open focus thread', 'A stiff focus can be oiled without opening the lens.'),
   electronicContacts: yesNo('Electronic contacts', 'Has contacts to keep clean.'),
   rubberisedCoating: yesNo('Rubberised finish', 'Turns sticky when it is shut away for months.'),

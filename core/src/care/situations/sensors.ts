@@ -42,7 +42,7 @@ export const SENSORS = [
     'mirrorless-body',
     [['sensor-cover', 'dust', 3]],
     {
-      says: ['2 lanes that overlap'],
+      says: ['2 strips that overlap'],
       does: { 'sensor-cover': ['sensor-swab'] },
     },
     { drawer: ['bulb-blower', 'sensor-fluid', { id: 'sensor-swab', widthMm: 16 }] },

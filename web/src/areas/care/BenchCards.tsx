@@ -107,7 +107,7 @@ const LookCard = ({ step, asks }: { step: care.Step; asks: care.Look['asks'] }) 
 export function Rungs({ steps, standing, done }: { steps: readonly care.Step[]; standing: care.Step; done: readonly string[] }) {
   const own = steps.filter((s) => s.surface === standing.surface);
   return (
-    <ol aria-label="Rungs for this surface" className="mt-3 flex flex-wrap gap-1.5 lg:mt-4">
+    <ol aria-label="Ways to clean this surface, gentlest first" className="mt-3 flex flex-wrap gap-1.5 lg:mt-4">
       {own.map((s) => (
         <li
           key={s.id}

@@ -9,7 +9,7 @@ type Props = { step: care.Step; act: (event: care.BenchEvent) => void };
 export const Reading = ({ step, act }: Props) => (
   <div className="space-y-4">
     <p className="text-soft">
-      <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after the last gentle rung
+      <span className="font-semibold text-ink">{surfaceTitle(step.surface)}</span> · after the last gentle way
     </p>
     <h2 className="text-2xl leading-none font-semibold">What is it that stays?</h2>
     <p className="text-lg">Turn it under the slanted lamp once more, without touching it.</p>

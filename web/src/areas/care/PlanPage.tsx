@@ -83,7 +83,7 @@ function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPl
   const own = plan.steps.filter((s) => s.surface === selected);
   const strokes = own.find((s) => s.sensor)?.sensor?.strokes;
   return (
-    <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first rung that does it">
+    <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first step that does it">
       <div className="sheet p-3">
         <TouchLadder surface={selected} plan={plan} />
         {strokes && <StrokesDrawing strokes={strokes} format={item.traits.sensorFormat ?? 'full-frame'} />}

@@ -135,7 +135,7 @@ export function StartExposure({ step, act }: StepProps) {
     <div className="space-y-4">
       <h2 className="text-2xl leading-none font-semibold">Open the shutter</h2>
       <p className="text-lg">
-        Swab wetted and in hand. Two strokes a lane want {needed(step)} s at least, {calm(step)} s if the camera gives them. Press here and
+        Swab wetted and in hand. Two strokes a strip want {needed(step)} s at least, {calm(step)} s if the camera gives them. Press here and
         on the camera’s release at the same moment.
       </p>
       <SecondsField value={seconds} onChange={setSeconds} />

@@ -7,7 +7,7 @@ export function StrokesDrawing({ strokes, format }: { strokes: sensor.SwabStroke
   const side = alongLong ? heightMm : widthMm;
   const pitch = strokes.lanes === 1 ? 0 : (side - strokes.widthMm) / (strokes.lanes - 1);
   const lanes = Array.from({ length: strokes.lanes }, (_, i) => (strokes.lanes === 1 ? (side - strokes.widthMm) / 2 : i * pitch));
-  const words = `A swab ${strokes.widthMm} mm wide along the ${strokes.axis}, ${strokes.lanes} ${strokes.lanes === 1 ? 'lane' : 'lanes'}`;
+  const words = `A swab ${strokes.widthMm} mm wide along the ${strokes.axis}, ${strokes.lanes} ${strokes.lanes === 1 ? 'strip' : 'strips side by side'}`;
   return (
     <figure className="flex flex-wrap items-center gap-4">
       <svg viewBox={`-4 -4 ${widthMm + 8} ${heightMm + 8}`} className="h-32 max-w-56" role="img" aria-label={words}>

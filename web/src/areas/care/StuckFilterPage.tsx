@@ -4,7 +4,8 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Failure, Loading, Page } from '../../ui/parts';
 import { useItem, useUpdateItem } from '../gear/queries';
 import { BigButton } from './BigButton';
-import { placeFrom, withChoice } from './planChoices';
+import { withChoice } from '../../ui/address';
+import { placeFrom } from './planChoices';
 import { Toggle } from './Toggle';
 
 /** What was tried already stands in the address, so that a reload goes on where one stood. */

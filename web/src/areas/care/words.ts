@@ -34,7 +34,7 @@ export const ANSWER_WORDS: Record<Exclude<care.Look['asks'], 'turning'>, Record<
   clean: {
     'clean-enough': { name: 'Clean enough', then: 'stop touching it' },
     better: { name: 'Better', then: 'once more, fresh patch' },
-    'no-change': { name: 'Still there', then: 'next rung' },
+    'no-change': { name: 'Still there', then: 'the next way' },
   },
   crystals: {
     'clean-enough': { name: 'No salt left', then: 'the way is free' },
@@ -82,7 +82,7 @@ export const inHand = (step: care.Step): string => {
 export const READING_WORDS: Record<care.Reading, { name: string; tell: string }> = {
   film: { name: 'A film', tell: 'It moves or smears under the wipe: another fluid may take it.' },
   deeper: { name: 'It lies deeper', tell: 'It stays put against the rim while this face turns, or while the filter turns before it.' },
-  damage: { name: 'Damage', tell: 'It catches the light the same after every rung, from the same angle.' },
+  damage: { name: 'Damage', tell: 'It catches the light the same after every way tried, from the same angle.' },
   unsure: { name: 'I cannot tell', tell: 'Then stop: rubbing on finds out the hard way.' },
 };
 

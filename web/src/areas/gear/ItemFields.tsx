@@ -2,6 +2,7 @@ import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
+import { useCurrency } from '../settings/queries';
 import { toNumber } from '../../ui/toNumber';
 import { choiceWords } from './words';
 
@@ -98,7 +99,11 @@ export function KindField({ control, onKind }: Pick<FormProps, 'control'> & { on
   );
 }
 
+/** A name with the unit it is typed in; a sum with its currency. */
+const withUnit = (name: string, unit: string): string => (unit ? `${name}, ${unit}` : name);
+
 function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.ItemKind; form: FormProps }) {
+  const currency = useCurrency();
   const facts: care.TraitFacts = care.TRAITS[trait];
   const preset = care.presetsFor(kind, form.traits).findLast((p) => p.trait === trait && p.value === form.traits[trait]);
   const onChange = () => form.changeTrait(trait);
@@ -130,7 +135,12 @@ function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.Ite
       );
     case 'number':
       return (
-        <Field label={facts.unit === 'mm' ? `${facts.name}, mm` : facts.name} id={id} error={error} hint={why}>
+        <Field
+          label={withUnit(facts.name, facts.unit === 'mm' ? 'mm' : facts.unit === 'money' ? currency : '')}
+          id={id}
+          error={error}
+          hint={why}
+        >
           <input
             id={id}
             inputMode="decimal"

@@ -15,7 +15,7 @@ const methods = (): Entry[] =>
     return {
       id: `method-${id}`,
       title: name,
-      lines: [how, `Rung ${level}: ${LEVEL_WORDS[level].toLowerCase()}.`],
+      lines: [how, `Step ${level} of the ladder: ${LEVEL_WORDS[level].toLowerCase()}.`],
       basis: basisWords(basis),
     };
   });
@@ -196,7 +196,7 @@ const places = (): Entry[] =>
 /** Everything the application knows, from the very tables it decides by. */
 export const CHAPTERS: Chapter[] = [
   { id: 'situations', title: 'What if…', entries: situationEntries() },
-  { id: 'methods', title: 'Methods, by rung', entries: methods() },
+  { id: 'methods', title: 'Methods, gentlest first', entries: methods() },
   { id: 'soils', title: 'Dirt and damage', entries: soils() },
   { id: 'rules', title: 'Rules that hold always', entries: rules() },
   { id: 'hazards', title: 'Hazards', entries: hazards() },

@@ -4,8 +4,11 @@ import { queryClient } from '../../api/client';
 import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 
-export const useSettings = () =>
-  useQuery({ queryKey: keys.settings, queryFn: () => http.get<Settings>(routes.settings), staleTime: 60_000 });
+const SETTINGS = { queryKey: keys.settings, queryFn: () => http.get<Settings>(routes.settings), staleTime: 60_000 };
+export const useSettings = () => useQuery(SETTINGS);
+
+/** The currency that sums are typed and told in; empty until it is known. */
+export const useCurrency = (): string => useQuery(SETTINGS, queryClient).data?.currency ?? '';
 
 export const useSaveSettings = () =>
   useMutation({

@@ -1,17 +1,20 @@
 import type { Alert } from '@bright-keeper/contract';
 import { alertWords } from '@bright-keeper/words';
-import { BatteryWarning, Droplets, PackageOpen, Sparkles, Sun, Wind, type LucideIcon } from 'lucide-react';
+import { BatteryWarning, CircleHelp, Droplets, Hourglass, Luggage, Sprout, Sun, type LucideIcon } from 'lucide-react';
 import { ButtonLink } from '../../ui/parts';
 import { At } from '../../ui/when';
 
 const ICONS: Record<Alert['cause'], LucideIcon> = {
-  fungus: Sparkles,
+  fungus: Sprout,
   damp: Droplets,
-  'gel-spent': PackageOpen,
+  'gel-spent': Hourglass,
   silent: BatteryWarning,
-  'too-closed': Wind,
+  'too-closed': Luggage,
   'too-dry': Sun,
 };
+
+/** What it is about: growth, damp, a log that cannot tell … */
+const iconOf = (alert: Alert): LucideIcon => (alert.cause === 'fungus' && alert.threat === 'thin-log' ? CircleHelp : ICONS[alert.cause]);
 
 /** Where the one action of an alert leads. */
 export function alertRoute(alert: Alert): string {
@@ -36,7 +39,7 @@ export function alertRoute(alert: Alert): string {
 export const AlertList = ({ alerts }: { alerts: readonly Alert[] }) => (
   <ul className="space-y-2">
     {alerts.map((alert) => {
-      const Icon = ICONS[alert.cause];
+      const Icon = iconOf(alert);
       const { title, why, action } = alertWords(alert);
       return (
         <li key={alert.id} className="sheet flex flex-wrap items-center gap-x-4 gap-y-2 p-4 sm:flex-nowrap">

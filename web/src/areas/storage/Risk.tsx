@@ -1,5 +1,6 @@
 import type { fungus } from '@bright-keeper/core';
 import { assessWords, warningWords } from '@bright-keeper/words';
+import { Link } from 'react-router';
 
 /** When growth is to be expected if it goes on like this. */
 function soon(days: number | null): string {

@@ -7,6 +7,7 @@ import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
 import { Field } from '../gear/ItemFields';
+import { useCurrency } from '../settings/queries';
 import { AmountField } from './AmountField';
 
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
@@ -16,6 +17,7 @@ type Props = { start: SupplyInput; save: (input: SupplyInput) => Promise<unknown
 
 /** A tool needs nothing but its name; a material asks how much is left and what a pack cost. */
 export function SupplyForm({ start, save, onDone, error, verb }: Props) {
+  const currency = useCurrency();
   const form = useForm<SupplyInput>({ defaultValues: start, resolver: joiResolver(supplyInput, JOI_OPTIONS) });
   const { register, watch, setValue, handleSubmit, setError, formState } = form;
   const { errors } = formState;
@@ -61,7 +63,7 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
           <Field label={`A pack holds (${unit})`} id="packSize" error={errors.packSize?.message} hint={isFluid ? 'A drop is 0.05 mL.' : ''}>
             <AmountField key={thing} control={form.control} name="packSize" isFluid={isFluid} invalid={!!errors.packSize} />
           </Field>
-          <Field label="A pack costs" id="packPrice" error={errors.packPrice?.message}>
+          <Field label={currency ? `A pack costs, ${currency}` : 'A pack costs'} id="packPrice" error={errors.packPrice?.message}>
             <input
               id="packPrice"
               inputMode="decimal"
@@ -77,7 +79,7 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
           label="How wide it is, mm"
           id="widthMm"
           error={errors.widthMm?.message}
-          hint="The plan then draws as many lanes as it needs."
+          hint="The plan then draws as many strokes side by side as it needs."
         >
           <input
             id="widthMm"
