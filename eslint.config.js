@@ -64,6 +64,23 @@ export default tseslint.config(
     },
   },
   {
+    files: ['web/src/areas/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@bright-keeper/server', '@bright-keeper/demo', 'node:*', '@nestjs/*', ...deep],
+              message: 'web knows contract, core and words, never the server.',
+            },
+            { regex: '^\\.\\./[a-z]+/', message: 'Another area is entered through its index, which lists what it gives.' },
+          ],
+        },
+      ],
+    },
+  },
+  {
     // Nest's decorators and supertest answer with loose types; what matters there is checked at run time.
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
     rules: {

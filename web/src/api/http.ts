@@ -1,4 +1,5 @@
 import type { Problem } from '@bright-keeper/contract';
+import { outside } from '../outside';
 
 /** A refusal of the server, or its silence, in words a person can act on. */
 export class ApiError extends Error {
@@ -31,7 +32,7 @@ const noProblem = (status: number): Problem => ({
 async function send(path: string, init: RequestInit): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(path, init);
+    response = await outside.fetch(path, init);
   } catch {
     throw new ApiError(OFFLINE);
   }

@@ -1,5 +1,5 @@
 import { Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
-import type { SaveState } from '../api/useSavedDocument';
+import type { SaveState } from '../api/SavedDocument';
 
 const MARKS = {
   saved: { icon: Check, words: 'Saved', tone: 'text-soft' },

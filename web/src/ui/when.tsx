@@ -1,7 +1,8 @@
 import { schedule } from '@bright-keeper/core';
+import { outside } from '../outside';
 
 /** Today's calendar day where the browser is. */
-export const todayHere = (): string => schedule.localDay(new Date(), Intl.DateTimeFormat().resolvedOptions().timeZone);
+export const todayHere = (): string => schedule.localDay(outside.now(), Intl.DateTimeFormat().resolvedOptions().timeZone);
 
 const longDate = (day: string) =>
   new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });

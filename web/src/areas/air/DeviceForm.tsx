@@ -4,8 +4,8 @@ import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
-import { Field } from '../gear/ItemFields';
-import { usePlaces } from '../storage/queries';
+import { Field } from '../gear';
+import { usePlaces } from '../storage';
 
 export const inputOf = ({ name, source, outdoor, placeId, everyMinutes, note }: Device): DeviceInput => ({
   name,

@@ -4,7 +4,7 @@ import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
-import { Field } from '../gear/ItemFields';
+import { Field } from '../gear';
 
 type Props = {
   /** What the fields are told apart by where several forms stand on a page. */

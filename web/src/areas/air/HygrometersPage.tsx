@@ -5,7 +5,7 @@ import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
 import { useUpdateDevice } from './queries';
-import { airWords } from '../storage/words';
+import { airWords } from '../storage';
 import { DeviceForm, inputOf } from './DeviceForm';
 import { DeviceKey } from './DeviceKey';
 import { HandReadingForm } from './HandReadingForm';

@@ -1,6 +1,7 @@
 import type { Device } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
 import { useState } from 'react';
+import { outside } from '../../outside';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
 import { At } from '../../ui/when';
@@ -86,7 +87,7 @@ export function SaltTest({ device }: { device: Device }) {
             look="filled"
             disabled={!seen?.good || calibrate.isPending}
             onClick={() =>
-              calibrate.mutate({ at: new Date().toISOString(), points, note: '' }, { onSuccess: () => setTyped([first('NaCl')]) })
+              calibrate.mutate({ at: outside.now().toISOString(), points, note: '' }, { onSuccess: () => setTyped([first('NaCl')]) })
             }
           >
             Keep this salt test

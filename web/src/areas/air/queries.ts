@@ -18,7 +18,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
-import { storageChanged } from '../storage/queries';
+import { storageChanged } from '../storage';
 
 const LIVE_MS = 10_000;
 export const useDevices = () =>

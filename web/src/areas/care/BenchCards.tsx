@@ -1,9 +1,10 @@
 import type { Cleaning } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { howTo, lineWords, lookWords } from '@bright-keeper/words';
+import { outside } from '../../outside';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
-import { OUTCOME_WORDS } from '../gear/words';
+import { OUTCOME_WORDS } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
 import { MotionDrawing } from './MotionDrawing';
@@ -240,7 +241,7 @@ export function Controls({
     return (
       <div className="space-y-3">
         {hasSensor(step) && state.exposure && <RunningExposure exposure={state.exposure} />}
-        <BigButton filled className="w-full" onClick={() => act(doneEvent(state, step, new Date()))}>
+        <BigButton filled className="w-full" onClick={() => act(doneEvent(state, step, outside.now()))}>
           {step.sensor ? 'I am out, nothing is inside' : step.look ? 'Done, now look' : 'Done'}
         </BigButton>
       </div>

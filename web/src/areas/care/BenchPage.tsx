@@ -10,7 +10,7 @@ import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/pa
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
-import { useItem } from '../gear/queries';
+import { useItem } from '../gear';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
 import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning, useRemakePlan } from './queries';

@@ -2,7 +2,7 @@ import { care } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { useToday } from '../today/queries';
+import { useToday } from '../today';
 import { useRecentCleanings } from './queries';
 
 /** What may be cleaned, what was begun, and what was done last. */

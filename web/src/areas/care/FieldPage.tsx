@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
 import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { useShelf } from '../gear/queries';
+import { useShelf } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
 import { withChoice } from '../../ui/address';

@@ -4,8 +4,8 @@ import { beforeOpening, DEPTH_NAMES, money, openingWords } from '@bright-keeper/
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
-import { useItem } from '../gear/queries';
-import { useSettings } from '../settings/queries';
+import { useItem } from '../gear';
+import { useSettings } from '../settings';
 import { CautionLines } from './CautionLines';
 import { withChoice } from '../../ui/address';
 import { useStartTeardown } from './queries';

@@ -1,5 +1,6 @@
 import { care, sensor } from '@bright-keeper/core';
 import { useState } from 'react';
+import { outside } from '../../outside';
 import { useNow } from '../../ui/useNow';
 import { BigButton } from './BigButton';
 import { StrokesDrawing } from './StrokesDrawing';
@@ -52,7 +53,7 @@ function SecondsField({ value, onChange }: { value: number; onChange: (seconds: 
 
 const inRange = (seconds: number, { sensor: { strokes } }: StepProps['step']) =>
   seconds <= sensor.LONGEST_EXPOSURE_S && !sensor.isTooShort(seconds, strokes.lanes);
-const now = () => new Date().toISOString();
+const now = () => outside.now().toISOString();
 
 /** The dry run: the strokes without fluid and without touching, against the clock. Out in time counts; late is tried again. */
 export function DryRun({ step, act, format }: StepProps & { format: care.SensorFormatId }) {
@@ -61,7 +62,7 @@ export function DryRun({ step, act, format }: StepProps & { format: care.SensorF
   const [late, setLate] = useState(false);
   const out = () => {
     if (!exposure) return;
-    if (sensor.exposureAt(exposure, new Date()).phase !== 'closed') return act({ type: 'rehearsed', step: step.id });
+    if (sensor.exposureAt(exposure, outside.now()).phase !== 'closed') return act({ type: 'rehearsed', step: step.id });
     setLate(true);
     setExposure(null);
   };

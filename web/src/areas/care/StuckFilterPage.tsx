@@ -2,7 +2,7 @@ import { care } from '@bright-keeper/core';
 import { ShieldAlert } from 'lucide-react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Failure, Loading, Page } from '../../ui/parts';
-import { useItem, useUpdateItem } from '../gear/queries';
+import { useItem, useUpdateItem } from '../gear';
 import { BigButton } from './BigButton';
 import { withChoice } from '../../ui/address';
 import { placeFrom } from './planChoices';

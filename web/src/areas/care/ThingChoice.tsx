@@ -1,7 +1,7 @@
 import type { Supply } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { capital } from '../../ui/words';
-import { useDrawer } from '../supplies/queries';
+import { useDrawer } from '../supplies';
 
 type Props = { step: care.Step; taken: care.BenchState['taken'][string]; act: (event: care.BenchEvent) => void };
 

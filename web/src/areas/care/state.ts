@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { outside } from '../../outside';
 import type { BenchCommand } from './benchKeys';
 
 /** What the bench remembers: the list of what was done. Everything else follows from it. */
@@ -17,7 +18,7 @@ export const doneEvent = ({ exposure }: Pick<care.BenchState, 'exposure'>, step:
 });
 
 /** What a key means where one stands; null when it means nothing there. */
-export function actionFor(command: BenchCommand, state: care.BenchState, now: () => Date = () => new Date()): BenchAction | null {
+export function actionFor(command: BenchCommand, state: care.BenchState, now: () => Date = outside.now): BenchAction | null {
   const { phase, step } = state;
   if (command === 'back') return { type: 'undo' };
   if (phase === 'prepare') return command === 'forward' ? { type: 'event', event: { type: 'ready' } } : null;

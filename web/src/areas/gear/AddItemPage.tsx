@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Page } from '../../ui/parts';
-import { useStartLook } from '../inspection/queries';
+import { useStartLook } from '../inspection';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
 import { useAddItem } from './queries';
 import { useItemForm } from './useItemForm';

@@ -7,7 +7,7 @@ import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 import { Failure, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { LEVEL_TONES, LEVEL_WORDS } from '../storage/words';
+import { LEVEL_TONES, LEVEL_WORDS } from '../storage';
 
 const useExposure = (id: string) =>
   useQuery({ queryKey: keys.exposure(id), queryFn: () => http.get<ItemExposure>(routes.itemExposure(id)) });

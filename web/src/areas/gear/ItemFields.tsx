@@ -2,7 +2,7 @@ import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
-import { useCurrency } from '../settings/queries';
+import { useCurrency } from '../settings';
 import { toNumber } from '../../ui/toNumber';
 import { choiceWords } from './words';
 

@@ -2,7 +2,7 @@ import type { ItemPage } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Failure } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { useMoveItem, usePlaces } from '../storage/queries';
+import { useMoveItem, usePlaces } from '../storage';
 
 /** The place a thing lies in, and moving it to another. */
 export function WhereItLies({ item }: { item: ItemPage }) {

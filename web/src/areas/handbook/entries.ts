@@ -1,7 +1,7 @@
 import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
 import { beforeOpening, DEPTH_NAMES } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
-import { basisWords, LEVEL_WORDS } from '../care/words';
+import { basisWords, LEVEL_WORDS } from '../care';
 import { situationEntries } from './situations';
 
 export type Entry = { id: string; title: string; lines: string[]; basis: string };

@@ -1,7 +1,7 @@
 import { care } from '@bright-keeper/core';
 import { becauseWords, summaryWords } from '@bright-keeper/words';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
-import { basisWords } from '../care/words';
+import { basisWords } from '../care';
 import type { Entry } from './entries';
 
 /** What is done on each surface, in the order it is done. */

@@ -7,7 +7,7 @@ import { gearChanged } from '../../api/client';
 import { http } from '../../api/http';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { surfaceTitle } from '../../ui/words';
-import { useShelf } from '../gear/queries';
+import { useShelf } from '../gear';
 import { cacheLook } from './queries';
 
 /** The answers live in the address: back takes one back, a link shows the same case. */

@@ -1,28 +1,24 @@
 import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
-import { care, inspection } from '@bright-keeper/core';
+import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
-import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
-import { useItem } from '../gear/queries';
-import { useSettings } from '../settings/queries';
+import { useItem } from '../gear';
 import { FindingsPicker } from './FindingsPicker';
-import { cacheLook, saveLook, useDropLook, useFinishLook, useLook } from './queries';
-import { answerFor, lookReducer, type LookAction, type LookDraft } from './state';
+import { useDropLook, useFinishLook, useLook } from './queries';
+import { answerFor, type LookDraft } from './state';
+import { useLooking } from './useLooking';
 
 /** What was noted outdoors can always be tapped, whatever this surface usually shows. */
 const mayShowWith = (usual: readonly care.Soil[], answer: LookAnswer | undefined): readonly care.Soil[] => [
   ...usual,
   ...(answer?.findings.map((f) => f.soil).filter((soil) => !usual.includes(soil)) ?? []),
 ];
-
-const draftOf = (look: LookDoc): LookDraft => ({ at: look.at, answers: look.answers });
 
 function Manner({ icon: Icon, title, children }: { icon: LucideIcon; title: string; children: string }) {
   return (
@@ -76,52 +72,92 @@ function Stepper({
   );
 }
 
+/** Which lamp, from which angle, and where the hands are. */
+const HowToLook = ({ step }: { step: inspection.LookStep }) => (
+  <div className="sheet space-y-2 p-4">
+    <Manner icon={Lightbulb} title="Lamp">
+      {step.lamp}
+    </Manner>
+    <Manner icon={RotateCw} title="Angle">
+      {step.angle}
+    </Manner>
+    <Manner icon={Hand} title="Hands">
+      {step.handling}
+    </Manner>
+  </div>
+);
+
+type Looked = ReturnType<typeof useLooking>;
+
+/** What was tapped comes to this, at once. */
+const VerdictLine = ({ verdict }: Pick<Looked, 'verdict'>) => (
+  <div aria-live="polite" className="min-h-14 rounded bg-well px-3 py-2">
+    {verdict ? (
+      <p className="flex flex-wrap items-center gap-2">
+        <VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{becauseWords(verdict.because)}</span>
+      </p>
+    ) : (
+      <p className="flex items-center gap-2 text-soft">
+        <Eye size={18} aria-hidden="true" /> Tap what you see, or go on if there is nothing.
+      </p>
+    )}
+  </div>
+);
+
+/** One surface: what is seen on it, in taps and words, and on to the next. */
+function OneSurface({ index, steps, step, answer, verdict, previous, next, act, go, goOn }: Looked) {
+  return (
+    <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
+      <div className="flex items-start justify-between gap-4">
+        <h2 className="text-xl font-semibold">{surfaceTitle(step.surface)}</h2>
+        <span className="pt-1 text-sm whitespace-nowrap text-soft">
+          {index + 1} of {steps.length}
+        </span>
+      </div>
+      {answer?.noted && (
+        <p className="rounded bg-lamp-tint px-3 py-2">Noted outdoors: {care.HAPPENINGS[answer.noted].name.toLowerCase()}. Is it there?</p>
+      )}
+      <FindingsPicker
+        key={step.surface}
+        mayShow={mayShowWith(step.mayShow, answer)}
+        findings={answer?.findings ?? []}
+        onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })}
+      />
+      <label className="block">
+        <span className="mb-1 block text-sm text-soft">Notes on this surface</span>
+        <textarea
+          rows={2}
+          maxLength={2000}
+          className="input"
+          value={answer?.note ?? ''}
+          onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })}
+        />
+      </label>
+      <VerdictLine verdict={verdict} />
+      <div className="flex justify-between gap-2">
+        <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
+          <ArrowLeft size={18} aria-hidden="true" /> Back
+        </Button>
+        {(next || !answer) && (
+          <Button look="filled" onClick={goOn}>
+            {answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" />
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
+
 function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
   const navigate = useNavigate();
-  const settings = useSettings();
-  const save = useMemo(() => saveLook(look.id), [look.id]);
-  const doc = useSavedDocument({ loaded: look, draftOf, save, onSaved: cacheLook });
+  const looking = useLooking(look, item);
+  const { doc, draft, steps, states, step, next, go } = looking;
   const finish = useFinishLook(look.id);
   const drop = useDropLook(look);
-  const { draft, change } = doc;
-  const act = useCallback((action: LookAction) => change(lookReducer(draft, action)), [change, draft]);
-
-  const steps = useMemo(() => inspection.protocolFor(item.kind, item.traits), [item.kind, item.traits]);
-  const index = Math.max(
-    0,
-    steps.findIndex((s) => s.surface === draft.at),
-  );
-  const step = steps[index]!;
-  const next = steps[index + 1];
-  const previous = steps[index - 1];
-  const answer = answerFor(draft, step.surface);
-  const schools = settings.data?.schools;
-  const states = useMemo(
-    () =>
-      draft.answers.map(({ surface, findings }) => ({
-        surface,
-        findings,
-        ...inspection.assessSurface(
-          item,
-          findings.map((f) => ({ ...f, surface })),
-          schools,
-        ),
-      })),
-    [draft.answers, item, schools],
-  );
-  const verdict = states.find((s) => s.surface === step.surface);
-
-  const go = (to: care.Surface) => act({ type: 'go', to });
-  /** Says "nothing here" unless something was tapped, and goes on. */
-  const goOn = () => {
-    const seen = answer ? draft : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
-    change(next ? lookReducer(seen, { type: 'go', to: next.surface }) : seen);
-  };
   const end = async () =>
     finish.mutate(await doc.settled(), {
       onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`),
     });
-
   return (
     <Page
       title={<>Look: {look.itemName}</>}
@@ -145,69 +181,10 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           <div className="sheet p-3">
             <LightPath kind={item.kind} traits={item.traits} states={states} selected={step.surface} onSelect={go} />
           </div>
-          <div className="sheet space-y-2 p-4">
-            <Manner icon={Lightbulb} title="Lamp">
-              {step.lamp}
-            </Manner>
-            <Manner icon={RotateCw} title="Angle">
-              {step.angle}
-            </Manner>
-            <Manner icon={Hand} title="Hands">
-              {step.handling}
-            </Manner>
-          </div>
+          <HowToLook step={step} />
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
         </div>
-        <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
-          <div className="flex items-start justify-between gap-4">
-            <h2 className="text-xl font-semibold">{surfaceTitle(step.surface)}</h2>
-            <span className="pt-1 text-sm whitespace-nowrap text-soft">
-              {index + 1} of {steps.length}
-            </span>
-          </div>
-          {answer?.noted && (
-            <p className="rounded bg-lamp-tint px-3 py-2">
-              Noted outdoors: {care.HAPPENINGS[answer.noted].name.toLowerCase()}. Is it there?
-            </p>
-          )}
-          <FindingsPicker
-            key={step.surface}
-            mayShow={mayShowWith(step.mayShow, answer)}
-            findings={answer?.findings ?? []}
-            onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })}
-          />
-          <label className="block">
-            <span className="mb-1 block text-sm text-soft">Notes on this surface</span>
-            <textarea
-              rows={2}
-              maxLength={2000}
-              className="input"
-              value={answer?.note ?? ''}
-              onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })}
-            />
-          </label>
-          <div aria-live="polite" className="min-h-14 rounded bg-well px-3 py-2">
-            {verdict ? (
-              <p className="flex flex-wrap items-center gap-2">
-                <VerdictChip verdict={verdict.verdict} /> <span className="text-sm">{becauseWords(verdict.because)}</span>
-              </p>
-            ) : (
-              <p className="flex items-center gap-2 text-soft">
-                <Eye size={18} aria-hidden="true" /> Tap what you see, or go on if there is nothing.
-              </p>
-            )}
-          </div>
-          <div className="flex justify-between gap-2">
-            <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
-              <ArrowLeft size={18} aria-hidden="true" /> Back
-            </Button>
-            {(next || !answer) && (
-              <Button look="filled" onClick={goOn}>
-                {answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" />
-              </Button>
-            )}
-          </div>
-        </section>
+        <OneSurface {...looking} />
       </div>
     </Page>
   );

@@ -1,5 +1,5 @@
 import type { LookAnswer } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import { inspection, type care } from '@bright-keeper/core';
 
 /** What the look screen remembers: where one stands and what was seen so far. */
 export type LookDraft = { at: care.Surface | null; answers: LookAnswer[] };
@@ -41,3 +41,34 @@ export function lookReducer(draft: LookDraft, action: LookAction): LookDraft {
       return action satisfies never;
   }
 }
+
+/** Where one stands in a look: the step, and what comes before and after it. */
+export type Standing = { index: number; step: inspection.LookStep; next?: inspection.LookStep; previous?: inspection.LookStep };
+
+/** The step of the surface one is at; the first where there is none, or one that this thing has no longer. */
+export function standingIn(steps: readonly inspection.LookStep[], at: care.Surface | null): Standing {
+  const index = Math.max(
+    0,
+    steps.findIndex((s) => s.surface === at),
+  );
+  const [previous, next] = [steps[index - 1], steps[index + 1]];
+  return { index, step: steps[index]!, ...(next ? { next } : {}), ...(previous ? { previous } : {}) };
+}
+
+/** Says "nothing here" unless something was tapped, and goes on to the next surface. */
+export function goneOn(draft: LookDraft, { step, next }: Standing): LookDraft {
+  const seen = answerFor(draft, step.surface) ? draft : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
+  return next ? lookReducer(seen, { type: 'go', to: next.surface }) : seen;
+}
+
+/** What each surface that was answered comes to, by the keeper’s schools. */
+export const verdictsOf = (draft: LookDraft, thing: { kind: care.ItemKind; traits: care.Traits }, schools?: care.Schools) =>
+  draft.answers.map(({ surface, findings }) => ({
+    surface,
+    findings,
+    ...inspection.assessSurface(
+      thing,
+      findings.map((f) => ({ ...f, surface })),
+      schools,
+    ),
+  }));

@@ -6,7 +6,7 @@ import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { showRefusal } from '../../ui/saveForm';
 import { Day } from '../../ui/when';
-import { Field } from '../gear/ItemFields';
+import { Field } from '../gear';
 import { useSaveSettings, useSettings } from './queries';
 import { ThemeChoice } from './ThemeChoice';
 

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { outside } from '../../outside';
 import { Section } from '../../ui/parts';
 
 const THEMES = {
@@ -10,7 +11,7 @@ type Theme = keyof typeof THEMES;
 
 function light(theme: Theme): void {
   document.documentElement.dataset.theme = theme;
-  localStorage.setItem('theme', theme);
+  outside.remember('theme', theme);
 }
 
 /** The theme belongs to this screen, not to the account: a phone in the field differs from the bench. */

@@ -8,7 +8,7 @@ import { Button, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
-import { Field } from '../gear/ItemFields';
+import { Field } from '../gear';
 import { useAddPlace, usePlaces, useUpdatePlace } from './queries';
 
 const USUAL_BAND = { lowPct: 35, highPct: 60 };

@@ -5,7 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { ClimateRibbon, RibbonLegend, ribbonEvents } from '../../ui/ClimateRibbon';
 import { Button, ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At, todayHere } from '../../ui/when';
-import { FirstReading } from '../air/FirstReading';
+import { FirstReading } from '../air';
 import { AlertList } from './AlertList';
 import { BoxCard } from './BoxCard';
 import { LevelChip } from './PlaceCard';

@@ -4,7 +4,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
-import { StrokesDrawing } from '../care/StrokesDrawing';
+import { StrokesDrawing } from '../care';
 import { adviceWords, changeWords } from './AdviceWords';
 import { AlertList } from './AlertList';
 import { asToday, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';

@@ -35,6 +35,40 @@ export const asToday = ({ box, setPointPct }: WhatIfStart): WhatIf => ({
   powerCutDays: 0,
 });
 
+export type WhatIfKey = keyof typeof LIMITS;
+const KINDS = ['silica-gel', 'rice', 'none'] as const;
+
+/** What the address asks for, within the limits; what it leaves out, or what is no number, stays as it is today. */
+export function whatIfFrom(params: URLSearchParams, start: WhatIfStart): WhatIf {
+  const today = asToday(start);
+  const value = (key: WhatIfKey): number => {
+    const text = params.get(key);
+    const number = text === null ? NaN : Number(text);
+    return Number.isFinite(number) ? Math.min(LIMITS[key].max, Math.max(LIMITS[key].min, number)) : (today[key] ?? 0);
+  };
+  const massG = value('massG');
+  return {
+    kind: KINDS.find((k) => k === params.get('kind')) ?? (today.kind === 'none' && massG > 0 ? 'silica-gel' : today.kind),
+    massG,
+    airChangesPerDay: value('airChangesPerDay'),
+    openingsPerWeek: value('openingsPerWeek'),
+    warmerC: value('warmerC'),
+    damperPct: value('damperPct'),
+    setPointPct: start.setPointPct !== null ? value('setPointPct') : null,
+    powerCutDays: value('powerCutDays'),
+  };
+}
+
+const CABINET_ONLY: readonly WhatIfKey[] = ['setPointPct', 'powerCutDays'];
+const BOX_ONLY: readonly WhatIfKey[] = ['massG', 'openingsPerWeek'];
+/** What may be played with in a box, or in a dry cabinet. */
+export const playableIn = ({ setPointPct }: Pick<WhatIfStart, 'setPointPct'>): WhatIfKey[] =>
+  (Object.keys(LIMITS) as WhatIfKey[]).filter((key) => !(setPointPct !== null ? BOX_ONLY : CABINET_ONLY).includes(key));
+
+/** How many days of the room around it are played through. */
+export const daysOf = ({ room }: Pick<WhatIfStart, 'room'>): number =>
+  room.length > 1 ? Math.round((Date.parse(room.at(-1)!.at) - Date.parse(room[0]!.at)) / 86_400_000) : 0;
+
 /** The box as it is today. */
 export const todayScenario = ({ box, setPointPct }: WhatIfStart): storage.Scenario => ({ box, setPointPct });
 

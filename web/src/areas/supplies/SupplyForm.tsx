@@ -6,8 +6,8 @@ import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { capital } from '../../ui/words';
-import { Field } from '../gear/ItemFields';
-import { useCurrency } from '../settings/queries';
+import { Field } from '../gear';
+import { useCurrency } from '../settings';
 import { AmountField } from './AmountField';
 
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];

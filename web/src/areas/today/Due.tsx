@@ -6,7 +6,7 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react
 import { useNavigate } from 'react-router';
 import { Button, Failure } from '../../ui/parts';
 import { Day } from '../../ui/when';
-import { useStartLook } from '../inspection/queries';
+import { useStartLook } from '../inspection';
 import { useMarkDone } from './queries';
 import { ItemLink } from './Row';
 import { dueInGroups, groupTitle, type DueEntry } from './todayView';

@@ -2,8 +2,8 @@ import { Link } from 'react-router';
 import { ClimateRibbon, RibbonLegend } from '../../ui/ClimateRibbon';
 import { Section } from '../../ui/parts';
 import { todayHere } from '../../ui/when';
-import { useOverview } from '../storage/queries';
-import { pctWords } from '../storage/words';
+import { useOverview } from '../storage';
+import { pctWords } from '../storage';
 
 /** Each measured place as a ribbon. */
 export function Ribbons() {

@@ -3,7 +3,7 @@ import { timerWords } from '@bright-keeper/words';
 import { Hourglass } from 'lucide-react';
 import { Button, Section } from '../../ui/parts';
 import { useNow } from '../../ui/useNow';
-import { useRemoveTimer } from '../storage/queries';
+import { useRemoveTimer } from '../storage';
 import { Row } from './Row';
 
 /** Things that warm up in their bags. */

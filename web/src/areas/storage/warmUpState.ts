@@ -1,0 +1,65 @@
+import type { StorageOverview } from '@bright-keeper/contract';
+import { storage } from '@bright-keeper/core';
+import { toNumber } from '../../ui/toNumber';
+
+export const THING_IDS = Object.keys(storage.TYPICAL_THINGS) as storage.TypicalThing[];
+export const WRAPPING_IDS = Object.keys(storage.WRAPPINGS) as storage.Wrapping[];
+
+export const FIELDS = {
+  startC: { label: 'How cold is it, °C', min: -40, max: 50, usual: -2 },
+  roomC: { label: 'The room, °C', min: -10, max: 45, usual: 21 },
+  roomHumidityPct: { label: 'The room, % RH', min: 5, max: 100, usual: 50 },
+} as const;
+export type FieldId = keyof typeof FIELDS;
+export const FIELD_IDS = Object.keys(FIELDS) as FieldId[];
+
+/** What the household’s own instruments say: the cold from the station, the room from an open place. */
+export function measuredIn(overview: StorageOverview | undefined): Partial<Record<FieldId, number>> {
+  const outdoors = overview?.outdoors?.latest;
+  const indoors = overview?.places.find((p) => p.latest && storage.placeFacts(p.kind).airChangesPerDay === null)?.latest;
+  return {
+    ...(outdoors ? { startC: Math.round(outdoors.temperatureC) } : {}),
+    ...(indoors ? { roomC: Math.round(indoors.temperatureC), roomHumidityPct: Math.round(indoors.humidityPct) } : {}),
+  };
+}
+
+/** A field as it stands: its text, what it counts as, and what is wrong with it. */
+export type Entry = { text: string; value: number | null; fault: string | null };
+
+/** What was typed, else what was measured, else what is usual; a point or a comma. */
+function entryOf(field: FieldId, params: URLSearchParams, measured: Partial<Record<FieldId, number>>): Entry {
+  const { min, max, usual } = FIELDS[field];
+  const text = params.get(field) ?? String(measured[field] ?? usual);
+  const value = toNumber(text);
+  return typeof value === 'number' && value >= min && value <= max
+    ? { text, value, fault: null }
+    : { text, value: null, fault: `A number from ${min} to ${max}.` };
+}
+
+export type WarmUpView = {
+  entries: Record<FieldId, Entry>;
+  thing: storage.TypicalThing;
+  wrapping: storage.Wrapping;
+  /** Null while a field cannot be read. */
+  result: storage.WarmUp | null;
+  /** How long to leave it shut, whole minutes. */
+  waitMin: number;
+};
+
+/** Everything the page shows, from the address and what was measured. */
+export function warmUpFrom(params: URLSearchParams, measured: Partial<Record<FieldId, number>>): WarmUpView {
+  const entries = Object.fromEntries(FIELD_IDS.map((f) => [f, entryOf(f, params, measured)])) as Record<FieldId, Entry>;
+  const thing = THING_IDS.find((t) => t === params.get('thing')) ?? 'mid-lens';
+  const wrapping = WRAPPING_IDS.find((w) => w === params.get('wrapping')) ?? 'plastic-bag';
+  const { name: _, ...size } = storage.TYPICAL_THINGS[thing];
+  const [startC, roomC, roomHumidityPct] = [entries.startC.value, entries.roomC.value, entries.roomHumidityPct.value];
+  const result =
+    startC === null || roomC === null || roomHumidityPct === null
+      ? null
+      : storage.warmUpMinutes({ startC, roomC, roomHumidityPct, ...size, wrapping });
+  return { entries, thing, wrapping, result, waitMin: result ? Math.ceil(result.allowanceMinutes) : 0 };
+}
+
+export type Verdict = 'stays-clear' | 'fogs-for-good' | 'fogs';
+export const verdictOf = ({ willFog, minutes }: storage.WarmUp): Verdict =>
+  !willFog ? 'stays-clear' : minutes === Infinity ? 'fogs-for-good' : 'fogs';

@@ -1,0 +1,19 @@
+import { wrap, type Remote } from 'comlink';
+import { outside } from '../outside';
+import type { WhatIfWorker } from './whatIf.worker';
+
+/** Every worker there is, by its name. */
+type Workers = { whatIf: WhatIfWorker };
+// Written out in one expression each: the bundler finds workers by it.
+const MAKE: Record<keyof Workers, () => Worker> = {
+  whatIf: () => new Worker(new URL('./whatIf.worker.ts', import.meta.url), { type: 'module' }),
+};
+
+/** A worker that runs: what it can do, and how it is ended. */
+export type Running<Name extends keyof Workers> = { api: Remote<Workers[Name]>; end: () => void };
+
+/** Starts a worker. Whoever starts it ends it. */
+export function startWorker<Name extends keyof Workers>(name: Name): Running<Name> {
+  const worker = outside.startWorker(MAKE[name]);
+  return { api: wrap<Workers[Name]>(worker), end: () => worker.terminate() };
+}
