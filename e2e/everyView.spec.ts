@@ -90,6 +90,35 @@ for (const theme of ['day', 'lamp', 'night-red'] as const)
     }
   });
 
+test('ribbons and charts are read by keyboard, day by day and stretch by stretch', async ({ page }) => {
+  await open(page, views.Place!);
+  const ribbon = page.getByRole('slider', { name: /days of air/ });
+  await ribbon.focus();
+  await page.keyboard.press('ArrowLeft');
+  const last = await ribbon.getAttribute('aria-valuetext');
+  expect(last).toMatch(/: \d+–\d+ %, on average \d+ %; early warning /);
+  await expect(page.getByText(last!)).toBeVisible();
+  await page.keyboard.press('Home');
+  expect(await ribbon.getAttribute('aria-valuetext')).not.toBe(last);
+  await expect(page.getByRole('list', { name: 'Dates' }).getByText('today')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Legend' }).first()).toContainText('early warning, at the top growth is to be expected');
+
+  const chart = page.getByRole('slider', { name: 'Air and risk over time' });
+  await chart.focus();
+  await page.keyboard.press('Home');
+  const first = await chart.getAttribute('aria-valuetext');
+  expect(first).toMatch(/\d{4}, \d\d:\d\d: \d+ % \(\d+–\d+\), .*dew point .*; mould index /);
+  await expect(page.getByText(first!)).toBeVisible();
+});
+
+test('no view runs past the edge of a desk', async ({ page }) => {
+  test.setTimeout(240_000);
+  for (const [name, path] of Object.entries(views)) {
+    await open(page, path);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(1280);
+  }
+});
+
 test('no view scrolls sideways on a phone, and thumbs find every button at the bench', async ({ page }) => {
   test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });

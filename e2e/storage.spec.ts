@@ -37,7 +37,7 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
   await page.getByLabel('Should stay above, %').fill('35');
   await button(page, 'Add it').click();
   await page.getByRole('link', { name: 'North shelf' }).click();
-  await page.getByRole('link', { name: 'Put a hygrometer in it' }).click();
+  await page.getByRole('link', { name: 'Set up a hygrometer' }).click();
   await button(page, 'Add a hygrometer').click();
   await page.getByLabel('Name').fill('Logger');
   await page.getByLabel('Where its readings come from').selectOption({ label: 'I import its log as a file' });

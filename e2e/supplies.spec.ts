@@ -14,7 +14,7 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
     await page.getByLabel('What').selectOption({ label: thing });
     if (stock !== undefined) await page.getByLabel(/How much is left/).fill(stock);
     await page.getByRole('button', { name: 'Put it in the drawer' }).click();
-    await expect(page.getByRole('listitem', { name: thing }).last()).toBeVisible();
+    await expect(page.getByRole('row', { name: new RegExp(thing) }).last()).toBeVisible();
   };
   await putIn('Bulb blower');
   // Millilitres, as one reads them off the bottle.
@@ -40,7 +40,6 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
   const steps = [
     ['Before you begin', 'Space'],
     ['Blow', 'Space'],
-    ['Look', '3'],
     ['Damp wipe', 'Space'],
     ['Look', '1'],
   ] as const;
@@ -51,6 +50,6 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
   await page.getByRole('button', { name: 'Put it in the log' }).click();
   await page.waitForURL(/\/gear\/[0-9a-f-]+$/);
   await page.goto(`${running.url}/supplies`);
-  await expect(page.getByRole('listitem', { name: 'Lens fluid' })).toContainText('4.9 mL, 49 cleans left');
-  await expect(page.getByRole('listitem', { name: 'Microfibre kept for glass' })).toContainText('1 of 10 uses since its wash');
+  await expect(page.getByRole('row', { name: /^Lens fluid/ })).toContainText('4.9 mL, 49 cleans left');
+  await expect(page.getByRole('row', { name: /^Microfibre kept for glass/ })).toContainText('1 of 10 uses since its wash');
 });

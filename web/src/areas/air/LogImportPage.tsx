@@ -1,9 +1,10 @@
 import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
-import { useState } from 'react';
+import { useReducer, useState } from 'react';
 import { useParams } from 'react-router';
 import { FileDrop } from '../../ui/FilePicker';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { leadsOn, logImportReducer, NOTHING_CHOSEN, type Done } from './logImportState';
 import { useDevices, useLogImport, useLogPreview } from './queries';
 
 /** Enough of a file to guess by. */
@@ -197,28 +198,49 @@ function Outcome({ result, checked }: { result: LogImportResult; checked: boolea
   );
 }
 
+type Run = ReturnType<typeof useLogImport>;
+
+/** The whole file is checked before anything of it is written; then it may be imported. */
+function Deeds({ run, file, preview }: { run: Run; file: File; preview: LogPreview }) {
+  const done: Done = run.isSuccess ? (run.variables.check ? 'checked' : 'imported') : null;
+  const next = leadsOn(done);
+  const go = (check: boolean) => run.mutate({ file, format: preview.format, check });
+  return (
+    <>
+      <div className="flex flex-wrap gap-2">
+        <Button look={next === 'check' ? 'filled' : 'plain'} disabled={run.isPending} onClick={() => go(true)}>
+          Check the whole file
+        </Button>
+        <Button look={next === 'import' ? 'filled' : 'plain'} disabled={run.isPending || next !== 'import'} onClick={() => go(false)}>
+          Import it
+        </Button>
+        {run.isPending && <span role="status">Reading…</span>}
+      </div>
+      {run.isError && <Failure error={run.error} />}
+      {run.data && <Outcome result={run.data} checked={done === 'checked'} />}
+    </>
+  );
+}
+
 /** A log file: guessed, shown, checked as a whole, then imported. */
 export function LogImportPage() {
   const { id = '' } = useParams();
   const devices = useDevices();
   const guess = useLogPreview();
   const run = useLogImport(id);
-  const [file, setFile] = useState<File | null>(null);
-  // Kept while the next guess is on its way, so that nothing that is being typed goes away.
-  const [preview, setPreview] = useState<LogPreview | null>(null);
+  const [{ file, preview }, act] = useReducer(logImportReducer, NOTHING_CHOSEN);
   if (devices.isPending) return <Loading />;
   if (devices.isError) return <Failure error={devices.error} onRetry={() => void devices.refetch()} />;
   const device = devices.data.devices.find((d) => d.id === id);
-  const look = async (chosen: File, format?: LogFormat) => {
+  const read = async (chosen: File, format?: LogFormat) => {
     run.reset();
-    guess.mutate({ text: await chosen.slice(0, PREVIEW_BYTES).text(), ...(format ? { format } : {}) }, { onSuccess: setPreview });
+    const text = await chosen.slice(0, PREVIEW_BYTES).text();
+    guess.mutate({ text, ...(format ? { format } : {}) }, { onSuccess: (answer) => act({ type: 'read', preview: answer }) });
   };
   const choose = (chosen: File) => {
-    setFile(chosen);
-    setPreview(null);
-    void look(chosen);
+    act({ type: 'chosen', file: chosen });
+    void read(chosen);
   };
-  const checked = run.isSuccess && run.variables.check;
   return (
     <Page
       title={<>Import a log: {device?.name}</>}
@@ -232,29 +254,11 @@ export function LogImportPage() {
           <>
             <Section title="How it is read" aside="guessed; correct what is wrong">
               <div className="sheet space-y-4 p-4">
-                <FormatForm preview={preview} onChange={(format) => void look(file, format)} />
+                <FormatForm preview={preview} onChange={(format) => void read(file, format)} />
                 <Rows preview={preview} />
               </div>
             </Section>
-            <div className="flex flex-wrap gap-2">
-              <Button
-                look={checked ? 'plain' : 'filled'}
-                disabled={run.isPending}
-                onClick={() => run.mutate({ file, format: preview.format, check: true })}
-              >
-                Check the whole file
-              </Button>
-              <Button
-                look={checked ? 'filled' : 'plain'}
-                disabled={run.isPending || !checked}
-                onClick={() => run.mutate({ file, format: preview.format, check: false })}
-              >
-                Import it
-              </Button>
-              {run.isPending && <span role="status">Reading…</span>}
-            </div>
-            {run.isError && <Failure error={run.error} />}
-            {run.data && <Outcome result={run.data} checked={checked} />}
+            <Deeds run={run} file={file} preview={preview} />
           </>
         )}
       </div>

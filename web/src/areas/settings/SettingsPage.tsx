@@ -1,114 +1,108 @@
-import { JOI_OPTIONS, settingsUpdate, type Settings } from '@bright-keeper/contract';
+import type { Settings } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { joiResolver } from '@hookform/resolvers/joi';
-import { useForm } from 'react-hook-form';
-import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { showRefusal } from '../../ui/saveForm';
 import { Day } from '../../ui/when';
 import { Field } from '../gear';
-import { useSaveSettings, useSettings } from './queries';
+import { useSettings } from './queries';
 import { ThemeChoice } from './ThemeChoice';
+import { useSettingsForm } from './useSettingsForm';
 
-const newerRow = (error: unknown): Settings | null =>
-  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Settings) : null;
+type Form = ReturnType<typeof useSettingsForm>;
+
+/** Somebody else saved in the meantime: theirs, or mine over it. */
+const WhichOnes = ({ newer, takeNewer, keepMine }: Form) =>
+  newer && (
+    <Notice tone="attention">
+      <p>The settings were changed elsewhere in the meantime.</p>
+      <div className="mt-2 flex gap-2">
+        <Button onClick={() => takeNewer(newer)}>Take the newer ones</Button>
+        <Button onClick={() => keepMine(newer)}>Keep mine</Button>
+      </div>
+    </Notice>
+  );
+
+const SchoolChoices = ({ form: { register, watch } }: Form) => (
+  <Section title="Schools" aside="Where good practitioners disagree, you choose. A plan says what the others would do.">
+    <div className="grid gap-3 md:grid-cols-2">
+      {care.SCHOOL_IDS.map((id) => {
+        const facts = care.schoolFacts(id);
+        return (
+          <label key={id} className="sheet block p-4">
+            <span className="block font-semibold">{facts.name}</span>
+            <span className="mb-2 block text-sm text-soft">{facts.question}</span>
+            <select className="input" {...register(`schools.${id}`)}>
+              {Object.entries(facts.choices).map(([choice, { name }]) => (
+                <option key={choice} value={choice}>
+                  {name}
+                  {choice === facts.default ? ' (usual)' : ''}
+                </option>
+              ))}
+            </select>
+            <span className="mt-1 block text-sm text-soft">{facts.choices[watch(`schools.${id}`)]?.reason}</span>
+          </label>
+        );
+      })}
+    </div>
+  </Section>
+);
+
+function UnitsAndPlace({ form: { register, formState } }: Form) {
+  const { errors } = formState;
+  return (
+    <Section title="Units and place">
+      <div className="sheet grid gap-4 p-4 md:grid-cols-2">
+        <Field label="Time zone" id="timeZone" error={errors.timeZone?.message} hint="Decides which calendar day it is.">
+          <input id="timeZone" list="zones" className="input" aria-invalid={!!errors.timeZone} {...register('timeZone')} />
+          <datalist id="zones">
+            {Intl.supportedValuesOf('timeZone').map((z) => (
+              <option key={z} value={z} />
+            ))}
+          </datalist>
+        </Field>
+        <Field
+          label="Currency"
+          id="currency"
+          error={errors.currency?.message}
+          hint="Three capitals, like EUR. Every price and every value is in it."
+        >
+          <input id="currency" className="input" maxLength={3} aria-invalid={!!errors.currency} {...register('currency')} />
+        </Field>
+      </div>
+    </Section>
+  );
+}
+
+function PracticeRun({ form: { watch, setValue } }: Form) {
+  const doneOn = watch('sensorRehearsedOn');
+  return (
+    <Section title="The practice run of a sensor clean">
+      <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+        {doneOn ? (
+          <>
+            <p>
+              Done <Day day={doneOn} />. The bench goes straight to the power check.
+            </p>
+            <Button onClick={() => setValue('sensorRehearsedOn', null, { shouldDirty: true })}>Ask for it once more</Button>
+          </>
+        ) : (
+          <p>Not done yet: the bench asks for a dry run before the next wet clean of a sensor.</p>
+        )}
+      </div>
+    </Section>
+  );
+}
 
 function SettingsForm({ settings }: { settings: Settings }) {
-  const save = useSaveSettings();
-  const {
-    register,
-    handleSubmit,
-    formState: { errors, isDirty },
-    reset,
-    getValues,
-    setValue,
-    watch,
-    setError,
-  } = useForm<Settings>({ defaultValues: settings, resolver: joiResolver(settingsUpdate, JOI_OPTIONS) });
-  const submit = handleSubmit((values) =>
-    save.mutate(values, {
-      onSuccess: (saved) => reset(saved),
-      onError: (error) => showRefusal(error, setError),
-    }),
-  );
-  const newer = newerRow(save.error);
+  const all = useSettingsForm(settings);
+  const { save, newer, submit } = all;
+  const { isDirty } = all.form.formState;
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="space-y-8">
-      {newer && (
-        <Notice tone="attention">
-          <p>The settings were changed elsewhere in the meantime.</p>
-          <div className="mt-2 flex gap-2">
-            <Button
-              onClick={() => {
-                reset(newer);
-                save.reset();
-              }}
-            >
-              Take the newer ones
-            </Button>
-            <Button
-              onClick={() => {
-                setValue('version', newer.version);
-                save.mutate({ ...getValues(), version: newer.version }, { onSuccess: (saved) => reset(saved) });
-              }}
-            >
-              Keep mine
-            </Button>
-          </div>
-        </Notice>
-      )}
+      <WhichOnes {...all} />
       {save.error && !newer && <Failure error={save.error} />}
-      <Section title="Schools" aside="Where good practitioners disagree, you choose. A plan says what the others would do.">
-        <div className="grid gap-3 md:grid-cols-2">
-          {care.SCHOOL_IDS.map((id) => {
-            const facts = care.schoolFacts(id);
-            return (
-              <label key={id} className="sheet block p-4">
-                <span className="block font-semibold">{facts.name}</span>
-                <span className="mb-2 block text-sm text-soft">{facts.question}</span>
-                <select className="input" {...register(`schools.${id}`)}>
-                  {Object.entries(facts.choices).map(([choice, { name }]) => (
-                    <option key={choice} value={choice}>
-                      {name}
-                      {choice === facts.default ? ' (usual)' : ''}
-                    </option>
-                  ))}
-                </select>
-                <span className="mt-1 block text-sm text-soft">{facts.choices[watch(`schools.${id}`)]?.reason}</span>
-              </label>
-            );
-          })}
-        </div>
-      </Section>
-      <Section title="Units and place">
-        <div className="sheet grid gap-4 p-4 md:grid-cols-2">
-          <Field label="Time zone" id="timeZone" error={errors.timeZone?.message} hint="Decides which calendar day it is.">
-            <input id="timeZone" list="zones" className="input" aria-invalid={!!errors.timeZone} {...register('timeZone')} />
-            <datalist id="zones">
-              {Intl.supportedValuesOf('timeZone').map((z) => (
-                <option key={z} value={z} />
-              ))}
-            </datalist>
-          </Field>
-          <Field label="Currency" id="currency" error={errors.currency?.message} hint="Three capitals, like EUR.">
-            <input id="currency" className="input" maxLength={3} aria-invalid={!!errors.currency} {...register('currency')} />
-          </Field>
-        </div>
-      </Section>
-      <Section title="The practice run of a sensor clean">
-        <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
-          {watch('sensorRehearsedOn') ? (
-            <>
-              <p>
-                Done <Day day={watch('sensorRehearsedOn')!} />. The bench goes straight to the power check.
-              </p>
-              <Button onClick={() => setValue('sensorRehearsedOn', null, { shouldDirty: true })}>Ask for it once more</Button>
-            </>
-          ) : (
-            <p>Not done yet: the bench asks for a dry run before the next wet clean of a sensor.</p>
-          )}
-        </div>
-      </Section>
+      <SchoolChoices {...all} />
+      <UnitsAndPlace {...all} />
+      <PracticeRun {...all} />
       <div className="flex items-center gap-4">
         <Button look="filled" type="submit" disabled={save.isPending || !isDirty}>
           Save
