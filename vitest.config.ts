@@ -1,6 +1,11 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
 const source = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source'] } } };
+
+const OUR_SOURCES = Object.fromEntries(
+  ['core', 'contract', 'words'].map((name) => [`@bright-keeper/${name}`, fileURLToPath(new URL(`./${name}/src/index.ts`, import.meta.url))]),
+);
 
 export default defineConfig({
   test: {
@@ -24,9 +29,14 @@ export default defineConfig({
         },
       },
       {
-        resolve: { conditions: ['source', 'module', 'browser', 'development'] },
-        ssr: { resolve: { conditions: ['source'] } },
-        test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 20_000 },
+        // By name, not by condition: packages of others name their sources too, and would be taken at that word.
+        resolve: { conditions: ['module', 'browser', 'development'], alias: OUR_SOURCES },
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          testTimeout: 20_000,
+        },
       },
     ],
   },

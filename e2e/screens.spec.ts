@@ -57,6 +57,7 @@ test('the damp cupboard: a place, what the dial in it shows, and a verdict', asy
   await button(page, 'That is what it shows').click();
   await expect(page.getByText(/18\.5\s°C, 72\s%/)).toBeVisible();
   await expect(page.getByText('Nothing is measured here yet')).toHaveCount(0);
+  await expect(page.getByText(/^One day of readings so far: /)).toBeVisible();
 });
 
 const DUSTY: Seen = Object.fromEntries(

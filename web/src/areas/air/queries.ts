@@ -15,7 +15,6 @@ import {
   type Place,
 } from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 import { storageChanged } from '../storage';
@@ -38,21 +37,14 @@ export const useCalibrate = (id: string) =>
 export const useHandReading = (id: string) =>
   useMutation({ mutationFn: (reading: HandReading) => http.post<Accepted>(routes.deviceReadings(id), reading), onSettled: storageChanged });
 
-/** The first reading of a place: with it comes a hygrometer read by hand, made once however often the reading is refused. */
+/** The first reading of a place: with it comes a hygrometer read by hand, made where none lies there yet. */
 export function useFirstReading({ id, name }: Pick<Place, 'id' | 'name'>) {
-  const made = useRef<Device | null>(null);
   return useMutation({
     mutationFn: async (reading: HandReading) => {
-      const input: DeviceInput = {
-        name: `${name}, by hand`,
-        source: 'hand',
-        outdoor: false,
-        placeId: id,
-        everyMinutes: A_WEEK_MIN,
-        note: '',
-      };
-      made.current ??= await http.post<Device>(routes.devices, input);
-      return http.post<Accepted>(routes.deviceReadings(made.current.id), reading);
+      const { devices } = await http.get<Devices>(routes.devices);
+      const input: DeviceInput = { name: `${name}, by hand`, source: 'hand', outdoor: false, placeId: id, everyMinutes: A_WEEK_MIN, note: '' };
+      const dial = devices.find((d) => d.placeId === id && d.source === 'hand') ?? (await http.post<Device>(routes.devices, input));
+      return http.post<Accepted>(routes.deviceReadings(dial.id), reading);
     },
     onSettled: storageChanged,
   });

@@ -1,0 +1,103 @@
+import { routes, type ItemPage, type LookDoc } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { endPage, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import { LookPage } from './LookPage';
+
+afterEach(endPage);
+
+const item = { id: 'i', name: 'Corvane 35/2', kind: 'lens', traits: {}, status: 'in-use', surfaces: [], version: 1 } as unknown as ItemPage;
+const look: LookDoc = {
+  id: 'l',
+  itemId: 'i',
+  itemName: 'Corvane 35/2',
+  version: 1,
+  at: null,
+  answers: [],
+  startedAt: '2026-03-10T10:00:00Z',
+  finishedAt: null,
+} as unknown as LookDoc;
+const settings = { version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'EUR', sensorRehearsedOn: null, drawerIsAll: false };
+
+/** A server that keeps the look, but for what it is told to do first. */
+function show(faults: unknown[] = [], more: Record<string, Handler> = {}) {
+  let kept = look;
+  const page = showPage(
+    LookPage,
+    '/look/:id',
+    '/look/l',
+    {
+      [`GET ${routes.look('l')}`]: () => kept,
+      [`GET ${routes.item('i')}`]: item,
+      [`GET ${routes.settings}`]: settings,
+      [`PUT ${routes.look('l')}`]: (body: unknown) => {
+        const fault = faults.shift();
+        if (fault !== undefined) return fault;
+        kept = { ...kept, ...(body as object), version: kept.version + 1 };
+        return kept;
+      },
+      ...more,
+    },
+    { wait: () => Promise.resolve() },
+  );
+  return { ...page, kept: () => kept };
+}
+const tap = (name: string | RegExp) => fireEvent.click(screen.getAllByRole('button', { name })[0]!);
+
+describe('a look', () => {
+  it('says at once what was tapped comes to, and sends it whole', async () => {
+    const page = show();
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('fingerprint');
+    tap('obvious');
+    expect(screen.getByText('Clean it')).toBeTruthy();
+    expect(screen.getByText(/A print on the glass veils into the light and feeds fungus/)).toBeTruthy();
+    expect(await screen.findByText('Saved')).toBeTruthy();
+    expect(page.kept().answers).toEqual([{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }]);
+  });
+
+  it('goes on to the next surface and remembers that nothing was on this one', async () => {
+    const page = show();
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap(/^Nothing here/);
+    expect(await screen.findByRole('heading', { name: 'Inner glass' })).toBeTruthy();
+    await waitFor(() => expect(page.kept()).toMatchObject({ at: 'inner-glass', answers: [{ surface: 'front-glass', findings: [] }] }));
+  });
+
+  it('keeps what was tapped while the server is silent, and sends it when it answers', async () => {
+    const page = show([SILENCE, SILENCE]);
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('dust');
+    await waitFor(() => expect(page.kept().answers[0]?.findings[0]?.soil).toBe('dust'));
+    expect(page.written().length).toBe(3);
+  });
+
+  it('offers the newer look where it went on in another window', async () => {
+    const newer = { ...look, version: 8, at: 'rear-glass', answers: [{ surface: 'rear-glass', findings: [], note: 'theirs' }] };
+    show([new Refusal({ status: 409, code: 'stale', current: newer })]);
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('dust');
+    const take = await screen.findByRole('button', { name: 'Take that state' });
+    expect(screen.getByText('Not saved')).toBeTruthy();
+    fireEvent.click(take);
+    expect(await screen.findByDisplayValue('theirs')).toBeTruthy();
+  });
+
+  it('ends at the plan where something asks for it, and at the thing where nothing does', async () => {
+    const finished = { ...item, surfaces: [{ surface: 'front-glass', verdict: 'clean', findings: [], because: { reason: 'nothing-found' } }] };
+    const page = show([], { [`POST ${routes.lookFinish('l')}`]: finished });
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('dust');
+    tap('Finish the look');
+    await waitFor(() => expect(page.address()).toBe('/gear/i/plan'));
+    expect(page.written().at(-1)!.body).toEqual({ version: 2 });
+  });
+
+  it('is dropped while nothing was looked at', async () => {
+    const page = show([], { [`DELETE ${routes.look('l')}`]: undefined });
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('Drop this look');
+    await waitFor(() => expect(page.address()).toBe('/gear/i'));
+  });
+});

@@ -1,0 +1,105 @@
+import { routes, type PlacePage as PlaceData } from '@bright-keeper/contract';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { PlacePage } from './PlacePage';
+
+afterEach(endPage);
+
+const cupboard = {
+  id: 'p',
+  version: 1,
+  name: 'Oak cupboard',
+  kind: 'cupboard',
+  volumeL: 300,
+  airChangesPerDay: null,
+  openingsPerWeek: 5,
+  lining: 'wood',
+  lowPct: 35,
+  highPct: 60,
+  standsInId: null,
+  note: '',
+  latest: null,
+  zone: null,
+  things: 0,
+  assessment: null,
+  ribbon: [],
+  gel: null,
+  alerts: [],
+  items: [],
+  events: [],
+  seal: null,
+  airChanges: { perDay: null, from: 'usual' },
+  room: { source: 'assumed', name: 'a usual room', readings: 0 },
+  advice: null,
+} as unknown as PlaceData;
+const show = (place: Partial<PlaceData>, more: Record<string, Handler> = {}) =>
+  showPage(PlacePage, '/storage/:id', '/storage/p', {
+    [`GET ${routes.placePage('p')}`]: { ...cupboard, ...place },
+    [`GET ${routes.devices}`]: { devices: [] },
+    ...more,
+  });
+
+function type(temperature: string, humidity: string): void {
+  fireEvent.change(screen.getByLabelText('It reads, °C'), { target: { value: temperature } });
+  fireEvent.change(screen.getByLabelText('and % RH'), { target: { value: humidity } });
+  fireEvent.click(screen.getByRole('button', { name: 'That is what it shows' }));
+}
+
+describe('a place that was never measured', () => {
+  it('asks for the one thing that fills it, and begins its log with a hygrometer read by hand', async () => {
+    const page = show({}, { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: { accepted: 1, duplicates: 0, setAside: [] } });
+    expect(await screen.findByText('Nothing is measured here yet')).toBeTruthy();
+    type('18,5', '72');
+    await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.devices, routes.deviceReadings('d')]));
+    expect(page.written()[0]!.body).toMatchObject({ name: 'Oak cupboard, by hand', source: 'hand', placeId: 'p' });
+    expect(page.written()[1]!.body).toEqual({ at: null, temperatureC: 18.5, humidityPct: 72 });
+  });
+
+  it('adds no second hygrometer where one lies there already', async () => {
+    const page = show(
+      {},
+      {
+        [`GET ${routes.devices}`]: { devices: [{ id: 'old', placeId: 'p', source: 'hand' }] },
+        [`POST ${routes.deviceReadings('old')}`]: { accepted: 1, duplicates: 0, setAside: [] },
+      },
+    );
+    await screen.findByText('Nothing is measured here yet');
+    type('18', '60');
+    await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.deviceReadings('old')]));
+  });
+
+  it('says beside its field what cannot be, and what the server refuses, and keeps what was typed', async () => {
+    const refused = new Refusal({ status: 422, code: 'in-the-future', detail: 'This lies in the future.' });
+    const page = show({}, { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: refused });
+    await screen.findByText('Nothing is measured here yet');
+    type('18', '720');
+    expect(await screen.findByText(/At most 100/)).toBeTruthy();
+    expect(page.written()).toEqual([]);
+    type('18', '72');
+    expect(await screen.findByText('This lies in the future.')).toBeTruthy();
+    expect(screen.getByDisplayValue('72')).toBeTruthy();
+  });
+
+  it('tells what the first reading means, and asks for the next', async () => {
+    show({ latest: { at: '2026-03-10T10:00:00Z', temperatureC: 18.5, humidityPct: 72, dewPointC: 13.4 } as never, zone: 'damp' });
+    expect(await screen.findByText(/^One day of readings so far: /)).toBeTruthy();
+    expect(screen.getByText(/type in what it shows tomorrow/)).toBeTruthy();
+  });
+});
+
+describe('a place that alarms', () => {
+  it('says what, why and since when, with the one action that leads to what helps', async () => {
+    show({
+      alerts: [{ id: 'damp/p', cause: 'damp', highPct: 60, tone: 'attention', placeId: 'p', placeName: 'Oak cupboard', since: '2026-03-01T00:00:00Z' }],
+    });
+    expect(await screen.findByText('The mean of the day has been above its band.', { exact: false })).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'What would help?' }).getAttribute('href')).toBe('/storage/p/what-if');
+  });
+
+  it('may be given up while nothing lies there', async () => {
+    const page = show({}, { [`POST ${routes.placeArchive('p')}`]: undefined });
+    fireEvent.click(await screen.findByRole('button', { name: 'Give this place up' }));
+    await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.placeArchive('p')]));
+  });
+});
