@@ -4,7 +4,10 @@ import { defineConfig } from 'vitest/config';
 const source = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source'] } } };
 
 const OUR_SOURCES = Object.fromEntries(
-  ['core', 'contract', 'words'].map((name) => [`@bright-keeper/${name}`, fileURLToPath(new URL(`./${name}/src/index.ts`, import.meta.url))]),
+  ['core', 'contract', 'words'].map((name) => [
+    `@bright-keeper/${name}`,
+    fileURLToPath(new URL(`./${name}/src/index.ts`, import.meta.url)),
+  ]),
 );
 
 export default defineConfig({

@@ -157,7 +157,7 @@ const CLEANINGS: [string, string, object, Seen][] = [
     { 'front-glass': [...one('fingerprint', 3), ...one('dust', 3)], barrel: one('dust', 2), 'focus-ring': one('dust', 2) },
   ],
   ['Grains and salt', 'lens', {}, { 'front-glass': [...one('grit', 3), ...one('salt', 2)] }],
-  ['Sensor', 'slr-body', { sensorCleaningMode: false }, { 'sensor-cover': one('grease', 3) }],
+  ['A greasy sensor', 'slr-body', { sensorCleaningMode: false }, { 'sensor-cover': one('grease', 3) }],
   ['Stiff focus', 'lens', { helicoidExposed: true, electronicContacts: false }, { helicoid: one('dried-grease', 3) }],
 ];
 

@@ -6,9 +6,9 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { queryClient } from '../api/client';
 import { replaceOutside, type Outside } from '../outside';
 
-/** What the stand-in server answers to one call: a value, or what comes of what was sent. Nothing is an empty answer. */
+/** What the stand-in server answers to one call: a value, or a function of what was sent. Nothing is an empty answer. */
 type Answer = unknown;
-export type Handler = Answer | ((body: unknown) => Answer);
+export type Handler = Answer;
 /** A refusal as the real server sends it. */
 export class Refusal {
   constructor(readonly problem: Partial<Problem> & { status: number; code: string }) {}
@@ -48,7 +48,13 @@ export function standInServer(table: Record<string, Handler>): { fetch: typeof f
 type Shown = { calls: Call[]; address: () => string; written: () => Call[] };
 
 /** Shows a page as the router does, at an address, over a stand-in server. Ended by `endPage`. */
-export function showPage(Page: ComponentType, pattern: string, address: string, table: Record<string, Handler>, more: Partial<Outside> = {}): Shown {
+export function showPage(
+  Page: ComponentType,
+  pattern: string,
+  address: string,
+  table: Record<string, Handler>,
+  more: Partial<Outside> = {},
+): Shown {
   const server = standInServer(table);
   queryClient.clear();
   restore = replaceOutside({ fetch: server.fetch, ...more });

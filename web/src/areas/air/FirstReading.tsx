@@ -12,14 +12,17 @@ function SoFar({ latest, zone }: Place) {
     return (
       <>
         <p className="text-lg font-semibold">Nothing is measured here yet</p>
-        <p className="text-soft">Put any hygrometer in it for a day, and type in what it shows. Every reading after it makes the verdict surer.</p>
+        <p className="text-soft">
+          Put any hygrometer in it for a day, and type in what it shows. Every reading after it makes the verdict surer.
+        </p>
       </>
     );
   return (
     <>
       <p className="text-lg font-semibold">One day of readings so far: {air.ZONES.find((z) => z.id === zone)!.name}</p>
       <p className="text-soft">
-        {air.ZONES.find((z) => z.id === zone)!.means} Whether fungus is to be feared, several days tell: type in what it shows tomorrow, too.
+        {air.ZONES.find((z) => z.id === zone)!.means} Whether fungus is to be feared, several days tell: type in what it shows tomorrow,
+        too.
       </p>
     </>
   );

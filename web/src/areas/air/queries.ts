@@ -42,7 +42,14 @@ export function useFirstReading({ id, name }: Pick<Place, 'id' | 'name'>) {
   return useMutation({
     mutationFn: async (reading: HandReading) => {
       const { devices } = await http.get<Devices>(routes.devices);
-      const input: DeviceInput = { name: `${name}, by hand`, source: 'hand', outdoor: false, placeId: id, everyMinutes: A_WEEK_MIN, note: '' };
+      const input: DeviceInput = {
+        name: `${name}, by hand`,
+        source: 'hand',
+        outdoor: false,
+        placeId: id,
+        everyMinutes: A_WEEK_MIN,
+        note: '',
+      };
       const dial = devices.find((d) => d.placeId === id && d.source === 'hand') ?? (await http.post<Device>(routes.devices, input));
       return http.post<Accepted>(routes.deviceReadings(dial.id), reading);
     },

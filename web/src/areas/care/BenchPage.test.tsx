@@ -30,7 +30,11 @@ const cleaning = {
 } as unknown as Cleaning;
 
 /** A server that keeps the cleaning, but for what it is told to do first. */
-function show({ faults = [], start = {}, more = {} }: { faults?: unknown[]; start?: Partial<Cleaning>; more?: Record<string, Handler> } = {}) {
+function show({
+  faults = [],
+  start = {},
+  more = {},
+}: { faults?: unknown[]; start?: Partial<Cleaning>; more?: Record<string, Handler> } = {}) {
   let kept = { ...cleaning, ...start };
   const page = showPage(
     BenchPage,

@@ -93,7 +93,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
         </div>
         <div className="flex shrink-0 gap-2 whitespace-nowrap">
           <Button onClick={undo} disabled={draft.events.length === 0}>
-            <Undo2 size={18} aria-hidden="true" /> Undo
+            <Undo2 size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Undo</span>
           </Button>
           {touched || state.phase === 'close' ? (
             state.phase !== 'close' && (

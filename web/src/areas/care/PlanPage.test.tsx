@@ -15,13 +15,30 @@ const seen = (surface: care.Surface, soil: care.Soil, severity: care.Severity) =
   knownSince: '2026-03-10T10:00:00Z',
 });
 const thing = (surfaces: object[], more: object = {}) =>
-  ({ id: 'i', name: 'Corvane 35/2', kind: 'lens', traits: {}, status: 'in-use', version: 3, openCleaningId: null, surfaces, ...more }) as unknown as ItemPage;
-const settings = { version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'NOK', sensorRehearsedOn: null, drawerIsAll: false };
+  ({
+    id: 'i',
+    name: 'Corvane 35/2',
+    kind: 'lens',
+    traits: {},
+    status: 'in-use',
+    version: 3,
+    openCleaningId: null,
+    surfaces,
+    ...more,
+  }) as unknown as ItemPage;
+const settings = {
+  version: 1,
+  schools: care.DEFAULT_SCHOOLS,
+  timeZone: 'UTC',
+  currency: 'NOK',
+  sensorRehearsedOn: null,
+  drawerIsAll: false,
+};
 const show = (item: ItemPage, query = '', more: Record<string, Handler> = {}) =>
   showPage(PlanPage, '/gear/:id/plan', `/gear/i/plan${query}`, {
     [`GET ${routes.item('i')}`]: item,
     [`GET ${routes.settings}`]: settings,
-    [`GET ${routes.supplies}`]: { supplies: [], isAll: false } as unknown as Drawer,
+    [`GET ${routes.supplies}`]: { supplies: [], isAll: false },
     ...more,
   });
 const print = thing([seen('front-glass', 'fingerprint', 3)]);
@@ -29,7 +46,8 @@ const ladder = () => screen.getByRole('list', { name: 'Touch ladder for the fron
 
 describe('a plan', () => {
   it('hangs its steps on the ladder, and strikes through what is ruled out with its reason', async () => {
-    show(print);
+    const [front] = print.surfaces;
+    show(thing([{ ...front, findings: [...front!.findings, { soil: 'dust', severity: 2 }] }]));
     expect(await screen.findByText('One surface to clean, gentlest first. Stop as soon as it is clean enough.')).toBeTruthy();
     expect(within(ladder()).getByRole('link', { name: 'Damp wipe' })).toBeTruthy();
     expect(within(ladder()).getAllByText('Dry wipe', { selector: 's' }).length).toBeGreaterThan(0);
@@ -72,11 +90,18 @@ describe('a plan', () => {
     const page = show(print, '?place=field&wind=1&school.breath=never', { [`POST ${routes.cleanings}`]: { id: 'c' } });
     fireEvent.click(await screen.findByRole('button', { name: 'Start cleaning' }));
     await waitFor(() => expect(page.address()).toBe('/bench/c'));
-    expect(page.written()[0]!.body).toMatchObject({ itemId: 'i', place: 'field', conditions: { wind: true }, schools: { breath: 'never' } });
+    expect(page.written()[0]!.body).toMatchObject({
+      itemId: 'i',
+      place: 'field',
+      conditions: { wind: true },
+      schools: { breath: 'never' },
+    });
   });
 
   it('says why a cleaning cannot be started, and stays', async () => {
-    show(print, '', { [`POST ${routes.cleanings}`]: new Refusal({ status: 409, code: 'cleaning-open', title: 'A cleaning is open already' }) });
+    show(print, '', {
+      [`POST ${routes.cleanings}`]: new Refusal({ status: 409, code: 'cleaning-open', title: 'A cleaning is open already' }),
+    });
     fireEvent.click(await screen.findByRole('button', { name: 'Start cleaning' }));
     expect(await screen.findByText('A cleaning is open already')).toBeTruthy();
   });

@@ -17,8 +17,15 @@ const look: LookDoc = {
   answers: [],
   startedAt: '2026-03-10T10:00:00Z',
   finishedAt: null,
-} as unknown as LookDoc;
-const settings = { version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'EUR', sensorRehearsedOn: null, drawerIsAll: false };
+};
+const settings = {
+  version: 1,
+  schools: care.DEFAULT_SCHOOLS,
+  timeZone: 'UTC',
+  currency: 'EUR',
+  sensorRehearsedOn: null,
+  drawerIsAll: false,
+};
 
 /** A server that keeps the look, but for what it is told to do first. */
 function show(faults: unknown[] = [], more: Record<string, Handler> = {}) {
@@ -85,7 +92,10 @@ describe('a look', () => {
   });
 
   it('ends at the plan where something asks for it, and at the thing where nothing does', async () => {
-    const finished = { ...item, surfaces: [{ surface: 'front-glass', verdict: 'clean', findings: [], because: { reason: 'nothing-found' } }] };
+    const finished = {
+      ...item,
+      surfaces: [{ surface: 'front-glass', verdict: 'clean', findings: [], because: { reason: 'nothing-found' } }],
+    };
     const page = show([], { [`POST ${routes.lookFinish('l')}`]: finished });
     await screen.findByRole('heading', { name: 'Front glass' });
     tap('dust');

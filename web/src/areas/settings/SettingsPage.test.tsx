@@ -16,7 +16,10 @@ const settings: Settings = {
   drawerIsAll: false,
 };
 const show = (put: Handler, start: Partial<Settings> = {}) =>
-  showPage(SettingsPage, '/settings', '/settings', { [`GET ${routes.settings}`]: { ...settings, ...start }, [`PUT ${routes.settings}`]: put });
+  showPage(SettingsPage, '/settings', '/settings', {
+    [`GET ${routes.settings}`]: { ...settings, ...start },
+    [`PUT ${routes.settings}`]: put,
+  });
 const save = () => screen.getByRole('button', { name: 'Save' });
 const currency = () => screen.getByLabelText<HTMLInputElement>(/^Currency/);
 
@@ -51,7 +54,14 @@ describe('Settings', () => {
     fireEvent.click(save());
     fireEvent.click(await screen.findByRole('button', { name: choice }));
     await waitFor(() => expect(currency().value).toBe(wanted));
-    await waitFor(() => expect(page.written().slice(1).map((c) => c.body)).toMatchObject(sent));
+    await waitFor(() =>
+      expect(
+        page
+          .written()
+          .slice(1)
+          .map((c) => c.body),
+      ).toMatchObject(sent),
+    );
   });
 
   it('asks for the practice run once more when it is told to', async () => {

@@ -71,8 +71,12 @@ const modelDataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> =
   ],
 });
 
+/** Dates as the rest of the application writes them. */
+const DATES = { minute: 'HH:mm', hour: 'HH:mm', day: 'd MMM', week: 'd MMM', month: 'MMM yyyy', quarter: 'MMM yyyy', year: 'yyyy' };
+
 const timeAxis = (chart: ChartData, c: Colours) => ({
   type: 'time' as const,
+  time: { displayFormats: DATES },
   min: Date.parse(chart.from),
   max: Date.parse(chart.to),
   ticks: { color: c.soft, maxTicksLimit: 9, maxRotation: 0 },
@@ -152,7 +156,7 @@ type Band = { lowPct: number; highPct: number };
 /** Lettering in the face of the application, in the colour of the theme. */
 const lettering = (c: Colours) => ({
   color: c.soft,
-  font: { family: getComputedStyle(document.documentElement).getPropertyValue('--font-sans').trim(), size: 14 },
+  font: { family: getComputedStyle(document.body).fontFamily, size: 14 },
 });
 
 const axis = (position: 'left' | 'right', text: string, c: Colours, more: object) => ({

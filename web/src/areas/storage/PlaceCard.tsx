@@ -6,11 +6,12 @@ import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { At, Day, todayHere } from '../../ui/when';
 import { airWords, LEVEL_TONES, LEVEL_WORDS, zoneName } from './words';
 
-export const LevelChip = ({ level }: { level: PlaceSummary['assessment'] }) =>
+/** How a place is; one reading or two are heard, and no verdict yet. */
+export const LevelChip = ({ level, heard }: { level: PlaceSummary['assessment']; heard: boolean }) =>
   level ? (
     <span className={`rounded px-2 py-0.5 text-sm font-medium ${LEVEL_TONES[level.level]}`}>{LEVEL_WORDS[level.level]}</span>
   ) : (
-    <span className="rounded border border-line px-2 py-0.5 text-sm text-soft">Not measured</span>
+    <span className="rounded border border-line px-2 py-0.5 text-sm text-soft">{heard ? 'Too few readings yet' : 'Not measured'}</span>
   );
 
 /** What of the gel is left and until when, in a line. */
@@ -37,7 +38,7 @@ export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }
         <Link to={`/storage/${place.id}`} className="text-lg font-semibold hover:underline">
           {place.name}
         </Link>
-        <LevelChip level={place.assessment} />
+        <LevelChip level={place.assessment} heard={place.latest !== null} />
         <span className="text-soft">
           {storage.placeFacts(place.kind).name} · {place.things} {place.things === 1 ? 'thing' : 'things'}
         </span>

@@ -48,7 +48,10 @@ function type(temperature: string, humidity: string): void {
 
 describe('a place that was never measured', () => {
   it('asks for the one thing that fills it, and begins its log with a hygrometer read by hand', async () => {
-    const page = show({}, { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: { accepted: 1, duplicates: 0, setAside: [] } });
+    const page = show(
+      {},
+      { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: { accepted: 1, duplicates: 0, setAside: [] } },
+    );
     expect(await screen.findByText('Nothing is measured here yet')).toBeTruthy();
     type('18,5', '72');
     await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.devices, routes.deviceReadings('d')]));
@@ -91,7 +94,17 @@ describe('a place that was never measured', () => {
 describe('a place that alarms', () => {
   it('says what, why and since when, with the one action that leads to what helps', async () => {
     show({
-      alerts: [{ id: 'damp/p', cause: 'damp', highPct: 60, tone: 'attention', placeId: 'p', placeName: 'Oak cupboard', since: '2026-03-01T00:00:00Z' }],
+      alerts: [
+        {
+          id: 'damp/p',
+          cause: 'damp',
+          highPct: 60,
+          tone: 'attention',
+          placeId: 'p',
+          placeName: 'Oak cupboard',
+          since: '2026-03-01T00:00:00Z',
+        },
+      ],
     });
     expect(await screen.findByText('The mean of the day has been above its band.', { exact: false })).toBeTruthy();
     expect(screen.getByRole('link', { name: 'What would help?' }).getAttribute('href')).toBe('/storage/p/what-if');

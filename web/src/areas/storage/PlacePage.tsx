@@ -67,14 +67,15 @@ export function PlacePage() {
   if (place.isError) return <Failure error={place.error} onRetry={() => void place.refetch()} />;
   const data = place.data;
   const closed = storage.placeFacts(data.kind).airChangesPerDay !== null;
-  const measured = data.ribbon.length > 0 || data.assessment;
+  // A day of readings is no course yet: until then the page asks for the next one.
+  const measured = data.ribbon.length > 1 || data.assessment !== null;
   // Beside the chart; where there is none, it is what the page is about.
   const box = closed && <BoxCard place={data} />;
   return (
     <Page
       title={
         <>
-          {data.name} <LevelChip level={data.assessment} />
+          {data.name} <LevelChip level={data.assessment} heard={data.latest !== null} />
         </>
       }
       sub={
@@ -103,7 +104,7 @@ export function PlacePage() {
           <AlertList alerts={data.alerts} />
         </div>
       )}
-      {data.ribbon.length > 0 && (
+      {measured && data.ribbon.length > 0 && (
         <div className="sheet mb-6 p-4">
           <ClimateRibbon
             days={data.ribbon}

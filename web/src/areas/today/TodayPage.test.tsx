@@ -59,8 +59,18 @@ describe('Today', () => {
           item: lens('1'),
           verdict: 'isolate',
           surfaces: [
-            { surface: 'inner-glass', verdict: 'isolate', findings: [{ soil: 'fungus', severity: 2 }], because: { reason: 'growth', soil: 'fungus' } },
-            { surface: 'barrel', verdict: 'clean', findings: [{ soil: 'dust', severity: 2 }], because: { reason: 'worth-a-touch', soil: 'dust', surface: 'barrel' } },
+            {
+              surface: 'inner-glass',
+              verdict: 'isolate',
+              findings: [{ soil: 'fungus', severity: 2 }],
+              because: { reason: 'growth', soil: 'fungus' },
+            },
+            {
+              surface: 'barrel',
+              verdict: 'clean',
+              findings: [{ soil: 'dust', severity: 2 }],
+              because: { reason: 'worth-a-touch', soil: 'dust', surface: 'barrel' },
+            },
           ],
         },
       ],
@@ -102,7 +112,14 @@ describe('Today', () => {
   });
 
   it('counts a wait down by the clock it is given, and lets it go', async () => {
-    const timer = { id: 't', size: 'mid-lens', wrapping: 'padded-bag', itemId: null, startedAt: '2026-03-10T10:00:00Z', endsAt: '2026-03-10T10:45:00Z' } as const;
+    const timer = {
+      id: 't',
+      size: 'mid-lens',
+      wrapping: 'padded-bag',
+      itemId: null,
+      startedAt: '2026-03-10T10:00:00Z',
+      endsAt: '2026-03-10T10:45:00Z',
+    } as const;
     const page = showPage(
       TodayPage,
       '/',
