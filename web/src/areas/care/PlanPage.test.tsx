@@ -1,4 +1,4 @@
-import { routes, type Drawer, type ItemPage } from '@bright-keeper/contract';
+import { routes, type ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
