@@ -16,6 +16,7 @@ import {
   openingWords,
   readPlan,
   ruleWords,
+  schoolChangeWords,
   summaryWords,
   timerWords,
   warningWords,
@@ -127,6 +128,35 @@ describe('opening', () => {
     expect(closingWords({ ...stage, what: 'ring a', parts: '', screws: '', turns: 1, mark: 'Dot at 12 o’clock.' })).toBe(
       'Put back: ring a. Dot at 12 o’clock. 1 turn in.',
     );
+  });
+});
+
+describe('another school', () => {
+  const none: care.SchoolChange = {
+    school: 'wipe',
+    choice: 'tissue',
+    adds: [],
+    drops: [],
+    takes: [],
+    lays: [],
+    touches: 0,
+    motion: false,
+    ends: false,
+  };
+  it.each<[Partial<care.SchoolChange>, string]>([
+    [{ adds: ['rim-brush'], drops: ['soft-brush'] }, 'Adds rim brush; leaves out soft brush.'],
+    [{ drops: ['breath'], touches: -1 }, 'Leaves out breath; 1 touch fewer at most.'],
+    [{ takes: ['isopropanol'], lays: ['lens-fluid'] }, 'Takes isopropanol, 90 % or purer instead of lens fluid.'],
+    [{ lays: ['glass-cloth'] }, 'Does without microfibre kept for glass.'],
+    [{ motion: true }, 'The same, in another motion.'],
+    [{ ends: true }, 'The same steps; how the work ends differs.'],
+    [{}, 'The same steps; what is left or handed over is judged otherwise.'],
+  ])('%j: %s', (change, words) => expect(schoolChangeWords({ ...none, ...change })).toBe(words));
+
+  it('tells of no plan in the book a change without saying which', () => {
+    for (const situation of care.SITUATIONS)
+      for (const change of care.schoolChanges(care.requestOf(situation)))
+        reads(schoolChangeWords(change), `${situation.id} ${change.school}`);
   });
 });
 

@@ -18,6 +18,8 @@ export type SchoolChange = {
   touches: number;
   /** The same with the same, in another motion. */
   motion: boolean;
+  /** Other lines end the work: a filter back on, or not. */
+  ends: boolean;
 };
 
 const unique = <T>(all: readonly T[]): T[] => [...new Set(all)];
@@ -25,7 +27,7 @@ const without = <T>(all: readonly T[], others: readonly T[]): T[] => unique(all.
 const methodsOf = ({ steps }: CleaningPlan) => steps.map((s) => s.method);
 const thingsOf = ({ steps }: CleaningPlan) => steps.flatMap((s) => s.takes.map((t) => t.id));
 const handOf = (steps: readonly Step[]) => steps.map(({ id, motion, fluidGoes, sensor }) => ({ id, motion, fluidGoes, sensor }));
-const restOf = ({ refused, handOver, leaveAlone, isolate, close }: CleaningPlan) => ({ refused, handOver, leaveAlone, isolate, close });
+const restOf = ({ refused, handOver, leaveAlone, isolate }: CleaningPlan) => ({ refused, handOver, leaveAlone, isolate });
 const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
 
 function changeFrom(mine: CleaningPlan, theirs: CleaningPlan): Omit<SchoolChange, 'school' | 'choice'> | null {
@@ -36,8 +38,10 @@ function changeFrom(mine: CleaningPlan, theirs: CleaningPlan): Omit<SchoolChange
     lays: without(thingsOf(mine), thingsOf(theirs)),
     touches: theirs.totals.contacts - mine.totals.contacts,
     motion: differ(handOf(mine.steps), handOf(theirs.steps)),
+    ends: differ(mine.close, theirs.close),
   };
-  return differ(thingsOf(mine), thingsOf(theirs)) || change.motion || differ(restOf(mine), restOf(theirs)) ? change : null;
+  const changed = differ(thingsOf(mine), thingsOf(theirs)) || change.motion || change.ends || differ(restOf(mine), restOf(theirs));
+  return changed ? change : null;
 }
 
 /** Every choice of every school that would make another plan of this request, with what would change. */
