@@ -22,7 +22,23 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**'],
-    rules: forbid(['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep], 'core imports nothing but small pure libraries.'),
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep],
+              message: 'core imports nothing but small pure libraries.',
+            },
+            {
+              regex: '^(\\.\\./)+(air|care|fungus|inspection|schedule|sensor|storage|supplies)/(?!(.*/)?index\\.js$)',
+              message: 'Another room is entered through its index, or that of its knowledge or kinds, which lists what it gives.',
+            },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['contract/src/**'],

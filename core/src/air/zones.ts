@@ -1,4 +1,4 @@
-import { ourChoice, type Basis } from '../care/knowledge/basis.js';
+import { type Basis, ourChoice } from '../care/knowledge/index.js';
 
 /** What a relative humidity means for things of glass, metal, leather and rubber. */
 export type Zone = { id: string; name: string; upTo: number; means: string };

@@ -1,6 +1,6 @@
 import type { Material, Tool } from './knowledge/materials.js';
 import { isOptical, type Surface } from './knowledge/surfaces.js';
-import { exposureAt, type Exposure, type HeldOpen } from '../sensor/exposure.js';
+import { type Exposure, exposureAt, type HeldOpen } from '../sensor/index.js';
 import { EFFORTS, type CleaningPlan, type Effort, type Look, type Step } from './types.js';
 
 /** The three answers after each look. On a look that asks for grains they mean: none left, fewer, still there. */

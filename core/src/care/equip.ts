@@ -3,7 +3,7 @@ import { dropsForGlass, type Unit, type Use } from './knowledge/amounts.js';
 import { fluidsFor, materialFacts, type FluidFacts, type FluidTask, type Material, type Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
-import { swabFor } from '../sensor/swabs.js';
+import { swabFor } from '../sensor/index.js';
 import { swabOnHand } from './onHand.js';
 import type { Context, Finding } from './types.js';
 

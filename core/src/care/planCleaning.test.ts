@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { mayTouch } from '../supplies/mayTouch.js';
+import { mayTouch } from '../supplies/index.js';
 import * as care from './index.js';
 import { anyRequest, everySingleFinding } from './testing/requests.js';
 

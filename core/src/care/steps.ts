@@ -1,4 +1,4 @@
-import type { HeldOpen } from '../sensor/exposure.js';
+import type { HeldOpen } from '../sensor/index.js';
 import { thingsOf, type Outfit } from './equip.js';
 import type { HazardId } from './knowledge/hazards.js';
 import { isFluid, materialFacts } from './knowledge/materials.js';

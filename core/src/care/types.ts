@@ -1,6 +1,5 @@
 import type { Because, Lack } from './because.js';
-import type { HeldOpen } from '../sensor/exposure.js';
-import type { SwabStrokes } from '../sensor/swabs.js';
+import type { HeldOpen, SwabStrokes } from '../sensor/index.js';
 import type { Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
 import type { ItemKind, LineId } from './kinds/index.js';

@@ -1,5 +1,5 @@
-import type { Reading } from '../air/reading.js';
-import type { Schools } from '../care/knowledge/schools.js';
+import type { Reading } from '../air/index.js';
+import type { Schools } from '../care/knowledge/index.js';
 import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './constants.js';
 import { stepWarning, type Warning } from './earlyWarning.js';
 import { filledGaps, gapsOf } from './gaps.js';

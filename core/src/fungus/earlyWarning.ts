@@ -1,4 +1,4 @@
-import type { Reading } from '../air/reading.js';
+import type { Reading } from '../air/index.js';
 
 const MS_PER_DAY = 86_400_000;
 const REFERENCE_C = 25;

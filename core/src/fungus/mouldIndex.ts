@@ -1,4 +1,4 @@
-import type { Reading } from '../air/reading.js';
+import type { Reading } from '../air/index.js';
 import { CLASSES, DECLINE, DEFAULT_DECLINE, type ClassCoefficients, type Sensitivity } from './constants.js';
 
 /** The index, and how long conditions have been unfavourable without a break, hours. */

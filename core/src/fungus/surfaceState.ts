@@ -1,6 +1,5 @@
 import type { ItemKind } from '../care/kinds/index.js';
-import { SOILS, type Severity, type Soil } from '../care/knowledge/soils.js';
-import { familyOf, type Surface } from '../care/knowledge/surfaces.js';
+import { familyOf, type Severity, type Soil, SOILS, type Surface } from '../care/knowledge/index.js';
 import type { SurfaceState } from './constants.js';
 
 type Known = { surface: Surface; findings: readonly { soil: Soil; severity: Severity }[] };

@@ -1,10 +1,7 @@
-import { contextOf, verdictFor, type Because, type Finding, type Verdict } from '../care/index.js';
+import { type Because, contextOf, type Finding, type Verdict, verdictFor } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
-import type { Schools } from '../care/knowledge/schools.js';
-import { SOILS } from '../care/knowledge/soils.js';
+import { type Schools, SOILS, type Surface, type Traits } from '../care/knowledge/index.js';
 import { surfacesOf } from '../care/kinds/index.js';
-import type { Surface } from '../care/knowledge/surfaces.js';
-import type { Traits } from '../care/knowledge/traits.js';
 
 export type SurfaceVerdict = { surface: Surface; verdict: Verdict; because: Because };
 

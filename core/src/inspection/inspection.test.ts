@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ITEM_KINDS, surfacesOf, type Finding } from '../care/index.js';
+import { type Finding, ITEM_KINDS, surfacesOf } from '../care/index.js';
 import { assess, assessSurface, mostTelling, protocolFor } from './index.js';
 
 const lens = { kind: 'lens', traits: {} } as const;

@@ -1,6 +1,5 @@
 import { kindFacts, surfacesOf, type ItemKind } from '../care/kinds/index.js';
-import { familyOf, type Family, type Surface } from '../care/knowledge/surfaces.js';
-import type { Traits } from '../care/knowledge/traits.js';
+import { type Family, familyOf, type Surface, type Traits } from '../care/knowledge/index.js';
 import type { LookManner } from './manner.js';
 
 /** One surface of a look, and how it is looked at. */

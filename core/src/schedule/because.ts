@@ -1,5 +1,4 @@
-import type { HappeningId } from '../care/knowledge/happenings.js';
-import type { Surface } from '../care/knowledge/surfaces.js';
+import type { HappeningId, Surface } from '../care/knowledge/index.js';
 
 /** Why something falls due, as a code with its facts; the sentence is made in `words`. */
 export type DueBecause =

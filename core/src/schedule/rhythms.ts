@@ -1,7 +1,5 @@
-import { commonPractice, ourChoice, type Basis } from '../care/knowledge/basis.js';
+import { type Basis, commonPractice, ourChoice, type Surface, type Traits } from '../care/knowledge/index.js';
 import { kindFacts, surfacesOf, type ItemKind } from '../care/kinds/index.js';
-import type { Surface } from '../care/knowledge/surfaces.js';
-import type { Traits } from '../care/knowledge/traits.js';
 
 export type Every = { days: number } | { months: number };
 

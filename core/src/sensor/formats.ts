@@ -1,4 +1,4 @@
-import type { SensorFormatId } from '../care/knowledge/traits.js';
+import type { SensorFormatId } from '../care/knowledge/index.js';
 
 export type SensorFormat = { id: SensorFormatId; name: string; widthMm: number; heightMm: number };
 

@@ -1,4 +1,4 @@
-import type { SensorFormatId } from '../care/knowledge/traits.js';
+import type { SensorFormatId } from '../care/knowledge/index.js';
 import { formats } from './formats.js';
 
 /** Swab widths that are sold, millimetres, and 8 for the smallest sensor, which one cuts by hand (common practice). */

@@ -1,4 +1,4 @@
-import type { AssessReason } from '../fungus/assess.js';
+import type { AssessReason } from '../fungus/index.js';
 import type { DesiccantKind } from './desiccants.js';
 
 /** How fungus threatens: expected now, rising, left over from a damp season, or a log too thin to call it safe. */

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { Solver } from 'odex';
 import { describe, expect, it } from 'vitest';
-import { absoluteHumidityGm3, humidityPctFrom, saturatedGm3 } from '../air/absoluteHumidity.js';
-import type { Reading } from '../air/reading.js';
+import { absoluteHumidityGm3, humidityPctFrom, type Reading, saturatedGm3 } from '../air/index.js';
 import { gauss, logOf, seeded } from '../testing/logs.js';
 import { balanceHumidityPct, desiccantForBox, desiccantUptake, simulateBox, type Box } from './index.js';
 

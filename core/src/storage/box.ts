@@ -1,5 +1,4 @@
-import { absoluteHumidityGm3, saturatedGm3 } from '../air/absoluteHumidity.js';
-import type { Reading } from '../air/reading.js';
+import { absoluteHumidityGm3, type Reading, saturatedGm3 } from '../air/index.js';
 import { balanceHumidityPct, desiccantUptake, isothermAt, type DesiccantKind } from './desiccants.js';
 
 /** A closed place and what lies in it. */

@@ -1,5 +1,5 @@
-import { saturationPressureHPa } from '../air/saturation.js';
-import { published, type Basis } from '../care/knowledge/basis.js';
+import { saturationPressureHPa } from '../air/index.js';
+import { type Basis, published } from '../care/knowledge/index.js';
 
 export const DESICCANT_KINDS = ['silica-gel', 'rice'] as const;
 export type DesiccantKind = (typeof DESICCANT_KINDS)[number];

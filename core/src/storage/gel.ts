@@ -1,4 +1,4 @@
-import type { Reading } from '../air/reading.js';
+import type { Reading } from '../air/index.js';
 import { simulateBox, type Box } from './box.js';
 import { desiccantUptake, loadingAtIndicator, type DesiccantKind, type IndicatorColour } from './desiccants.js';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Reading } from '../air/reading.js';
+import type { Reading } from '../air/index.js';
 import { gauss, logOf, seeded } from '../testing/logs.js';
 import { fitMoistureHalfLife, simulateBox } from './index.js';
 

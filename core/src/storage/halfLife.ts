@@ -1,5 +1,4 @@
-import { absoluteHumidityGm3, humidityPctFrom } from '../air/absoluteHumidity.js';
-import type { Reading } from '../air/reading.js';
+import { absoluteHumidityGm3, humidityPctFrom, type Reading } from '../air/index.js';
 
 export type HalfLife = {
   /** Moisture half-life of the box, hours; NaN when it could not be determined. */

@@ -1,7 +1,6 @@
 import { kindFacts, type ItemKind } from '../care/kinds/index.js';
-import type { Schools } from '../care/knowledge/schools.js';
-import type { Traits } from '../care/knowledge/traits.js';
-import type { RiskLevel } from '../fungus/assess.js';
+import type { Schools, Traits } from '../care/knowledge/index.js';
+import type { RiskLevel } from '../fungus/index.js';
 import { placeFacts, type PlaceKind } from './knowledge/places.js';
 
 /** What is known of a place when a home is looked for. `meanPct` is null where nothing was measured. */

@@ -1,4 +1,4 @@
-import { published, type Basis } from '../care/knowledge/basis.js';
+import { type Basis, published } from '../care/knowledge/index.js';
 
 export const INDOOR_BASIS: Basis = published('EN 15026, annex C: indoor climate from outdoor temperature, normal occupancy (from memory)');
 

@@ -1,4 +1,4 @@
-import { CLOCK_AHEAD_MS, READING_RANGE, type Reading } from '../air/reading.js';
+import { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from '../air/index.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
 export type SenmlRecord = { bn?: string; bt?: number; bu?: string; bver?: number; n?: string; u?: string; t?: number; v?: number };

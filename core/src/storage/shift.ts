@@ -1,4 +1,4 @@
-import type { Reading } from '../air/reading.js';
+import type { Reading } from '../air/index.js';
 
 const MS_PER_HOUR = 3_600_000;
 /** Time zones lie no further apart. */

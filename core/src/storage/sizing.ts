@@ -1,6 +1,5 @@
-import { absoluteHumidityGm3 } from '../air/absoluteHumidity.js';
-import type { Reading } from '../air/reading.js';
-import { published } from '../care/knowledge/basis.js';
+import { absoluteHumidityGm3, type Reading } from '../air/index.js';
+import { published } from '../care/knowledge/index.js';
 import { simulateBox } from './box.js';
 import type { DesiccantKind } from './desiccants.js';
 import { DRIED_LOADING } from './gel.js';

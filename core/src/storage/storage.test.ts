@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { assess } from '../fungus/index.js';
 import { describe, expect, it } from 'vitest';
-import { dewPointC } from '../air/saturation.js';
+import { dewPointC } from '../air/index.js';
 import { logOf } from '../testing/logs.js';
 import {
   adviseChange,

@@ -1,5 +1,5 @@
-import { dewPointC } from '../air/saturation.js';
-import { ourChoice, type Basis } from '../care/knowledge/basis.js';
+import { dewPointC } from '../air/index.js';
+import { type Basis, ourChoice } from '../care/knowledge/index.js';
 
 export const WRAPPINGS = {
   bare: { name: 'bare', h: 9 },

@@ -1,5 +1,5 @@
-import type { Reading } from '../air/reading.js';
-import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/assess.js';
+import type { Reading } from '../air/index.js';
+import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
 import { simulateBox, type Box } from './box.js';
 import { DRIED_LOADING } from './gel.js';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planCleaning, TOOLS, type BenchEvent, type CleaningPlan, type Tool } from '../care/index.js';
+import { type BenchEvent, type CleaningPlan, planCleaning, type Tool, TOOLS } from '../care/index.js';
 import {
   consumptionOf,
   isFit,

@@ -1,7 +1,5 @@
-import { benchState, type BenchEvent } from '../care/bench.js';
-import { inStockUnits } from '../care/knowledge/amounts.js';
-import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
-import type { CleaningPlan, OnHand, Step } from '../care/types.js';
+import { type BenchEvent, benchState, type CleaningPlan, type OnHand, type Step } from '../care/index.js';
+import { inStockUnits, type Material, thingFacts, type Tool, type ToolRole } from '../care/knowledge/index.js';
 import { mayTouch } from './mayTouch.js';
 
 /** One thing in the drawer. Tools are washed; materials are used up, counted in their unit. */

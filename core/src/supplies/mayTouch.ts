@@ -1,5 +1,4 @@
-import { thingFacts, type Material, type Tool, type ToolRole } from '../care/knowledge/materials.js';
-import { familyOf, type Family, type Surface } from '../care/knowledge/surfaces.js';
+import { type Family, familyOf, type Material, type Surface, thingFacts, type Tool, type ToolRole } from '../care/knowledge/index.js';
 
 /** The roles that may touch each family of surfaces. */
 const ROLES_FOR: Record<Family, readonly ToolRole[]> = {

@@ -1,4 +1,4 @@
-import type { Material, Tool } from '../care/knowledge/materials.js';
+import type { Material, Tool } from '../care/knowledge/index.js';
 
 /** What a person has who works like this: a drawer to begin with, counted later (common practice). */
 export type Starter = { name: string; what: string; things: readonly (Tool | Material)[] };

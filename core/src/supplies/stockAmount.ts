@@ -1,5 +1,4 @@
-import { dropsForGlass, dropsToMl } from '../care/knowledge/amounts.js';
-import { isFluid, materialFacts, type Material, type Tool } from '../care/knowledge/materials.js';
+import { dropsForGlass, dropsToMl, isFluid, type Material, materialFacts, type Tool } from '../care/knowledge/index.js';
 
 /** A lens of the usual size is what a bottle is reckoned by. */
 const USUAL_FRONT_MM = 62;

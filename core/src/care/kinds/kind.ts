@@ -1,7 +1,7 @@
 import type { Surface } from '../knowledge/surfaces.js';
 import type { TraitId, Traits } from '../knowledge/traits.js';
-import type { LookManner } from '../../inspection/manner.js';
-import type { TaskId } from '../../schedule/rhythms.js';
+import type { LookManner } from '../../inspection/index.js';
+import type { TaskId } from '../../schedule/index.js';
 import type { LineId } from './lines.js';
 import type { Section } from './section.js';
 import type { Work } from './work.js';

@@ -1,5 +1,5 @@
 import { commonPractice } from '../knowledge/basis.js';
-import { mayTouch } from '../../supplies/mayTouch.js';
+import { mayTouch } from '../../supplies/index.js';
 import { rule } from './rule.js';
 
 export const toolRules = [

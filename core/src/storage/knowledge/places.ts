@@ -1,4 +1,4 @@
-import { commonPractice, ourChoice, type Basis } from '../../care/knowledge/basis.js';
+import { type Basis, commonPractice, ourChoice } from '../../care/knowledge/index.js';
 
 /** A kind of place things are kept in, with what is usual for it until it is measured or said. */
 export type PlaceFacts = {

@@ -4,6 +4,7 @@ import { Undo2, X } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { ApiError } from '../../api/http';
+import type { SaveState } from '../../api/SavedDocument';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
@@ -45,6 +46,45 @@ const Stale = ({ because, pending, onRemake }: { because: Cleaning['staleBecause
   </Notice>
 );
 
+/** Which of the surfaces one is at, or how many the round has. */
+function whereWords({ phase, step, round }: care.BenchState, surfaces: readonly care.Surface[]): string {
+  if (round) return `${round.steps.length} surfaces of ${surfaces.length}`;
+  const at = step ? surfaces.indexOf(step.surface) + 1 : phase === 'close' ? surfaces.length : 0;
+  return at > 0 ? `surface ${at} of ${surfaces.length}` : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`;
+}
+
+type HeaderProps = {
+  name: string;
+  where: string;
+  saved: SaveState;
+  /** Null while there is nothing to take back. */
+  undo: (() => void) | null;
+  /** The way off the bench: a clean that was begun is stopped, one in which nothing was touched is left; null at its end. */
+  out: { words: string; go: () => void; busy: boolean } | null;
+};
+
+/** What is on the bench, where one is, whether it is saved; and the two ways back. */
+const Header = ({ name, where, saved, undo, out }: HeaderProps) => (
+  <header className="flex items-center justify-between gap-3 border-b border-line bg-sheet px-4 py-2">
+    <div className="min-w-0">
+      <h1 className="truncate font-semibold">{name}</h1>
+      <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">
+        {where} <SaveMark state={saved} />
+      </p>
+    </div>
+    <div className="flex shrink-0 gap-2 whitespace-nowrap">
+      <Button onClick={undo ?? undefined} disabled={undo === null}>
+        <Undo2 size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Undo</span>
+      </Button>
+      {out && (
+        <Button disabled={out.busy} onClick={out.go}>
+          <X size={18} aria-hidden="true" /> {out.words}
+        </Button>
+      )}
+    </div>
+  </header>
+);
+
 function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   const navigate = useNavigate();
   const save = useMemo(() => saveCleaning(cleaning.id), [cleaning.id]);
@@ -74,40 +114,19 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
     await doc.settled();
     drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}/plan`) });
   };
+  const out = touched
+    ? { words: 'Stop here', go: () => act({ type: 'stop' }), busy: false }
+    : { words: 'Back to the plan', go: () => void leave(), busy: drop.isPending };
   const surfaces = [...new Set(cleaning.plan.steps.map((s) => s.surface))];
-  const at = state.step ? surfaces.indexOf(state.step.surface) + 1 : state.phase === 'close' ? surfaces.length : 0;
-
   return (
     <main className="flex h-dvh flex-col bg-page">
-      <header className="flex items-center justify-between gap-3 border-b border-line bg-sheet px-4 py-2">
-        <div className="min-w-0">
-          <h1 className="truncate font-semibold">{cleaning.itemName}</h1>
-          <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-            {at > 0
-              ? state.round
-                ? `${state.round.steps.length} surfaces of ${surfaces.length}`
-                : `surface ${at} of ${surfaces.length}`
-              : `${surfaces.length} ${surfaces.length === 1 ? 'surface' : 'surfaces'}`}{' '}
-            <SaveMark state={doc.state} />
-          </p>
-        </div>
-        <div className="flex shrink-0 gap-2 whitespace-nowrap">
-          <Button onClick={undo} disabled={draft.events.length === 0}>
-            <Undo2 size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Undo</span>
-          </Button>
-          {touched || state.phase === 'close' ? (
-            state.phase !== 'close' && (
-              <Button onClick={() => act({ type: 'stop' })}>
-                <X size={18} aria-hidden="true" /> Stop here
-              </Button>
-            )
-          ) : (
-            <Button disabled={drop.isPending} onClick={() => void leave()}>
-              <X size={18} aria-hidden="true" /> Back to the plan
-            </Button>
-          )}
-        </div>
-      </header>
+      <Header
+        name={cleaning.itemName}
+        where={whereWords(state, surfaces)}
+        saved={doc.state}
+        undo={draft.events.length > 0 ? undo : null}
+        out={state.phase === 'close' ? null : out}
+      />
       <WentOn what="cleaning" newer={doc.newer} onTake={doc.takeNewer} />
       {cleaning.staleBecause.length > 0 && state.phase !== 'close' && (
         <Stale

@@ -1,0 +1,85 @@
+import { routes, type Supply } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { SuppliesPage } from './SuppliesPage';
+
+afterEach(endPage);
+
+const supply = (id: string, thing: care.Tool | care.Material, more: Partial<Supply> = {}): Supply => ({
+  id,
+  version: 1,
+  thing,
+  role: care.thingFacts(thing).role,
+  state: 'clean',
+  usesSinceWash: 0,
+  stock: null,
+  packSize: null,
+  packPrice: null,
+  openedOn: null,
+  widthMm: null,
+  note: '',
+  ...more,
+});
+const settings = {
+  version: 1,
+  schools: care.DEFAULT_SCHOOLS,
+  timeZone: 'UTC',
+  currency: 'NOK',
+  sensorRehearsedOn: null,
+  drawerIsAll: false,
+};
+const show = (supplies: Supply[], more: Record<string, Handler> = {}) =>
+  showPage(SuppliesPage, '/supplies', '/supplies', {
+    [`GET ${routes.supplies}`]: { supplies, isAll: false },
+    [`GET ${routes.settings}`]: settings,
+    ...more,
+  });
+const row = (name: RegExp) => screen.findByRole('row', { name });
+
+describe('the drawer', () => {
+  it('stands in a table for each role: what touches glass apart from what touches shells', async () => {
+    show([supply('1', 'glass-cloth', { usesSinceWash: 3 }), supply('2', 'body-cloth'), supply('3', 'lens-tissue', { stock: 34 })]);
+    const glass = await screen.findByRole('table', { name: 'For glass' });
+    expect(within(glass).getByRole('row', { name: /Microfibre kept for glass 3 of 10 uses since its wash/ })).toBeTruthy();
+    expect(within(glass).getByRole('row', { name: /Lens tissue 34 sheets left/ })).toBeTruthy();
+    expect(within(glass).queryByText(/Body cloth/)).toBeNull();
+    expect(screen.getByRole('table', { name: 'For shells' })).toBeTruthy();
+  });
+
+  it.each([
+    ['Washed', routes.supplyWash('1'), { version: 1 }],
+    ['It touched a shell', routes.supplyDemote('1'), { version: 1 }],
+  ] as const)('says what happened to a cloth in one tap: %s', async (name, path, body) => {
+    const page = show([supply('1', 'glass-cloth')], { [`POST ${path}`]: supply('1', 'glass-cloth') });
+    fireEvent.click(within(await row(/Microfibre kept for glass/)).getByRole('button', { name }));
+    await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([path]));
+    expect(page.written()[0]!.body).toMatchObject(body);
+  });
+
+  it('gives the row way to its form, with what a pack costs in the keeper’s currency', async () => {
+    const page = show([supply('1', 'lens-tissue', { stock: 34 })], {
+      [`PUT ${routes.supply('1')}`]: supply('1', 'lens-tissue', { stock: 30 }),
+    });
+    fireEvent.click(within(await row(/Lens tissue/)).getByRole('button', { name: 'Edit' }));
+    expect(await screen.findByLabelText('A pack costs, NOK')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText(/How much is left/), { target: { value: '30' } });
+    fireEvent.change(screen.getByLabelText('A pack costs, NOK'), { target: { value: '49,50' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ stock: 30, packPrice: 49.5, version: 1 }));
+  });
+
+  it('says why something could not be done, and keeps it there', async () => {
+    const refused = new Refusal({ status: 409, code: 'stale', title: 'This was changed elsewhere in the meantime' });
+    show([supply('1', 'glass-cloth')], { [`POST ${routes.supplyWash('1')}`]: refused });
+    fireEvent.click(within(await row(/Microfibre kept for glass/)).getByRole('button', { name: 'Washed' }));
+    expect(await screen.findByText('This was changed elsewhere in the meantime')).toBeTruthy();
+    expect(await row(/Microfibre kept for glass/)).toBeTruthy();
+  });
+
+  it('offers drawers to begin with while it is empty', async () => {
+    show([]);
+    expect((await screen.findAllByRole('button', { name: 'Begin with this' })).length).toBe(4);
+  });
+});
