@@ -8,7 +8,8 @@ export type DocumentColumn = { table: string; column: string; key: readonly stri
 /** Rewrites every document of an earlier version in the present one, so that nothing old is left behind an upgrade. */
 export async function rewriteOldDocuments(db: Pick<Db, 'execute'>, columns: readonly DocumentColumn[]): Promise<number> {
   let rewritten = 0;
-  for (const { table, column, key, kind } of columns) {
+  // A kind that is still at its first version has no earlier one to look for at each start.
+  for (const { table, column, key, kind } of columns.filter((c) => c.kind.version > 1)) {
     const [tableName, columnName] = [sql.identifier(table), sql.identifier(column)];
     const keys = sql.join(
       key.map((k) => sql.identifier(k)),

@@ -45,6 +45,20 @@ export function standInServer(table: Record<string, Handler>): { fetch: typeof f
   return { fetch: answered, calls };
 }
 
+/** A document that the stand-in server keeps as the real one does, a version on at each save, but for what it is told to do first. */
+export function keptDocument<Doc extends { version: number }>(start: Doc, faults: unknown[] = []) {
+  let kept = start;
+  return {
+    get: (): Doc => kept,
+    put: (body: unknown): Answer => {
+      const fault = faults.shift();
+      if (fault !== undefined) return fault;
+      kept = { ...kept, ...(body as object), version: kept.version + 1 };
+      return kept;
+    },
+  };
+}
+
 type Shown = { calls: Call[]; address: () => string; written: () => Call[] };
 
 /** Shows a page as the router does, at an address, over a stand-in server. Ended by `endPage`. */

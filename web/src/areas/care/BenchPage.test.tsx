@@ -2,7 +2,7 @@ import { routes, type Cleaning, type ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { endPage, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import { endPage, keptDocument, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
 import { BenchPage } from './BenchPage';
 
 afterEach(endPage);
@@ -35,25 +35,20 @@ function show({
   start = {},
   more = {},
 }: { faults?: unknown[]; start?: Partial<Cleaning>; more?: Record<string, Handler> } = {}) {
-  let kept = { ...cleaning, ...start };
+  const kept = keptDocument({ ...cleaning, ...start }, faults);
   const page = showPage(
     BenchPage,
     '/bench/:id',
     '/bench/c',
     {
-      [`GET ${routes.cleaning('c')}`]: () => kept,
+      [`GET ${routes.cleaning('c')}`]: kept.get,
       [`GET ${routes.item('i')}`]: item,
-      [`PUT ${routes.cleaning('c')}`]: (body: unknown) => {
-        const fault = faults.shift();
-        if (fault !== undefined) return fault;
-        kept = { ...kept, ...(body as object), version: kept.version + 1 };
-        return kept;
-      },
+      [`PUT ${routes.cleaning('c')}`]: kept.put,
       ...more,
     },
     { wait: () => Promise.resolve() },
   );
-  return { ...page, kept: () => kept };
+  return { ...page, kept: kept.get };
 }
 const press = (...keys: string[]) => keys.forEach((key) => fireEvent.keyDown(window, { key }));
 const title = (name: string) => screen.findByRole('heading', { name });

@@ -3,18 +3,12 @@ import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, showPage } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
 import { OpeningPage } from './OpeningPage';
 
 afterEach(endPage);
 
-const settings = {
-  version: 1,
-  schools: care.DEFAULT_SCHOOLS,
-  timeZone: 'UTC',
-  currency: 'GBP',
-  sensorRehearsedOn: null,
-  drawerIsAll: false,
-};
+const settings = settingsIn('GBP');
 const show = (traits: care.Traits, query = '') =>
   showPage(OpeningPage, '/gear/:id/opening', `/gear/i/opening${query}`, {
     [`GET ${routes.item('i')}`]: {

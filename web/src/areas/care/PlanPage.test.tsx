@@ -3,6 +3,7 @@ import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
 import { PlanPage } from './PlanPage';
 
 afterEach(endPage);
@@ -26,14 +27,7 @@ const thing = (surfaces: object[], more: object = {}) =>
     surfaces,
     ...more,
   }) as unknown as ItemPage;
-const settings = {
-  version: 1,
-  schools: care.DEFAULT_SCHOOLS,
-  timeZone: 'UTC',
-  currency: 'NOK',
-  sensorRehearsedOn: null,
-  drawerIsAll: false,
-};
+const settings = settingsIn('NOK');
 const show = (item: ItemPage, query = '', more: Record<string, Handler> = {}) =>
   showPage(PlanPage, '/gear/:id/plan', `/gear/i/plan${query}`, {
     [`GET ${routes.item('i')}`]: item,

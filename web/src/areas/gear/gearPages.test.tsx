@@ -1,21 +1,14 @@
 import { routes, type Shelf, type ShelfItem } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
 import { AddItemPage } from './AddItemPage';
 import { ShelfPage } from './ShelfPage';
 
 afterEach(endPage);
 
-const settings = {
-  version: 1,
-  schools: care.DEFAULT_SCHOOLS,
-  timeZone: 'UTC',
-  currency: 'NOK',
-  sensorRehearsedOn: null,
-  drawerIsAll: false,
-};
+const settings = settingsIn('NOK');
 
 describe('a new thing', () => {
   const show = (query: string, more: Record<string, Handler> = {}) =>

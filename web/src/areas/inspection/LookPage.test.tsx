@@ -1,8 +1,8 @@
 import { routes, type ItemPage, type LookDoc } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { endPage, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import { endPage, keptDocument, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
 import { LookPage } from './LookPage';
 
 afterEach(endPage);
@@ -18,37 +18,25 @@ const look: LookDoc = {
   startedAt: '2026-03-10T10:00:00Z',
   finishedAt: null,
 };
-const settings = {
-  version: 1,
-  schools: care.DEFAULT_SCHOOLS,
-  timeZone: 'UTC',
-  currency: 'EUR',
-  sensorRehearsedOn: null,
-  drawerIsAll: false,
-};
+const settings = settingsIn('EUR');
 
 /** A server that keeps the look, but for what it is told to do first. */
 function show(faults: unknown[] = [], more: Record<string, Handler> = {}) {
-  let kept = look;
+  const kept = keptDocument(look, faults);
   const page = showPage(
     LookPage,
     '/look/:id',
     '/look/l',
     {
-      [`GET ${routes.look('l')}`]: () => kept,
+      [`GET ${routes.look('l')}`]: kept.get,
       [`GET ${routes.item('i')}`]: item,
       [`GET ${routes.settings}`]: settings,
-      [`PUT ${routes.look('l')}`]: (body: unknown) => {
-        const fault = faults.shift();
-        if (fault !== undefined) return fault;
-        kept = { ...kept, ...(body as object), version: kept.version + 1 };
-        return kept;
-      },
+      [`PUT ${routes.look('l')}`]: kept.put,
       ...more,
     },
     { wait: () => Promise.resolve() },
   );
-  return { ...page, kept: () => kept };
+  return { ...page, kept: kept.get };
 }
 const tap = (name: string | RegExp) => fireEvent.click(screen.getAllByRole('button', { name })[0]!);
 

@@ -3,6 +3,7 @@ import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
 import { SuppliesPage } from './SuppliesPage';
 
 afterEach(endPage);
@@ -22,14 +23,7 @@ const supply = (id: string, thing: care.Tool | care.Material, more: Partial<Supp
   note: '',
   ...more,
 });
-const settings = {
-  version: 1,
-  schools: care.DEFAULT_SCHOOLS,
-  timeZone: 'UTC',
-  currency: 'NOK',
-  sensorRehearsedOn: null,
-  drawerIsAll: false,
-};
+const settings = settingsIn('NOK');
 const show = (supplies: Supply[], more: Record<string, Handler> = {}) =>
   showPage(SuppliesPage, '/supplies', '/supplies', {
     [`GET ${routes.supplies}`]: { supplies, isAll: false },
