@@ -38,6 +38,7 @@ export default defineConfig({
           name: 'web',
           include: ['web/src/**/*.test.{ts,tsx}'],
           environment: 'jsdom',
+          setupFiles: ['web/src/testing/setup.ts'],
           testTimeout: 20_000,
         },
       },

@@ -10,3 +10,4 @@ export * from './schedule/index.js';
 export * from './settings/index.js';
 export * from './storage/index.js';
 export * from './supplies/index.js';
+export * from './trip/index.js';

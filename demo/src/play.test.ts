@@ -8,7 +8,7 @@ const LOADED_AT = new Date('2026-05-20T09:00:00Z');
 async function playedText(): Promise<string> {
   const database = await openDatabase();
   await playDemo(database, LOADED_AT);
-  const tables = ['item', 'surface_state', 'contact', 'log_entry', 'look', 'cleaning', 'due_task', 'supply'];
+  const tables = ['item', 'surface_state', 'contact', 'journal_entry', 'look', 'cleaning', 'outing', 'supply'];
   const rows = await Promise.all(tables.map((table) => database.db.execute(`select * from ${table} order by 1, 2`)));
   await database.close();
   return JSON.stringify(rows.map((r) => r.rows));

@@ -4,25 +4,27 @@ import { care, type schedule } from '@bright-keeper/core';
 import {
   AppModule,
   CareService,
+  DutyService,
   GearService,
   InspectionService,
+  OutingService,
   SeededIds,
   SetClock,
   SuppliesService,
-  TodayService,
   type Database,
 } from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { DRAWER } from './drawer.js';
 import { furnish } from './furnish.js';
+import { OUTINGS } from './outings.js';
 import { LENSES } from './lenses.js';
 import { OTHERS } from './otherThings.js';
 import type { DemoThing, Happening, Seen } from './story.js';
 
 export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS, ...OTHERS];
 
-type Services = { gear: GearService; inspection: InspectionService; care: CareService; today: TodayService };
+type Services = { gear: GearService; inspection: InspectionService; care: CareService; duties: DutyService };
 type Event = { at: Date; play: () => Promise<void> };
 
 const MS_PER_MINUTE = 60_000;
@@ -98,10 +100,8 @@ async function clean(services: Services, clock: SetClock, itemId: string, happen
   if (!unfinished) await services.care.finish(cleaning.id, { version: saved.version });
 }
 
-async function markDone(services: Services, itemId: string, task: schedule.TaskId): Promise<void> {
-  const page = await services.gear.page(itemId);
-  const due = page.due.find((d) => d.task === task);
-  if (due) await services.today.markDone(due.id);
+async function markDone(services: Services, itemId: string, code: schedule.DutyCode): Promise<void> {
+  await services.duties.done({ code, subject: { kind: 'thing', id: itemId } });
 }
 
 async function quarantine(services: Services, itemId: string): Promise<void> {
@@ -138,7 +138,7 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     gear: context.get(GearService),
     inspection: context.get(InspectionService),
     care: context.get(CareService),
-    today: context.get(TodayService),
+    duties: context.get(DutyService),
   };
   const ids = new Map<DemoThing, string>();
   const events: Event[] = THINGS.flatMap((thing, i) => {
@@ -163,7 +163,8 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     clock.set(at);
     await play();
   }
-  await furnish(context, clock, loadedAt, new Map([...ids.entries()].map(([thing, id]) => [thing.name, id])));
+  const itemIds = new Map([...ids.entries()].map(([thing, id]) => [thing.name, id]));
+  await furnish(context, clock, loadedAt, itemIds);
   // The drawer is as it stands today: what past cleans used up was replaced.
   clock.set(loadedAt);
   const drawer = context.get(SuppliesService);
@@ -172,4 +173,12 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     if (demoted) await drawer.demote(added.id, added.version);
   }
   await drawer.setIsAll(true);
+  await noteOutings(context.get(OutingService), loadedAt, itemIds);
+}
+
+/** Outings as they are noted at home; days count back from the day of loading. */
+async function noteOutings(outings: OutingService, loadedAt: Date, itemIds: ReadonlyMap<string, string>): Promise<void> {
+  const day = (daysAgo: number) => new Date(loadedAt.getTime() - daysAgo * MS_PER_DAY).toISOString().slice(0, 10);
+  for (const { fromDaysAgo, toDaysAgo, things, ...outing } of OUTINGS)
+    await outings.add({ ...outing, from: day(fromDaysAgo), to: day(toDaysAgo), itemIds: things.map((name) => itemIds.get(name)!) });
 }

@@ -8,7 +8,7 @@ export type Happening =
   | { daysAgo: number; did: 'look'; seen: Seen; notes?: Partial<Record<care.Surface, string>>; unfinished?: true }
   | { daysAgo: number; did: 'clean'; place?: care.Place; conditions?: care.Conditions; unfinished?: true }
   | { daysAgo: number; did: 'quarantine' }
-  | { daysAgo: number; did: 'care'; task: schedule.TaskId };
+  | { daysAgo: number; did: 'care'; task: schedule.DutyCode };
 
 export type DemoThing = {
   name: string;

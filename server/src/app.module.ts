@@ -10,6 +10,7 @@ import { SettingsModule } from './settings/settings.module.js';
 import { StorageModule } from './storage/storage.module.js';
 import { SuppliesModule } from './supplies/supplies.module.js';
 import { TodayModule } from './today/today.module.js';
+import { TripModule } from './trip/trip.module.js';
 
 @Module({})
 export class AppModule {
@@ -27,6 +28,7 @@ export class AppModule {
         AirModule,
         StorageModule,
         FungusModule,
+        TripModule,
         TodayModule,
       ],
     };

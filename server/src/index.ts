@@ -14,4 +14,7 @@ export { SuppliesService } from './supplies/supplies.service.js';
 export { PlaceService } from './storage/place.service.js';
 export { ClimateService } from './storage/climate.service.js';
 export { DeviceService } from './air/device.service.js';
+export { AgendaService } from './schedule/agenda.service.js';
+export { DutyService } from './schedule/duty.service.js';
+export { OutingService } from './trip/outing.service.js';
 export { FieldService } from './care/field.service.js';

@@ -4,4 +4,5 @@ const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Folders of the project as seen from this file, which lies at the top of `src` and of `dist` alike. */
 export const MIGRATIONS = beside('../migrations');
+export const WORKERS = beside('../workers');
 export const WEB = beside('../../web/dist');

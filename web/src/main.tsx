@@ -6,12 +6,15 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/client';
+import { HouseZone } from './areas/settings';
 import { router } from './router';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
-      <RouterProvider router={router} />
+      <HouseZone>
+        <RouterProvider router={router} />
+      </HouseZone>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -73,8 +73,7 @@ export type Device = DeviceInput & {
   silent: boolean;
   calibrations: Calibration[];
   driftPctPerYear: number | null;
-  /** A salt test a year (common practice). */
-  saltTestDue: boolean;
+  addedAt: string;
   /** Has a key been handed out, so that it may push? */
   hasToken: boolean;
   /** Marked faults of its clock, newest first. */

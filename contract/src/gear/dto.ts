@@ -11,8 +11,6 @@ export type SurfaceState = {
   knownSince: string;
 };
 
-export type Due = schedule.DueWindow & { id: string; task: schedule.TaskId; because: schedule.DueBecause[] };
-
 export type Item = ItemInput & {
   id: string;
   version: number;
@@ -27,13 +25,16 @@ export type ShelfItem = Item & {
   surfaces: SurfaceState[];
   /** Gravest verdict over its surfaces; null when it was never looked at. */
   verdict: care.Verdict | null;
-  nextDue: Due | null;
+  /** What falls due first; what the last look asks for is told by the verdict. */
+  nextDue: schedule.Duty | null;
 };
 export type Shelf = { items: ShelfItem[]; nextCursor: string | null; total: number };
 
 /** A thing with everything its page shows. */
 export type ItemPage = ShelfItem & {
-  due: Due[];
+  due: schedule.Duty[];
+  /** Why and since when it is not here; null while it is. */
+  away: { why: schedule.AwayReason; since: string; until: string | null } | null;
   /** Touches per surface over the last 12 months. */
   contacts: Partial<Record<care.Surface, number>>;
   /** A gentle word about surfaces that are touched without evidence or more than their peers. */
@@ -47,29 +48,8 @@ export type ItemPage = ShelfItem & {
   openCleaningId: string | null;
 };
 
-export type LogData =
-  | { kind: 'added' | 'imported' | 'archived' | 'restored' | 'quarantined' | 'released' }
-  | { kind: 'edited'; changed: string[] }
-  | {
-      kind: 'look';
-      lookId: string;
-      verdicts: { surface: care.Surface; verdict: care.Verdict; findings: { soil: care.Soil; severity: care.Severity }[] }[];
-      notes: { surface: care.Surface; note: string }[];
-      looked: number;
-    }
-  | {
-      kind: 'clean';
-      cleaningId: string;
-      place: care.Place;
-      outcomes: Partial<Record<care.Surface, care.Outcome>>;
-      contacts: Partial<Record<care.Surface, number>>;
-      methods: care.Method[];
-      minutes: number;
-    }
-  | { kind: 'care'; task: schedule.TaskId }
-  | { kind: 'moved'; placeName: string | null }
-  | { kind: 'outdoors'; happening: care.HappeningId }
-  | { kind: 'opened'; depth: care.Depth; stages: number };
+/** What the log of a thing tells: the journal's entries about it. */
+export type LogData = schedule.JournalData;
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };
 

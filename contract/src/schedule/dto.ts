@@ -1,22 +1,15 @@
-import type { care, schedule } from '@bright-keeper/core';
-import type { Alert, Timer } from '../storage/climate.js';
-import type { Due, Item, LogEntry, SurfaceState } from '../gear/dto.js';
+import type { schedule } from '@bright-keeper/core';
+import type { LogEntry } from '../gear/dto.js';
 
-type Named = Pick<Item, 'id' | 'name' | 'kind' | 'traits' | 'status'>;
-
-/** Everything that wants the keeper today, ranked by consequence. */
+/** Everything that wants the keeper today, the gravest first. */
 export type Today = {
   day: string;
   counts: { items: number; neverLooked: number };
-  open: { kind: 'look' | 'cleaning'; id: string; startedAt: string; item: Named }[];
-  /** Things whose last look asks for something; gravest first. */
-  needs: {
-    item: Named;
-    verdict: Exclude<care.Verdict, 'leave'>;
-    surfaces: Pick<SurfaceState, 'surface' | 'verdict' | 'findings' | 'because'>[];
-  }[];
-  alerts: Alert[];
-  timers: Timer[];
-  due: (Due & { item: Named; urgency: schedule.Urgency })[];
+  /** What is at hand: its window is open or over. */
+  duties: schedule.Duty[];
+  /** The next day at the bench; null where nothing is planned. */
+  nextBench: { day: string; minutes: number; tasks: number; things: string[] } | null;
+  /** What would be late after a week away, the costliest first. */
+  beforeLeaving: schedule.Duty[];
   recent: (LogEntry & { itemName: string })[];
 };

@@ -1,3 +1,52 @@
-export type * from './dto.js';
-export * from './documents.js';
-export * from './errors.js';
+export {
+  agendaQuery,
+  benchQuery,
+  busyAddress,
+  busyFile,
+  calendarFilter,
+  EVERYTHING,
+  feedInput,
+  feedToken,
+  saveBenchTimes,
+  type AgendaQuery,
+  type BenchDays,
+  type BenchQuery,
+  type BenchTimes,
+  type BusyAddress,
+  type BusyCalendar,
+  type BusyFile,
+  type CalendarFilter,
+  type Feed,
+  type FeedInput,
+  type FeedToken,
+  type NewFeed,
+  type PlannedTask,
+} from './calendar.js';
+export type { Today } from './dto.js';
+export { scheduleErrors } from './errors.js';
+export {
+  dutyRef,
+  journalData,
+  planDuty,
+  sayBack,
+  sendAway,
+  skipDuty,
+  snoozeDuty,
+  type DutyRef,
+  type PlanDuty,
+  type SayBack,
+  type SendAway,
+  type SkipDuty,
+  type SnoozeDuty,
+  type Written,
+} from './journal.js';
+export {
+  rhythmInput,
+  rhythmScope,
+  rhythmShape,
+  saveRhythm,
+  type KeptRhythm,
+  type RhythmInput,
+  type RhythmPreview,
+  type SaveRhythm,
+} from './rhythm.js';

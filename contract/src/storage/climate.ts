@@ -7,16 +7,6 @@ import type { Place } from './places.js';
 /** One day of a ribbon. */
 export type RibbonDay = { day: string; meanPct: number; maxPct: number; minPct: number; dose: number; daysPast: number };
 
-/** What wants the keeper about a place. */
-export type Alert = {
-  /** `cause/place or device`: the same cause is the same alert for as long as it lasts. */
-  id: string;
-  tone: 'act' | 'attention';
-  placeId: string | null;
-  placeName: string;
-  since: string | null;
-} & storage.AlertFacts;
-
 /** The desiccant in a place, as reckoned or as the air in it tells. */
 export type GelState = {
   kind: storage.DesiccantKind;
@@ -36,7 +26,6 @@ export type PlaceSummary = Place & {
   assessment: fungus.Assessment | null;
   ribbon: RibbonDay[];
   gel: GelState | null;
-  alerts: Alert[];
 };
 export type StorageOverview = {
   places: PlaceSummary[];

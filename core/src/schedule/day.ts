@@ -1,27 +1,68 @@
+import { UTCDate } from '@date-fns/utc';
+import { addMonths as addCalendarMonths, differenceInCalendarDays, isValid, lastDayOfMonth } from 'date-fns';
+
 /** A local calendar day, `YYYY-MM-DD`. Days are counted on the calendar, never in hours, so summer time changes nothing. */
 export type Day = string;
 
+const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
 const MS_PER_DAY = 86_400_000;
-const toUtc = (day: Day): number => {
-  const at = Date.parse(`${day}T00:00:00Z`);
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(at)) throw new RangeError(`${day} is not a calendar day; write it as YYYY-MM-DD`);
-  return at;
-};
-const toDay = (ms: number): Day => new Date(ms).toISOString().slice(0, 10);
 
-export const addDays = (day: Day, days: number): Day => toDay(toUtc(day) + days * MS_PER_DAY);
-
-/** Whole days from one day to another; negative when `to` is earlier. */
-export const daysBetween = (from: Day, to: Day): number => Math.round((toUtc(to) - toUtc(from)) / MS_PER_DAY);
-
-/** The same day some months later; the last day of a shorter month where that day does not exist. */
-export function addMonths(day: Day, months: number): Day {
-  toUtc(day);
-  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
-  const lastOfMonth = new Date(Date.UTC(year, month + months, 0)).getUTCDate();
-  return toDay(Date.UTC(year, month - 1 + months, Math.min(date, lastOfMonth)));
+/**
+ * The day as midnight UTC, where every day has 24 hours.
+ *
+ * @throws RangeError when it is no calendar day.
+ */
+export function utcOf(day: Day): UTCDate {
+  const date = new UTCDate(SHAPE.test(day) ? `${day}T00:00:00Z` : NaN);
+  // The 31st of a month that has none is read as a day of the next one: that is not what was meant.
+  if (!isValid(date) || dayOf(date) !== day) throw new RangeError(`${day} is not a calendar day; write it as YYYY-MM-DD`);
+  return date;
+}
+/** @throws RangeError outside the years 0 to 9999. */
+export function dayOf(date: Date): Day {
+  const text = date.toISOString();
+  if (text.length !== 24) throw new RangeError(`${text} is beyond the years that have four digits`);
+  return text.slice(0, 10);
 }
 
-/** The local calendar day of an instant in a time zone (IANA name). */
-export const localDay = (instant: string | Date, timeZone: string): Day =>
-  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(new Date(instant));
+export const isDay = (text: string): boolean =>
+  SHAPE.test(text) && isValid(new Date(`${text}T00:00:00Z`)) && dayOf(new Date(`${text}T00:00:00Z`)) === text;
+
+export const addDays = (day: Day, days: number): Day => dayOf(new Date(utcOf(day).getTime() + days * MS_PER_DAY));
+
+/** Whole days from one day to another; negative when `to` is earlier. */
+export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(utcOf(to), utcOf(from));
+
+/** The same day some months later; the last day of a shorter month where that day does not exist. */
+export const addMonths = (day: Day, months: number): Day => dayOf(addCalendarMonths(utcOf(day), months));
+
+/** 0 for Sunday to 6 for Saturday. */
+export const weekdayOf = (day: Day): number => utcOf(day).getUTCDay();
+
+/** First and last day of a month, given by any of its days. */
+export const monthOf = (day: Day): { first: Day; last: Day } => ({
+  first: `${day.slice(0, 8)}01`,
+  last: dayOf(lastDayOfMonth(utcOf(day))),
+});
+
+/** The Monday on or before a day: weeks begin there, as ISO 8601 has it. */
+export const weekStart = (day: Day): Day => addDays(day, -((weekdayOf(day) + 6) % 7));
+
+export const earlier = (a: Day, b: Day): Day => (a < b ? a : b);
+export const later = (a: Day, b: Day): Day => (a > b ? a : b);
+
+const zones = new Map<string, Intl.DateTimeFormat>();
+/** Making a format costs fifty times as much as using it. */
+function formatIn(timeZone: string): Intl.DateTimeFormat {
+  let format = zones.get(timeZone);
+  if (!format)
+    zones.set(timeZone, (format = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })));
+  return format;
+}
+
+/**
+ * The local calendar day of an instant in a time zone (IANA name).
+ *
+ * @throws RangeError when there is no such zone, or the instant is none.
+ */
+export const localDay = (instant: string | Date, timeZone: string): Day => formatIn(timeZone).format(new Date(instant));

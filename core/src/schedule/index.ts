@@ -1,4 +1,99 @@
+export { agendaFrom, byConsequence, isAtHand, lateOnReturn, openWindow, type Agenda, type Duty } from './agenda.js';
 export { DUE_CODES, type DueBecause, type DueBecauseCode } from './because.js';
-export { addDays, addMonths, daysBetween, localDay, type Day } from './day.js';
-export { NEIGHBOUR_LOOKS, ONCE_TASKS, RHYTHMS, TASK_IDS, rhythm, tasksFor, type Every, type Rhythm, type TaskId } from './rhythms.js';
-export { dueWindows, nextWindow, ruleFor, urgencyOf, type CareRule, type Done, type DueWindow, type Urgency } from './dueWindows.js';
+export { addDays, addMonths, daysBetween, isDay, localDay, monthOf, weekdayOf, weekStart, type Day } from './day.js';
+export {
+  dueWindows,
+  urgencyOf,
+  type CareRule,
+  type Done,
+  type DueWindow,
+  type Span,
+  type SubjectFacts,
+  type Urgency,
+} from './dueWindows.js';
+export {
+  awayOf,
+  DONE_BY,
+  DUTIES,
+  DUTY_CODES,
+  dutyFacts,
+  RHYTHM_CODES,
+  type DoneBy,
+  type DutyCode,
+  type DutyFacts,
+  type DutyKind,
+  type Window,
+} from './duties/index.js';
+export {
+  NO_FACTS,
+  type Facts,
+  type HygrometerFacts,
+  type OutingFacts,
+  type PlaceClimateFacts,
+  type SupplyFacts,
+  type SurfaceFacts,
+  type ThingFacts,
+  type TimerFacts,
+} from './facts.js';
+export { GRAVITIES, GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
+export {
+  AWAY_REASONS,
+  Journal,
+  SKIP_REASONS,
+  UNDOABLE,
+  type AwayReason,
+  type DutyEntry,
+  type Entry,
+  type JournalData,
+  type JournalKind,
+  type SkipReason,
+  type ThingEntry,
+} from './journal.js';
+export { nextAfter, occurrences, plainEvery, recurAfter, RecurrenceError, rruleOf, type Every } from './recurrence.js';
+export { rhythmFor, sameScope, withChange, type Rhythm, type RhythmChange, type RhythmScope } from './rhythms.js';
+export { SET_UP_IDS, SET_UPS, setUpFacts, type SetUp, type SetUpId } from './setUps.js';
+export { HOUSEHOLD, SUBJECT_KINDS, subjectKey, type NamedSubject, type SubjectKind, type SubjectRef } from './subjects.js';
+export {
+  CLIMATE_SIGNS,
+  EXPOSURES,
+  rhythmTroubles,
+  USE_UNITS,
+  type ClimateSign,
+  type Exposure,
+  type RhythmTrouble,
+  type Trigger,
+  type Use,
+  type UseUnit,
+} from './triggers.js';
+export {
+  benchProgramme,
+  inBenchOrder,
+  isBetterPlan,
+  LATE_REASONS,
+  planBenchDays,
+  planFromSolver,
+  smallestRemedy,
+  taskId,
+  type BenchDay,
+  type BenchOptions,
+  type BenchPlan,
+  type BenchProgramme,
+  type BenchTask,
+  type DayBecause,
+  type LateReason,
+  type Remedy,
+  type SolverAnswer,
+} from './benchDays/index.js';
+export {
+  freeMinutes,
+  instantAt,
+  localMinute,
+  merged as mergedBusy,
+  readBusy,
+  toICalendar,
+  type Busy,
+  type BusyReading,
+  type CalendarEntry,
+  type CalendarOptions,
+  type CalendarProblem,
+} from './icalendar/index.js';

@@ -23,7 +23,6 @@ import { ReadingRepository } from './reading.repository.js';
 import { correctionsOf, SeriesService } from './series.service.js';
 
 const TOKEN_BYTES = 24;
-const SALT_TEST_MONTHS = 12;
 /** No forecast reaches further. */
 const FORECAST_AHEAD_MS = 15 * 86_400_000;
 /** A pushed reading so much older than the last one means that the clock went back. */
@@ -59,8 +58,7 @@ export class DeviceService {
     private readonly ids: Ids,
   ) {}
 
-  async all(): Promise<Device[]> {
-    const { db } = this.database;
+  async all(db: Db = this.database.db): Promise<Device[]> {
     return Promise.all((await this.repository.all(db)).map((row) => this.view(db, row)));
   }
 
@@ -194,9 +192,6 @@ export class DeviceService {
     const rows = await this.repository.calibrationsOf(db, id);
     const latest = latestOf(await this.series.latestOf(db, id));
     const now = this.clock.now();
-    const lastTest = rows.at(-1)?.at ?? row.createdAt;
-    const dueSince = new Date(now);
-    dueSince.setUTCMonth(dueSince.getUTCMonth() - SALT_TEST_MONTHS);
     const jumps = (await this.repository.eventsOfDevice(db, id)).flatMap((e) =>
       e.data.kind === 'clock-jump' ? [{ at: e.at.toISOString(), backMin: e.data.backMin }] : [],
     );
@@ -215,7 +210,7 @@ export class DeviceService {
       silent: source === 'push' && (!latest || now.getTime() - Date.parse(latest.at) > storage.silentAfterMs(everyMinutes)),
       calibrations: rows.map(toCalibration).reverse(),
       driftPctPerYear: air.driftPctPerYear(correctionsOf(rows)),
-      saltTestDue: !outdoor && lastTest < dueSince,
+      addedAt: row.createdAt.toISOString(),
       hasToken: tokenHash !== null,
       clockJumps: jumps,
     };

@@ -8,7 +8,11 @@ beforeAll(async () => void (t = await testApp()));
 afterAll(() => t.app.close());
 
 const page = async (id: string) => (await t.http.get(routes.item(id)).expect(200)).body as ItemPage;
-const homeCare = async (id: string) => (await page(id)).due.find((d) => d.task === 'home-care');
+const homeCare = async (id: string) => (await page(id)).due.find((d) => d.code === 'home-care');
+const becauseOf = async (id: string) => {
+  const facts = (await homeCare(id))?.facts;
+  return facts?.says === 'rhythm' ? facts.because : null;
+};
 const settings = async () => (await t.http.get(routes.settings).expect(200)).body as Settings;
 
 describe('in the field', () => {
@@ -23,14 +27,14 @@ describe('in the field', () => {
       .send({ happening: 'print', itemIds: [id] })
       .expect(204);
     const task = await homeCare(id);
-    expect(task).toMatchObject({ due: '2026-03-10', latest: '2026-03-10' });
-    expect(task!.because).toEqual([
+    expect(task).toMatchObject({ gravity: 'harms', window: { due: '2026-03-10', latest: '2026-03-10' } });
+    expect(await becauseOf(id)).toEqual([
       { because: 'happened-outdoors', happening: 'spray' },
       { because: 'happened-outdoors', happening: 'print' },
     ]);
     const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
     expect(log.entries.filter((e) => e.data.kind === 'outdoors')).toHaveLength(2);
-    expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.task === 'home-care')).toBe(false);
+    expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.code === 'home-care')).toBe(false);
   });
 
   it('refuses what is not known, and logs nothing of it', async () => {
@@ -51,13 +55,13 @@ describe('in the field', () => {
     await t.look(id, { 'front-glass': { grit: 2 }, 'rear-glass': { dust: 3 } });
     const conditions = { blowingSand: true };
     await t.http.post(routes.waitForHome).send({ itemId: id, conditions }).expect(204);
-    expect((await homeCare(id))?.because).toEqual([{ because: 'left-in-the-field', surfaces: expect.arrayContaining(['rear-glass']) }]);
+    expect(await becauseOf(id)).toEqual([{ because: 'left-in-the-field', surfaces: expect.arrayContaining(['rear-glass']) }]);
 
     const { id: other } = await t.add('Sandy too');
     await t.look(other, { 'front-glass': { grit: 2, fingerprint: 3 } });
     const started = (await t.http.post(routes.cleanings).send({ itemId: other, place: 'field' }).expect(201)).body as Cleaning;
     await t.http.post(routes.cleaningFinish(started.id)).send({ version: started.version }).expect(200);
-    expect((await homeCare(other))?.because).toEqual([{ because: 'left-in-the-field', surfaces: ['front-glass'] }]);
+    expect(await becauseOf(other)).toEqual([{ because: 'left-in-the-field', surfaces: ['front-glass'] }]);
     const clean = await t.add('Clean');
     await t.http.post(routes.waitForHome).send({ itemId: clean.id }).expect(422);
   });

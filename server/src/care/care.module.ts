@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { GearModule } from '../gear/gear.module.js';
-import { ScheduleModule } from '../schedule/schedule.module.js';
+import { JournalModule } from '../journal/journal.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
 import { SuppliesModule } from '../supplies/supplies.module.js';
 import { CareController } from './care.controller.js';
@@ -14,7 +14,7 @@ import { TeardownRepository } from './teardown.repository.js';
 import { TeardownService } from './teardown.service.js';
 
 @Module({
-  imports: [GearModule, ScheduleModule, SettingsModule, SuppliesModule],
+  imports: [GearModule, JournalModule, SettingsModule, SuppliesModule],
   controllers: [CareController, FieldController, TeardownController],
   providers: [CareRepository, CareService, FieldService, PlanRequestService, TeardownRepository, TeardownService],
   exports: [CareService],

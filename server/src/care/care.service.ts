@@ -18,7 +18,7 @@ import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
-import { RhythmService } from '../schedule/rhythm.service.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { SuppliesService } from '../supplies/supplies.service.js';
 import { CareRepository, type KeptCleaning } from './care.repository.js';
@@ -54,7 +54,7 @@ export class CareService {
     private readonly repository: CareRepository,
     private readonly gear: GearService,
     private readonly gearRepository: GearRepository,
-    private readonly rhythms: RhythmService,
+    private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
     private readonly drawer: SuppliesService,
     private readonly requests: PlanRequestService,
@@ -95,7 +95,7 @@ export class CareService {
   save(id: string, { version, events }: SaveEvents): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
       const { plan } = await this.open(db, id);
-      if (care.benchState(plan, events).rehearsed) await this.settings.rehearsed(db, await this.rhythms.today(db));
+      if (care.benchState(plan, events).rehearsed) await this.settings.rehearsed(db, await this.settings.today(db));
       return this.update(db, id, version, { events });
     });
   }
@@ -109,7 +109,7 @@ export class CareService {
     });
   }
 
-  /** Writes the log, the surfaces, the contact counts, the drawer and the next look, all or none of them. */
+  /** Writes the journal, the surfaces, the contact counts and the drawer, all or none of them. */
   finish(id: string, { version, acceptShort = false }: FinishCleaning): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
@@ -121,10 +121,6 @@ export class CareService {
         await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, cleaning.events), acceptShort);
         await this.writeStates(db, item, cleaning, outcomes, at);
         await this.writeContactsAndLog(db, cleaning, outcomes, at);
-        const leftUndone = Object.values(outcomes).some((o) => o !== 'clean-enough');
-        await this.rhythms.cleaned(db, item, { leftUndone, place: cleaning.request.place });
-        if (cleaning.plan.steps.some((s) => s.removes.includes('sticky-coating') && outcomes[s.surface] !== 'not-reached'))
-          await this.rhythms.watchSticky(db, item.id, 'finish-was-worked-on');
         await this.field.putOff(db, item.id, cleaning.plan.deferred);
         return item.id;
       })
@@ -192,7 +188,8 @@ export class CareService {
       })),
     );
     const doneSteps = plan.steps.filter((s) => done.includes(s.id));
-    await this.gearRepository.addLog(db, [
+    const tacky = plan.steps.some((s) => s.removes.includes('sticky-coating') && outcomes[s.surface] !== 'not-reached');
+    await this.journal.addForThings(db, [
       {
         id: this.ids.next(),
         itemId,
@@ -205,6 +202,7 @@ export class CareService {
           contacts,
           methods: [...new Set(doneSteps.map((s) => s.method))],
           minutes: Math.max(1, Math.round((at.getTime() - Date.parse(cleaning.startedAt)) / 60_000)),
+          ...(tacky ? { tacky } : {}),
         },
       },
     ]);

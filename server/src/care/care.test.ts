@@ -1,5 +1,5 @@
-import { routes, type Cleaning, type ItemPage } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { routes, type Cleaning, type ItemPage, type Today } from '@bright-keeper/contract';
+import { care, schedule } from '@bright-keeper/core';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -70,7 +70,10 @@ describe('a cleaning', () => {
     ]);
     expect(page.contacts).toEqual(care.benchState(c.plan, events).contacts);
     expect(page.openCleaningId).toBeNull();
-    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({ due: '2026-06-10', because: [{ because: 'last-clean' }] });
+    expect(page.due.find((d) => d.code === 'light-test')).toMatchObject({
+      window: { due: '2026-06-10' },
+      facts: { because: [{ because: 'last-clean' }] },
+    });
     const [entry] = (await t.http.get(routes.itemLog(page.id))).body.entries;
     expect(entry.data).toMatchObject({
       kind: 'clean',
@@ -87,7 +90,7 @@ describe('a cleaning', () => {
       verdict: 'hand-over',
       because: { reason: 'did-not-come-off' },
     });
-    expect(page.due.find((d) => d.task === 'follow-up-look')).toMatchObject({ due: '2026-03-24' });
+    expect(page.due.find((d) => d.code === 'follow-up-look')).toMatchObject({ window: { due: '2026-03-24' } });
   });
 
   it.each([
@@ -112,12 +115,12 @@ describe('a cleaning', () => {
     const c = await dirtyLens('Torn');
     await save(c, workThrough(c.plan, ['no-change'])).expect(200);
     const before = (await t.http.get(routes.item(c.itemId))).body;
-    // The due window is the last thing written; its id is the last one asked for.
+    // The journal is the last thing written; its id is the last one asked for.
     const next = t.ids.next.bind(t.ids);
     let asked = 0;
     vi.spyOn(t.ids, 'next').mockImplementation(() => {
       asked += 1;
-      if (asked > 3) throw new Error('the disk is full');
+      if (asked > 2) throw new Error('the disk is full');
       return next();
     });
     vi.spyOn(console, 'error').mockImplementation(() => undefined);
@@ -160,34 +163,23 @@ describe('today', () => {
   it('ranks what needs the keeper by consequence and names what is open and due', async () => {
     const sick = await t.add('A sick lens');
     await t.look(sick.id, { 'inner-glass': { fungus: 2 } });
-    const { body } = await t.http.get(routes.today).expect(200);
-    expect(body.needs[0]).toMatchObject({ verdict: 'isolate', item: { name: 'A sick lens' } });
-    const verdicts = body.needs.map((n: { verdict: string }) => n.verdict);
-    expect(verdicts).toEqual(
-      [...verdicts].sort((a, b) => ['isolate', 'hand-over', 'clean'].indexOf(a) - ['isolate', 'hand-over', 'clean'].indexOf(b)),
-    );
-    expect(body.open.map((o: { kind: string }) => o.kind)).toContain('cleaning');
-    const names = body.due.map((d: { item: { name: string } }) => d.item.name);
-    expect(names).toContain('Clean already');
-    expect(names).not.toContain('A sick lens');
+    const { duties } = (await t.http.get(routes.today).expect(200)).body as Today;
+    expect(duties[0]).toMatchObject({ code: 'isolate', gravity: 'spreads', subject: { name: 'A sick lens' } });
+    const gravities = duties.map((d) => schedule.gravityRank(d.gravity));
+    expect(gravities).toEqual([...gravities].sort((a, b) => a - b));
+    expect(duties.map((d) => d.facts)).toContainEqual(expect.objectContaining({ says: 'open-work', work: 'cleaning' }));
+    const looks = duties.filter((d) => d.code === 'light-test').map((d) => d.subject.name);
+    expect(looks).toContain('Clean already');
+    expect(looks).not.toContain('A sick lens');
   });
 
   it('ticks off what is done by doing it, and nothing else', async () => {
     const item = await t.add('Exercised');
-    const due = (await t.http.get(routes.item(item.id))).body.due as { id: string; task: string }[];
-    await t.http
-      .post(routes.dueDone(due.find((d) => d.task === 'exercise')!.id))
-      .send({})
-      .expect(204);
+    const subject = { kind: 'thing', id: item.id };
+    await t.http.post(routes.dutyDone).send({ code: 'exercise', subject }).expect(201);
     expect((await t.http.get(routes.itemLog(item.id))).body.entries[0].data).toEqual({ kind: 'care', task: 'exercise' });
-    expect(
-      (
-        await t.http
-          .post(routes.dueDone(due.find((d) => d.task === 'light-test')!.id))
-          .send({})
-          .expect(409)
-      ).body.code,
-    ).toBe('done-by-looking');
+    expect((await t.http.post(routes.dutyDone).send({ code: 'light-test', subject }).expect(409)).body.code).toBe('done-otherwise');
+    expect((await t.http.post(routes.dutyDone).send({ code: 'home-care', subject }).expect(404)).body.code).toBe('duty-not-found');
   });
 });
 

@@ -10,9 +10,9 @@ import { care } from '@bright-keeper/core';
 import { money, openingWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
 import { problem } from '../http/problem.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { TeardownRepository } from './teardown.repository.js';
@@ -24,7 +24,7 @@ export class TeardownService {
     private readonly database: Database,
     private readonly repository: TeardownRepository,
     private readonly gear: GearService,
-    private readonly gearRepository: GearRepository,
+    private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
@@ -77,7 +77,7 @@ export class TeardownService {
       if (left) throw problem(careErrors, 'not-closed', { detail: `Not back yet: ${left.what || 'the last stage'}.` });
       const at = this.clock.now();
       const data = { kind: 'opened' as const, depth, stages: stages.length };
-      await this.gearRepository.addLog(db, [{ id: this.ids.next(), itemId, at, data }]);
+      await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at, data }]);
       return this.update(db, id, version, { finishedAt: at });
     });
   }

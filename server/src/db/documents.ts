@@ -1,7 +1,15 @@
 import { CHOSEN_SCHOOLS_DOCUMENT, EVENTS_DOCUMENT, PLAN_DOCUMENT, REQUEST_DOCUMENT, STAGES_DOCUMENT } from '../care/care.documents.js';
 import { BECAUSE_DOCUMENT, TRAITS_DOCUMENT } from '../gear/gear.documents.js';
 import { ANSWERS_DOCUMENT } from '../inspection/inspection.documents.js';
-import { DUE_DOCUMENT } from '../schedule/schedule.documents.js';
+import { JOURNAL_DOCUMENT } from '../journal/journal.documents.js';
+import {
+  BENCH_TIMES_DOCUMENT,
+  BUSY_DOCUMENT,
+  ENTRY_DOCUMENT,
+  FILTER_DOCUMENT,
+  PROBLEMS_DOCUMENT,
+  RHYTHM_DOCUMENT,
+} from '../schedule/schedule.documents.js';
 import { SCHOOLS_DOCUMENT } from '../settings/settings.documents.js';
 import type { DocumentKind } from './document.js';
 import type { DocumentColumn } from './rewriteDocuments.js';
@@ -17,7 +25,13 @@ const lies = <T>(table: string, column: string, kind: DocumentKind<T>, key: read
 export const DOCUMENTS: readonly DocumentColumn[] = [
   lies('item', 'traits', TRAITS_DOCUMENT),
   lies('surface_state', 'because', BECAUSE_DOCUMENT, ['item_id', 'surface']),
-  lies('due_task', 'because', DUE_DOCUMENT),
+  lies('journal_entry', 'data', JOURNAL_DOCUMENT),
+  lies('rhythm', 'rhythm', RHYTHM_DOCUMENT),
+  lies('bench_times', 'times', BENCH_TIMES_DOCUMENT),
+  lies('calendar_feed', 'filter', FILTER_DOCUMENT),
+  lies('calendar_event', 'entry', ENTRY_DOCUMENT, ['uid']),
+  lies('busy_calendar', 'busy', BUSY_DOCUMENT),
+  lies('busy_calendar', 'problems', PROBLEMS_DOCUMENT),
   lies('cleaning', 'plan', PLAN_DOCUMENT),
   lies('cleaning', 'request', REQUEST_DOCUMENT),
   lies('cleaning', 'events', EVENTS_DOCUMENT),

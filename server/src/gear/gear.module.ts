@@ -1,16 +1,17 @@
 import { Module } from '@nestjs/common';
-import { ScheduleModule } from '../schedule/schedule.module.js';
+import { JournalModule } from '../journal/journal.module.js';
+import { AgendaModule } from '../schedule/agenda.module.js';
+import { SettingsModule } from '../settings/settings.module.js';
 import { StayModule } from '../storage/stay.module.js';
 import { GearController } from './gear.controller.js';
-import { GearRepository } from './gear.repository.js';
 import { GearService } from './gear.service.js';
+import { GearTablesModule } from './gearTables.module.js';
 import { ImportService } from './import.service.js';
-import { OpenWorkRepository } from './openWork.repository.js';
 
 @Module({
-  imports: [ScheduleModule, StayModule],
+  imports: [AgendaModule, GearTablesModule, JournalModule, SettingsModule, StayModule],
   controllers: [GearController],
-  providers: [GearRepository, OpenWorkRepository, GearService, ImportService],
-  exports: [GearRepository, OpenWorkRepository, GearService],
+  providers: [GearService, ImportService],
+  exports: [GearTablesModule, GearService],
 })
 export class GearModule {}

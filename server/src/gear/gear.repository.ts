@@ -1,11 +1,10 @@
-import type { Item, LogData, LogEntry, ShelfQuery, SurfaceState } from '@bright-keeper/contract';
+import type { Item, ShelfQuery, SurfaceState } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, lte, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import type { Mark } from '../http/cursor.js';
-import { dueTasks } from '../schedule/schedule.table.js';
-import { contacts, items, logEntries, surfaceStates } from './gear.table.js';
+import { contacts, items, surfaceStates } from './gear.table.js';
 
 type ItemRow = typeof items.$inferSelect;
 type StateRow = typeof surfaceStates.$inferSelect;
@@ -35,6 +34,9 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
 };
 
 const CHUNK = 500;
+
+/** When something first falls due for a thing, and until when it may wait at the latest. */
+export type FirstDue = { item_id: string; due: string; latest: string };
 
 @Injectable()
 export class GearRepository {
@@ -67,12 +69,13 @@ export class GearRepository {
     return row ? toItem(row) : null;
   }
 
-  /** One page of the shelf, one row more than asked for when there is a next page. */
+  /** One page of the shelf, sorted and filtered by what falls due as it is told here; one row more than asked for when there is a next page. */
   async shelf(
     db: Db,
     query: ShelfQuery,
     after: Mark | null,
     today: string,
+    due: readonly FirstDue[],
   ): Promise<{ rows: { item: Item; key: string }[]; total: number }> {
     const gravity = db
       .select({
@@ -82,15 +85,8 @@ export class GearRepository {
       .from(surfaceStates)
       .groupBy(surfaceStates.itemId)
       .as('gravity');
-    const first = db
-      .select({
-        itemId: dueTasks.itemId,
-        due: sql<string>`min(${dueTasks.due})`.as('first_due'),
-        latest: sql<string>`min(${dueTasks.latest})`.as('first_latest'),
-      })
-      .from(dueTasks)
-      .groupBy(dueTasks.itemId)
-      .as('first');
+    const first = sql`json_to_recordset(${JSON.stringify(due)}::json) as first(item_id uuid, due date, latest date)`;
+    const ofItem = sql`first.item_id = ${items.id}`;
 
     const filters: (SQL | undefined)[] = [
       query.archived ? isNotNull(items.archivedAt) : isNull(items.archivedAt),
@@ -99,11 +95,11 @@ export class GearRepository {
       query.status ? eq(items.status, query.status) : undefined,
       query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
       query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, care.gravity(query.needs) + 1) : undefined,
-      query.due === 'overdue' ? lte(first.latest, schedule.addDays(today, -1)) : undefined,
-      query.due === 'this-month' ? lte(first.due, schedule.addMonths(today, 1)) : undefined,
+      query.due === 'overdue' ? sql`first.latest < ${today}` : undefined,
+      query.due === 'this-month' ? sql`first.due <= ${schedule.addMonths(today, 1)}` : undefined,
     ];
     const sort = SORTS[query.sort];
-    const key = sort.key(sql`${first.due}`);
+    const key = sort.key(sql`first.due`);
     const beyond = after ? sql`(${key}, ${items.id}) ${sql.raw(sort.descending ? '<' : '>')} (${after.key}, ${after.id}::uuid)` : undefined;
     const direction = sort.descending ? desc : asc;
 
@@ -111,7 +107,7 @@ export class GearRepository {
       .select({ item: items, key })
       .from(items)
       .leftJoin(gravity, eq(gravity.itemId, items.id))
-      .leftJoin(first, eq(first.itemId, items.id))
+      .leftJoin(first, ofItem)
       .where(and(...filters, beyond))
       .orderBy(direction(key), direction(items.id))
       .limit(query.limit + 1);
@@ -119,7 +115,7 @@ export class GearRepository {
       .select({ total: count() })
       .from(items)
       .leftJoin(gravity, eq(gravity.itemId, items.id))
-      .leftJoin(first, eq(first.itemId, items.id))
+      .leftJoin(first, ofItem)
       .where(and(...filters));
     return { rows: rows.map((r) => ({ item: toItem(r.item), key: r.key })), total: counted!.total };
   }
@@ -155,17 +151,6 @@ export class GearRepository {
       .orderBy(asc(surfaceStates.surface));
     for (const row of rows) byItem.set(row.itemId, [...(byItem.get(row.itemId) ?? []), toState(row)]);
     return byItem;
-  }
-
-  /** Things whose surfaces ask for something. */
-  async needy(db: Db): Promise<{ item: Item; state: SurfaceState }[]> {
-    const rows = await db
-      .select({ item: items, state: surfaceStates })
-      .from(surfaceStates)
-      .innerJoin(items, eq(items.id, surfaceStates.itemId))
-      .where(and(isNull(items.archivedAt), notInArray(surfaceStates.verdict, ['leave'])))
-      .orderBy(asc(items.name), asc(surfaceStates.surface));
-    return rows.map((r) => ({ item: toItem(r.item), state: toState(r.state) }));
   }
 
   async saveStates(db: Db, itemId: string, states: readonly Omit<StateRow, 'itemId'>[]): Promise<void> {
@@ -215,31 +200,5 @@ export class GearRepository {
       .from(items)
       .where(and(eq(items.kind, kind), isNull(items.archivedAt)));
     return rows.map((r) => r.id);
-  }
-
-  async addLog(db: Db, entries: { id: string; itemId: string; at: Date; data: LogData }[]): Promise<void> {
-    for (let i = 0; i < entries.length; i += CHUNK) await db.insert(logEntries).values(entries.slice(i, i + CHUNK));
-  }
-
-  /** Newest first; one more than asked for when there is a next page. */
-  async log(db: Db, itemId: string, limit: number, after: Mark | null): Promise<LogEntry[]> {
-    const beyond = after ? sql`(${logEntries.at}, ${logEntries.id}) < (${after.key}::timestamptz, ${after.id}::uuid)` : undefined;
-    const rows = await db
-      .select()
-      .from(logEntries)
-      .where(and(eq(logEntries.itemId, itemId), beyond))
-      .orderBy(desc(logEntries.at), desc(logEntries.id))
-      .limit(limit + 1);
-    return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
-  }
-
-  async recentLog(db: Db, limit: number): Promise<(LogEntry & { itemName: string })[]> {
-    const rows = await db
-      .select({ entry: logEntries, itemName: items.name })
-      .from(logEntries)
-      .innerJoin(items, eq(items.id, logEntries.itemId))
-      .orderBy(desc(logEntries.at), desc(logEntries.id))
-      .limit(limit);
-    return rows.map(({ entry, itemName }) => ({ ...entry, at: entry.at.toISOString(), itemName }));
   }
 }

@@ -14,16 +14,17 @@ import {
   type StatusChange,
   type SurfaceState,
 } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { readCursor, writeCursor } from '../http/cursor.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
-import { RhythmService } from '../schedule/rhythm.service.js';
-import { ScheduleRepository } from '../schedule/schedule.repository.js';
+import { AgendaService, type ThingDuties } from '../schedule/agenda.service.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { StayRepository } from '../storage/stay.repository.js';
-import { GearRepository } from './gear.repository.js';
+import { JournalRepository } from '../journal/journal.repository.js';
+import { GearRepository, type FirstDue } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
 
 const MS_PER_DAY = 86_400_000;
@@ -33,6 +34,9 @@ const NEIGHBOUR_DAYS = 84;
 
 const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
   care.VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
+
+/** What its last look asks for is told by its verdict, what was begun by its own row: the rest falls due. */
+const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' && facts.says !== 'open-work';
 
 /** The names of the fields in which two versions of a thing differ. */
 const changedFields = (before: Item, after: ItemInput): string[] =>
@@ -46,9 +50,10 @@ export class GearService {
     private readonly database: Database,
     private readonly repository: GearRepository,
     private readonly openWork: OpenWorkRepository,
-    private readonly due: ScheduleRepository,
+    private readonly agenda: AgendaService,
+    private readonly journal: JournalRepository,
     private readonly stays: StayRepository,
-    private readonly rhythms: RhythmService,
+    private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -60,26 +65,23 @@ export class GearService {
     });
   }
 
-  /** Puts many things on the shelf in the caller's transaction, logged and scheduled. */
+  /** Puts many things on the shelf in the caller's transaction, and says so in the journal. */
   async insertAll(db: Db, inputs: readonly ItemInput[], how: 'added' | 'imported'): Promise<string[]> {
     const at = this.clock.now();
     const rows = inputs.map((input) => ({ ...input, name: input.name.trim(), id: this.ids.next(), createdAt: at, updatedAt: at }));
     await this.repository.insert(db, rows);
-    await this.repository.addLog(
+    await this.journal.addForThings(
       db,
       rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })),
-    );
-    await this.rhythms.begin(
-      db,
-      rows.map((row) => ({ id: row.id, kind: row.kind, traits: row.traits, status: 'in-use' })),
     );
     return rows.map((row) => row.id);
   }
 
   async shelf(query: ShelfQuery): Promise<Shelf> {
     const { db } = this.database;
-    const today = await this.rhythms.today(db);
-    const { rows, total } = await this.repository.shelf(db, query, readCursor(query.cursor), today);
+    const today = await this.settings.today(db);
+    const due = query.sort === 'due' || query.due ? await this.firstDue(db) : [];
+    const { rows, total } = await this.repository.shelf(db, query, readCursor(query.cursor), today, due);
     const page = rows.slice(0, query.limit);
     const last = page.at(-1);
     const nextCursor = rows.length > query.limit && last ? writeCursor({ key: last.key, id: last.item.id }) : null;
@@ -95,11 +97,13 @@ export class GearService {
 
   async page(id: string): Promise<ItemPage> {
     const { db } = this.database;
-    const [item] = await this.withStates(db, [await this.get(db, id)]);
-    const due = await this.due.ofItems(db, [id]);
+    const found = await this.get(db, id);
+    const of = (await this.agenda.ofThings(db, [found])).get(id);
+    const [item] = await this.withStates(db, [found], new Map(of && [[id, of]]));
     return {
       ...item!,
-      due,
+      due: (of?.duties ?? []).filter(fallsDue),
+      away: of?.away ?? null,
       ...(await this.touches(db, item!)),
       place: await this.stays.current(db, id),
       neighbours: item!.status === 'quarantined' ? await this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
@@ -116,7 +120,6 @@ export class GearService {
       const changed = changedFields(before, input);
       const item = await this.change(db, id, version, input, { kind: 'edited', changed });
       await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
-      await this.rhythms.realign(db, item);
       return item;
     });
   }
@@ -124,7 +127,6 @@ export class GearService {
   setStatus(id: string, { version, status }: StatusChange): Promise<Item> {
     return this.database.transaction(async (db) => {
       const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
-      await this.rhythms.realign(db, item);
       if (status === 'quarantined') await this.isolate(db, item);
       return item;
     });
@@ -141,7 +143,7 @@ export class GearService {
   async log(id: string, { limit, cursor }: LogQuery): Promise<Log> {
     const { db } = this.database;
     await this.get(db, id);
-    const entries = await this.repository.log(db, id, limit, readCursor(cursor));
+    const entries = await this.journal.log(db, id, limit, readCursor(cursor));
     const page = entries.slice(0, limit);
     const last = page.at(-1);
     return { entries: page, nextCursor: entries.length > limit && last ? writeCursor({ key: last.at, id: last.id }) : null };
@@ -171,10 +173,10 @@ export class GearService {
         neighbours.map((n) => n.itemId),
       )
     ).filter((n) => n.status === 'in-use');
-    await this.rhythms.watchNeighbours(
+    const at = this.clock.now();
+    await this.journal.addForThings(
       db,
-      inUse.map((n) => n.id),
-      item.name,
+      inUse.map((n) => ({ id: this.ids.next(), itemId: n.id, at, data: { kind: 'neighbour-isolated', name: item.name } })),
     );
   }
 
@@ -203,17 +205,29 @@ export class GearService {
     const at = this.clock.now();
     const item = await this.repository.update(db, id, version, { ...change, updatedAt: at });
     if (!item) throw problem(commonErrors, 'stale', { current: await this.get(db, id) });
-    await this.repository.addLog(db, [{ id: this.ids.next(), itemId: id, at, data }]);
+    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: id, at, data }]);
     return item;
   }
 
-  private async withStates(db: Db, items: readonly Item[]): Promise<ShelfItem[]> {
-    const ids = items.map((i) => i.id);
-    const states = await this.repository.statesOf(db, ids);
-    const due = await this.due.ofItems(db, ids);
+  private async withStates(db: Db, items: readonly Item[], known?: ReadonlyMap<string, ThingDuties>): Promise<ShelfItem[]> {
+    const states = await this.repository.statesOf(
+      db,
+      items.map((i) => i.id),
+    );
+    const duties = known ?? (await this.agenda.ofThings(db, items));
     return items.map((item) => {
       const surfaces = states.get(item.id) ?? [];
-      return { ...item, surfaces, verdict: gravest(surfaces), nextDue: due.find((d) => d.subjectId === item.id) ?? null };
+      return { ...item, surfaces, verdict: gravest(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };
+    });
+  }
+
+  /** When each thing on the shelf first falls due, and how long it may wait at the latest. */
+  private async firstDue(db: Db): Promise<FirstDue[]> {
+    const duties = await this.agenda.ofThings(db, await this.repository.all(db));
+    return [...duties].flatMap(([item_id, of]) => {
+      const windows = of.duties.filter(fallsDue).map((d) => d.window);
+      const [first] = windows;
+      return first ? [{ item_id, due: first.due, latest: windows.map((w) => w.latest).sort()[0]! }] : [];
     });
   }
 }

@@ -1,5 +1,5 @@
 import type { care } from '@bright-keeper/core';
-import type { ItemStatus, LogData } from '@bright-keeper/contract';
+import type { ItemStatus } from '@bright-keeper/contract';
 import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/columns.js';
 import { document } from '../db/document.js';
@@ -53,17 +53,4 @@ export const contacts = pgTable(
     at: instant('at').notNull(),
   },
   (t) => [index('contact_item_at').on(t.itemId, t.at)],
-);
-
-export const logEntries = pgTable(
-  'log_entry',
-  {
-    id: uuid().primaryKey(),
-    itemId: uuid('item_id')
-      .notNull()
-      .references(() => items.id),
-    at: instant('at').notNull(),
-    data: jsonb().$type<LogData>().notNull(),
-  },
-  (t) => [index('log_item_at').on(t.itemId, t.at), index('log_at').on(t.at)],
 );

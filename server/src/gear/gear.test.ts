@@ -15,7 +15,7 @@ describe('putting a thing on the shelf', () => {
     const item = await t.add('Kept lens', { traits: { weatherSealed: true }, notes: 'from the estate' });
     const page = (await t.http.get(routes.item(item.id)).expect(200)).body;
     expect(page).toMatchObject({ name: 'Kept lens', version: 1, status: 'in-use', verdict: null, surfaces: [], openLookId: null });
-    expect(page.due.map((d: { task: string }) => d.task)).toEqual(['light-test', 'exercise']);
+    expect(page.due.map((d: { code: string }) => d.code)).toEqual(['light-test', 'exercise', 'shell-and-contacts']);
     expect((await t.http.get(routes.itemLog(item.id))).body.entries.map((e: { data: object }) => e.data)).toEqual([{ kind: 'added' }]);
   });
 
@@ -80,10 +80,11 @@ describe('editing', () => {
   it('moves a thing into quarantine and back, and its rhythms with it', async () => {
     const item = await t.add('Isolated lens');
     await t.http.put(routes.itemStatus(item.id)).send({ version: 1, status: 'quarantined' }).expect(200);
-    const tasks = async () => (await t.http.get(routes.item(item.id))).body.due.map((d: { task: string; due: string }) => [d.task, d.due]);
+    const tasks = async () =>
+      (await t.http.get(routes.item(item.id))).body.due.map((d: { code: string; window: { due: string } }) => [d.code, d.window.due]);
     expect(await tasks()).toEqual([['quarantine-look', '2026-04-07']]);
     await t.http.put(routes.itemStatus(item.id)).send({ version: 2, status: 'in-use' }).expect(200);
-    expect((await tasks()).map(([task]: [string]) => task)).toEqual(['light-test', 'exercise']);
+    expect((await tasks()).map(([code]: [string]) => code)).toEqual(['light-test', 'exercise', 'shell-and-contacts']);
   });
 
   it('archives what has a history instead of deleting it, and restores it', async () => {

@@ -35,7 +35,7 @@ export class OpenWorkRepository {
     return row?.id ?? null;
   }
 
-  async all(db: Db): Promise<(OpenWork & { kind: 'look' | 'cleaning' })[]> {
+  async all(db: Db): Promise<(OpenWork & { work: 'look' | 'cleaning' | 'teardown' })[]> {
     const onShelf = isNull(items.archivedAt);
     const openLooks = await db
       .select({ id: looks.id, itemId: looks.itemId, startedAt: looks.startedAt })
@@ -47,6 +47,15 @@ export class OpenWorkRepository {
       .from(cleanings)
       .innerJoin(items, eq(items.id, cleanings.itemId))
       .where(and(isNull(cleanings.finishedAt), onShelf));
-    return [...openCleanings.map((c) => ({ ...c, kind: 'cleaning' as const })), ...openLooks.map((l) => ({ ...l, kind: 'look' as const }))];
+    const openTeardowns = await db
+      .select({ id: teardowns.id, itemId: teardowns.itemId, startedAt: teardowns.startedAt })
+      .from(teardowns)
+      .innerJoin(items, eq(items.id, teardowns.itemId))
+      .where(and(isNull(teardowns.finishedAt), onShelf));
+    return [
+      ...openCleanings.map((c) => ({ ...c, work: 'cleaning' as const })),
+      ...openLooks.map((l) => ({ ...l, work: 'look' as const })),
+      ...openTeardowns.map((t) => ({ ...t, work: 'teardown' as const })),
+    ];
   }
 }

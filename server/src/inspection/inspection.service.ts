@@ -14,7 +14,7 @@ import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
-import { RhythmService } from '../schedule/rhythm.service.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { InspectionRepository } from './inspection.repository.js';
 
@@ -28,7 +28,7 @@ export class InspectionService {
     private readonly repository: InspectionRepository,
     private readonly gear: GearService,
     private readonly gearRepository: GearRepository,
-    private readonly rhythms: RhythmService,
+    private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
@@ -58,7 +58,7 @@ export class InspectionService {
     });
   }
 
-  /** Writes what is known of each surface, the log and the next look, together. */
+  /** Writes what is known of each surface and the journal, together; the next look falls due from it. */
   finish(id: string, version: number): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
@@ -81,7 +81,7 @@ export class InspectionService {
         }));
         await this.update(db, id, version, { finishedAt: at });
         await this.gearRepository.saveStates(db, item.id, states);
-        await this.gearRepository.addLog(db, [
+        await this.journal.addForThings(db, [
           {
             id: this.ids.next(),
             itemId: item.id,
@@ -97,9 +97,6 @@ export class InspectionService {
             },
           },
         ]);
-        await this.rhythms.lookedAt(db, item);
-        if (answers.some((a) => a.findings.some((f) => f.soil === 'sticky-coating' && f.severity > 0)))
-          await this.rhythms.watchSticky(db, item.id, 'finish-tacks');
         return item.id;
       })
       .then((itemId) => this.gear.page(itemId));
@@ -115,7 +112,7 @@ export class InspectionService {
 
   /** What was noted of it outdoors since it was last looked at, as what this look is likely to find. */
   private async notedOutdoors(db: Db, { id, kind, traits }: Item): Promise<LookAnswer[]> {
-    const entries = await this.gearRepository.log(db, id, LOG_SINCE_LAST_LOOK, null);
+    const entries = await this.journal.log(db, id, LOG_SINCE_LAST_LOOK, null);
     const lastLook = entries.findIndex((e) => e.data.kind === 'look');
     const since = lastLook < 0 ? entries : entries.slice(0, lastLook);
     const answers = new Map<care.Surface, LookAnswer>();

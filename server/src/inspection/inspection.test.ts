@@ -42,7 +42,7 @@ describe('a look', () => {
       ['rear-glass', 'leave'],
     ]);
     expect(page.openLookId).toBeNull();
-    expect(page.due.find((d) => d.task === 'light-test')).toMatchObject({
+    expect(page.due.find((d) => d.code === 'light-test')?.window).toEqual({
       due: '2026-06-10',
       earliest: '2026-05-27',
       latest: '2026-06-24',
@@ -136,6 +136,6 @@ describe('a finish that tacks', () => {
     const body = await t.add('Tacky', { kind: 'mirrorless-body' });
     const page = await t.look(body.id, { 'grip-rubber': { 'sticky-coating': 1 } });
     expect(page.surfaces[0]).toMatchObject({ verdict: 'leave', because: { reason: 'sticky-is-aired' } });
-    expect(page.due.find((d) => d.task === 'sticky-look')).toMatchObject({ due: '2026-05-10' });
+    expect(page.due.find((d) => d.code === 'sticky-look')).toMatchObject({ window: { due: '2026-05-10' } });
   });
 });

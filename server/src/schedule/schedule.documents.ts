@@ -1,48 +1,58 @@
-import { DUE_BECAUSE } from '@bright-keeper/contract';
-import { care, type schedule } from '@bright-keeper/core';
+import { calendarFilter, rhythmShape, saveBenchTimes, type BenchTimes, type CalendarFilter } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import Joi from 'joi';
 import { defineDocument } from '../db/document.js';
 
-/** A due task as version 1 kept it: one text of sentences. */
-export type DueV1 = { task: string; text: string };
+export const RHYTHM_DOCUMENT = defineDocument<{ rhythm: schedule.Rhythm | null }>({
+  name: 'rhythm.rhythm',
+  version: 1,
+  schema: Joi.object({ rhythm: rhythmShape.allow(null).required() }),
+  upgrades: {},
+});
 
-/** The sentences that version 1 wrote, by their first words. */
-const SENTENCES: readonly [string, schedule.DueBecause][] = [
-  ['Not looked at since', { because: 'never-looked-at' }],
-  ['Counted from the day it came on the shelf', { because: 'since-on-the-shelf' }],
-  ['Moved to quarantine', { because: 'quarantined' }],
-  ['Counted from the last look', { because: 'last-look' }],
-  ['Counted from the last clean', { because: 'last-clean' }],
-  ['Counted from when it was last done', { because: 'last-done' }],
-  ['Something was left undone', { because: 'left-undone' }],
-  ['Its finish tacks', { because: 'finish-tacks' }],
-  ['Its sticky finish was worked on', { because: 'finish-was-worked-on' }],
-];
-const SHARED = /It shared a place with (.+), which went into quarantine\./;
-const LEFT = /Left in the field: ([^.]*)\./g;
+export const BENCH_TIMES_DOCUMENT = defineDocument<Omit<BenchTimes, 'version'>>({
+  name: 'bench_times.times',
+  version: 1,
+  schema: saveBenchTimes.fork('version', (version) => version.forbidden()),
+  upgrades: {},
+});
 
-/** Surfaces that were called otherwise in version 1. */
-const OLD_NAMES: Readonly<Record<string, care.Surface>> = { helicoid: 'helicoid' };
-const surfacesNamed = (names: string): care.Surface[] =>
-  names.split(', ').flatMap((name) => OLD_NAMES[name] ?? care.SURFACE_IDS.find((s) => care.SURFACES[s].name === name) ?? []);
+export const FILTER_DOCUMENT = defineDocument<CalendarFilter>({
+  name: 'calendar_feed.filter',
+  version: 1,
+  schema: calendarFilter,
+  upgrades: {},
+});
 
-/** From sentences to their codes; a sentence nobody knows any more is told as counted from when it was last done. */
-export function dueBecauseFromV1({ text }: DueV1): schedule.DueBecause[] {
-  const known = SENTENCES.find(([words]) => text.startsWith(words));
-  if (known) return [known[1]];
-  const shared = SHARED.exec(text);
-  if (shared) return [{ because: 'shared-a-place', name: shared[1]! }];
-  const happened = care.HAPPENING_IDS.filter((id) => text.includes(`${care.happeningFacts(id).name}: `));
-  const causes: schedule.DueBecause[] = [
-    ...happened.map((happening) => ({ because: 'happened-outdoors' as const, happening })),
-    ...[...text.matchAll(LEFT)].map(([, names]) => ({ because: 'left-in-the-field' as const, surfaces: surfacesNamed(names!) })),
-  ];
-  return causes.length > 0 ? causes : [{ because: 'last-done' }];
-}
+const text = () => Joi.string().required();
+export const ENTRY_DOCUMENT = defineDocument<schedule.CalendarEntry>({
+  name: 'calendar_event.entry',
+  version: 1,
+  schema: Joi.object({
+    uid: text(),
+    summary: text(),
+    description: Joi.string().allow(''),
+    day: text(),
+    time: Joi.string(),
+    minutes: Joi.number(),
+    categories: Joi.array().items(Joi.string()),
+    url: Joi.string(),
+    tentative: Joi.boolean(),
+    alarmMinutesBefore: Joi.number(),
+  }),
+  upgrades: {},
+});
 
-/** Why something falls due. */
-export const DUE_DOCUMENT = defineDocument<schedule.DueBecause[]>({
-  name: 'due_task.because',
-  version: 2,
-  schema: DUE_BECAUSE,
-  upgrades: { 1: (data) => dueBecauseFromV1(data as DueV1) },
+export const BUSY_DOCUMENT = defineDocument<schedule.Busy[]>({
+  name: 'busy_calendar.busy',
+  version: 1,
+  schema: Joi.array().items(Joi.object({ from: text(), to: text() })),
+  upgrades: {},
+});
+
+export const PROBLEMS_DOCUMENT = defineDocument<schedule.CalendarProblem[]>({
+  name: 'busy_calendar.problems',
+  version: 1,
+  schema: Joi.array().items(Joi.object({ line: Joi.number().required(), property: Joi.string().allow('').required(), detail: text() })),
+  upgrades: {},
 });

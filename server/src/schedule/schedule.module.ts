@@ -1,7 +1,33 @@
 import { Module } from '@nestjs/common';
+import { GearTablesModule } from '../gear/gearTables.module.js';
+import { JournalModule } from '../journal/journal.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
+import { AgendaModule } from './agenda.module.js';
+import { BenchDaysService } from './benchDays.service.js';
+import { BenchTimesRepository } from './benchTimes.repository.js';
+import { BusyRepository } from './busy.repository.js';
+import { BusyService } from './busy.service.js';
+import { CalendarController } from './calendar.controller.js';
+import { CalendarService } from './calendar.service.js';
+import { DutyService } from './duty.service.js';
+import { FeedRepository } from './feed.repository.js';
 import { RhythmService } from './rhythm.service.js';
-import { ScheduleRepository } from './schedule.repository.js';
+import { ScheduleController } from './schedule.controller.js';
 
-@Module({ imports: [SettingsModule], providers: [ScheduleRepository, RhythmService], exports: [ScheduleRepository, RhythmService] })
+/** Rhythms, bench days and calendars over the one agenda. */
+@Module({
+  imports: [AgendaModule, GearTablesModule, JournalModule, SettingsModule],
+  controllers: [ScheduleController, CalendarController],
+  providers: [
+    BenchDaysService,
+    BenchTimesRepository,
+    BusyRepository,
+    BusyService,
+    CalendarService,
+    DutyService,
+    FeedRepository,
+    RhythmService,
+  ],
+  exports: [BenchDaysService, DutyService],
+})
 export class ScheduleModule {}

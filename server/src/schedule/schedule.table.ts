@@ -1,23 +1,67 @@
+import type { BenchTimes, CalendarFilter } from '@bright-keeper/contract';
 import type { schedule } from '@bright-keeper/core';
-import { date, index, integer, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { boolean, integer, pgTable, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/columns.js';
 import { document } from '../db/document.js';
-import { items } from '../gear/gear.table.js';
-import { DUE_DOCUMENT } from './schedule.documents.js';
+import {
+  BENCH_TIMES_DOCUMENT,
+  BUSY_DOCUMENT,
+  ENTRY_DOCUMENT,
+  FILTER_DOCUMENT,
+  PROBLEMS_DOCUMENT,
+  RHYTHM_DOCUMENT,
+} from './schedule.documents.js';
 
-/** What is due when: one row for each recurring task of a thing, moved on whenever it is done. */
-export const dueTasks = pgTable(
-  'due_task',
+/** Rhythms the keeper has set: for all, for a kind or for one; what none covers follows the default. */
+export const rhythms = pgTable(
+  'rhythm',
   {
     id: uuid().primaryKey(),
-    itemId: uuid('item_id')
-      .notNull()
-      .references(() => items.id),
-    task: text().$type<schedule.TaskId>().notNull(),
-    earliest: date({ mode: 'string' }).notNull(),
-    due: date({ mode: 'string' }).notNull(),
-    latest: date({ mode: 'string' }).notNull(),
-    minutes: integer().notNull(),
-    because: document('because', DUE_DOCUMENT).notNull(),
+    version: integer().notNull().default(1),
+    code: text().$type<schedule.DutyCode>().notNull(),
+    scope: text().$type<schedule.RhythmScope['for']>().notNull(),
+    /** The kind or the id; empty for all. */
+    scopeKey: text('scope_key').notNull(),
+    /** Its rhythm is null where it is switched off. */
+    rhythm: document<{ rhythm: schedule.Rhythm | null }>('rhythm', RHYTHM_DOCUMENT).notNull(),
   },
-  (t) => [unique('due_item_task').on(t.itemId, t.task), index('due_day').on(t.due)],
+  (t) => [unique('rhythm_scope').on(t.code, t.scope, t.scopeKey)],
 );
+
+/** The one row of when there is time for the bench. */
+export const benchTimes = pgTable('bench_times', {
+  id: integer().primaryKey(),
+  version: integer().notNull().default(1),
+  times: document<Omit<BenchTimes, 'version'>>('times', BENCH_TIMES_DOCUMENT).notNull(),
+});
+
+export const calendarFeeds = pgTable('calendar_feed', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  /** SHA-256 of the key in its address; the key itself is not kept. */
+  tokenHash: text('token_hash').notNull().unique('calendar_feed_token'),
+  filter: document<CalendarFilter>('filter', FILTER_DOCUMENT).notNull(),
+  createdAt: instant('created_at').notNull(),
+  fetchedAt: instant('fetched_at'),
+});
+
+/** Each event that was ever told to a calendar: what it was when it last changed, so that a change counts up. */
+export const calendarEvents = pgTable('calendar_event', {
+  uid: text().primaryKey(),
+  /** A hash of what it tells. */
+  print: text().notNull(),
+  sequence: integer().notNull(),
+  changedAt: instant('changed_at').notNull(),
+  cancelled: boolean().notNull(),
+  entry: document<schedule.CalendarEntry>('entry', ENTRY_DOCUMENT).notNull(),
+});
+
+export const busyCalendars = pgTable('busy_calendar', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+  url: text(),
+  readAt: instant('read_at').notNull(),
+  events: integer().notNull(),
+  busy: document<schedule.Busy[]>('busy', BUSY_DOCUMENT).notNull(),
+  problems: document<schedule.CalendarProblem[]>('problems', PROBLEMS_DOCUMENT).notNull(),
+});

@@ -1,9 +1,10 @@
 import { commonErrors, type Settings } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
+import { Clock } from '../platform/clock.js';
 import { settings } from './settings.table.js';
 
 const ONLY_ROW = 1;
@@ -18,12 +19,21 @@ const FIRST: Omit<Settings, 'version'> = {
 /** The user's schools, zone and currency: one row, there from the first question on. */
 @Injectable()
 export class SettingsService {
-  constructor(private readonly database: Database) {}
+  constructor(
+    private readonly database: Database,
+    private readonly clock: Clock,
+  ) {}
 
   async get(db: Db = this.database.db): Promise<Settings> {
     const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
     if (!row) return { version: 1, ...FIRST };
     return this.settingsOf(row);
+  }
+
+  /** The household's calendar day: its time zone decides, wherever the browser or the server stands. */
+  async today(db: Db = this.database.db): Promise<schedule.Day> {
+    const { timeZone } = await this.get(db);
+    return schedule.localDay(this.clock.now(), timeZone);
   }
 
   /** A school added since the row was written takes its default. */

@@ -1,5 +1,4 @@
 import type {
-  Alert,
   Chart,
   ChartQuery,
   ClimateEvent,
@@ -12,17 +11,16 @@ import type {
   StorageOverview,
   WhatIfStart,
 } from '@bright-keeper/contract';
-import { air, care, fungus, storage } from '@bright-keeper/core';
+import { air, care, fungus, storage, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
-import { DeviceService, latestOf } from '../air/device.service.js';
+import { latestOf } from '../air/device.service.js';
 import { SeriesService } from '../air/series.service.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { AdviceService, setPointOf, SURFACE_STATE, WHAT_IF_DAYS, wholeHours } from './advice.service.js';
-import { alertsOfPlace, silentAlert } from './alerts.js';
 import { PlaceService } from './place.service.js';
 import { airChangesOf, boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
 import { RoomService } from './room.service.js';
@@ -82,7 +80,6 @@ export class ClimateService {
   constructor(
     private readonly database: Database,
     private readonly places: PlaceService,
-    private readonly devices: DeviceService,
     private readonly deviceRepository: DeviceRepository,
     private readonly series: SeriesService,
     private readonly rooms: RoomService,
@@ -106,12 +103,27 @@ export class ClimateService {
     return { places, outdoors: outdoors ?? null, ribbonDays: RIBBON_DAYS };
   }
 
-  /** Every alert of every place and hygrometer, the gravest first. */
-  async alerts(): Promise<Alert[]> {
-    const { places } = await this.overview();
-    const silent = (await this.devices.all()).flatMap((d) => silentAlert(d) ?? []);
-    const all = [...places.flatMap((p) => p.alerts), ...silent];
-    return all.sort((a, b) => Number(a.tone === 'attention') - Number(b.tone === 'attention'));
+  /** What duties are reckoned from: how the air of each place stands, and its gel. */
+  async facts(db: Db = this.database.db): Promise<schedule.PlaceClimateFacts[]> {
+    const { schools } = await this.settings.get(db);
+    return Promise.all(
+      (await this.places.all(db)).map(async (place) => {
+        const known = await this.know(db, place);
+        const { whole, assessment } = this.assessed(known, schools.humidity);
+        const gel = this.gelOf(known);
+        const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
+        return {
+          id: place.id,
+          name: place.name,
+          highPct: place.highPct,
+          assessment,
+          gel,
+          indicatorSince: gel && known.events.some((e) => e.data.kind === 'indicator') ? gel.since : null,
+          dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
+          drySince: storage.passedSince(lately, storage.tooDry),
+        };
+      }),
+    );
   }
 
   async page(id: string): Promise<PlacePage> {
@@ -198,36 +210,31 @@ export class ClimateService {
   }
 
   private async summary(db: Db, known: Known): Promise<PlaceSummary> {
-    const { place, hours, hourly } = known;
+    const { place, hours } = known;
     const now = this.clock.now();
     const latest = latestOf(await this.series.latest(db, place.id));
     const { schools } = await this.settings.get(db);
-    // The hour that is not over yet still changes; the models wait for its end.
-    const lastWhole = new Date(now.getTime() - MS_PER_HOUR).toISOString();
-    const whole = hourly.filter((r) => r.at <= lastWhole);
-    const print = printOf(whole);
-    const assessment = whole.length > 0 ? this.assess(whole, schools.humidity, print) : null;
+    const { whole, print, assessment } = this.assessed(known, schools.humidity);
     const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
     const lying = await this.stays.inPlace(db, place.id);
-    const things = lying.map(({ itemId, name, since, sick }) => ({ itemId, name, since: since.toISOString(), sick }));
     const gel = this.gelOf(known);
     return {
       ...place,
       latest,
       zone: latest && air.zoneOf(latest.humidityPct),
-      things: things.length,
+      things: lying.length,
       assessment,
       ribbon: this.memo.get(`ribbon/${print}/${hours.length}`, () => ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY)),
       gel,
-      alerts: alertsOfPlace({
-        place,
-        hourly: readingsSince(whole, now.getTime() - RIBBON_DAYS * MS_PER_DAY),
-        assessment,
-        gel,
-        things,
-        now,
-      }),
     };
+  }
+
+  /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. */
+  private assessed({ hourly }: Known, school: fungus.HumiditySchool) {
+    const lastWhole = new Date(this.clock.now().getTime() - MS_PER_HOUR).toISOString();
+    const whole = hourly.filter((r) => r.at <= lastWhole);
+    const print = printOf(whole);
+    return { whole, print, assessment: whole.length > 0 ? this.assess(whole, school, print) : null };
   }
 
   /** The risk of a log; the same log is not walked twice. */

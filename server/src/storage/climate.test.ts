@@ -5,7 +5,6 @@ import {
   type ItemExposure,
   type Place,
   type PlacePage,
-  type StorageOverview,
   type Timer,
   type Today,
   type WhatIfStart,
@@ -41,6 +40,8 @@ async function measured(place: Place, hours: number, rule: (hourAgo: number) => 
 }
 const page = async (id: string) => (await t.http.get(routes.placePage(id)).expect(200)).body as PlacePage;
 const today = async () => (await t.http.get(routes.today).expect(200)).body as Today;
+/** What wants the keeper of the air and what lies in it, as it stands on Today. */
+const inTheAir = async () => (await today()).duties.flatMap((d) => (d.facts.says === 'air' ? [d.facts] : []));
 const settings = async (change: object) => {
   const now = (await t.http.get(routes.settings).expect(200)).body;
   await t.http
@@ -60,18 +61,21 @@ describe('a place', () => {
     expect(relaxed.ribbon.at(-1)!.meanPct).toBeCloseTo(72, 6);
     await settings({ humidity: 'cautious' });
     expect((await page(place.id)).assessment!.level).toBe('act');
-    const overview = (await t.http.get(routes.storage).expect(200)).body as StorageOverview;
-    expect(overview.places[0]!.alerts.map((a) => a.cause)).toEqual(['fungus']);
+    expect((await inTheAir()).map((a) => a.cause)).toEqual(['fungus']);
   });
 
   it('alerts once a cause, with the one action that helps, and withdraws it with hysteresis', async () => {
     const place = await t.addPlace();
     await settings({ humidity: 'relaxed' });
     await measured(place, 10 * 24, (ago) => [20, ago > 5 * 24 ? 50 : 63]);
-    const alerts = (await today()).alerts;
-    expect(alerts.map((a) => a.id)).toEqual([`damp/${place.id}`]);
-    expect(alerts[0]).toMatchObject({ cause: 'damp', placeId: place.id, highPct: place.highPct });
-    expect(alerts[0]!.since).toBeTruthy();
+    const [damp, ...more] = (await today()).duties;
+    expect(more).toEqual([]);
+    expect(damp).toMatchObject({
+      id: `damp/place/${place.id}`,
+      gravity: 'worsens',
+      facts: { cause: 'damp', placeId: place.id, highPct: place.highPct },
+    });
+    expect((damp!.facts as { since: string }).since).toBeTruthy();
   });
 
   it('charts years by hours and days by readings, keeping every extreme, with its gaps', async () => {
@@ -129,7 +133,7 @@ describe('a place', () => {
     const set = (await event({ kind: 'gel-set', at, desiccant: 'silica-gel', massG: 50, loadingPct: 2 }).expect(201)).body as PlacePage;
     expect(set.gel).toMatchObject({ massG: 50, knownFrom: 'reckoned' });
     expect((Date.parse(set.gel!.spentOn!) - START.getTime()) / DAY).toBeCloseTo(9, -1);
-    expect((await today()).alerts.map((a) => a.cause)).toContain('gel-spent');
+    expect((await inTheAir()).map((a) => a.cause)).toContain('gel-spent');
     const spent = (await event({ kind: 'indicator', colour: 'spent' }).expect(201)).body as PlacePage;
     expect(spent.gel).toMatchObject({ knownFrom: 'indicator', left: 0 });
     const dried = (await event({ kind: 'gel-dried' }).expect(201)).body as PlacePage;
@@ -151,9 +155,9 @@ describe('a place', () => {
     await measured(good, 30 * 24, () => [20, 45]);
     const { id } = await t.add('Forgotten lens');
     await t.http.put(routes.itemPlace(id)).send({ placeId: bag.id }).expect(200);
-    expect((await today()).alerts).toEqual([]);
+    expect(await inTheAir()).toEqual([]);
     t.clock.set(new Date(START.getTime() + 15 * DAY));
-    const alerts = (await today()).alerts.filter((a) => a.cause === 'too-closed');
+    const alerts = (await inTheAir()).filter((a) => a.cause === 'too-closed');
     expect(alerts[0]).toMatchObject({ itemId: id, names: ['Forgotten lens'] });
     expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
   });
@@ -174,7 +178,8 @@ describe('a place', () => {
       };
       await t.http.post(routes.deviceReadings(device.id)).send(reading).expect(200);
     }
-    const { assessment, alerts } = await page(place.id);
+    const { assessment } = await page(place.id);
+    const alerts = await inTheAir();
     expect([assessment!.best.level, assessment!.worst.level, assessment!.level]).toEqual(['safe', 'watch', 'watch']);
     expect(alerts[0]).toMatchObject({ cause: 'fungus', threat: 'thin-log', because: { says: 'gap', best: 'safe', worst: 'watch' } });
   });
@@ -183,7 +188,7 @@ describe('a place', () => {
     const place = await t.addPlace();
     await measured(place, 48, () => [20, 45]);
     t.clock.set(new Date(START.getTime() + 2 * DAY));
-    expect((await today()).alerts.map((a) => a.cause)).toEqual(['silent']);
+    expect((await inTheAir()).map((a) => a.cause)).toEqual(['silent']);
   });
 });
 
@@ -277,7 +282,8 @@ describe('a wait', () => {
     const timer = (
       await t.http.post(routes.timers).send({ size: 'mid-lens', wrapping: 'padded-bag', minutes: 45, itemId: null }).expect(201)
     ).body as Timer;
-    expect((await today()).timers).toEqual([timer]);
+    const [waiting] = (await today()).duties;
+    expect(waiting).toMatchObject({ code: 'warm-up', facts: { says: 'warming', timerId: timer.id, endsAt: timer.endsAt } });
     expect(Date.parse(timer.endsAt) - Date.parse(timer.startedAt)).toBe(45 * 60_000);
     await t.http.delete(routes.timer(timer.id)).expect(204);
     await t.http.delete(routes.timer(timer.id)).expect(404);

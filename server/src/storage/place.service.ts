@@ -2,6 +2,7 @@ import { commonErrors, gearErrors, storageErrors, type Place, type PlaceInput, t
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { PlaceRepository } from './place.repository.js';
@@ -15,6 +16,7 @@ export class PlaceService {
     private readonly repository: PlaceRepository,
     private readonly stays: StayRepository,
     private readonly gear: GearRepository,
+    private readonly journal: JournalRepository,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -66,7 +68,7 @@ export class PlaceService {
         const at = this.clock.now();
         await this.stays.end(db, itemId, at);
         if (place) await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: place.id, since: at });
-        await this.gear.addLog(db, [{ id: this.ids.next(), itemId, at, data: { kind: 'moved', placeName: place?.name ?? null } }]);
+        await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at, data: { kind: 'moved', placeName: place?.name ?? null } }]);
       }
       return this.stays.ofItem(db, itemId);
     });

@@ -77,12 +77,12 @@ describe('quarantine', () => {
     expect(after.neighbours).toEqual([
       { itemId: beside!.id, name: 'Beside', placeName: 'Oak cupboard', until: '2026-04-09T10:00:00.000Z' },
     ]);
-    const looks = (await page(beside!.id)).due.filter((d) => d.task.startsWith('neighbour-look'));
-    expect(looks.map((d) => d.due)).toEqual(['2026-04-09', '2026-05-07', '2026-07-02']);
-    expect(looks[0]!.because).toEqual([{ because: 'shared-a-place', name: 'Sick' }]);
-    expect((await page(elsewhere!.id)).due.some((d) => d.task.startsWith('neighbour-look'))).toBe(false);
+    const looks = (await page(beside!.id)).due.filter((d) => d.code.startsWith('neighbour-look'));
+    expect(looks.map((d) => d.window.due)).toEqual(['2026-04-09', '2026-05-07', '2026-07-02']);
+    expect(looks[0]!.facts).toEqual({ says: 'rhythm', because: [{ because: 'shared-a-place', name: 'Sick' }] });
+    expect((await page(elsewhere!.id)).due.some((d) => d.code.startsWith('neighbour-look'))).toBe(false);
     const today = (await t.http.get(routes.today).expect(200)).body as Today;
-    expect(today.due.find((d) => d.task === 'neighbour-look')?.item.name).toBe('Beside');
+    expect(today.duties.find((d) => d.code === 'neighbour-look')?.subject.name).toBe('Beside');
   });
 
   it('counts a look at a neighbour for the one that is due, and keeps the later ones', async () => {
@@ -92,7 +92,7 @@ describe('quarantine', () => {
     daysLater(7);
     await quarantine(sick.id);
     const left = await t.look(beside.id, { 'front-glass': {} });
-    expect(left.due.map((d) => d.task).filter((task) => task.startsWith('neighbour'))).toEqual([
+    expect(left.due.map((d) => d.code).filter((code) => code.startsWith('neighbour'))).toEqual([
       'neighbour-look-4-weeks',
       'neighbour-look-12-weeks',
     ]);

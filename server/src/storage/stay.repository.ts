@@ -1,6 +1,6 @@
 import type { Neighbour, Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { aliasedTable, and, asc, desc, eq, gt, isNull, ne, or, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, gt, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import { items, surfaceStates } from '../gear/gear.table.js';
 import { places, stays } from './places.table.js';
@@ -33,6 +33,15 @@ export class StayRepository {
       .where(eq(stays.itemId, itemId))
       .orderBy(asc(stays.since));
     return rows.map((r) => ({ ...r, since: r.since.toISOString(), until: r.until?.toISOString() ?? null }));
+  }
+
+  /** Where each thing lies now; of some only, where they are given. */
+  async open(db: Db, itemIds?: readonly string[]) {
+    return db
+      .select({ itemId: stays.itemId, placeId: places.id, name: places.name, kind: places.kind, since: stays.since })
+      .from(stays)
+      .innerJoin(places, eq(places.id, stays.placeId))
+      .where(and(isNull(stays.until), itemIds && inArray(stays.itemId, [...itemIds])));
   }
 
   /** What lies in a place now, longest first. */

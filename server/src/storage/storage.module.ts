@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { AirModule } from '../air/air.module.js';
-import { GearModule } from '../gear/gear.module.js';
+import { GearTablesModule } from '../gear/gearTables.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
 import { AdviceService } from './advice.service.js';
 import { ClimateController } from './climate.controller.js';
@@ -11,7 +11,7 @@ import { StayModule } from './stay.module.js';
 import { TimerService } from './timer.service.js';
 
 @Module({
-  imports: [AirModule, GearModule, PlaceModule, SettingsModule, StayModule],
+  imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule],
   controllers: [ClimateController],
   providers: [AdviceService, ClimateService, RoomService, TimerService],
   exports: [ClimateService, TimerService],

@@ -1,7 +1,7 @@
 import { gearErrors, storageErrors, type Timer, type TimerInput } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import { Database } from '../db/database.js';
+import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
@@ -17,8 +17,8 @@ export class TimerService {
     private readonly ids: Ids,
   ) {}
 
-  async all(): Promise<Timer[]> {
-    const rows = await this.database.db.select().from(timers).orderBy(asc(timers.endsAt));
+  async all(db: Db = this.database.db): Promise<Timer[]> {
+    const rows = await db.select().from(timers).orderBy(asc(timers.endsAt));
     return rows.map((t) => ({ ...t, startedAt: t.startedAt.toISOString(), endsAt: t.endsAt.toISOString() }));
   }
 

@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { and, asc, eq, gte, sql } from 'drizzle-orm';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { supplies } from './supplies.table.js';
@@ -17,12 +18,19 @@ export class SuppliesService {
   constructor(
     private readonly database: Database,
     private readonly settings: SettingsService,
+    private readonly journal: JournalRepository,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
 
   async list(db: Db = this.database.db): Promise<Supply[]> {
     return (await db.select().from(supplies).orderBy(asc(supplies.createdAt), asc(supplies.id))).map(toSupply);
+  }
+
+  /** The drawer with the day each thing came into it, for what falls due. */
+  async dated(db: Db): Promise<(Supply & { addedAt: string })[]> {
+    const rows = await db.select().from(supplies).orderBy(asc(supplies.createdAt), asc(supplies.id));
+    return rows.map((row) => ({ ...toSupply(row), addedAt: row.createdAt.toISOString() }));
   }
 
   async drawer(): Promise<Drawer> {
@@ -71,12 +79,15 @@ export class SuppliesService {
     }));
   }
 
-  wash(id: string, version: number): Promise<Supply> {
-    return this.change(id, version, (before) => {
+  async wash(id: string, version: number): Promise<Supply> {
+    const washed = await this.change(id, version, (before) => {
       if (!core.isWashable(before.thing)) throw problem(suppliesErrors, 'not-washable');
       const { state, usesSinceWash, role } = core.washed(before);
       return { state, usesSinceWash, role };
     });
+    const entry = { id: this.ids.next(), at: this.clock.now(), subject: { kind: 'supply', id }, data: { kind: 'washed' } } as const;
+    await this.journal.add(this.database.db, [entry]);
+    return washed;
   }
 
   demote(id: string, version: number): Promise<Supply> {

@@ -1,12 +1,13 @@
 import { Module } from '@nestjs/common';
-import { GearModule } from '../gear/gear.module.js';
+import { GearTablesModule } from '../gear/gearTables.module.js';
+import { JournalModule } from '../journal/journal.module.js';
+import { AgendaModule } from '../schedule/agenda.module.js';
 import { ScheduleModule } from '../schedule/schedule.module.js';
-import { StorageModule } from '../storage/storage.module.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
 
 @Module({
-  imports: [GearModule, ScheduleModule, StorageModule],
+  imports: [AgendaModule, GearTablesModule, JournalModule, ScheduleModule],
   controllers: [TodayController],
   providers: [TodayService],
   exports: [TodayService],

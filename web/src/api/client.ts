@@ -17,6 +17,7 @@ export const queryClient = new QueryClient({
 /** Anything written about a thing may change what the shelf, its page and Today say. */
 export function gearChanged(itemId?: string): void {
   void queryClient.invalidateQueries({ queryKey: keys.today });
+  void queryClient.invalidateQueries({ queryKey: keys.schedule });
   void queryClient.invalidateQueries({ queryKey: keys.shelf });
   void queryClient.invalidateQueries({ queryKey: keys.cleanings });
   if (itemId) {

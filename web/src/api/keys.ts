@@ -19,4 +19,12 @@ export const keys = {
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,
+  schedule: ['schedule'] as const,
+  agenda: ['schedule', 'agenda'] as const,
+  benchDays: ['schedule', 'bench-days'] as const,
+  rhythms: ['schedule', 'rhythms'] as const,
+  rhythmPreview: (input: object) => ['schedule', 'rhythm-preview', input] as const,
+  feeds: ['schedule', 'feeds'] as const,
+  busy: ['schedule', 'busy'] as const,
+  outings: ['schedule', 'outings'] as const,
 };

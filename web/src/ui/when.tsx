@@ -1,10 +1,7 @@
 import { schedule } from '@bright-keeper/core';
-import { outside } from '../outside';
+import { useToday, useZone } from './zone';
 
-/** Today's calendar day where the browser is. */
-export const todayHere = (): string => schedule.localDay(outside.now(), Intl.DateTimeFormat().resolvedOptions().timeZone);
-
-const longDate = (day: string) =>
+export const longDate = (day: string) =>
   new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 
 function inWords(days: number): string {
@@ -25,20 +22,23 @@ function inWords(days: number): string {
 
 /** A day as its distance from today, with the date on hover. */
 export function Day({ day }: { day: string }) {
+  const today = useToday();
   return (
     <time dateTime={day} title={longDate(day)}>
-      {inWords(schedule.daysBetween(todayHere(), day))}
+      {inWords(schedule.daysBetween(today, day))}
     </time>
   );
 }
 
 /** An instant, likewise. */
 export function At({ instant }: { instant: string }) {
-  const day = schedule.localDay(instant, Intl.DateTimeFormat().resolvedOptions().timeZone);
-  const title = new Date(instant).toLocaleString('en-GB', { dateStyle: 'full', timeStyle: 'short' });
+  const timeZone = useZone();
+  const today = useToday();
+  const day = schedule.localDay(instant, timeZone);
+  const title = new Date(instant).toLocaleString('en-GB', { dateStyle: 'full', timeStyle: 'short', timeZone });
   return (
     <time dateTime={instant} title={title}>
-      {inWords(schedule.daysBetween(todayHere(), day))}
+      {inWords(schedule.daysBetween(today, day))}
     </time>
   );
 }

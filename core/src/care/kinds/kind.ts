@@ -1,7 +1,7 @@
 import type { Surface } from '../knowledge/surfaces.js';
 import type { TraitId, Traits } from '../knowledge/traits.js';
 import type { LookManner } from '../../inspection/index.js';
-import type { TaskId } from '../../schedule/index.js';
+import type { DutyCode } from '../../schedule/index.js';
 import type { LineId } from './lines.js';
 import type { Section } from './section.js';
 import type { Work } from './work.js';
@@ -52,7 +52,7 @@ export type Kind = {
   prepare: readonly Line[];
   close: readonly Line[];
   /** What falls due for it again and again. */
-  rhythms: readonly TaskId[];
+  rhythms: readonly DutyCode[];
   /** Where it is looked at unlike others with the same surface. */
   looks: Partial<Record<Surface, Partial<LookManner>>>;
   section: (traits: Traits) => Section;

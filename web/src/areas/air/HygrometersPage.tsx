@@ -1,10 +1,11 @@
 import type { Device } from '@bright-keeper/contract';
-import { clockJumpWords } from '@bright-keeper/words';
+import { clockJumpWords, dutyWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
 import { useUpdateDevice } from './queries';
+import { useAtHand } from '../schedule';
 import { airWords } from '../storage';
 import { DeviceForm, inputOf } from './DeviceForm';
 import { DeviceKey } from './DeviceKey';
@@ -82,6 +83,7 @@ function DeviceDetails({ device }: { device: Device }) {
 }
 
 function DeviceRow({ device, open, onToggle }: { device: Device; open: boolean; onToggle: () => void }) {
+  const [saltTest] = useAtHand((d) => d.code === 'salt-test' && d.subject.id === device.id) ?? [];
   return (
     <li className="sheet p-4" aria-label={device.name}>
       <div className="flex flex-wrap items-start justify-between gap-3">
@@ -93,7 +95,7 @@ function DeviceRow({ device, open, onToggle }: { device: Device; open: boolean; 
             {device.driftPctPerYear !== null && ` · drifts ${device.driftPctPerYear.toFixed(1)} % a year`}
           </p>
           <Live device={device} />
-          {device.saltTestDue && <p className="text-sm text-lamp">A salt test is due: once a year.</p>}
+          {saltTest && <p className="text-sm text-lamp">A salt test is due: {dutyWords(saltTest).why}</p>}
         </div>
         <Button aria-expanded={open} onClick={onToggle}>
           {open ? 'Close' : 'Open'}

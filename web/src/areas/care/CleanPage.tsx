@@ -2,19 +2,21 @@ import { care } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { useToday } from '../today';
+import { useAgenda } from '../schedule';
 import { useRecentCleanings } from './queries';
 
 /** What may be cleaned, what was begun, and what was done last. */
 export function CleanPage() {
-  const today = useToday();
+  const agenda = useAgenda();
   const recent = useRecentCleanings();
-  const failed = [today, recent].find((q) => q.isError);
+  const failed = [agenda, recent].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  if (!today.data || !recent.data) return <Loading />;
-  const open = today.data.open.filter((o) => o.kind === 'cleaning');
-  const busy = new Set(open.map((o) => o.item.id));
-  const needs = today.data.needs.filter((n) => !busy.has(n.item.id));
+  if (!agenda.data || !recent.data) return <Loading />;
+  const { duties } = agenda.data;
+  const open = duties.flatMap(({ subject, facts }) =>
+    facts.says === 'open-work' && facts.work === 'cleaning' ? [{ item: subject, ...facts }] : [],
+  );
+  const needs = duties.flatMap(({ subject, facts }) => (facts.says === 'need' ? [{ item: subject, ...facts }] : []));
   const nothing = open.length + needs.length === 0;
   return (
     <Page

@@ -1,12 +1,13 @@
 import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care } from '@bright-keeper/core';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
-import { At, Day, todayHere } from '../../ui/when';
+import { At, Day } from '../../ui/when';
 import { useStartLook } from '../inspection';
-import { useMarkDone } from '../today';
+import { Duties } from '../schedule';
+import { Away } from './Away';
 import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
 import { Exposure } from './Exposure';
@@ -66,46 +67,19 @@ function Housekeeping({ item }: { item: ItemPageData }) {
         <Button disabled={setArchived.isPending} onClick={() => setArchived.mutate({ version, archived: !archived })}>
           {archived ? 'Restore to the shelf' : 'Archive'}
         </Button>
+        {!archived && <Away item={item} />}
       </div>
     </>
   );
 }
 
-function DueList({ item }: { item: ItemPageData }) {
-  const markDone = useMarkDone();
-  if (item.due.length === 0) return <p className="text-soft">Nothing recurs for this thing.</p>;
-  return (
-    <>
-      {markDone.error && <Failure error={markDone.error} />}
-      <ul className="sheet divide-y divide-line">
-        {item.due.map((due) => {
-          const { name, what, doneBy } = schedule.rhythm(due.task);
-          const urgent = schedule.urgencyOf(due, todayHere());
-          return (
-            <li key={due.id} className="flex items-center justify-between gap-3 px-4 py-2.5">
-              <div>
-                <p>
-                  <span className="font-medium">{name}</span>{' '}
-                  <span
-                    className={urgent === 'overdue' ? 'font-semibold text-act' : urgent === 'due' ? 'font-semibold text-lamp' : 'text-soft'}
-                  >
-                    due <Day day={due.due} />
-                  </span>
-                </p>
-                <p className="text-sm text-soft">{what}</p>
-              </div>
-              {doneBy === 'mark' && (
-                <Button aria-label={`Done: ${name}`} onClick={() => markDone.mutate({ dueId: due.id, itemId: item.id })}>
-                  Done
-                </Button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </>
+/** What falls due of it, each with its action; nothing while it is away. */
+const DueList = ({ item }: { item: ItemPageData }) =>
+  item.due.length === 0 ? (
+    <p className="text-soft">{item.away ? 'Nothing is asked for while it is away.' : 'Nothing recurs for this thing.'}</p>
+  ) : (
+    <Duties duties={item.due} />
   );
-}
 
 /** Surfaces that ask for something first, then the ones looked at, then the rest, each in light-path order. */
 function surfacesByNeed(item: ItemPageData): care.Surface[] {

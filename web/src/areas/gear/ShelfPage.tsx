@@ -1,12 +1,13 @@
 import { routes, type ShelfItem } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
+import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Upload } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
-import { Day, todayHere } from '../../ui/when';
+import { Day } from '../../ui/when';
 import { useShelf, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
 
@@ -23,10 +24,9 @@ const URGENCY_CLASS: Record<schedule.Urgency, string> = {
 
 function DueCell({ item }: { item: ShelfItem }) {
   if (!item.nextDue) return <span className="text-soft">–</span>;
-  const urgency = schedule.urgencyOf(item.nextDue, todayHere());
   return (
-    <span className={URGENCY_CLASS[urgency]}>
-      {schedule.rhythm(item.nextDue.task).name}, due <Day day={item.nextDue.due} />
+    <span className={URGENCY_CLASS[item.nextDue.urgency]}>
+      {dutyWords(item.nextDue).title}, due <Day day={item.nextDue.window.due} />
     </span>
   );
 }
@@ -51,7 +51,7 @@ const COLUMNS: Columns<ShelfItem> = [
   },
   { id: 'kind', header: 'Kind', enableSorting: false, cell: ({ row }) => care.kindFacts(row.original.kind).name },
   { id: 'needs', header: 'Last verdict', enableSorting: false, cell: ({ row }) => <VerdictChip verdict={row.original.verdict} /> },
-  { id: 'due', header: 'Next', accessorFn: (item) => item.nextDue?.due, cell: ({ row }) => <DueCell item={row.original} /> },
+  { id: 'due', header: 'Next', accessorFn: (item) => item.nextDue?.window.due, cell: ({ row }) => <DueCell item={row.original} /> },
 ];
 
 /** The shelf is sorted where it is kept, over all its pages; a heading asks for it, one way. */

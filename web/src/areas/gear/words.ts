@@ -1,6 +1,6 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
-import { DEPTH_NAMES } from '@bright-keeper/words';
+import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -65,13 +65,32 @@ export function logWords(data: LogData): Words {
     case 'clean':
       return cleanWords(data);
     case 'care':
-      return { title: schedule.rhythm(data.task).name, lines: [] };
+      return { title: schedule.dutyFacts(data.task).name, lines: [] };
+    case 'skipped':
+      return { title: `Passed over: ${schedule.dutyFacts(data.task).name.toLowerCase()}`, lines: [`Because ${SKIPPED[data.reason]}.`] };
+    case 'left-for-home':
+      return { title: 'Left for home', lines: [data.surfaces.map((s) => care.SURFACES[s].name).join(', ')] };
+    case 'neighbour-isolated':
+      return { title: `${data.name ?? 'Something'} beside it went into quarantine`, lines: [] };
+    case 'away':
+      return { title: `Away: ${awayWords(data.why)}`, lines: data.until ? [`Due back on ${data.until}.`] : [] };
+    case 'back':
+      return { title: 'It is back', lines: [] };
     case 'moved':
       return { title: data.placeName ? `Moved to: ${data.placeName}` : 'Taken out of its place', lines: [] };
     case 'outdoors':
       return { title: `Outdoors: ${care.HAPPENINGS[data.happening].name.toLowerCase()}`, lines: [] };
     case 'opened':
       return { title: `Opened ${DEPTH_NAMES[data.depth]} and closed again`, lines: [count(data.stages, 'stage', 'stages')] };
+    case 'snoozed':
+    case 'planned':
+    case 'undone':
+    case 'salt-test':
+    case 'place-opened':
+    case 'gel':
+    case 'washed':
+      // Of the calendar, or of other subjects than things: a thing's log never holds them.
+      return { title: '', lines: [] };
     default:
       return data satisfies never;
   }

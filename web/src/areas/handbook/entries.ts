@@ -1,5 +1,5 @@
 import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
-import { beforeOpening, DEPTH_NAMES } from '@bright-keeper/words';
+import { beforeOpening, DEPTH_NAMES, gravityWords, rhythmWords } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care';
 import { situationEntries } from './situations';
@@ -94,11 +94,10 @@ const schools = (): Entry[] =>
   });
 
 const rhythms = (): Entry[] =>
-  schedule.TASK_IDS.map((id) => {
-    const { name, what, every, once, windowDays, basis } = schedule.rhythm(id);
-    const time = 'months' in every ? `${every.months} months` : `${every.days} days`;
-    const often = once ? `Once, ${time} after its cause` : `Every ${time}`;
-    return { id: `rhythm-${id}`, title: name, lines: [what, `${often}, give or take ${windowDays} days.`], basis: basisWords(basis) };
+  schedule.DUTY_CODES.map((id) => {
+    const { name, what, rhythm, gravity, basis } = schedule.dutyFacts(id);
+    const often = rhythm ? `${capital(rhythmWords(rhythm))}.` : 'Once, when there is cause for it.';
+    return { id: `rhythm-${id}`, title: name, lines: [what, often, `${gravityWords(gravity)}.`], basis: basisWords(basis) };
   });
 
 const happenings = (): Entry[] =>

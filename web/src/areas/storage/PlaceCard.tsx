@@ -1,9 +1,10 @@
 import type { PlaceSummary } from '@bright-keeper/contract';
-import { storage } from '@bright-keeper/core';
-import { alertWords } from '@bright-keeper/words';
+import { storage, type schedule } from '@bright-keeper/core';
+import { dutyWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
-import { At, Day, todayHere } from '../../ui/when';
+import { At, Day } from '../../ui/when';
+import { useToday } from '../../ui/zone';
 import { airWords, LEVEL_TONES, LEVEL_WORDS, zoneName } from './words';
 
 /** How a place is; one reading or two are heard, and no verdict yet. */
@@ -31,7 +32,8 @@ export function GelLine({ gel }: { gel: NonNullable<PlaceSummary['gel']> }) {
 }
 
 /** A place in the list: its ribbon, what it says now, and how it is. */
-export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }) {
+export function PlaceCard({ place, span, wants }: { place: PlaceSummary; span: number; wants: readonly schedule.Duty[] }) {
+  const today = useToday();
   return (
     <li className="sheet p-4">
       <div className="mb-2 flex flex-wrap items-baseline gap-x-3 gap-y-1">
@@ -52,7 +54,7 @@ export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }
           )}
         </span>
       </div>
-      {place.ribbon.length > 0 && <ClimateRibbon days={place.ribbon} span={span} today={todayHere()} highPct={place.highPct} />}
+      {place.ribbon.length > 0 && <ClimateRibbon days={place.ribbon} span={span} today={today} highPct={place.highPct} />}
       <p className="mt-2 text-sm text-soft">
         {place.latest && (
           <>
@@ -64,7 +66,7 @@ export function PlaceCard({ place, span }: { place: PlaceSummary; span: number }
             <GelLine gel={place.gel} />.{' '}
           </>
         )}
-        {place.alerts.map((a) => alertWords(a).title).join('. ')}
+        {wants.map((d) => dutyWords(d).title).join('. ')}
       </p>
     </li>
   );

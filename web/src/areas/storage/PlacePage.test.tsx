@@ -2,6 +2,7 @@ import { routes, type PlacePage as PlaceData } from '@bright-keeper/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { agendaOf, dutyOf } from '../../testing/duties';
 import { PlacePage } from './PlacePage';
 
 afterEach(endPage);
@@ -25,7 +26,6 @@ const cupboard = {
   assessment: null,
   ribbon: [],
   gel: null,
-  alerts: [],
   items: [],
   events: [],
   seal: null,
@@ -37,6 +37,7 @@ const show = (place: Partial<PlaceData>, more: Record<string, Handler> = {}) =>
   showPage(PlacePage, '/storage/:id', '/storage/p', {
     [`GET ${routes.placePage('p')}`]: { ...cupboard, ...place },
     [`GET ${routes.devices}`]: { devices: [] },
+    [`GET ${routes.agenda}`]: agendaOf(),
     ...more,
   });
 
@@ -93,19 +94,11 @@ describe('a place that was never measured', () => {
 
 describe('a place that alarms', () => {
   it('says what, why and since when, with the one action that leads to what helps', async () => {
-    show({
-      alerts: [
-        {
-          id: 'damp/p',
-          cause: 'damp',
-          highPct: 60,
-          tone: 'attention',
-          placeId: 'p',
-          placeName: 'Oak cupboard',
-          since: '2026-03-01T00:00:00Z',
-        },
-      ],
+    const duty = dutyOf('damp', {
+      subject: { kind: 'place', id: 'p', name: 'Oak cupboard' },
+      facts: { says: 'air', cause: 'damp', highPct: 60, placeId: 'p', since: '2026-03-01T00:00:00Z' },
     });
+    show({}, { [`GET ${routes.agenda}`]: agendaOf(duty) });
     expect(await screen.findByText('The mean of the day has been above its band.', { exact: false })).toBeTruthy();
     expect(screen.getByRole('link', { name: 'What would help?' }).getAttribute('href')).toBe('/storage/p/what-if');
   });

@@ -4,9 +4,10 @@ import { homeWords } from '@bright-keeper/words';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ClimateRibbon, RibbonLegend, ribbonEvents } from '../../ui/ClimateRibbon';
 import { Button, ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
-import { At, todayHere } from '../../ui/when';
+import { At } from '../../ui/when';
+import { useToday } from '../../ui/zone';
+import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { FirstReading } from '../air';
-import { AlertList } from './AlertList';
 import { BoxCard } from './BoxCard';
 import { LevelChip } from './PlaceCard';
 import { ChartSection } from './ChartSection';
@@ -63,6 +64,8 @@ export function PlacePage() {
   const navigate = useNavigate();
   const place = usePlace(id);
   const archive = useArchivePlace(id);
+  const today = useToday();
+  const wants = useAtHand((d) => concernsPlace(d, id)) ?? [];
   if (place.isPending) return <Loading />;
   if (place.isError) return <Failure error={place.error} onRetry={() => void place.refetch()} />;
   const data = place.data;
@@ -99,9 +102,9 @@ export function PlacePage() {
         </>
       }
     >
-      {data.alerts.length > 0 && (
+      {wants.length > 0 && (
         <div className="mb-6">
-          <AlertList alerts={data.alerts} />
+          <Duties duties={wants} />
         </div>
       )}
       {measured && data.ribbon.length > 0 && (
@@ -109,7 +112,7 @@ export function PlacePage() {
           <ClimateRibbon
             days={data.ribbon}
             span={90}
-            today={todayHere()}
+            today={today}
             highPct={data.highPct}
             events={ribbonEvents(
               data.events,

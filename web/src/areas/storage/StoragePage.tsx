@@ -1,6 +1,6 @@
 import { RibbonLegend } from '../../ui/ClimateRibbon';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
-import { AlertList } from './AlertList';
+import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { PlaceCard } from './PlaceCard';
 import { useOverview } from './queries';
 import { airWords } from './words';
@@ -8,10 +8,10 @@ import { airWords } from './words';
 /** Every place as a ribbon of days, and what wants the keeper about them. */
 export function StoragePage() {
   const overview = useOverview();
+  const wants = useAtHand((d) => concernsPlace(d)) ?? [];
   if (overview.isPending) return <Loading />;
   if (overview.isError) return <Failure error={overview.error} onRetry={() => void overview.refetch()} />;
   const { places, outdoors, ribbonDays } = overview.data;
-  const alerts = places.flatMap((p) => p.alerts);
   const ahead = outdoors?.forecast?.readings.slice(0, 24) ?? [];
   return (
     <Page
@@ -33,9 +33,9 @@ export function StoragePage() {
         </Empty>
       ) : (
         <div className="space-y-8">
-          {alerts.length > 0 && (
+          {wants.length > 0 && (
             <Section title="Wants you">
-              <AlertList alerts={alerts} />
+              <Duties duties={wants} />
             </Section>
           )}
           <Section title="Places" aside={`the last ${ribbonDays} days`}>
@@ -46,7 +46,7 @@ export function StoragePage() {
             )}
             <ul className="space-y-3">
               {places.map((place) => (
-                <PlaceCard key={place.id} place={place} span={ribbonDays} />
+                <PlaceCard key={place.id} place={place} span={ribbonDays} wants={wants.filter((d) => concernsPlace(d, place.id))} />
               ))}
             </ul>
           </Section>

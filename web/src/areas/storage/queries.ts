@@ -25,6 +25,7 @@ const LIVE_MS = 20_000;
 export function storageChanged(): void {
   void queryClient.invalidateQueries({ queryKey: keys.storage });
   void queryClient.invalidateQueries({ queryKey: keys.today });
+  void queryClient.invalidateQueries({ queryKey: keys.schedule });
 }
 
 export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => http.get<Places>(routes.places) });

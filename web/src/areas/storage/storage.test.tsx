@@ -1,12 +1,10 @@
-import type { AdvisedChange, Alert, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
+import type { AdvisedChange, RibbonDay, WhatIfStart } from '@bright-keeper/contract';
 import { air, sensor, storage } from '@bright-keeper/core';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { StrokesDrawing } from '../care';
 import { adviceWords, changeWords } from './AdviceWords';
-import { AlertList } from './AlertList';
 import { asToday, roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
 import { airWords, eventWords, hoursWords, minutesWords } from './words';
 
@@ -130,27 +128,6 @@ describe('a climate ribbon', () => {
     expect(mark.style.left).toBe('85%');
     const dates = screen.getByRole('list', { name: 'Dates' });
     expect([...dates.children].map((d) => d.textContent)).toEqual(['1 Mar', '4 Mar', '7 Mar', 'today']);
-  });
-});
-
-describe('alerts', () => {
-  const alert: Alert = {
-    id: 'damp/1',
-    cause: 'damp',
-    tone: 'attention',
-    placeId: '1',
-    placeName: 'Oak cupboard',
-    highPct: 60,
-    since: null,
-  };
-  it('say what, where and why, each with its one action', () => {
-    render(
-      <MemoryRouter>
-        <AlertList alerts={[alert]} />
-      </MemoryRouter>,
-    );
-    expect(screen.getByText('Oak cupboard').closest('p')!.textContent).toBe('Oak cupboard: Damper than 60 %');
-    expect(screen.getAllByRole('link').map((l) => l.getAttribute('href'))).toEqual(['/storage/1/what-if']);
   });
 });
 

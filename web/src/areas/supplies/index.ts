@@ -1,2 +1,2 @@
 /* What other areas may use of this one. */
-export { useDrawer } from './queries';
+export { drawerChanged, useDrawer, useWashById } from './queries';

@@ -5,7 +5,12 @@ import { queryClient } from '../../api/client';
 import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 
-const drawerChanged = () => void queryClient.invalidateQueries({ queryKey: keys.drawer });
+/** The drawer changed, and with it what of it wants a wash. */
+export function drawerChanged(): void {
+  void queryClient.invalidateQueries({ queryKey: keys.drawer });
+  void queryClient.invalidateQueries({ queryKey: keys.today });
+  void queryClient.invalidateQueries({ queryKey: keys.schedule });
+}
 
 export const useDrawer = () => useQuery({ queryKey: keys.drawer, queryFn: () => http.get<Drawer>(routes.supplies) });
 export const useAddSupply = () =>
@@ -27,3 +32,13 @@ export const useWash = () =>
 export const useDemote = () =>
   useMutation({ mutationFn: ({ id, version }: Act) => http.post<Supply>(routes.supplyDemote(id), { version }), onSettled: drawerChanged });
 export const useRemoveSupply = () => useMutation({ mutationFn: (id: string) => http.delete(routes.supply(id)), onSettled: drawerChanged });
+/** Washes a thing by its id alone, whatever version the drawer holds: whoever ticks it off elsewhere never saw the drawer. */
+export const useWashById = () =>
+  useMutation({
+    mutationFn: async (id: string) => {
+      const { supplies } = await http.get<Drawer>(routes.supplies);
+      const version = supplies.find((s) => s.id === id)?.version ?? 1;
+      return http.post<Supply>(routes.supplyWash(id), { version });
+    },
+    onSettled: drawerChanged,
+  });

@@ -1,13 +1,14 @@
 import { Link } from 'react-router';
 import { ClimateRibbon, RibbonLegend } from '../../ui/ClimateRibbon';
 import { Section } from '../../ui/parts';
-import { todayHere } from '../../ui/when';
+import { useToday } from '../../ui/zone';
 import { useOverview } from '../storage';
 import { pctWords } from '../storage';
 
 /** Each measured place as a ribbon. */
 export function Ribbons() {
   const overview = useOverview();
+  const today = useToday();
   const measured = (overview.data?.places ?? []).filter((p) => p.ribbon.length > 0);
   if (!overview.data || measured.length === 0) return null;
   return (
@@ -21,7 +22,7 @@ export function Ribbons() {
               </Link>
               {place.latest && <span className="text-sm font-semibold">{pctWords(place.latest.humidityPct)}</span>}
             </p>
-            <ClimateRibbon days={place.ribbon} span={overview.data.ribbonDays} today={todayHere()} highPct={place.highPct} />
+            <ClimateRibbon days={place.ribbon} span={overview.data.ribbonDays} today={today} highPct={place.highPct} />
           </li>
         ))}
       </ul>

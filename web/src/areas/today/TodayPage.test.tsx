@@ -1,36 +1,20 @@
 import { routes, type Today } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import { dutyOf, lensOf } from '../../testing/duties';
 import { TodayPage } from './TodayPage';
 
 afterEach(endPage);
 
-const lens = (id: string) => ({ id, name: `Lens ${id}`, kind: 'lens', traits: {}, status: 'in-use' }) as const;
 const nothing: Today = {
   day: '2026-03-10',
   counts: { items: 3, neverLooked: 0 },
-  open: [],
-  needs: [],
-  alerts: [],
-  timers: [],
-  due: [],
+  duties: [],
+  nextBench: null,
+  beforeLeaving: [],
   recent: [],
 };
-const due = (id: string, task: schedule.TaskId, urgency: schedule.Urgency = 'due'): Today['due'][number] => ({
-  id,
-  task,
-  ruleId: task,
-  subjectId: id,
-  earliest: '2026-03-01',
-  due: '2026-03-10',
-  latest: '2026-03-20',
-  minutes: 8,
-  because: [{ because: 'last-look' }],
-  item: lens(id),
-  urgency,
-});
 const show = (today: Partial<Today>, more: Record<string, Handler> = {}) =>
   showPage(TodayPage, '/', '/', {
     [`GET ${routes.today}`]: { ...nothing, ...today },
@@ -54,25 +38,27 @@ describe('Today', () => {
 
   it('tells a need in its own words: the gravest surface, what lies there, and why it matters', async () => {
     show({
-      needs: [
-        {
-          item: lens('1'),
-          verdict: 'isolate',
-          surfaces: [
-            {
-              surface: 'inner-glass',
-              verdict: 'isolate',
-              findings: [{ soil: 'fungus', severity: 2 }],
-              because: { reason: 'growth', soil: 'fungus' },
-            },
-            {
-              surface: 'barrel',
-              verdict: 'clean',
-              findings: [{ soil: 'dust', severity: 2 }],
-              because: { reason: 'worth-a-touch', soil: 'dust', surface: 'barrel' },
-            },
-          ],
-        },
+      duties: [
+        dutyOf('isolate', {
+          facts: {
+            says: 'need',
+            verdict: 'isolate',
+            surfaces: [
+              {
+                surface: 'inner-glass',
+                verdict: 'isolate',
+                findings: [{ soil: 'fungus', severity: 2 }],
+                because: { reason: 'growth', soil: 'fungus' },
+              },
+              {
+                surface: 'barrel',
+                verdict: 'clean',
+                findings: [{ soil: 'dust', severity: 2 }],
+                because: { reason: 'worth-a-touch', soil: 'dust', surface: 'barrel' },
+              },
+            ],
+          },
+        }),
       ],
     });
     expect(await screen.findByText(/^Inner glass: fungus inside \(light\)\. Fungus grows.*1 more surface\.$/)).toBeTruthy();
@@ -81,21 +67,60 @@ describe('Today', () => {
   });
 
   it('shows the first few of what is due, and the rest in one line that opens', async () => {
-    show({ due: [...'abcdefgh'].map((id) => due(id, 'light-test')) });
+    show({ duties: [...'abcdefgh'].map((id) => dutyOf('light-test', { subject: lensOf(id) })) });
     expect((await screen.findAllByRole('button', { name: /^Look: / })).length).toBe(4);
     fireEvent.click(screen.getByRole('button', { name: /^4 more: Look through it with a torch/ }));
     expect(screen.getAllByRole('button', { name: /^Look: / }).length).toBe(8);
     expect(screen.getAllByText(/Counted from the last look\./).length).toBe(8);
   });
 
-  it('ticks off what is done by doing it', async () => {
-    const page = show({ due: [due('1', 'exercise')] }, { [`POST ${routes.dueDone('1')}`]: undefined });
-    fireEvent.click(await screen.findByRole('button', { name: /^Done: Exercise it, Lens 1/ }));
-    await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.dueDone('1')]));
+  it('ticks off what is done by doing it, says so, and takes it back', async () => {
+    const page = show(
+      { duties: [dutyOf('exercise')] },
+      { [`POST ${routes.dutyDone}`]: { entryId: 'e1' }, [`POST ${routes.journalUndo('e1')}`]: { entryId: 'e2' } },
+    );
+    fireEvent.click(await screen.findByRole('button', { name: 'Done: Exercise it, Lens 1' }));
+    expect(await screen.findByText('Lens 1: Exercise it – done.')).toBeTruthy();
+    expect(page.written()).toEqual([
+      { method: 'POST', path: routes.dutyDone, body: { code: 'exercise', subject: { kind: 'thing', id: '1' } } },
+    ]);
+    fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    await waitFor(() => expect(page.written().at(-1)!.path).toBe(routes.journalUndo('e1')));
+    await waitFor(() => expect(screen.queryByText(/– done\./)).toBeNull());
+  });
+
+  it.each([
+    ['Put off for a week', routes.dutySnooze, { until: '2026-03-17' }],
+    ['Not needed this time', routes.dutySkip, { reason: 'not-needed' }],
+  ])('%s: says so to the server', async (words, path, body) => {
+    const page = showPage(
+      TodayPage,
+      '/',
+      '/',
+      {
+        [`GET ${routes.today}`]: { ...nothing, duties: [dutyOf('light-test')] },
+        [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
+        [`POST ${path}`]: { entryId: 'e1' },
+      },
+      { now: () => new Date('2026-03-10T10:15:00Z') },
+    );
+    fireEvent.click(await screen.findByRole('button', { name: 'More about Lens 1: Look through it with a torch' }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: words }));
+    await waitFor(() => expect(page.written()[0]).toMatchObject({ path, body }));
+  });
+
+  it('offers the next bench day as one button, and what cannot wait a week', async () => {
+    show({
+      nextBench: { day: '2026-03-14', minutes: 42, tasks: 5, things: ['A', 'B', 'C', 'D', 'E'] },
+      beforeLeaving: [dutyOf('home-care')],
+    });
+    expect((await screen.findByRole('link', { name: 'Open this bench day' })).getAttribute('href')).toBe('/calendar/bench/2026-03-14');
+    expect(screen.getByText('5 tasks, 42 min: A, B, C, D and 1 more.')).toBeTruthy();
+    expect(screen.getByText('Do this first: it cannot wait that long.')).toBeTruthy();
   });
 
   it('begins a look where one is due, and goes there', async () => {
-    const page = show({ due: [due('1', 'light-test')] }, { [`POST ${routes.looks}`]: { id: 'look-7' } });
+    const page = show({ duties: [dutyOf('light-test')] }, { [`POST ${routes.looks}`]: { id: 'look-7' } });
     fireEvent.click(await screen.findByRole('button', { name: 'Look: Lens 1' }));
     await waitFor(() => expect(page.address()).toBe('/look/look-7'));
     expect(page.written()[0]!.body).toEqual({ itemId: '1' });
@@ -103,29 +128,32 @@ describe('Today', () => {
 
   it('says what a refused tick means, and keeps the row', async () => {
     show(
-      { due: [due('1', 'exercise')] },
-      { [`POST ${routes.dueDone('1')}`]: new Refusal({ status: 409, code: 'done-by-looking', title: 'This is done by looking' }) },
+      { duties: [dutyOf('exercise')] },
+      { [`POST ${routes.dutyDone}`]: new Refusal({ status: 409, code: 'done-otherwise', title: 'This is not ticked off' }) },
     );
     fireEvent.click(await screen.findByRole('button', { name: /^Done: / }));
-    expect(await screen.findByText('This is done by looking')).toBeTruthy();
+    expect(await screen.findByText('This is not ticked off')).toBeTruthy();
     expect(screen.getByRole('button', { name: /^Done: / })).toBeTruthy();
   });
 
   it('counts a wait down by the clock it is given, and lets it go', async () => {
-    const timer = {
-      id: 't',
-      size: 'mid-lens',
-      wrapping: 'padded-bag',
-      itemId: null,
-      startedAt: '2026-03-10T10:00:00Z',
-      endsAt: '2026-03-10T10:45:00Z',
-    } as const;
+    const waiting = dutyOf('warm-up', {
+      facts: {
+        says: 'warming',
+        timerId: 't',
+        itemId: null,
+        size: 'mid-lens',
+        wrapping: 'padded-bag',
+        startedAt: '2026-03-10T10:00:00Z',
+        endsAt: '2026-03-10T10:45:00Z',
+      },
+    });
     const page = showPage(
       TodayPage,
       '/',
       '/',
       {
-        [`GET ${routes.today}`]: { ...nothing, timers: [timer] },
+        [`GET ${routes.today}`]: { ...nothing, duties: [waiting] },
         [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
         [`DELETE ${routes.timer('t')}`]: undefined,
       },

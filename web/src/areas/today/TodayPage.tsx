@@ -1,49 +1,43 @@
 import type { Today } from '@bright-keeper/contract';
-import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/react';
-import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
-import { At } from '../../ui/when';
+import { At, longDate } from '../../ui/when';
 import { logWords } from '../gear';
-import { AlertList } from '../storage';
+import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';
 import { Doors } from './Doors';
-import { DueRows } from './Due';
-import { Needs, OpenWork } from './Needs';
+import { Fold } from './Fold';
+import { BeforeLeaving, NextBench } from './NextBench';
 import { useToday } from './queries';
 import { Ribbons } from './Ribbons';
-import { Timers } from './Timers';
-import { greeting, needsInOrder } from './todayView';
+import { groupTitle, greeting, todayView, type TodayView } from './todayView';
+import { Waiting } from './Waiting';
 
-const AirAlerts = ({ alerts }: { alerts: Today['alerts'] }) =>
-  alerts.length === 0 ? null : (
-    <li>
-      <AlertList alerts={alerts} />
-    </li>
-  );
-
-/** Everything that wants the keeper, gravest first; what is mild and many is folded. */
-function NeedsYou({ today: { open, needs, alerts } }: { today: Today }) {
-  const { grave, mild, folded } = needsInOrder(needs);
-  if (open.length + needs.length + alerts.length === 0)
-    return <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>;
+/** Everything graver than routine, the gravest first; what is mild and many is folded. */
+function NeedsYou({ needs: { shown, folded }, deeds }: { needs: TodayView['needs']; deeds: Deeds }) {
+  if (shown.length === 0) return <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>;
   return (
     <>
-      <ul className="space-y-2">
-        <Needs needs={grave} />
-        <AirAlerts alerts={alerts} />
-        <OpenWork open={open} />
-        <Needs needs={mild} />
-      </ul>
+      <DutyList duties={shown} deeds={deeds} />
       {folded.length > 0 && (
-        <Disclosure>
-          <DisclosureButton className="group flex min-h-11 items-center gap-2 font-medium">
-            <ChevronDown size={18} className="group-data-open:rotate-180" aria-hidden="true" /> {folded.length} more to clean
-          </DisclosureButton>
-          <DisclosurePanel as="ul" className="space-y-2">
-            <Needs needs={folded} />
-          </DisclosurePanel>
-        </Disclosure>
+        <Fold title={`${folded.length} more that spoil pictures`}>
+          <DutyList duties={folded} deeds={deeds} />
+        </Fold>
       )}
+    </>
+  );
+}
+
+/** What matters most by itself; what is alike and can wait stands in one line that opens. */
+function Due({ due: { first, groups }, deeds }: { due: TodayView['due']; deeds: Deeds }) {
+  if (first.length === 0) return <p className="sheet p-4">Nothing is due.</p>;
+  return (
+    <>
+      <DutyList duties={first} deeds={deeds} />
+      {groups.map((group) => (
+        <Fold key={group.code} title={groupTitle(group)} aside={`${group.minutes} min`}>
+          <DutyList duties={group.duties} deeds={deeds} />
+        </Fold>
+      ))}
     </>
   );
 }
@@ -68,33 +62,38 @@ const Lately = ({ recent }: { recent: Today['recent'] }) => (
 /** What needs me now, ranked by consequence, each with its one action. */
 export function TodayPage() {
   const today = useToday();
+  const deeds = useDeeds();
   if (today.isPending) return <Loading />;
   if (today.isError) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
-  const { due, recent, counts, timers, alerts } = today.data;
-  const date = new Date(`${today.data.day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+  const { recent, counts, duties, day, nextBench, beforeLeaving } = today.data;
+  const { waiting, needs, due } = todayView(duties);
   if (counts.items === 0)
     return (
       <Page title="Today" sub="Nothing is on the shelf yet. Where would you begin?">
         <div className="space-y-8">
           <Doors />
-          {alerts.length > 0 && <AlertList alerts={alerts} />}
+          {needs.shown.length > 0 && <DutyList duties={needs.shown} deeds={deeds} />}
           <Ribbons />
         </div>
       </Page>
     );
   return (
-    <Page title="Today" sub={`${date}. ${greeting(counts)}`}>
+    <Page title="Today" sub={`${longDate(day)}. ${greeting(counts)}`}>
+      {deeds.error && <Failure error={deeds.error} />}
+      <JustDone deeds={deeds} />
       <div className="grid gap-8 lg:grid-cols-12">
         <div className="min-w-0 space-y-8 lg:col-span-8">
-          <Timers timers={timers} />
+          <Waiting duties={waiting} deeds={deeds} />
           <Section title="Needs you">
-            <NeedsYou today={today.data} />
+            <NeedsYou needs={needs} deeds={deeds} />
           </Section>
-          <Section title="Due" aside={due.length > 0 ? `${due.reduce((sum, d) => sum + d.minutes, 0)} min in all` : undefined}>
-            {due.length === 0 ? <p className="sheet p-4">Nothing is due.</p> : <DueRows due={due} />}
+          <Section title="Due" aside={due.minutes > 0 ? `${due.minutes} min in all` : undefined}>
+            <Due due={due} deeds={deeds} />
           </Section>
         </div>
         <div className="min-w-0 space-y-8 lg:col-span-4">
+          {nextBench && <NextBench next={nextBench} />}
+          {beforeLeaving.length > 0 && <BeforeLeaving duties={beforeLeaving} />}
           <Ribbons />
           <Lately recent={recent} />
         </div>

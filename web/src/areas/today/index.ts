@@ -1,2 +1,2 @@
 /* What other areas may use of this one. */
-export { useMarkDone, useToday } from './queries';
+export { useToday } from './queries';

@@ -1,0 +1,88 @@
+import { care, schedule, storage } from '@bright-keeper/core';
+import Joi from 'joi';
+import { day, id } from '../joi.js';
+
+const one = <T extends string>(values: readonly T[]) =>
+  Joi.string()
+    .valid(...values)
+    .required();
+const surface = () => Joi.string().valid(...care.SURFACE_IDS);
+const task = () => one(schedule.DUTY_CODES);
+
+/** What an entry of each kind holds besides it. Names of an earlier program that are gone stay readable in the past. */
+const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
+  added: {},
+  imported: {},
+  archived: {},
+  restored: {},
+  quarantined: {},
+  released: {},
+  edited: { changed: Joi.array().items(Joi.string()).required() },
+  look: { lookId: id().required(), verdicts: Joi.array().required(), notes: Joi.array().required(), looked: Joi.number().required() },
+  clean: {
+    cleaningId: id().required(),
+    place: one(['home', 'field']),
+    outcomes: Joi.object().unknown().required(),
+    contacts: Joi.object().unknown().required(),
+    methods: Joi.array().items(Joi.string()).required(),
+    minutes: Joi.number().required(),
+    tacky: Joi.boolean(),
+  },
+  moved: { placeName: Joi.string().allow(null).required() },
+  outdoors: { happening: one(care.HAPPENING_IDS) },
+  opened: { depth: one(care.DEPTHS), stages: Joi.number().required() },
+  'left-for-home': { surfaces: Joi.array().items(surface()).required() },
+  'neighbour-isolated': { name: Joi.string().allow(null).required() },
+  away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required() },
+  back: {},
+  care: { task: task() },
+  skipped: { task: task(), reason: one(schedule.SKIP_REASONS), note: Joi.string().allow('').required() },
+  snoozed: { task: task(), until: day().required() },
+  planned: { task: task(), day: day().allow(null).required() },
+  undone: { entryId: id().required() },
+  'salt-test': {},
+  'place-opened': {},
+  gel: { act: one(['gel-set', 'gel-dried', 'gel-out', 'indicator'] satisfies storage.GelAct['kind'][]) },
+  washed: {},
+};
+
+/** An entry of the journal as it is kept. */
+export const journalData = Joi.alternatives<schedule.JournalData>().conditional('.kind', {
+  switch: Object.entries(FIELDS).map(([kind, fields]) => ({ is: kind, then: Joi.object({ kind: Joi.valid(kind).required(), ...fields }) })),
+  otherwise: Joi.object({ kind: one(Object.keys(FIELDS)) }).unknown(),
+});
+
+/** Which duty of which subject. */
+export type DutyRef = { code: schedule.DutyCode; subject: schedule.SubjectRef };
+export type SkipDuty = DutyRef & { reason: schedule.SkipReason; note: string };
+export type SnoozeDuty = DutyRef & { until: string };
+/** `expected` is the day it was on when it was moved: another browser may have moved it since. */
+export type PlanDuty = DutyRef & { day: string | null; expected: string | null };
+export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null };
+export type SayBack = { itemId: string };
+/** What was written, for taking it back. */
+export type Written = { entryId: string };
+
+const LONGEST_NOTE = 500;
+const dutyFields = {
+  code: task(),
+  subject: Joi.object<schedule.SubjectRef>({ kind: one(schedule.SUBJECT_KINDS), id: id().required() }).required(),
+};
+export const dutyRef = Joi.object<DutyRef>(dutyFields);
+export const skipDuty = Joi.object<SkipDuty>({
+  ...dutyFields,
+  reason: one(schedule.SKIP_REASONS),
+  note: Joi.string().allow('').max(LONGEST_NOTE).required(),
+});
+export const snoozeDuty = Joi.object<SnoozeDuty>({ ...dutyFields, until: day().required() });
+export const planDuty = Joi.object<PlanDuty>({
+  ...dutyFields,
+  day: day().allow(null).required(),
+  expected: day().allow(null).required(),
+});
+export const sendAway = Joi.object<SendAway>({
+  itemId: id().required(),
+  why: one(schedule.AWAY_REASONS),
+  until: day().allow(null).required(),
+});
+export const sayBack = Joi.object<SayBack>({ itemId: id().required() });

@@ -1,0 +1,54 @@
+import { schedule } from '@bright-keeper/core';
+import Joi from 'joi';
+import { day, id, version } from '../joi.js';
+
+/** What kind of place an outing goes to. */
+export const OUTING_PLACES = ['town', 'shore', 'boat', 'desert', 'forest', 'mountain', 'snow', 'night-sky', 'studio', 'other'] as const;
+export type OutingPlace = (typeof OUTING_PLACES)[number];
+
+/** An outing in short form: when, where to, what came along, and what it met. */
+export type OutingInput = {
+  name: string;
+  from: string;
+  to: string;
+  place: OutingPlace;
+  itemIds: string[];
+  met: schedule.Exposure[];
+  frames: number | null;
+  lensChanges: number | null;
+  hours: number | null;
+  note: string;
+};
+export type OutingUpdate = OutingInput & { version: number };
+export type Outing = OutingInput & { id: string; version: number };
+
+const LONGEST_NAME = 120;
+const LONGEST_NOTE = 2000;
+const counted = (most: number) => Joi.number().min(0).max(most).allow(null).required();
+
+const fields = {
+  name: Joi.string()
+    .pattern(/\S/, 'something to read')
+    .max(LONGEST_NAME)
+    .messages({ 'string.pattern.name': 'This must not be empty.' })
+    .required(),
+  from: day().required(),
+  to: day().required(),
+  place: Joi.string()
+    .valid(...OUTING_PLACES)
+    .required(),
+  itemIds: Joi.array().items(id()).max(200).unique().required(),
+  met: Joi.array()
+    .items(Joi.string().valid(...schedule.EXPOSURES))
+    .unique()
+    .required(),
+  frames: counted(1_000_000).integer(),
+  lensChanges: counted(10_000).integer(),
+  hours: counted(2_000),
+  note: Joi.string().allow('').max(LONGEST_NOTE).required(),
+};
+const endsAfterItBegins = (value: OutingInput, helpers: Joi.CustomHelpers): OutingInput | Joi.ErrorReport =>
+  value.from <= value.to ? value : helpers.message({ custom: 'It ends before it begins.' }, { at: ['to'] });
+
+export const outingInput = Joi.object<OutingInput>(fields).custom(endsAfterItBegins);
+export const outingUpdate = Joi.object<OutingUpdate>({ ...fields, version: version().required() }).custom(endsAfterItBegins);

@@ -1,0 +1,180 @@
+import { addDays, addMonths, earlier, later, localDay, type Day } from './day.js';
+import { urgencyOf, type Urgency } from './dueWindows.js';
+import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFacts, type Window } from './duties/index.js';
+import type { Facts, OutingFacts, ThingFacts } from './facts.js';
+import { GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
+import { Journal, type Entry } from './journal.js';
+import type { RhythmChange } from './rhythms.js';
+import type { SetUpId } from './setUps.js';
+import { subjectKey, type NamedSubject } from './subjects.js';
+import type { Use } from './triggers.js';
+
+/** Something that falls due: derived from facts, journal and rhythms, never stored. */
+export type Duty = {
+  /** The same duty keeps it while it waits, whatever becomes of its day. */
+  id: string;
+  code: DutyCode;
+  subject: NamedSubject;
+  window: Window;
+  minutes: number;
+  gravity: Gravity;
+  setUp: SetUpId;
+  urgency: Urgency;
+  facts: DutyFacts;
+  /** 0 for the one at hand, 1 for the one after it, if that were done on its day … */
+  ahead: number;
+  /** Where the day is a guess: between which days it is likely to lie. */
+  estimate: { from: Day; to: Day } | null;
+  /** Put off until this day by the keeper. */
+  snoozedUntil: Day | null;
+  /** Put on this day by the keeper. */
+  plannedOn: Day | null;
+};
+
+export type Agenda = { today: Day; duties: Duty[] };
+
+/** Of a thing that is away only its return is asked for. */
+const WHILE_AWAY: readonly DutyCode[] = ['due-back', 'warm-up'];
+
+function usesByThing(outings: readonly OutingFacts[], today: Day): (itemId: string) => readonly Use[] {
+  const uses = new Map<string, Use[]>();
+  for (const { to, itemIds, met, counts } of outings) {
+    if (to > today) continue;
+    for (const id of itemIds) uses.set(id, [...(uses.get(id) ?? []), { day: to, counts: { outings: 1, ...counts }, met }]);
+  }
+  for (const list of uses.values()) list.sort((a, b) => a.day.localeCompare(b.day));
+  return (itemId) => uses.get(itemId) ?? [];
+}
+
+/** A thing is at risk where the air of its place asks for a word, log or no log to spare. */
+function riskByThing(places: Facts['places']): (thing: ThingFacts) => boolean {
+  const risky = new Set(places.filter((p) => p.assessment && p.assessment.best.level !== 'safe').map((p) => p.id));
+  return ({ stay }) => stay !== null && risky.has(stay.placeId);
+}
+
+/** What the keeper said of a duty: put off until a day, or put on one. */
+function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context): { snoozedUntil: Day | null; plannedOn: Day | null } {
+  const since = journal.of(subject);
+  const last = since.findLastIndex(
+    (e) => 'task' in e.data && e.data.task === code && (e.data.kind === 'care' || e.data.kind === 'skipped'),
+  );
+  const after = since.slice(last + 1);
+  const snoozed = after.findLast((e) => e.data.kind === 'snoozed' && e.data.task === code)?.data;
+  const planned = after.findLast((e) => e.data.kind === 'planned' && e.data.task === code)?.data;
+  const plannedOn = planned?.kind === 'planned' ? planned.day : null;
+  return {
+    snoozedUntil: snoozed?.kind === 'snoozed' && snoozed.until > today ? snoozed.until : null,
+    // A day that went by without it is no plan any more.
+    plannedOn: plannedOn && plannedOn >= today ? plannedOn : null,
+  };
+}
+
+/** Put off: it is not asked for before that day, and not late before its own last one. */
+const snoozedWindow = ({ earliest, due, latest }: Window, until: Day): Window => ({
+  earliest: later(earliest, until),
+  due: later(due, until),
+  latest: later(latest, until),
+});
+
+/** Ranked by consequence and by what waiting costs: what is gravest, and of that what has waited longest. */
+export function byConsequence(a: Duty, b: Duty): number {
+  return (
+    gravityRank(a.gravity) - gravityRank(b.gravity) ||
+    URGENCY_RANK[a.urgency] - URGENCY_RANK[b.urgency] ||
+    a.window.latest.localeCompare(b.window.latest) ||
+    a.window.due.localeCompare(b.window.due) ||
+    a.subject.name.localeCompare(b.subject.name) ||
+    a.id.localeCompare(b.id)
+  );
+}
+const URGENCY_RANK: Record<Urgency, number> = { overdue: 0, due: 1, soon: 2, later: 3 };
+
+/** How many times it has been done: what numbers the occurrences, so that each keeps its name when its day moves. */
+function timesDone(code: DutyCode, subject: NamedSubject, { journal }: Context): number {
+  const { doneBy } = dutyFacts(code);
+  return journal.count(
+    subject,
+    (d) =>
+      ((d.kind === 'care' || d.kind === 'skipped') && d.task === code) ||
+      (doneBy === 'look' && (d.kind === 'look' || d.kind === 'clean')) ||
+      (doneBy === 'salt-test' && d.kind === 'salt-test') ||
+      (doneBy === 'gel' && d.kind === 'gel') ||
+      (doneBy === 'wash' && d.kind === 'washed'),
+  );
+}
+
+/**
+ * Everything that is due or falls due up to a day: one list that all pages read, the gravest first.
+ *
+ * @param changes the rhythms the keeper has set; what none of them covers follows the default.
+ * @param options.now an instant. `until` a local day; left out, 12 months ahead.
+ */
+export function agendaFrom(
+  facts: Facts,
+  entries: readonly Entry[],
+  changes: readonly RhythmChange[],
+  { now, until, only }: { now: string; until?: Day; only?: readonly DutyCode[] },
+): Agenda {
+  const today = localDay(now, facts.timeZone);
+  const journal = new Journal(entries, facts.timeZone);
+  const context: Context = {
+    facts,
+    journal,
+    changes,
+    now,
+    today,
+    until: until ?? addMonths(today, 12),
+    usesOf: usesByThing(facts.outings, today),
+    fungusRisk: riskByThing(facts.places),
+  };
+  const away = new Set(facts.things.filter((t) => awayOf(t, context)).map((t) => t.id));
+  const duties = (only ?? DUTY_CODES).flatMap((code) => dutiesOf(code, context, away));
+  return { today, duties: duties.sort(byConsequence) };
+}
+
+function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): Duty[] {
+  const kind = dutyFacts(code);
+  const ahead = new Map<string, number>();
+  return kind.find(code, context).flatMap((found) => {
+    const { subject, window, part } = found;
+    if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) return [];
+    const key = `${code}/${subjectKey(subject)}${part ? `/${part}` : ''}`;
+    const n = ahead.get(key) ?? 0;
+    ahead.set(key, n + 1);
+    const { snoozedUntil, plannedOn } = n === 0 ? saidOf(code, subject, context) : { snoozedUntil: null, plannedOn: null };
+    const held = snoozedUntil ? snoozedWindow(window, snoozedUntil) : window;
+    const duty: Duty = {
+      id: kind.rhythm ? `${key}/${timesDone(code, subject, context) + n}` : key,
+      code,
+      subject,
+      window: held,
+      minutes: found.minutes ?? kind.minutes,
+      gravity: found.gravity ?? kind.gravity,
+      setUp: kind.setUp,
+      urgency: urgencyOf(held, context.today),
+      facts: found.facts,
+      ahead: n,
+      estimate: found.estimate ?? null,
+      snoozedUntil,
+      plannedOn,
+    };
+    return [duty];
+  });
+}
+
+/** What is at hand: its window is open or over, and it is not put off. Nothing that only follows something else. */
+export const isAtHand = ({ ahead, urgency, snoozedUntil }: Duty): boolean => ahead === 0 && urgency !== 'later' && snoozedUntil === null;
+
+/** What a week away would do: what would be late on coming back and is not yet, the costliest first. */
+export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today: Day; backOn: Day }): Duty[] {
+  const days = (d: Duty) => Math.max(0, Math.round((Date.parse(backOn) - Date.parse(later(d.window.latest, today))) / 86_400_000));
+  return duties
+    .filter((d) => d.ahead === 0 && d.window.earliest <= today && d.window.latest < backOn)
+    .sort((a, b) => days(b) * GRAVITY_WEIGHT[b.gravity] - days(a) * GRAVITY_WEIGHT[a.gravity] || byConsequence(a, b));
+}
+
+/** Nothing due before today is done before today: the window as a planner of future days sees it. */
+export const openWindow = ({ earliest, due, latest }: Window, today: Day, graceDays: number): Window => {
+  const last = latest < today ? addDays(today, graceDays) : latest;
+  return { earliest: later(earliest, today), due: earlier(later(due, today), last), latest: last };
+};

@@ -1,0 +1,23 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { thingDuty } from './duty.js';
+import { recurringMark, recursFor } from './recurring.js';
+
+const rhythm = {
+  triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=6', from: 'last-done' }],
+  earlyDays: 30,
+  lateDays: 30,
+  minutes: 3,
+} as const;
+
+export const batteryContacts = thingDuty({
+  name: 'Battery contacts',
+  what: 'Battery out, look for bloom, wipe the contacts dry. A cell that has leaked is not touched with bare hands.',
+  gravity: 'routine',
+  setUp: 'brush',
+  minutes: rhythm.minutes,
+  doneBy: 'mark',
+  rhythm,
+  basis: commonPractice,
+  appliesTo: (thing, _, code) => recursFor(thing, code),
+  dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
+});

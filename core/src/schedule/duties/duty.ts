@@ -1,0 +1,153 @@
+import type { Basis } from '../../care/knowledge/index.js';
+import type { TypicalThing, Wrapping, AlertFacts } from '../../storage/index.js';
+import type { Verdict } from '../../care/index.js';
+import type { DueBecause } from '../because.js';
+import type { Day } from '../day.js';
+import type {
+  Facts,
+  HygrometerFacts,
+  OpenWorkFacts,
+  OutingFacts,
+  PlaceClimateFacts,
+  SupplyFacts,
+  SurfaceFacts,
+  ThingFacts,
+  TimerFacts,
+} from '../facts.js';
+import type { Gravity } from '../gravity.js';
+import type { AwayReason, Journal } from '../journal.js';
+import type { Rhythm, RhythmChange } from '../rhythms.js';
+import type { SetUpId } from '../setUps.js';
+import type { NamedSubject, SubjectKind } from '../subjects.js';
+import type { Use } from '../triggers.js';
+
+/** What the person does in the application that counts as having done it. */
+export const DONE_BY = [
+  'look',
+  'mark',
+  'plan',
+  'go-on',
+  'timer',
+  'gel',
+  'place',
+  'what-if',
+  'read',
+  'hygrometer',
+  'salt-test',
+  'wash',
+  'move',
+  'back',
+] as const;
+export type DoneBy = (typeof DONE_BY)[number];
+
+/** What a duty stands on, as facts; the sentence is made in `words`. */
+export type DutyFacts =
+  | { says: 'rhythm'; because: DueBecause[] }
+  /** The last look asks for it. */
+  | { says: 'need'; verdict: Exclude<Verdict, 'leave'>; surfaces: SurfaceFacts[] }
+  | ({ says: 'open-work' } & OpenWorkFacts)
+  | {
+      says: 'warming';
+      timerId: string;
+      itemId: string | null;
+      size: TypicalThing | null;
+      wrapping: Wrapping;
+      startedAt: string;
+      endsAt: string;
+    }
+  | ({ says: 'air' } & AlertFacts & { placeId: string | null; since: string | null })
+  | { says: 'salt-test'; lastAt: string | null }
+  | { says: 'cloth'; uses: number; washedOn: Day | null; dirty: boolean }
+  | { says: 'away'; why: AwayReason; until: Day }
+  | { says: 'outing'; from: Day; things: { id: string; name: string }[] };
+
+/** Between which local days a duty is done: not before the first, best on the second, at the latest on the third. */
+export type Window = { earliest: Day; due: Day; latest: Day };
+/** A duty as its record finds it for one subject. */
+export type Found = {
+  window: Window;
+  facts: DutyFacts;
+  /** Where it is graver or longer than its kind in general. */
+  gravity?: Gravity;
+  minutes?: number;
+  estimate?: { from: Day; to: Day };
+  /** What tells several of one subject apart. */
+  part?: string;
+};
+
+export type Context = {
+  facts: Facts;
+  journal: Journal;
+  changes: readonly RhythmChange[];
+  /** An instant, and the household's day it lies on. */
+  now: string;
+  today: Day;
+  /** How far ahead what recurs is followed. */
+  until: Day;
+  usesOf: (itemId: string) => readonly Use[];
+  /** Does the air where this thing lies ask for closer looks? */
+  fungusRisk: (thing: ThingFacts) => boolean;
+};
+
+type Described = {
+  name: string;
+  /** What doing it means, in one line. */
+  what: string;
+  gravity: Gravity;
+  setUp: SetUpId;
+  minutes: number;
+  doneBy: DoneBy;
+  /** Present where it recurs: the default, which the keeper may change. */
+  rhythm?: Rhythm;
+  basis: Basis;
+};
+
+type SubjectFacts = {
+  thing: ThingFacts;
+  place: PlaceClimateFacts;
+  hygrometer: HygrometerFacts;
+  supply: SupplyFacts;
+  outing: OutingFacts;
+  household: TimerFacts;
+};
+
+export type DutyKind = Described & {
+  about: SubjectKind;
+  find: (code: string, context: Context) => (Found & { subject: NamedSubject })[];
+};
+
+type Recipe<K extends SubjectKind> = Described & {
+  appliesTo?: (subject: SubjectFacts[K], context: Context, code: string) => boolean;
+  dueFrom: (subject: SubjectFacts[K], context: Context, code: string) => Found[];
+};
+
+const registered =
+  <K extends SubjectKind>(about: K, all: (facts: Facts) => readonly SubjectFacts[K][], named: (subject: SubjectFacts[K]) => NamedSubject) =>
+  ({ appliesTo, dueFrom, ...described }: Recipe<K>): DutyKind => ({
+    ...described,
+    about,
+    find: (code, context) =>
+      all(context.facts).flatMap((subject) =>
+        !appliesTo || appliesTo(subject, context, code)
+          ? dueFrom(subject, context, code).map((found) => ({ ...found, subject: named(subject) }))
+          : [],
+      ),
+  });
+
+export const thingSubject = ({ id, name, kind }: ThingFacts): NamedSubject => ({ kind: 'thing', id, name, itemKind: kind });
+export const thingDuty = registered('thing', (f) => f.things, thingSubject);
+export const placeDuty = registered(
+  'place',
+  (f) => f.places,
+  ({ id, name }) => ({ kind: 'place', id, name }),
+);
+export const hygrometerDuty = registered(
+  'hygrometer',
+  (f) => f.hygrometers,
+  ({ id, name }) => ({ kind: 'hygrometer', id, name }),
+);
+export const outingDuty = registered(
+  'outing',
+  (f) => f.outings,
+  ({ id, name }) => ({ kind: 'outing', id, name }),
+);

@@ -1,0 +1,23 @@
+import { ourChoice } from '../../care/knowledge/index.js';
+import { thingDuty } from './duty.js';
+import { recurringLook, recursFor } from './recurring.js';
+
+const rhythm = {
+  triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=6', from: 'last-done' }],
+  earlyDays: 30,
+  lateDays: 30,
+  minutes: 2,
+} as const;
+
+export const filterLook = thingDuty({
+  name: 'Look at both faces',
+  what: 'Both faces under the lamp before it meets a lens again.',
+  gravity: 'routine',
+  setUp: 'torch-and-loupe',
+  minutes: rhythm.minutes,
+  doneBy: 'look',
+  rhythm,
+  basis: ourChoice('A filter is looked at whenever it is fitted; half a year catches the ones that lie in a case.'),
+  appliesTo: (thing, _, code) => recursFor(thing, code),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+});

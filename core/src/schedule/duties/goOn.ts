@@ -1,0 +1,20 @@
+import { ourChoice } from '../../care/knowledge/index.js';
+import { localDay } from '../day.js';
+import { thingDuty } from './duty.js';
+import { openFor } from './recurring.js';
+
+export const goOn = thingDuty({
+  name: 'Finish what was begun',
+  what: 'A look, a clean or an opening lies half done: go on where you stood.',
+  gravity: 'worsens',
+  setUp: 'air',
+  minutes: 10,
+  doneBy: 'go-on',
+  basis: ourChoice('What lies open gathers dust, and nobody remembers a week later where they stood.'),
+  dueFrom: (thing, { facts }) =>
+    thing.open.map((open) => ({
+      window: openFor(localDay(open.startedAt, facts.timeZone), 1),
+      facts: { says: 'open-work', ...open },
+      part: open.work,
+    })),
+});

@@ -1,0 +1,24 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { thingDuty } from './duty.js';
+import { recurringLook, recursFor } from './recurring.js';
+
+const rhythm = {
+  triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=6', from: 'last-done' }],
+  earlyDays: 30,
+  lateDays: 30,
+  minutes: 6,
+} as const;
+
+/** For what has no sensor to photograph: there the frame is the look. */
+export const lookOver = thingDuty({
+  name: 'Look it over',
+  what: 'Every surface under the lamp once.',
+  gravity: 'routine',
+  setUp: 'torch-and-loupe',
+  minutes: rhythm.minutes,
+  doneBy: 'look',
+  rhythm,
+  basis: commonPractice,
+  appliesTo: (thing, _, code) => recursFor(thing, code, { lacks: 'sensor-cover' }),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+});

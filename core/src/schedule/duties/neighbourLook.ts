@@ -1,0 +1,40 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { addDays } from '../day.js';
+import { thingDuty } from './duty.js';
+import { isLook } from './recurring.js';
+
+const SLACK_DAYS = 4;
+
+/** What shared a place with something that turned out to have fungus is looked through three times. */
+const neighbourLook = (when: string, afterDays: number) =>
+  thingDuty({
+    name: `Neighbour of a quarantined thing: look ${when}`,
+    what: 'A torch through from behind: threads, spots or a veil?',
+    gravity: 'worsens',
+    setUp: 'torch-and-loupe',
+    minutes: 8,
+    doneBy: 'look',
+    basis: commonPractice,
+    appliesTo: (thing) => thing.status === 'in-use',
+    dueFrom: (thing, { journal }, code) => {
+      const subject = { kind: 'thing', id: thing.id } as const;
+      const cause = journal.last(subject, (d) => d.kind === 'neighbour-isolated');
+      if (cause?.data.kind !== 'neighbour-isolated') return [];
+      const due = addDays(cause.day, afterDays);
+      const earliest = addDays(due, -SLACK_DAYS);
+      const looked = journal
+        .after(cause)
+        .some((e) => (isLook(e.data) && e.day >= earliest) || (e.data.kind === 'skipped' && e.data.task === code));
+      if (looked) return [];
+      return [
+        {
+          window: { earliest, due, latest: addDays(due, SLACK_DAYS) },
+          facts: { says: 'rhythm', because: [{ because: 'shared-a-place', name: cause.data.name }] },
+        },
+      ];
+    },
+  });
+
+export const neighbourLookNow = neighbourLook('now', 0);
+export const neighbourLook4Weeks = neighbourLook('after 4 weeks', 28);
+export const neighbourLook12Weeks = neighbourLook('after 12 weeks', 84);

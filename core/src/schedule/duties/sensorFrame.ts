@@ -1,0 +1,26 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { thingDuty } from './duty.js';
+import { recurringLook, recursFor } from './recurring.js';
+
+const rhythm = {
+  triggers: [
+    { on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=3', from: 'last-done' },
+    { on: 'use', of: 'outings', count: 10 },
+  ],
+  earlyDays: 14,
+  lateDays: 14,
+  minutes: 10,
+} as const;
+
+export const sensorFrame = thingDuty({
+  name: 'Sensor frame and look',
+  what: 'A test frame at a small aperture, and a look over the body.',
+  gravity: 'routine',
+  setUp: 'camera-open',
+  minutes: rhythm.minutes,
+  doneBy: 'look',
+  rhythm,
+  basis: commonPractice,
+  appliesTo: (thing, _, code) => recursFor(thing, code, { has: 'sensor-cover' }),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+});

@@ -1,0 +1,23 @@
+import { ourChoice } from '../../care/knowledge/index.js';
+import { localDay } from '../day.js';
+import { hygrometerDuty } from './duty.js';
+import { openFor } from './recurring.js';
+
+const WITHIN_DAYS = 3;
+
+export const silent = hygrometerDuty({
+  name: 'It is silent',
+  what: 'Look at its battery and its network.',
+  gravity: 'worsens',
+  setUp: 'desk',
+  minutes: 5,
+  doneBy: 'hygrometer',
+  basis: ourChoice('Six of its intervals without a word, and at least two hours.'),
+  appliesTo: (device) => device.silent,
+  dueFrom: ({ id, name, lastHeardAt }, { facts, today }) => [
+    {
+      window: openFor(lastHeardAt ? localDay(lastHeardAt, facts.timeZone) : today, WITHIN_DAYS),
+      facts: { says: 'air', cause: 'silent', deviceId: id, name, placeId: null, since: lastHeardAt },
+    },
+  ],
+});

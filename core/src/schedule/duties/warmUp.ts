@@ -1,0 +1,38 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { localDay } from '../day.js';
+import type { Facts, TimerFacts } from '../facts.js';
+import { HOUSEHOLD, type NamedSubject } from '../subjects.js';
+import type { DutyKind } from './duty.js';
+import { openFor } from './recurring.js';
+
+const subjectOf = ({ itemId, itemName }: TimerFacts): NamedSubject =>
+  itemId && itemName ? { kind: 'thing', id: itemId, name: itemName } : { ...HOUSEHOLD, name: '' };
+
+const timersOf = ({ timers }: Facts) => timers;
+
+/** A thing that warms in its bag: nobody opens it before its time. */
+export const warmUp: DutyKind = {
+  about: 'household',
+  name: 'Wait until it is warm',
+  what: 'Leave it shut until it is as warm as the room.',
+  gravity: 'harms',
+  setUp: 'desk',
+  minutes: 1,
+  doneBy: 'timer',
+  basis: commonPractice,
+  find: (_, { facts }) =>
+    timersOf(facts).map((timer) => ({
+      subject: subjectOf(timer),
+      part: timer.id,
+      window: openFor(localDay(timer.endsAt, facts.timeZone), 0),
+      facts: {
+        says: 'warming',
+        timerId: timer.id,
+        itemId: timer.itemId,
+        size: timer.size,
+        wrapping: timer.wrapping,
+        startedAt: timer.startedAt,
+        endsAt: timer.endsAt,
+      },
+    })),
+};

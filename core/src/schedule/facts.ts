@@ -1,0 +1,93 @@
+import type { Because, Verdict } from '../care/index.js';
+import type { ItemKind } from '../care/kinds/index.js';
+import type { Severity, Soil, Surface, Traits } from '../care/knowledge/index.js';
+import type { Assessment } from '../fungus/index.js';
+import type { DesiccantKind, TypicalThing, Wrapping } from '../storage/index.js';
+import type { DrawerThing } from '../supplies/index.js';
+import type { Day } from './day.js';
+import type { Exposure, UseUnit } from './triggers.js';
+
+export type SurfaceFacts = {
+  surface: Surface;
+  verdict: Verdict;
+  findings: { soil: Soil; severity: Severity }[];
+  because: Because;
+};
+export type OpenWorkFacts = { work: 'look' | 'cleaning' | 'teardown'; id: string; startedAt: string };
+/** Where a thing lies; `since` is an instant. */
+export type StayFacts = { placeId: string; name: string; forTravel: boolean; since: string };
+
+export type ThingFacts = {
+  id: string;
+  name: string;
+  kind: ItemKind;
+  traits: Traits;
+  status: 'in-use' | 'quarantined';
+  addedAt: string;
+  surfaces: readonly SurfaceFacts[];
+  open: readonly OpenWorkFacts[];
+  stay: StayFacts | null;
+};
+
+export type PlaceGel = {
+  kind: DesiccantKind;
+  massG: number;
+  left: number;
+  spentOn: string | null;
+  knownFrom: 'measured' | 'reckoned' | 'indicator';
+};
+export type PlaceClimateFacts = {
+  id: string;
+  name: string;
+  highPct: number;
+  assessment: Assessment | null;
+  gel: PlaceGel | null;
+  /** The gel in it shows its state by its colour, and since when it lies there. */
+  indicatorSince: string | null;
+  dampSince: string | null;
+  drySince: string | null;
+};
+
+export type HygrometerFacts = {
+  id: string;
+  name: string;
+  outdoor: boolean;
+  placeName: string | null;
+  addedAt: string;
+  silent: boolean;
+  lastHeardAt: string | null;
+};
+export type SupplyFacts = DrawerThing & { id: string; addedAt: string };
+export type TimerFacts = {
+  id: string;
+  itemId: string | null;
+  itemName: string | null;
+  size: TypicalThing | null;
+  wrapping: Wrapping;
+  startedAt: string;
+  endsAt: string;
+};
+
+/** What happened on an outing, as far as care has to know. */
+export type OutingFacts = {
+  id: string;
+  name: string;
+  from: Day;
+  to: Day;
+  itemIds: readonly string[];
+  met: readonly Exposure[];
+  counts: Partial<Record<UseUnit, number>>;
+};
+
+/** Everything the agenda is made from, besides the journal and the rhythms. */
+export type Facts = {
+  timeZone: string;
+  things: readonly ThingFacts[];
+  places: readonly PlaceClimateFacts[];
+  hygrometers: readonly HygrometerFacts[];
+  supplies: readonly SupplyFacts[];
+  outings: readonly OutingFacts[];
+  timers: readonly TimerFacts[];
+};
+
+export const NO_FACTS: Omit<Facts, 'timeZone'> = { things: [], places: [], hygrometers: [], supplies: [], outings: [], timers: [] };

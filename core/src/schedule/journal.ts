@@ -1,0 +1,110 @@
+import type { Outcome, Place, Verdict } from '../care/index.js';
+import type { Depth } from '../care/kinds/index.js';
+import type { HappeningId, Method, Severity, Soil, Surface } from '../care/knowledge/index.js';
+import type { GelAct } from '../storage/index.js';
+import { localDay, type Day } from './day.js';
+import type { DutyCode } from './duties/index.js';
+import { subjectKey, type SubjectRef } from './subjects.js';
+
+/** Why a thing is not here. */
+export const AWAY_REASONS = ['service', 'loan', 'trip', 'other'] as const;
+export type AwayReason = (typeof AWAY_REASONS)[number];
+/** Why a duty was passed over. */
+export const SKIP_REASONS = ['not-needed', 'done-elsewhere', 'no-time', 'other'] as const;
+export type SkipReason = (typeof SKIP_REASONS)[number];
+
+/** What was done with a thing, or what happened to it. */
+export type ThingEntry =
+  | { kind: 'added' | 'imported' | 'archived' | 'restored' | 'quarantined' | 'released' }
+  | { kind: 'edited'; changed: string[] }
+  | {
+      kind: 'look';
+      lookId: string;
+      verdicts: { surface: Surface; verdict: Verdict; findings: { soil: Soil; severity: Severity }[] }[];
+      notes: { surface: Surface; note: string }[];
+      looked: number;
+    }
+  | {
+      kind: 'clean';
+      cleaningId: string;
+      place: Place;
+      outcomes: Partial<Record<Surface, Outcome>>;
+      contacts: Partial<Record<Surface, number>>;
+      methods: Method[];
+      minutes: number;
+      /** A sticky finish was worked on: what is left of it is pressed again. */
+      tacky?: boolean;
+    }
+  | { kind: 'moved'; placeName: string | null }
+  | { kind: 'outdoors'; happening: HappeningId }
+  | { kind: 'opened'; depth: Depth; stages: number }
+  /** Surfaces put off in the field. */
+  | { kind: 'left-for-home'; surfaces: Surface[] }
+  /** Something it shared a place with went into quarantine; `name` is null where an earlier version did not keep it. */
+  | { kind: 'neighbour-isolated'; name: string | null }
+  | { kind: 'away'; why: AwayReason; until: Day | null }
+  | { kind: 'back' };
+
+/** What can be done to any duty, whatever it is about. */
+export type DutyEntry =
+  /** Ticked off: it was done by doing it. */
+  | { kind: 'care'; task: DutyCode }
+  | { kind: 'skipped'; task: DutyCode; reason: SkipReason; note: string }
+  | { kind: 'snoozed'; task: DutyCode; until: Day }
+  /** Put on a day by the keeper, and kept there; null lets it go again. */
+  | { kind: 'planned'; task: DutyCode; day: Day | null }
+  /** Takes back an earlier entry: as if it had never been written. */
+  | { kind: 'undone'; entryId: string };
+
+export type JournalData =
+  | ThingEntry
+  | DutyEntry
+  /** A salt test of a hygrometer. */
+  | { kind: 'salt-test' }
+  /** What was done to a place and its desiccant. */
+  | { kind: 'place-opened' }
+  | ({ kind: 'gel' } & { act: GelAct['kind'] })
+  | { kind: 'washed' };
+
+export type JournalKind = JournalData['kind'];
+export type Entry = { id: string; at: string; subject: SubjectRef; data: JournalData };
+/** An entry with the household's day it was written on. */
+export type DatedEntry = Entry & { day: Day };
+
+/** Entries that may be taken back: those that only say something, and changed nothing else. */
+export const UNDOABLE: readonly JournalKind[] = ['care', 'skipped', 'snoozed', 'planned', 'away', 'back', 'washed'];
+
+/** The journal by subject, oldest first, without what was taken back. */
+export class Journal {
+  private readonly bySubject = new Map<string, DatedEntry[]>();
+
+  constructor(entries: readonly Entry[], timeZone: string) {
+    const undone = new Set(entries.flatMap((e) => (e.data.kind === 'undone' ? [e.data.entryId] : [])));
+    const standing = entries.filter((e) => e.data.kind !== 'undone' && !undone.has(e.id));
+    for (const entry of standing.sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))) {
+      const key = subjectKey(entry.subject);
+      const dated = { ...entry, day: localDay(entry.at, timeZone) };
+      const there = this.bySubject.get(key);
+      if (there) there.push(dated);
+      else this.bySubject.set(key, [dated]);
+    }
+  }
+
+  of(subject: SubjectRef): readonly DatedEntry[] {
+    return this.bySubject.get(subjectKey(subject)) ?? [];
+  }
+
+  /** What was written about the same subject after an entry; of one instant, by the order of writing. */
+  after(entry: DatedEntry): readonly DatedEntry[] {
+    const all = this.of(entry.subject);
+    return all.slice(all.findIndex((e) => e.id === entry.id) + 1);
+  }
+
+  last(subject: SubjectRef, matches: (data: JournalData) => boolean): DatedEntry | null {
+    return this.of(subject).findLast((e) => matches(e.data)) ?? null;
+  }
+
+  count(subject: SubjectRef, matches: (data: JournalData) => boolean): number {
+    return this.of(subject).filter((e) => matches(e.data)).length;
+  }
+}

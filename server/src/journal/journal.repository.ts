@@ -1,0 +1,118 @@
+import type { LogEntry } from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { and, asc, desc, eq, inArray, ne, or, sql } from 'drizzle-orm';
+import { calibrations, climateEvents } from '../air/air.table.js';
+import type { Db } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
+import type { Mark } from '../http/cursor.js';
+import { journalEntries } from './journal.table.js';
+
+type Row = typeof journalEntries.$inferSelect;
+const toEntry = ({ id, at, subject, subjectId, data }: Row): schedule.Entry => ({
+  id,
+  at: at.toISOString(),
+  subject: { kind: subject, id: subjectId },
+  data,
+});
+const toLog = ({ id, at, subjectId, data }: Row): LogEntry => ({ id, itemId: subjectId, at: at.toISOString(), data });
+
+/** What a thing's own log does not tell: plans and their undoing are of the calendar. */
+const NOT_IN_THE_LOG = ['planned', 'undone', 'snoozed'];
+const isTold = sql`${journalEntries.data}->'data'->>'kind' not in (${sql.join(
+  NOT_IN_THE_LOG.map((kind) => sql`${kind}`),
+  sql`, `,
+)}) and not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = ${journalEntries.id}::text)`;
+/** Kinds of entries no duty asks for. */
+const SILENT = ['edited', 'moved'];
+
+const CHUNK = 500;
+
+/** What was done, to whatever. Salt tests and what is done to gel have tables of their own and are read with the rest. */
+@Injectable()
+export class JournalRepository {
+  async add(db: Db, entries: readonly { id: string; at: Date; subject: schedule.SubjectRef; data: schedule.JournalData }[]): Promise<void> {
+    const rows = entries.map(({ subject, ...rest }) => ({ ...rest, subject: subject.kind, subjectId: subject.id }));
+    for (let i = 0; i < rows.length; i += CHUNK) await db.insert(journalEntries).values(rows.slice(i, i + CHUNK));
+  }
+
+  addForThings(db: Db, entries: readonly { id: string; itemId: string; at: Date; data: schedule.JournalData }[]): Promise<void> {
+    return this.add(
+      db,
+      entries.map(({ itemId, ...rest }) => ({ ...rest, subject: { kind: 'thing' as const, id: itemId } })),
+    );
+  }
+
+  async find(db: Db, id: string): Promise<schedule.Entry | null> {
+    const [row] = await db.select().from(journalEntries).where(eq(journalEntries.id, id));
+    return row ? toEntry(row) : null;
+  }
+
+  async isUndone(db: Db, id: string): Promise<boolean> {
+    const rows = await db
+      .select({ id: journalEntries.id })
+      .from(journalEntries)
+      .where(sql`${journalEntries.data}->'data'->>'kind' = 'undone' and ${journalEntries.data}->'data'->>'entryId' = ${id}`);
+    return rows.length > 0;
+  }
+
+  /** Everything duties are reckoned from; of some things only, where they are given. */
+  async forDuties(db: Db, itemIds?: readonly string[]): Promise<schedule.Entry[]> {
+    const ofThings = itemIds && and(eq(journalEntries.subject, 'thing'), inArray(journalEntries.subjectId, [...itemIds]));
+    if (itemIds?.length === 0) return [];
+    const kind = sql`${journalEntries.data}->'data'->>'kind'`;
+    const rows = await db
+      .select()
+      .from(journalEntries)
+      .where(and(ofThings, ...SILENT.map((silent) => ne(kind, silent))))
+      .orderBy(asc(journalEntries.at));
+    const own = rows.map(toEntry);
+    return itemIds ? own : [...own, ...(await this.ofTheAir(db))];
+  }
+
+  /** Newest first; one more than asked for when there is a next page. */
+  async log(db: Db, itemId: string, limit: number, after: Mark | null): Promise<LogEntry[]> {
+    const beyond = after ? sql`(${journalEntries.at}, ${journalEntries.id}) < (${after.key}::timestamptz, ${after.id}::uuid)` : undefined;
+    const rows = await db
+      .select()
+      .from(journalEntries)
+      .where(and(eq(journalEntries.subject, 'thing'), eq(journalEntries.subjectId, itemId), isTold, beyond))
+      .orderBy(desc(journalEntries.at), desc(journalEntries.id))
+      .limit(limit + 1);
+    return rows.map(toLog);
+  }
+
+  async recent(db: Db, limit: number): Promise<(LogEntry & { itemName: string })[]> {
+    const rows = await db
+      .select({ entry: journalEntries, itemName: items.name })
+      .from(journalEntries)
+      .innerJoin(items, and(eq(journalEntries.subject, 'thing'), eq(items.id, journalEntries.subjectId)))
+      .where(isTold)
+      .orderBy(desc(journalEntries.at), desc(journalEntries.id))
+      .limit(limit);
+    return rows.map(({ entry, itemName }) => ({ ...toLog(entry), itemName }));
+  }
+
+  private async ofTheAir(db: Db): Promise<schedule.Entry[]> {
+    const tests = await db.select({ id: calibrations.id, at: calibrations.at, deviceId: calibrations.deviceId }).from(calibrations);
+    const kind = sql<string>`${climateEvents.data}->>'kind'`;
+    const acts = await db
+      .select()
+      .from(climateEvents)
+      .where(or(...['gel-set', 'gel-dried', 'gel-out', 'indicator', 'opened'].map((k) => eq(kind, k))));
+    return [
+      ...tests.map(({ id, at, deviceId }): schedule.Entry => ({
+        id,
+        at: at.toISOString(),
+        subject: { kind: 'hygrometer', id: deviceId },
+        data: { kind: 'salt-test' },
+      })),
+      ...acts.flatMap(({ id, at, placeId, data }): schedule.Entry[] => {
+        if (!placeId) return [];
+        const subject = { kind: 'place', id: placeId } as const;
+        if (data.kind === 'opened') return [{ id, at: at.toISOString(), subject, data: { kind: 'place-opened' } }];
+        return [{ id, at: at.toISOString(), subject, data: { kind: 'gel', act: data.kind as 'gel-set' } }];
+      }),
+    ];
+  }
+}

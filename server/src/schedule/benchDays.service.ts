@@ -1,0 +1,134 @@
+import { commonErrors, type BenchDays, type BenchQuery, type BenchTimes, type PlannedTask } from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { createHash } from 'node:crypto';
+import { Database } from '../db/database.js';
+import { problem } from '../http/problem.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { AgendaService } from './agenda.service.js';
+import { BenchTimesRepository } from './benchTimes.repository.js';
+import { BusyRepository } from './busy.repository.js';
+import { solveProgramme } from './solver.js';
+
+/** How far ahead bench days are proposed (our choice: what one can keep in mind). */
+const WEEKS_AHEAD = 8;
+const DAYS_A_WEEK = 7;
+/** What is overdue is given so long to be done (our choice: the next week or two). */
+const GRACE_DAYS = 14;
+/** The solver may think so long. */
+const SOLVER_S = 2;
+const MOST_KEPT = 20;
+const MINUTES_A_DAY = 1440;
+
+/** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not. */
+const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'salt-test', 'wash'];
+
+const taskOf = (duty: schedule.Duty, today: schedule.Day): PlannedTask => {
+  const window = schedule.openWindow(duty.window, today, GRACE_DAYS);
+  return {
+    id: duty.id,
+    ruleId: duty.code,
+    subjectId: duty.subject.id,
+    ...window,
+    minutes: duty.minutes,
+    setUp: duty.setUp,
+    gravity: duty.gravity,
+    pinnedTo: duty.plannedOn,
+    duty,
+  };
+};
+
+/** Proposes the fewest bench days, and settles by an exact solver what the search leaves open. */
+@Injectable()
+export class BenchDaysService {
+  private readonly settled = new Map<string, schedule.BenchPlan<PlannedTask>>();
+
+  constructor(
+    private readonly database: Database,
+    private readonly agenda: AgendaService,
+    private readonly times: BenchTimesRepository,
+    private readonly busy: BusyRepository,
+    private readonly settings: SettingsService,
+  ) {}
+
+  async days({ from, to }: BenchQuery, known?: schedule.Agenda): Promise<BenchDays> {
+    const { db } = this.database;
+    const { today, duties } = known ?? (await this.agenda.agenda());
+    const times = await this.times.get(db);
+    const begins = from && from > today ? from : today;
+    const ends = to && to >= begins ? to : schedule.addDays(begins, WEEKS_AHEAD * DAYS_A_WEEK);
+    const minutesOn = await this.busyMinutes(times, begins, ends);
+    const options: schedule.BenchOptions = {
+      from: begins,
+      to: ends,
+      availableWeekdays: times.weekdays,
+      minutesPerDay: times.minutesPerDay,
+      away: times.away,
+      minutesOn,
+    };
+    const tasks = this.tasks(duties, today, options);
+    const plan = await this.settle(tasks, options);
+    return {
+      today,
+      from: begins,
+      to: ends,
+      times,
+      plan,
+      remedy: plan.late.length > 0 ? schedule.smallestRemedy(tasks, options) : null,
+      busyDays: Object.entries(minutesOn).map(([day, minutes]) => ({ day, minutes })),
+    };
+  }
+
+  benchTimes(): Promise<BenchTimes> {
+    return this.times.get(this.database.db);
+  }
+
+  save(times: BenchTimes): Promise<BenchTimes> {
+    return this.database.transaction(async (db) => {
+      const saved = await this.times.save(db, times);
+      if (!saved) throw problem(commonErrors, 'stale', { current: await this.times.get(db) });
+      return saved;
+    });
+  }
+
+  /** What is due within the span, at hand or foreseen; what only a guess puts there waits for better knowledge. */
+  private tasks(duties: readonly schedule.Duty[], today: schedule.Day, { to }: schedule.BenchOptions): PlannedTask[] {
+    return duties
+      .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy))
+      .filter((d) => d.plannedOn !== null || (d.window.latest <= to && !(d.ahead > 0 && d.estimate)))
+      .map((d) => taskOf(d, today));
+  }
+
+  /** The best plan that is known: the search's, or the solver's where that one is not proven. The same question is asked once. */
+  private async settle(tasks: readonly PlannedTask[], options: schedule.BenchOptions): Promise<schedule.BenchPlan<PlannedTask>> {
+    const found = schedule.planBenchDays(tasks, options);
+    if (found.proven) return found;
+    const programme = schedule.benchProgramme(tasks, options);
+    const key = createHash('sha256').update(programme.lp).update(JSON.stringify(tasks)).digest('hex');
+    const known = this.settled.get(key);
+    if (known) return known;
+    const solved = await solveProgramme(programme.lp, SOLVER_S);
+    const exact =
+      solved &&
+      schedule.planFromSolver<PlannedTask>(programme, {
+        optimal: solved.optimal,
+        value: (name) => solved.values[name] ?? 0,
+        bound: found.fewest,
+      });
+    const best = exact && (exact.proven || schedule.isBetterPlan(exact, found)) ? exact : found;
+    if (this.settled.size >= MOST_KEPT) this.settled.delete(this.settled.keys().next().value!);
+    this.settled.set(key, best);
+    return best;
+  }
+
+  /** On days where another calendar is busy from when the bench would begin, less time is left. */
+  private async busyMinutes(
+    { startsAt, minutesPerDay }: BenchTimes,
+    from: schedule.Day,
+    to: schedule.Day,
+  ): Promise<Record<schedule.Day, number>> {
+    const { timeZone } = await this.settings.get();
+    const spans = schedule.mergedBusy((await this.busy.all(this.database.db)).flatMap((c) => c.busy));
+    return schedule.freeMinutes(spans, { from, to, timeZone, startsAt, minutes: Math.min(minutesPerDay, MINUTES_A_DAY) });
+  }
+}

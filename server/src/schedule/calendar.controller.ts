@@ -1,0 +1,112 @@
+import {
+  busyAddress,
+  busyFile,
+  EVERYTHING,
+  feedInput,
+  feedToken,
+  idParam,
+  type BusyAddress,
+  type BusyCalendar,
+  type BusyFile,
+  type Feed,
+  type FeedInput,
+  type FeedToken,
+  type NewFeed,
+} from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { BusyService } from './busy.service.js';
+import { CalendarService, type CalendarText } from './calendar.service.js';
+
+const CALENDAR = 'text/calendar; charset=utf-8';
+
+/** Answers with the calendar, or that it has not changed since it was last fetched (RFC 9110 section 13). */
+function answer({ text, etag, lastModified }: CalendarText, request: Request, response: Response): string | undefined {
+  response.setHeader('ETag', etag);
+  response.setHeader('Last-Modified', lastModified.toUTCString());
+  response.setHeader('Cache-Control', 'private, no-cache');
+  response.setHeader('Content-Type', CALENDAR);
+  if (!request.fresh) return text;
+  response.status(304);
+  return undefined;
+}
+
+@ApiTags('schedule')
+@Controller('api/schedule')
+export class CalendarController {
+  constructor(
+    private readonly calendars: CalendarService,
+    private readonly busy: BusyService,
+  ) {}
+
+  @Get('calendar.ics')
+  @Describe({ summary: 'The agenda and the bench days as an iCalendar file' })
+  async file(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<string | undefined> {
+    response.setHeader('Content-Disposition', 'attachment; filename="care.ics"');
+    return answer(await this.calendars.calendar(EVERYTHING, 'Care'), request, response);
+  }
+
+  @Get('feed/:token.ics')
+  @Describe({ summary: 'A calendar by its secret address, for other calendars to fetch' })
+  async feed(
+    @CheckedParams(feedToken) { token }: FeedToken,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<string | undefined> {
+    return answer(await this.calendars.ofFeed(token), request, response);
+  }
+
+  @Get('feeds')
+  @Describe({ summary: 'The addresses that were made' })
+  feeds(): Promise<Feed[]> {
+    return this.calendars.feeds();
+  }
+
+  @Post('feeds')
+  @Describe({ summary: 'Make an address; its key is told this once', body: feedInput, answers: 201 })
+  addFeed(@CheckedBody(feedInput) feed: FeedInput): Promise<NewFeed> {
+    return this.calendars.addFeed(feed);
+  }
+
+  @Delete('feeds/:id')
+  @HttpCode(204)
+  @Describe({ summary: 'Revoke an address: it answers no more', byId: true, answers: 204 })
+  revoke(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
+    return this.calendars.revoke(id);
+  }
+
+  @Get('busy')
+  @Describe({ summary: 'Other calendars whose busy times are avoided' })
+  allBusy(): Promise<BusyCalendar[]> {
+    return this.busy.all();
+  }
+
+  @Post('busy/file')
+  @Describe({ summary: 'Take the busy times of an iCalendar file; nothing else of it is kept', body: busyFile, answers: 201 })
+  busyFile(@CheckedBody(busyFile) file: BusyFile): Promise<BusyCalendar> {
+    return this.busy.fromFile(file);
+  }
+
+  @Post('busy/address')
+  @Describe({ summary: 'Take them from an address on this network', body: busyAddress, answers: 201 })
+  busyAddress(@CheckedBody(busyAddress) address: BusyAddress): Promise<BusyCalendar> {
+    return this.busy.fromAddress(address);
+  }
+
+  @Post('busy/:id')
+  @HttpCode(200)
+  @Describe({ summary: 'Fetch it anew', byId: true })
+  refresh(@CheckedParams(idParam) { id }: { id: string }): Promise<BusyCalendar> {
+    return this.busy.refresh(id);
+  }
+
+  @Delete('busy/:id')
+  @HttpCode(204)
+  @Describe({ summary: 'Forget it', byId: true, answers: 204 })
+  removeBusy(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
+    return this.busy.remove(id);
+  }
+}

@@ -1,0 +1,116 @@
+import {
+  gearErrors,
+  scheduleErrors,
+  type DutyRef,
+  type PlanDuty,
+  type SendAway,
+  type SkipDuty,
+  type SnoozeDuty,
+  type Written,
+} from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { problem } from '../http/problem.js';
+import { JournalRepository } from '../journal/journal.repository.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { AgendaService } from './agenda.service.js';
+
+/** What the keeper says of a duty: each is an entry of the journal, and each may be taken back. */
+@Injectable()
+export class DutyService {
+  constructor(
+    private readonly database: Database,
+    private readonly agenda: AgendaService,
+    private readonly journal: JournalRepository,
+    private readonly gear: GearRepository,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  /** Ticks off what is done by doing it. */
+  done({ code, subject }: DutyRef): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      await this.duty(db, code, subject);
+      if (schedule.dutyFacts(code).doneBy !== 'mark') throw problem(scheduleErrors, 'done-otherwise');
+      return this.write(db, subject, { kind: 'care', task: code });
+    });
+  }
+
+  skip({ code, subject, reason, note }: SkipDuty): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      await this.duty(db, code, subject);
+      return this.write(db, subject, { kind: 'skipped', task: code, reason, note });
+    });
+  }
+
+  snooze({ code, subject, until }: SnoozeDuty): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      await this.duty(db, code, subject);
+      if (until <= (await this.settings.today(db))) throw problem(scheduleErrors, 'day-over', { fields: { until: 'Choose a later day.' } });
+      return this.write(db, subject, { kind: 'snoozed', task: code, until });
+    });
+  }
+
+  /** Puts a duty on a day and keeps it there, or lets it go again. */
+  plan({ code, subject, day, expected }: PlanDuty): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      const duty = await this.duty(db, code, subject);
+      if (duty.plannedOn !== expected) throw problem(scheduleErrors, 'moved-elsewhere', { current: duty });
+      const today = await this.settings.today(db);
+      if (day !== null && day < today) throw problem(scheduleErrors, 'day-over', { fields: { day: 'Choose today or a later day.' } });
+      const { earliest, latest } = duty.window;
+      // What is overdue may be put on any day from now on.
+      if (day !== null && (day < earliest || (day > latest && latest >= today)))
+        throw problem(scheduleErrors, 'outside-window', { fields: { day: `Choose a day from ${earliest} to ${latest}.` } });
+      return this.write(db, subject, { kind: 'planned', task: code, day });
+    });
+  }
+
+  /** Takes an entry back: by another one, so that both can be read. */
+  undo(id: string): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      const entry = await this.journal.find(db, id);
+      if (!entry || (await this.journal.isUndone(db, id))) throw problem(scheduleErrors, 'entry-not-found');
+      if (!schedule.UNDOABLE.includes(entry.data.kind)) throw problem(scheduleErrors, 'not-undoable');
+      return this.write(db, entry.subject, { kind: 'undone', entryId: id });
+    });
+  }
+
+  /** It is sent to a workshop or lent: nothing of it is asked for until it is back. */
+  sendAway({ itemId, why, until }: SendAway): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      if (await this.awayOf(db, itemId)) throw problem(scheduleErrors, 'already-away');
+      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'away', why, until });
+    });
+  }
+
+  back(itemId: string): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      if (!(await this.awayOf(db, itemId))) throw problem(scheduleErrors, 'not-away');
+      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'back' });
+    });
+  }
+
+  private async awayOf(db: Db, itemId: string) {
+    const item = await this.gear.find(db, itemId);
+    if (!item) throw problem(gearErrors, 'item-not-found');
+    return (await this.agenda.ofThings(db, [item])).get(itemId)?.away ?? null;
+  }
+
+  private async duty(db: Db, code: schedule.DutyCode, subject: schedule.SubjectRef): Promise<schedule.Duty> {
+    const { duties } = await this.agenda.agenda({ only: [code] }, db);
+    const duty = duties.find((d) => d.subject.kind === subject.kind && d.subject.id === subject.id && d.ahead === 0);
+    if (!duty) throw problem(scheduleErrors, 'duty-not-found');
+    return duty;
+  }
+
+  private async write(db: Db, subject: schedule.SubjectRef, data: schedule.JournalData): Promise<Written> {
+    const id = this.ids.next();
+    await this.journal.add(db, [{ id, at: this.clock.now(), subject, data }]);
+    return { entryId: id };
+  }
+}

@@ -1,0 +1,65 @@
+import type { CalendarFilter, Feed } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { calendarEvents, calendarFeeds } from './schedule.table.js';
+
+type Row = typeof calendarFeeds.$inferSelect;
+const toFeed = ({ id, name, filter, createdAt, fetchedAt }: Row): Feed => ({
+  id,
+  name,
+  filter,
+  createdAt: createdAt.toISOString(),
+  fetchedAt: fetchedAt?.toISOString() ?? null,
+});
+
+/** An event as it was last told to calendars. */
+export type ToldEvent = {
+  uid: string;
+  print: string;
+  sequence: number;
+  changedAt: Date;
+  cancelled: boolean;
+  entry: schedule.CalendarEntry;
+};
+
+@Injectable()
+export class FeedRepository {
+  async all(db: Db): Promise<Feed[]> {
+    return (await db.select().from(calendarFeeds).orderBy(asc(calendarFeeds.createdAt))).map(toFeed);
+  }
+
+  async insert(db: Db, row: { id: string; name: string; tokenHash: string; filter: CalendarFilter; createdAt: Date }): Promise<Feed> {
+    const [inserted] = await db.insert(calendarFeeds).values(row).returning();
+    return toFeed(inserted!);
+  }
+
+  async byToken(db: Db, tokenHash: string): Promise<Feed | null> {
+    const [row] = await db.select().from(calendarFeeds).where(eq(calendarFeeds.tokenHash, tokenHash));
+    return row ? toFeed(row) : null;
+  }
+
+  async fetched(db: Db, id: string, at: Date): Promise<void> {
+    await db.update(calendarFeeds).set({ fetchedAt: at }).where(eq(calendarFeeds.id, id));
+  }
+
+  async remove(db: Db, id: string): Promise<boolean> {
+    return (await db.delete(calendarFeeds).where(eq(calendarFeeds.id, id)).returning({ id: calendarFeeds.id })).length > 0;
+  }
+
+  async told(db: Db): Promise<ToldEvent[]> {
+    return db.select().from(calendarEvents);
+  }
+
+  async tell(db: Db, { uid, ...event }: ToldEvent): Promise<void> {
+    await db
+      .insert(calendarEvents)
+      .values({ uid, ...event })
+      .onConflictDoUpdate({ target: calendarEvents.uid, set: event });
+  }
+
+  async forget(db: Db, uids: readonly string[]): Promise<void> {
+    if (uids.length > 0) await db.delete(calendarEvents).where(inArray(calendarEvents.uid, [...uids]));
+  }
+}

@@ -1,0 +1,141 @@
+import {
+  agendaQuery,
+  benchQuery,
+  dutyRef,
+  idParam,
+  planDuty,
+  rhythmInput,
+  saveBenchTimes,
+  saveRhythm,
+  sendAway,
+  skipDuty,
+  snoozeDuty,
+  sayBack,
+  type AgendaQuery,
+  type BenchDays,
+  type BenchQuery,
+  type BenchTimes,
+  type DutyRef,
+  type KeptRhythm,
+  type PlanDuty,
+  type RhythmInput,
+  type RhythmPreview,
+  type SaveRhythm,
+  type SendAway,
+  type SkipDuty,
+  type SnoozeDuty,
+  type SayBack,
+  type Written,
+} from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { AgendaService } from './agenda.service.js';
+import { BenchDaysService } from './benchDays.service.js';
+import { DutyService } from './duty.service.js';
+import { RhythmService } from './rhythm.service.js';
+
+@ApiTags('schedule')
+@Controller('api/schedule')
+export class ScheduleController {
+  constructor(
+    private readonly agenda: AgendaService,
+    private readonly duties: DutyService,
+    private readonly rhythms: RhythmService,
+    private readonly bench: BenchDaysService,
+  ) {}
+
+  @Get('agenda')
+  @Describe({ summary: 'All that is due and falls due, up to a day or 12 months ahead, the gravest first', query: agendaQuery })
+  all(@CheckedQuery(agendaQuery) { until }: AgendaQuery): Promise<schedule.Agenda> {
+    return this.agenda.agenda(until ? { until } : {});
+  }
+
+  @Post('duties/done')
+  @Describe({ summary: 'Tick off a duty that is done by doing it', body: dutyRef, answers: 201 })
+  done(@CheckedBody(dutyRef) duty: DutyRef): Promise<Written> {
+    return this.duties.done(duty);
+  }
+
+  @Post('duties/skip')
+  @Describe({ summary: 'Pass it over this time, with a reason', body: skipDuty, answers: 201 })
+  skip(@CheckedBody(skipDuty) duty: SkipDuty): Promise<Written> {
+    return this.duties.skip(duty);
+  }
+
+  @Post('duties/snooze')
+  @Describe({ summary: 'Put it off until a day', body: snoozeDuty, answers: 201 })
+  snooze(@CheckedBody(snoozeDuty) duty: SnoozeDuty): Promise<Written> {
+    return this.duties.snooze(duty);
+  }
+
+  @Post('duties/plan')
+  @Describe({ summary: 'Put it on a day within its window and keep it there, or let it go again', body: planDuty, answers: 201 })
+  plan(@CheckedBody(planDuty) duty: PlanDuty): Promise<Written> {
+    return this.duties.plan(duty);
+  }
+
+  @Post('journal/:id/undo')
+  @Describe({ summary: 'Take an entry back', byId: true, answers: 201 })
+  undo(@CheckedParams(idParam) { id }: { id: string }): Promise<Written> {
+    return this.duties.undo(id);
+  }
+
+  @Post('away')
+  @Describe({ summary: 'A thing is sent to a workshop or lent: nothing of it is asked for until it is back', body: sendAway, answers: 201 })
+  away(@CheckedBody(sendAway) away: SendAway): Promise<Written> {
+    return this.duties.sendAway(away);
+  }
+
+  @Post('back')
+  @Describe({ summary: 'It is back', body: sayBack, answers: 201 })
+  back(@CheckedBody(sayBack) { itemId }: SayBack): Promise<Written> {
+    return this.duties.back(itemId);
+  }
+
+  @Get('rhythms')
+  @Describe({ summary: 'The rhythms the keeper has set; all others follow the default' })
+  allRhythms(): Promise<KeptRhythm[]> {
+    return this.rhythms.all();
+  }
+
+  @Put('rhythms')
+  @Describe({ summary: 'Set a rhythm for all, for a kind or for one; null switches it off', body: saveRhythm })
+  saveRhythm(@CheckedBody(saveRhythm) rhythm: SaveRhythm): Promise<KeptRhythm> {
+    return this.rhythms.save(rhythm);
+  }
+
+  @Post('rhythms/preview')
+  @HttpCode(200)
+  @Describe({ summary: 'What it would make of the next year; nothing is saved', body: rhythmInput })
+  preview(@CheckedBody(rhythmInput) rhythm: RhythmInput): Promise<RhythmPreview> {
+    return this.rhythms.preview(rhythm);
+  }
+
+  @Delete('rhythms/:id')
+  @HttpCode(204)
+  @Describe({ summary: 'Back to what holds without it', byId: true, answers: 204 })
+  removeRhythm(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
+    return this.rhythms.remove(id);
+  }
+
+  @Get('bench-days')
+  @Describe({ summary: 'The fewest bench days that meet every window, with the proof', query: benchQuery })
+  benchDays(@CheckedQuery(benchQuery) query: BenchQuery): Promise<BenchDays> {
+    return this.bench.days(query);
+  }
+
+  @Get('bench-times')
+  @Describe({ summary: 'When there is time for the bench' })
+  benchTimes(): Promise<BenchTimes> {
+    return this.bench.benchTimes();
+  }
+
+  @Put('bench-times')
+  @Describe({ summary: 'Change it', body: saveBenchTimes })
+  saveBenchTimes(@CheckedBody(saveBenchTimes) times: BenchTimes): Promise<BenchTimes> {
+    return this.bench.save(times);
+  }
+}

@@ -1,0 +1,37 @@
+import { idParam, outingInput, outingUpdate, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { OutingService } from './outing.service.js';
+
+@ApiTags('trip')
+@Controller('api/trip/outings')
+export class OutingController {
+  constructor(private readonly outings: OutingService) {}
+
+  @Get()
+  @Describe({ summary: 'Outings past and to come, the latest first' })
+  all(): Promise<Outing[]> {
+    return this.outings.all();
+  }
+
+  @Post()
+  @Describe({ summary: 'Note an outing', body: outingInput, answers: 201 })
+  add(@CheckedBody(outingInput) input: OutingInput): Promise<Outing> {
+    return this.outings.add(input);
+  }
+
+  @Put(':id')
+  @Describe({ summary: 'Change it', body: outingUpdate, byId: true })
+  update(@CheckedParams(idParam) { id }: { id: string }, @CheckedBody(outingUpdate) change: OutingUpdate): Promise<Outing> {
+    return this.outings.update(id, change);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @Describe({ summary: 'Remove it', byId: true, answers: 204 })
+  remove(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
+    return this.outings.remove(id);
+  }
+}

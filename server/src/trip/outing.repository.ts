@@ -1,0 +1,39 @@
+import type { Outing } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { and, desc, eq } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { outings } from './outing.table.js';
+
+type Row = typeof outings.$inferSelect;
+const toOuting = ({ createdAt: _, ...row }: Row): Outing => row;
+
+@Injectable()
+export class OutingRepository {
+  /** The latest first. */
+  async all(db: Db): Promise<Outing[]> {
+    return (await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id))).map(toOuting);
+  }
+
+  async find(db: Db, id: string): Promise<Outing | null> {
+    const [row] = await db.select().from(outings).where(eq(outings.id, id));
+    return row ? toOuting(row) : null;
+  }
+
+  async insert(db: Db, row: typeof outings.$inferInsert): Promise<void> {
+    await db.insert(outings).values(row);
+  }
+
+  /** Changes a row if it still has this version; null when it has moved on. */
+  async update(db: Db, id: string, version: number, change: Partial<Row>): Promise<Outing | null> {
+    const [row] = await db
+      .update(outings)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(outings.id, id), eq(outings.version, version)))
+      .returning();
+    return row ? toOuting(row) : null;
+  }
+
+  async remove(db: Db, id: string): Promise<boolean> {
+    return (await db.delete(outings).where(eq(outings.id, id)).returning({ id: outings.id })).length > 0;
+  }
+}

@@ -1,0 +1,67 @@
+import type { ItemPage } from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
+import { awayWords, capital } from '@bright-keeper/words';
+import { useState } from 'react';
+import { Button, Failure } from '../../ui/parts';
+import { Day } from '../../ui/when';
+import { useBack, useSendAway } from '../schedule';
+
+/** Whether it is here: sent to a workshop or lent, nothing of it is asked for until it is back. */
+export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away'> }) {
+  const [asking, setAsking] = useState(false);
+  const [why, setWhy] = useState<schedule.AwayReason>('service');
+  const [until, setUntil] = useState('');
+  const send = useSendAway();
+  const back = useBack();
+  const error = send.error ?? back.error;
+  if (away)
+    return (
+      <div className="flex w-full flex-wrap items-center gap-3 rounded bg-lamp-tint px-4 py-2">
+        <p>
+          It is {awayWords(away.why)} since <Day day={away.since} />
+          {away.until && (
+            <>
+              , due back <Day day={away.until} />
+            </>
+          )}
+          .
+        </p>
+        <Button disabled={back.isPending} onClick={() => back.mutate(id)}>
+          It is back
+        </Button>
+        {error && <Failure error={error} />}
+      </div>
+    );
+  if (!asking) return <Button onClick={() => setAsking(true)}>It goes away…</Button>;
+  return (
+    <form
+      className="sheet flex w-full flex-wrap items-end gap-3 p-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send.mutate({ itemId: id, why, until: until || null }, { onSuccess: () => setAsking(false) });
+      }}
+    >
+      <label className="flex flex-col gap-1">
+        Where is it?
+        <select className="input" value={why} onChange={(e) => setWhy(e.target.value as schedule.AwayReason)}>
+          {schedule.AWAY_REASONS.map((reason) => (
+            <option key={reason} value={reason}>
+              {capital(awayWords(reason))}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex flex-col gap-1">
+        Due back (if agreed)
+        <input type="date" className="input" value={until} onChange={(e) => setUntil(e.target.value)} />
+      </label>
+      <Button type="submit" look="filled" disabled={send.isPending}>
+        It is away
+      </Button>
+      <Button look="quiet" onClick={() => setAsking(false)}>
+        Leave it here
+      </Button>
+      {error && <Failure error={error} />}
+    </form>
+  );
+}

@@ -1,0 +1,199 @@
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { schedule } from '@bright-keeper/core';
+import { dutyWords } from '@bright-keeper/words';
+import {
+  BatteryWarning,
+  CalendarClock,
+  CircleHelp,
+  Droplets,
+  Hourglass,
+  Luggage,
+  MoreVertical,
+  PackageCheck,
+  PlayCircle,
+  Repeat,
+  ShieldAlert,
+  Shirt,
+  Sprout,
+  Sun,
+  Wrench,
+  type LucideIcon,
+} from 'lucide-react';
+import { Link, useNavigate } from 'react-router';
+import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
+import { At, Day } from '../../ui/when';
+import { useToday } from '../../ui/zone';
+import { deedOf, subjectRoute } from './dutyRoute';
+import type { Deeds } from './useDeeds';
+
+const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
+  isolate: ShieldAlert,
+  'hand-over': Wrench,
+  clean: Droplets,
+  'go-on': PlayCircle,
+  fungus: Sprout,
+  damp: Droplets,
+  'too-dry': Sun,
+  'gel-spent': Hourglass,
+  'air-out': Luggage,
+  silent: BatteryWarning,
+  'warm-up': Hourglass,
+  'cloth-wash': Shirt,
+  'return-look': PackageCheck,
+  'due-back': PackageCheck,
+};
+const iconOf = ({ code, facts }: schedule.Duty): LucideIcon =>
+  facts.says === 'air' && facts.cause === 'fungus' && facts.threat === 'thin-log' ? CircleHelp : (ICONS[code] ?? CalendarClock);
+
+/** Act now, attention, or quiet: by what waiting costs, and whether it is late. */
+export function toneOf({ gravity, urgency }: schedule.Duty): string {
+  if (gravity === 'spreads' || gravity === 'harms' || urgency === 'overdue') return 'text-act';
+  return gravity === 'routine' && urgency === 'soon' ? 'text-soft' : 'text-lamp';
+}
+
+const URGENCY: Record<schedule.Urgency, { words: string; tone: string }> = {
+  overdue: { words: 'overdue', tone: 'text-act font-semibold' },
+  due: { words: 'due', tone: 'text-lamp font-semibold' },
+  soon: { words: 'may be done', tone: 'text-soft' },
+  later: { words: 'comes up', tone: 'text-soft' },
+};
+
+export const SubjectLink = ({ subject }: { subject: schedule.NamedSubject }) => {
+  const to = subjectRoute(subject);
+  if (!subject.name) return null;
+  return to ? (
+    <Link to={to} className="font-semibold hover:underline">
+      {subject.name}
+    </Link>
+  ) : (
+    <span className="font-semibold">{subject.name}</span>
+  );
+};
+
+/** What a rhythm or a task of its own falls due by: when, and how long it takes. */
+function WhenLine({ duty }: { duty: schedule.Duty }) {
+  const { words, tone } = URGENCY[duty.urgency];
+  if (duty.facts.says === 'air')
+    return duty.facts.since ? (
+      <>
+        Since <At instant={duty.facts.since} />.{' '}
+      </>
+    ) : null;
+  if (duty.facts.says === 'need') return null;
+  if (duty.facts.says === 'open-work')
+    return (
+      <>
+        Begun <At instant={duty.facts.startedAt} />.{' '}
+      </>
+    );
+  return (
+    <>
+      <span className={tone}>{words}</span> <Day day={duty.plannedOn ?? duty.window.due} />
+      {duty.estimate && ' (a guess)'} · {duty.minutes} min ·{' '}
+    </>
+  );
+}
+
+/** The one thing to do about it: go where it is done, or do it right here. */
+function Act({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
+  const deed = deedOf(duty);
+  const { title, action } = dutyWords(duty);
+  const { name } = duty.subject;
+  if ('leads' in deed)
+    return (
+      <ButtonLink to={deed.leads} aria-label={duty.facts.says === 'need' || duty.facts.says === 'air' ? undefined : `${action}: ${name}`}>
+        {action}
+      </ButtonLink>
+    );
+  const label = deed.does === 'look' ? `Look: ${name}` : `${action}: ${title}, ${name}`;
+  return (
+    <Button aria-label={label} disabled={deeds.busy} onClick={() => deeds.act(duty)}>
+      {action}
+    </Button>
+  );
+}
+
+const WEEK = 7;
+const MONTH = 30;
+
+/** What else can be said of it: later, not this time, or another rhythm. */
+function MoreMenu({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
+  const today = useToday();
+  const navigate = useNavigate();
+  if (duty.facts.says === 'warming' || duty.facts.says === 'open-work') return null;
+  const entries: [string, () => void][] = [
+    ['Put off for a week', () => deeds.putOff(duty, schedule.addDays(today, WEEK))],
+    ['Put off for a month', () => deeds.putOff(duty, schedule.addDays(today, MONTH))],
+  ];
+  if (schedule.dutyFacts(duty.code).rhythm) {
+    entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);
+    entries.push(['Done elsewhere', () => deeds.passOver(duty, 'done-elsewhere')]);
+    entries.push(['Change its rhythm', () => void navigate(`/calendar/rhythms?duty=${duty.code}&of=${duty.subject.id}`)]);
+  }
+  return (
+    <Menu>
+      <MenuButton
+        className="inline-flex size-11 items-center justify-center rounded hover:bg-well"
+        aria-label={`More about ${duty.subject.name}: ${dutyWords(duty).title}`}
+      >
+        <MoreVertical size={20} aria-hidden="true" />
+      </MenuButton>
+      <MenuItems anchor="bottom end" className="sheet z-20 w-60 py-1 outline-none">
+        {entries.map(([words, onClick]) => (
+          <MenuItem key={words}>
+            <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-well" onClick={onClick}>
+              {words}
+            </button>
+          </MenuItem>
+        ))}
+      </MenuItems>
+    </Menu>
+  );
+}
+
+/** A duty with its reason and its one action; on a phone the action stands below the words. */
+export function DutyRow({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
+  const Icon = iconOf(duty);
+  const { title, why } = dutyWords(duty);
+  const { facts, subject } = duty;
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5 sm:flex-nowrap">
+      <Icon size={22} className={`shrink-0 ${toneOf(duty)}`} aria-hidden="true" />
+      <div className="min-w-0 flex-1 basis-60">
+        <div className="flex flex-wrap items-center gap-x-2">
+          <SubjectLink subject={subject} />
+          {facts.says === 'need' ? <VerdictChip verdict={facts.verdict} /> : <span>{subject.name ? `· ${title}` : title}</span>}
+          {duty.plannedOn && <span className="rounded bg-well px-1.5 text-sm">you planned it</span>}
+        </div>
+        <p className="text-sm text-soft">
+          <WhenLine duty={duty} />
+          {why}
+        </p>
+      </div>
+      <div className="ml-auto flex items-center">
+        <Act duty={duty} deeds={deeds} />
+        <MoreMenu duty={duty} deeds={deeds} />
+      </div>
+    </li>
+  );
+}
+
+/** Duties in one sheet, each with its action. */
+export const DutyList = ({ duties, deeds }: { duties: readonly schedule.Duty[]; deeds: Deeds }) => (
+  <ul className="sheet divide-y divide-line">
+    {duties.map((duty) => (
+      <DutyRow key={duty.id} duty={duty} deeds={deeds} />
+    ))}
+  </ul>
+);
+
+/** What was just said, with taking it back. */
+export const JustDone = ({ deeds: { just, takeBack, busy } }: { deeds: Deeds }) =>
+  just && (
+    <p role="status" className="mb-2 flex flex-wrap items-center gap-x-3 rounded bg-glass-tint px-4">
+      <span className="py-2">{just.words}</span>
+      <Button look="quiet" disabled={busy} onClick={takeBack}>
+        <Repeat size={16} aria-hidden="true" /> Take it back
+      </Button>
+    </p>
+  );

@@ -1,0 +1,5 @@
+/* What other areas may use of this one. */
+export { concernsPlace, Duties, useAtHand } from './DutiesOf';
+export { DutyList, JustDone, SubjectLink } from './DutyRow';
+export { useAgenda, useBack, useSendAway } from './queries';
+export { useDeeds, type Deeds } from './useDeeds';

@@ -1,0 +1,58 @@
+import { schedule } from '@bright-keeper/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { dutyWords } from '@bright-keeper/words';
+import { useStartLook } from '../inspection';
+import { useRemoveTimer } from '../storage';
+import { useWashById } from '../supplies';
+import { deedOf } from './dutyRoute';
+import { useBack, useDutyDone, useSkipDuty, useSnoozeDuty, useUndo } from './queries';
+
+/** What was just said of a duty, for as long as it can be taken back. */
+export type JustDone = { entryId: string; subject: schedule.SubjectRef; words: string };
+
+/** What can be done about a duty where it stands, and taking the last of it back. */
+export function useDeeds() {
+  const navigate = useNavigate();
+  const [just, setJust] = useState<JustDone | null>(null);
+  const startLook = useStartLook();
+  const removeTimer = useRemoveTimer();
+  const wash = useWashById();
+  const [done, skip, snooze, undo, back] = [useDutyDone(), useSkipDuty(), useSnoozeDuty(), useUndo(), useBack()];
+  const all = [startLook, removeTimer, wash, done, skip, snooze, undo, back];
+
+  const keep =
+    (duty: schedule.Duty, what: string) =>
+    ({ entryId }: { entryId: string }) =>
+      setJust({ entryId, subject: duty.subject, words: `${duty.subject.name}: ${dutyWords(duty).title} – ${what}.` });
+  const refOf = ({ code, subject: { kind, id } }: schedule.Duty) => ({ code, subject: { kind, id } });
+
+  return {
+    just,
+    error: all.find((m) => m.error)?.error ?? null,
+    busy: all.some((m) => m.isPending),
+    act: (duty: schedule.Duty) => {
+      const deed = deedOf(duty);
+      if ('leads' in deed) return void navigate(deed.leads);
+      switch (deed.does) {
+        case 'look':
+          return startLook.mutate(duty.subject.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
+        case 'mark':
+          return done.mutate(refOf(duty), { onSuccess: keep(duty, 'done') });
+        case 'wash':
+          return wash.mutate(duty.subject.id);
+        case 'back':
+          return back.mutate(duty.subject.id, { onSuccess: keep(duty, 'it is back') });
+        case 'timer':
+          return duty.facts.says === 'warming' ? removeTimer.mutate(duty.facts.timerId) : undefined;
+        default:
+          return deed.does satisfies never;
+      }
+    },
+    putOff: (duty: schedule.Duty, until: schedule.Day) => snooze.mutate({ ...refOf(duty), until }, { onSuccess: keep(duty, 'put off') }),
+    passOver: (duty: schedule.Duty, reason: schedule.SkipReason) =>
+      skip.mutate({ ...refOf(duty), reason, note: '' }, { onSuccess: keep(duty, 'passed over this time') }),
+    takeBack: () => just && undo.mutate({ entryId: just.entryId, subject: just.subject }, { onSuccess: () => setJust(null) }),
+  };
+}
+export type Deeds = ReturnType<typeof useDeeds>;

@@ -1,0 +1,100 @@
+import { schedule } from '@bright-keeper/core';
+import { becauseWords } from '../care/because.js';
+import { findingsWords, surfaceTitle } from '../care/findings.js';
+import { alertWords } from '../storage/alerts.js';
+import { timerWords } from '../storage/timer.js';
+import { count } from '../text.js';
+import { dueWords } from './due.js';
+
+/** What one reads of a duty: what it is, why, and what its one action is called. */
+export type DutyWords = { title: string; why: string; action: string };
+
+const ACTIONS: Record<schedule.DoneBy, string> = {
+  look: 'Look',
+  mark: 'Done',
+  plan: 'See the plan',
+  'go-on': 'Go on',
+  timer: 'It is out',
+  gel: 'Dry it again',
+  place: 'Open the place',
+  'what-if': 'What would help?',
+  read: 'Read it',
+  hygrometer: 'See the hygrometer',
+  'salt-test': 'Salt test',
+  wash: 'Washed',
+  move: 'Take it out',
+  back: 'It is back',
+};
+
+const WORK: Record<Extract<schedule.DutyFacts, { says: 'open-work' }>['work'], string> = {
+  look: 'A look was begun and is not finished.',
+  cleaning: 'A cleaning was begun and is not finished.',
+  teardown: 'It was opened and is not closed.',
+};
+const AWAY: Record<schedule.AwayReason, string> = { service: 'at a workshop', loan: 'on loan', trip: 'on a trip', other: 'away' };
+export const awayWords = (why: schedule.AwayReason): string => AWAY[why];
+
+/** The gravest surface with what was found there and why it matters; how many more there are. */
+function needWords({ surfaces }: Extract<schedule.DutyFacts, { says: 'need' }>): string {
+  const first = surfaces[0]!;
+  const more = surfaces.length - 1;
+  return `${surfaceTitle(first.surface)}: ${findingsWords(first.findings)}. ${becauseWords(first.because)}${more > 0 ? ` ${more} more ${more === 1 ? 'surface' : 'surfaces'}.` : ''}`;
+}
+
+function clothWords({ uses, dirty }: Extract<schedule.DutyFacts, { says: 'cloth' }>): string {
+  if (dirty) return 'It is marked as dirty: nothing dirty goes near glass.';
+  return `${count(uses, 'use', 'uses')} since its last wash; ten uses or a month, and it moves dirt about.`;
+}
+
+/** Only what has a word of its own beside the name of its kind of duty. */
+function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: string } {
+  switch (facts.says) {
+    case 'rhythm':
+      return { why: dueWords(facts.because) };
+    case 'need':
+      return { why: needWords(facts) };
+    case 'open-work':
+      return { why: WORK[facts.work] };
+    case 'warming':
+      return { title: timerWords(facts), why: 'Leave it shut: what is cold draws water out of the room’s air.' };
+    case 'air':
+      return alertWords(facts);
+    case 'salt-test':
+      return {
+        why: facts.lastAt ? 'Counted from its last salt test; sensors drift.' : 'It was never tested: nobody knows how far off it is.',
+      };
+    case 'cloth':
+      return { why: clothWords(facts) };
+    case 'away':
+      return { why: `It is ${AWAY[facts.why]} and was to be back by now.` };
+    case 'outing':
+      return { why: `${facts.things.map((t) => t.name).join(', ')}: look while there is still time to clean.` };
+    default:
+      return facts satisfies never;
+  }
+}
+
+export function dutyWords(duty: Pick<schedule.Duty, 'facts' | 'code'>): DutyWords {
+  const { name, doneBy } = schedule.dutyFacts(duty.code);
+  return { title: name, action: ACTIONS[doneBy], ...factsWords(duty.facts) };
+}
+
+const GRAVITY: Record<schedule.Gravity, string> = {
+  spreads: 'It spreads',
+  harms: 'It does harm',
+  worsens: 'It grows worse',
+  spoils: 'It spoils pictures',
+  routine: 'Routine',
+};
+/** What it costs to wait, in two words. */
+export const gravityWords = (gravity: schedule.Gravity): string => GRAVITY[gravity];
+
+const SUBJECTS: Record<schedule.SubjectKind, string> = {
+  thing: 'Things',
+  place: 'Places',
+  hygrometer: 'Hygrometers',
+  supply: 'Drawer',
+  outing: 'Outings',
+  household: 'Household',
+};
+export const subjectWords = (kind: schedule.SubjectKind): string => SUBJECTS[kind];
