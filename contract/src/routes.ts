@@ -59,6 +59,7 @@ export const routes = {
   rhythm: (id: string) => `/api/schedule/rhythms/${id}`,
   rhythmPreview: '/api/schedule/rhythms/preview',
   benchDays: '/api/schedule/bench-days',
+  benchDay: (day: string) => `/api/schedule/bench-days/${day}`,
   benchTimes: '/api/schedule/bench-times',
   calendarFile: '/api/schedule/calendar.ics',
   feeds: '/api/schedule/feeds',

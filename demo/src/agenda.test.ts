@@ -35,7 +35,7 @@ const line = (d: { thing: string; task: string; earliest: string; due: string; l
 const now = () =>
   duties
     .filter((d) => d.ahead === 0 && d.subject.kind === 'thing')
-    .map((d) => ({ thing: d.subject.name, task: d.code as string, ...d.window }));
+    .map((d) => ({ thing: d.subject.name, task: d.code, ...d.window }));
 
 describe('the agenda of the demo, before and after it became one', () => {
   it('has every window that was kept, to the day, but for light tests where the fungus risk is raised: those come monthly', () => {

@@ -4,8 +4,9 @@ export type Outside = {
   now: () => Date;
   /** Waits so long before something is tried again. */
   wait: (ms: number) => Promise<void>;
-  /** What this browser remembers by itself: the theme, nothing else. */
-  remember: (key: string, value: string) => void;
+  /** What this browser remembers by itself: the theme, and the bench day that is being worked through. */
+  remember: (key: string, value: string | null) => void;
+  recall: (key: string) => string | null;
   startWorker: (make: () => Worker) => Worker;
 };
 
@@ -13,7 +14,8 @@ const THIS_BROWSER: Outside = {
   fetch: (input, init) => globalThis.fetch(input, init),
   now: () => new Date(),
   wait: (ms) => new Promise((resolve) => setTimeout(resolve, ms)),
-  remember: (key, value) => globalThis.localStorage.setItem(key, value),
+  remember: (key, value) => (value === null ? globalThis.localStorage.removeItem(key) : globalThis.localStorage.setItem(key, value)),
+  recall: (key) => globalThis.localStorage.getItem(key),
   startWorker: (make) => make(),
 };
 

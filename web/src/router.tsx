@@ -1,11 +1,12 @@
 import { createBrowserRouter } from 'react-router';
 import { Loading } from './ui/parts';
+import { RunBar } from './areas/schedule';
 import { Broken, NotHere, Shell } from './ui/Shell';
 
 /** Every address; each area's code comes when it is first opened. */
 export const router = createBrowserRouter([
   {
-    element: <Shell />,
+    element: <Shell bar={<RunBar />} />,
     hydrateFallbackElement: <Loading />,
     errorElement: <Broken />,
     children: [
@@ -27,6 +28,14 @@ export const router = createBrowserRouter([
       { path: 'storage/:id', lazy: async () => ({ Component: (await import('./areas/storage/PlacePage')).PlacePage }) },
       { path: 'storage/:id/edit', lazy: async () => ({ Component: (await import('./areas/storage/PlaceFormPages')).EditPlacePage }) },
       { path: 'storage/:id/what-if', lazy: async () => ({ Component: (await import('./areas/storage/WhatIfPage')).WhatIfPage }) },
+      { path: 'calendar', lazy: async () => ({ Component: (await import('./areas/schedule/CalendarPage')).CalendarPage }) },
+      { path: 'calendar/bench/:day', lazy: async () => ({ Component: (await import('./areas/schedule/BenchDayPage')).BenchDayPage }) },
+      { path: 'calendar/rhythms', lazy: async () => ({ Component: (await import('./areas/schedule/RhythmsPage')).RhythmsPage }) },
+      {
+        path: 'calendar/others',
+        lazy: async () => ({ Component: (await import('./areas/schedule/OtherCalendarsPage')).OtherCalendarsPage }),
+      },
+      { path: 'outings', lazy: async () => ({ Component: (await import('./areas/trip/OutingsPage')).OutingsPage }) },
       { path: 'hygrometers', lazy: async () => ({ Component: (await import('./areas/air/HygrometersPage')).HygrometersPage }) },
       { path: 'hygrometers/:id/log', lazy: async () => ({ Component: (await import('./areas/air/LogImportPage')).LogImportPage }) },
       { path: 'warm-up', lazy: async () => ({ Component: (await import('./areas/storage/WarmUpPage')).WarmUpPage }) },

@@ -1,4 +1,4 @@
-import { schedule } from '@bright-keeper/core';
+import { schedule, type care } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, version } from '../joi.js';
 
@@ -53,6 +53,22 @@ export type BenchDays = {
 };
 /** A task of a bench day: the duty it is. */
 export type PlannedTask = schedule.BenchTask & { id: string; duty: schedule.Duty };
+
+/** What is laid out before a bench day begins: the tools and materials of all its plans, each once. */
+export type LaidOut = { thing: care.Tool | care.Material; label: string; for: string[] };
+/** A task that cannot be done with what is in the drawer. */
+export type Lacking = { thing: string; for: string };
+export type BenchDayPage = {
+  today: string;
+  day: string;
+  times: BenchTimes;
+  /** Null where nothing is planned for it any more. */
+  bench: schedule.BenchDay<PlannedTask> | null;
+  drawer: LaidOut[];
+  lacking: Lacking[];
+};
+export type DayParam = { day: string };
+export const dayParam = Joi.object<DayParam>({ day: day().required() });
 
 /** What a feed or a file holds. */
 export type CalendarFilter = {

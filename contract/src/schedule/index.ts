@@ -1,6 +1,7 @@
 export {
   agendaQuery,
   benchQuery,
+  dayParam,
   busyAddress,
   busyFile,
   calendarFilter,
@@ -9,6 +10,7 @@ export {
   feedToken,
   saveBenchTimes,
   type AgendaQuery,
+  type BenchDayPage,
   type BenchDays,
   type BenchQuery,
   type BenchTimes,
@@ -16,9 +18,12 @@ export {
   type BusyCalendar,
   type BusyFile,
   type CalendarFilter,
+  type DayParam,
   type Feed,
   type FeedInput,
   type FeedToken,
+  type Lacking,
+  type LaidOut,
   type NewFeed,
   type PlannedTask,
 } from './calendar.js';

@@ -165,6 +165,25 @@ function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): 
 /** What is at hand: its window is open or over, and it is not put off. Nothing that only follows something else. */
 export const isAtHand = ({ ahead, urgency, snoozedUntil }: Duty): boolean => ahead === 0 && urgency !== 'later' && snoozedUntil === null;
 
+/**
+ * One look answers every duty of a thing that is done by looking: of those at hand only the first by consequence is
+ * asked for, by the last day of any of them.
+ */
+export function oneLookEach(duties: readonly Duty[]): Duty[] {
+  const isLookAtHand = (d: Duty) => isAtHand(d) && dutyFacts(d.code).doneBy === 'look' && d.subject.kind === 'thing';
+  const latest = new Map<string, Day>();
+  for (const d of duties.filter(isLookAtHand))
+    latest.set(d.subject.id, earlier(latest.get(d.subject.id) ?? d.window.latest, d.window.latest));
+  const asked = new Set<string>();
+  return duties.flatMap((d) => {
+    if (!isLookAtHand(d)) return [d];
+    if (asked.has(d.subject.id)) return [];
+    asked.add(d.subject.id);
+    const last = later(latest.get(d.subject.id)!, d.window.earliest);
+    return [{ ...d, window: { ...d.window, due: earlier(d.window.due, last), latest: last } }];
+  });
+}
+
 /** What a week away would do: what would be late on coming back and is not yet, the costliest first. */
 export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today: Day; backOn: Day }): Duty[] {
   const days = (d: Duty) => Math.max(0, Math.round((Date.parse(backOn) - Date.parse(later(d.window.latest, today))) / 86_400_000));
@@ -173,8 +192,15 @@ export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today
     .sort((a, b) => days(b) * GRAVITY_WEIGHT[b.gravity] - days(a) * GRAVITY_WEIGHT[a.gravity] || byConsequence(a, b));
 }
 
-/** Nothing due before today is done before today: the window as a planner of future days sees it. */
-export const openWindow = ({ earliest, due, latest }: Window, today: Day, graceDays: number): Window => {
-  const last = latest < today ? addDays(today, graceDays) : latest;
+/** What is late already and only routine is given so long to be caught up with (our choice: a month's weekends). */
+const GRACE_DAYS = 28;
+
+/**
+ * The window as a planner of future days sees it: nothing is done before today, and what is late, or will be before
+ * the first day there is time, goes on that very day; if it is only routine, within the weeks after it.
+ */
+export function openWindow({ window, gravity }: Pick<Duty, 'window' | 'gravity'>, today: Day, firstFree: Day): Window {
+  const { earliest, due, latest } = window;
+  const last = latest >= firstFree ? latest : gravity === 'routine' ? addDays(firstFree, GRACE_DAYS) : firstFree;
   return { earliest: later(earliest, today), due: earlier(later(due, today), last), latest: last };
-};
+}

@@ -2,7 +2,7 @@ import * as packed from 'rrule';
 import { addDays, addMonths, dayOf, utcOf, type Day } from './day.js';
 
 // The package says it is a module but ships CommonJS: in Node its names hang on `default`, in a bundler they do not.
-const { RRule } = (packed as unknown as { default?: typeof packed }).default ?? packed;
+const { RRule } = (Reflect.get(packed, 'default') as typeof packed | undefined) ?? packed;
 
 /** A plain interval: so many days, or months that end on the last day where a month is too short. */
 export type Every = { days: number } | { months: number };

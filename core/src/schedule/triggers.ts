@@ -13,8 +13,8 @@ export type ClimateSign = (typeof CLIMATE_SIGNS)[number];
 
 /** What makes a recurring duty fall due; of several the first to come decides. */
 export type Trigger =
-  /** `from` a fixed day, or counted anew each time it is done; `while` holds it back until fungus risk is raised. */
-  | { on: 'calendar'; rrule: string; from: 'last-done' | Day; while?: 'fungus-risk' }
+  /** `from` is a fixed day, or `last-done`: counted anew each time it is done; `while` holds it back until fungus risk is raised. */
+  | { on: 'calendar'; rrule: string; from: Day; while?: 'fungus-risk' }
   | { on: 'use'; of: UseUnit; count: number }
   | { on: 'exposure'; to: readonly Exposure[]; withinHours: number }
   /** So many days before the day the air foretells. */
@@ -135,11 +135,14 @@ export function callOf(trigger: Trigger, facts: TriggerFacts): Call | null {
   }
 }
 
-/** Whichever comes first; what is certain before what is guessed for the same day. */
+/** Of two for the same day what does not wait goes before what does, and what is certain before a guess. */
+const weight = ({ latest, estimate }: Call): number => (latest && !estimate ? 0 : estimate ? 2 : 1);
+
+/** Whichever comes first. */
 export function firstCall(triggers: readonly Trigger[], facts: TriggerFacts): Call | null {
   const calls = triggers.flatMap((t) => callOf(t, facts) ?? []);
   return calls.reduce<Call | null>(
-    (first, call) => (!first || call.due < first.due || (call.due === first.due && first.estimate && !call.estimate) ? call : first),
+    (first, call) => (!first || call.due < first.due || (call.due === first.due && weight(call) < weight(first)) ? call : first),
     null,
   );
 }

@@ -19,7 +19,7 @@ export type AlertFacts =
       left: number;
       knownFrom: 'measured' | 'reckoned' | 'indicator';
     }
-  /** Forgotten in a bag: the first of them, and what they are called. */
-  | { cause: 'too-closed'; itemId: string; names: string[] }
-  | { cause: 'silent'; deviceId: string; name: string };
+  /** A thing forgotten in a bag. */
+  | { cause: 'too-closed'; itemId: string }
+  | { cause: 'silent'; deviceId: string };
 export type AlertCause = AlertFacts['cause'];

@@ -17,6 +17,6 @@ import { TeardownService } from './teardown.service.js';
   imports: [GearModule, JournalModule, SettingsModule, SuppliesModule],
   controllers: [CareController, FieldController, TeardownController],
   providers: [CareRepository, CareService, FieldService, PlanRequestService, TeardownRepository, TeardownService],
-  exports: [CareService],
+  exports: [CareService, PlanRequestService],
 })
 export class CareModule {}

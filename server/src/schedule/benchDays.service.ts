@@ -13,18 +13,17 @@ import { solveProgramme } from './solver.js';
 /** How far ahead bench days are proposed (our choice: what one can keep in mind). */
 const WEEKS_AHEAD = 8;
 const DAYS_A_WEEK = 7;
-/** What is overdue is given so long to be done (our choice: the next week or two). */
-const GRACE_DAYS = 14;
 /** The solver may think so long. */
 const SOLVER_S = 2;
 const MOST_KEPT = 20;
 const MINUTES_A_DAY = 1440;
 
-/** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not. */
+/** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not, and growth waits for no bench day. */
 const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'salt-test', 'wash'];
+const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over'];
 
-const taskOf = (duty: schedule.Duty, today: schedule.Day): PlannedTask => {
-  const window = schedule.openWindow(duty.window, today, GRACE_DAYS);
+const taskOf = (duty: schedule.Duty, today: schedule.Day, firstFree: schedule.Day): PlannedTask => {
+  const window = schedule.openWindow(duty, today, firstFree);
   return {
     id: duty.id,
     ruleId: duty.code,
@@ -92,11 +91,14 @@ export class BenchDaysService {
   }
 
   /** What is due within the span, at hand or foreseen; what only a guess puts there waits for better knowledge. */
-  private tasks(duties: readonly schedule.Duty[], today: schedule.Day, { to }: schedule.BenchOptions): PlannedTask[] {
-    return duties
-      .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy))
+  private tasks(duties: readonly schedule.Duty[], today: schedule.Day, options: schedule.BenchOptions): PlannedTask[] {
+    const { to } = options;
+    const firstFree = schedule.firstFreeDay(options) ?? today;
+    return schedule
+      .oneLookEach(duties)
+      .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy) && !NEVER_PLANNED.includes(d.code))
       .filter((d) => d.plannedOn !== null || (d.window.latest <= to && !(d.ahead > 0 && d.estimate)))
-      .map((d) => taskOf(d, today));
+      .map((d) => taskOf(d, today, firstFree));
   }
 
   /** The best plan that is known: the search's, or the solver's where that one is not proven. The same question is asked once. */

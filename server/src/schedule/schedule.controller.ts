@@ -1,6 +1,7 @@
 import {
   agendaQuery,
   benchQuery,
+  dayParam,
   dutyRef,
   idParam,
   planDuty,
@@ -12,9 +13,11 @@ import {
   snoozeDuty,
   sayBack,
   type AgendaQuery,
+  type BenchDayPage,
   type BenchDays,
   type BenchQuery,
   type BenchTimes,
+  type DayParam,
   type DutyRef,
   type KeptRhythm,
   type PlanDuty,
@@ -34,6 +37,7 @@ import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
 import { AgendaService } from './agenda.service.js';
 import { BenchDaysService } from './benchDays.service.js';
+import { DrawerListService } from './drawerList.service.js';
 import { DutyService } from './duty.service.js';
 import { RhythmService } from './rhythm.service.js';
 
@@ -45,6 +49,7 @@ export class ScheduleController {
     private readonly duties: DutyService,
     private readonly rhythms: RhythmService,
     private readonly bench: BenchDaysService,
+    private readonly drawerLists: DrawerListService,
   ) {}
 
   @Get('agenda')
@@ -125,6 +130,12 @@ export class ScheduleController {
   @Describe({ summary: 'The fewest bench days that meet every window, with the proof', query: benchQuery })
   benchDays(@CheckedQuery(benchQuery) query: BenchQuery): Promise<BenchDays> {
     return this.bench.days(query);
+  }
+
+  @Get('bench-days/:day')
+  @Describe({ summary: 'One bench day: its tasks in working order, and what to lay out for them' })
+  benchDay(@CheckedParams(dayParam) { day }: DayParam): Promise<BenchDayPage> {
+    return this.drawerLists.page(day);
   }
 
   @Get('bench-times')

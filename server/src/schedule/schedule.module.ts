@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { CareModule } from '../care/care.module.js';
 import { GearTablesModule } from '../gear/gearTables.module.js';
 import { JournalModule } from '../journal/journal.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
@@ -9,6 +10,7 @@ import { BusyRepository } from './busy.repository.js';
 import { BusyService } from './busy.service.js';
 import { CalendarController } from './calendar.controller.js';
 import { CalendarService } from './calendar.service.js';
+import { DrawerListService } from './drawerList.service.js';
 import { DutyService } from './duty.service.js';
 import { FeedRepository } from './feed.repository.js';
 import { RhythmService } from './rhythm.service.js';
@@ -16,7 +18,7 @@ import { ScheduleController } from './schedule.controller.js';
 
 /** Rhythms, bench days and calendars over the one agenda. */
 @Module({
-  imports: [AgendaModule, GearTablesModule, JournalModule, SettingsModule],
+  imports: [AgendaModule, CareModule, GearTablesModule, JournalModule, SettingsModule],
   controllers: [ScheduleController, CalendarController],
   providers: [
     BenchDaysService,
@@ -24,6 +26,7 @@ import { ScheduleController } from './schedule.controller.js';
     BusyRepository,
     BusyService,
     CalendarService,
+    DrawerListService,
     DutyService,
     FeedRepository,
     RhythmService,

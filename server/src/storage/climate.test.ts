@@ -158,7 +158,7 @@ describe('a place', () => {
     expect(await inTheAir()).toEqual([]);
     t.clock.set(new Date(START.getTime() + 15 * DAY));
     const alerts = (await inTheAir()).filter((a) => a.cause === 'too-closed');
-    expect(alerts[0]).toMatchObject({ itemId: id, names: ['Forgotten lens'] });
+    expect(alerts[0]).toMatchObject({ itemId: id });
     expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
   });
 

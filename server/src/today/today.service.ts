@@ -39,7 +39,7 @@ export class TodayService {
     return {
       day: today,
       counts: await this.gear.countOf(db),
-      duties: duties.filter(schedule.isAtHand),
+      duties: schedule.oneLookEach(duties).filter(schedule.isAtHand),
       nextBench: nextBench(await this.bench.days({}, agenda)),
       beforeLeaving: schedule
         .lateOnReturn(duties, away)

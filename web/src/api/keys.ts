@@ -2,6 +2,7 @@
 export const keys = {
   today: ['today'] as const,
   shelf: ['gear', 'shelf'] as const,
+  wholeShelf: ['gear', 'shelf', 'whole'] as const,
   shelfBy: (filters: object) => ['gear', 'shelf', filters] as const,
   item: (id: string) => ['gear', 'item', id] as const,
   log: (id: string) => ['gear', 'log', id] as const,
@@ -22,6 +23,7 @@ export const keys = {
   schedule: ['schedule'] as const,
   agenda: ['schedule', 'agenda'] as const,
   benchDays: ['schedule', 'bench-days'] as const,
+  benchDay: (day: string) => ['schedule', 'bench-day', day] as const,
   rhythms: ['schedule', 'rhythms'] as const,
   rhythmPreview: (input: object) => ['schedule', 'rhythm-preview', input] as const,
   feeds: ['schedule', 'feeds'] as const,

@@ -1,4 +1,5 @@
-import { Aperture, Archive, BookOpen, CalendarCheck, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
+import { Aperture, Archive, BookOpen, CalendarCheck, CalendarDays, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
 import { ButtonLink, Empty, Failure, Page } from './parts';
 
@@ -10,6 +11,7 @@ const STATIONS: Station[] = [
   { to: '/gear', name: 'Gear', icon: Aperture },
   { to: '/clean', name: 'Clean', icon: SprayCan },
   { to: '/storage', name: 'Storage', icon: Archive },
+  { to: '/calendar', name: 'Calendar', icon: CalendarDays },
   { to: '/supplies', name: 'Supplies', icon: PackageOpen },
   { to: '/handbook', name: 'Handbook', icon: BookOpen },
   { to: '/settings', name: 'Settings', icon: Settings },
@@ -33,7 +35,7 @@ const Mark = () => (
 );
 
 /** The rail above every page; on a phone it lies along the bottom edge. */
-export function Shell() {
+export function Shell({ bar }: { bar?: ReactNode }) {
   return (
     <div className="min-h-dvh bg-page">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">
@@ -60,6 +62,7 @@ export function Shell() {
           </div>
         </div>
       </header>
+      {bar}
       <div id="work">
         <Outlet />
       </div>

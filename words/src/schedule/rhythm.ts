@@ -86,13 +86,12 @@ export function triggerWords(trigger: schedule.Trigger): string {
 export function rhythmWords({ triggers, earlyDays, lateDays }: schedule.Rhythm): string {
   const list = triggers.map(triggerWords).join(' or ');
   const first = triggers.length > 1 ? ', whichever comes first' : '';
-  const window =
-    earlyDays === 0 && lateDays === 0
-      ? ''
-      : earlyDays === lateDays
-        ? `; up to ${count(lateDays, 'day', 'days')} early or late`
-        : `; up to ${count(earlyDays, 'day', 'days')} early, ${count(lateDays, 'day', 'days')} late`;
-  return `${list}${first}${window}`;
+  const slips = [
+    earlyDays > 0 && `${count(earlyDays, 'day', 'days')} early`,
+    lateDays > 0 && `${count(lateDays, 'day', 'days')} late`,
+  ].filter(Boolean);
+  const window = earlyDays === lateDays && lateDays > 0 ? `${count(lateDays, 'day', 'days')} early or late` : slips.join(', ');
+  return `${list}${first}${window ? `; up to ${window}` : ''}`;
 }
 
 /** What is wrong with a rhythm, and the nearest that would do. */

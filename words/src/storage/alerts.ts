@@ -39,13 +39,13 @@ export function alertWords(alert: storage.AlertFacts): AlertWords {
       };
     case 'too-closed':
       return {
-        title: alert.names.length === 1 ? `${alert.names[0]} wants air` : `${alert.names.length} things want air`,
-        why: `${alert.names.join(', ')}: longer than ${storage.CLOSED_FOR_LONG_DAYS} days shut in. Trapped damp feeds fungus, and rubbery finishes turn sticky.`,
+        title: 'It wants air',
+        why: `Shut in for longer than ${storage.CLOSED_FOR_LONG_DAYS} days is too long: trapped damp feeds fungus, and rubbery finishes turn sticky.`,
         action: 'Take it out',
       };
     case 'silent':
       return {
-        title: `${alert.name} is silent`,
+        title: 'It is silent',
         why: 'It has not been heard for longer than it should: look at its battery and its network.',
         action: 'See the hygrometer',
       };

@@ -13,6 +13,7 @@ import {
   type LateReason,
   type Problem,
 } from './problem.js';
+import { settleNearDue } from './settle.js';
 import { better, greedyOrders, placeGreedily, searchExactly, type Placement } from './search.js';
 
 /** A day at the bench: its tasks in working order, and its minutes with every set-up counted once. */
@@ -64,7 +65,9 @@ function solve({ slots, jobs }: Problem): Solved {
 }
 
 /** A placement as days: also for one that a solver found. */
-export function planFrom<T extends BenchTask>({ slots, jobs, impossible }: Problem, { placement, proven, bound }: Solved): BenchPlan<T> {
+export function planFrom<T extends BenchTask>(problem: Problem, { placement: found, proven, bound }: Solved): BenchPlan<T> {
+  const { slots, jobs, impossible } = problem;
+  const placement = settleNearDue(problem, found);
   const days: BenchDay<T>[] = slots.flatMap((slot, i) => {
     const here = jobs.filter((_, j) => placement.slotOf[j] === i);
     if (here.length === 0) return [];

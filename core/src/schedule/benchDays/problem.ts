@@ -53,6 +53,9 @@ export function slotsOf({ from, to, availableWeekdays, minutesPerDay = Infinity,
   return slots;
 }
 
+/** The first day there is time; null where there is none. */
+export const firstFreeDay = (options: BenchOptions): Day | null => slotsOf(options)[0]?.day ?? null;
+
 function checked({ from, to, availableWeekdays, minutesPerDay }: BenchOptions): void {
   if (daysBetween(from, to) < 0) throw new RangeError(`the span ends on ${to}, before it begins on ${from}`);
   if (minutesPerDay !== undefined && !(minutesPerDay > 0))

@@ -13,14 +13,14 @@ export const airOut = thingDuty({
   doneBy: 'move',
   basis: commonPractice,
   appliesTo: ({ stay }) => stay !== null && stay.forTravel,
-  dueFrom: ({ id, name, stay }, { facts }) => {
+  dueFrom: ({ id, stay }, { facts }) => {
     const since = localDay(stay!.since, facts.timeZone);
     const latest = addDays(since, CLOSED_FOR_LONG_DAYS);
     return [
       {
         // Fourteen days are the warning; from the day after it is late.
         window: { earliest: addDays(since, 1), due: latest, latest },
-        facts: { says: 'air', cause: 'too-closed', itemId: id, names: [name], placeId: stay!.placeId, since: stay!.since },
+        facts: { says: 'air', cause: 'too-closed', itemId: id, placeId: stay!.placeId, since: stay!.since },
       },
     ];
   },

@@ -14,10 +14,10 @@ export const silent = hygrometerDuty({
   doneBy: 'hygrometer',
   basis: ourChoice('Six of its intervals without a word, and at least two hours.'),
   appliesTo: (device) => device.silent,
-  dueFrom: ({ id, name, lastHeardAt }, { facts, today }) => [
+  dueFrom: ({ id, lastHeardAt }, { facts, today }) => [
     {
       window: openFor(lastHeardAt ? localDay(lastHeardAt, facts.timeZone) : today, WITHIN_DAYS),
-      facts: { says: 'air', cause: 'silent', deviceId: id, name, placeId: null, since: lastHeardAt },
+      facts: { says: 'air', cause: 'silent', deviceId: id, placeId: null, since: lastHeardAt },
     },
   ],
 });

@@ -102,7 +102,7 @@ function* spansOf(component: ICAL.Component, exceptions: readonly ICAL.Component
   }
   const iterator = event.iterator();
   for (let next = iterator.next(), n = 0; next && n < MOST_BUSY; next = iterator.next(), n++) {
-    const details = event.getOccurrenceDetails(next);
+    const details = event.getOccurrenceDetails(next) as { item: ICAL.Event; startDate: ICAL.Time; endDate: ICAL.Time };
     if (isFree(details.item.component)) continue;
     const busy = busyOf(details.startDate, details.endDate);
     if (Date.parse(busy.from) >= toMs) return;

@@ -10,6 +10,7 @@ import {
   type ItemUpdate,
   type Log,
   type Shelf,
+  type ShelfItem,
   type ShelfQuery,
 } from '@bright-keeper/contract';
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
@@ -26,6 +27,22 @@ export const useShelf = (filters: ShelfFilters) =>
     initialPageParam: null as string | null,
     getNextPageParam: (last) => last.nextCursor,
     placeholderData: (previous) => previous,
+  });
+
+const MOST_A_PAGE = 100;
+/** Every thing on the shelf by name, for choosing among all of them. */
+export const useWholeShelf = () =>
+  useQuery({
+    queryKey: keys.wholeShelf,
+    queryFn: async () => {
+      const all: ShelfItem[] = [];
+      for (let cursor: string | null = null; ;) {
+        const page: Shelf = await http.get<Shelf>(routes.gear + queryString({ sort: 'name', limit: MOST_A_PAGE, cursor }));
+        all.push(...page.items);
+        cursor = page.nextCursor;
+        if (cursor === null) return all;
+      }
+    },
   });
 
 export const useItem = (id: string) => useQuery({ queryKey: keys.item(id), queryFn: () => http.get<ItemPage>(routes.item(id)) });

@@ -19,6 +19,7 @@ import {
   Wrench,
   type LucideIcon,
 } from 'lucide-react';
+import { createElement, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
@@ -45,9 +46,9 @@ const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
 const iconOf = ({ code, facts }: schedule.Duty): LucideIcon =>
   facts.says === 'air' && facts.cause === 'fungus' && facts.threat === 'thin-log' ? CircleHelp : (ICONS[code] ?? CalendarClock);
 
-/** Act now, attention, or quiet: by what waiting costs, and whether it is late. */
+/** Act now, attention, or quiet: by what waiting costs. */
 export function toneOf({ gravity, urgency }: schedule.Duty): string {
-  if (gravity === 'spreads' || gravity === 'harms' || urgency === 'overdue') return 'text-act';
+  if (gravity === 'spreads' || gravity === 'harms') return 'text-act';
   return gravity === 'routine' && urgency === 'soon' ? 'text-soft' : 'text-lamp';
 }
 
@@ -55,7 +56,7 @@ const URGENCY: Record<schedule.Urgency, { words: string; tone: string }> = {
   overdue: { words: 'overdue', tone: 'text-act font-semibold' },
   due: { words: 'due', tone: 'text-lamp font-semibold' },
   soon: { words: 'may be done', tone: 'text-soft' },
-  later: { words: 'comes up', tone: 'text-soft' },
+  later: { words: 'due', tone: 'text-soft' },
 };
 
 export const SubjectLink = ({ subject }: { subject: schedule.NamedSubject }) => {
@@ -152,13 +153,12 @@ function MoreMenu({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
 }
 
 /** A duty with its reason and its one action; on a phone the action stands below the words. */
-export function DutyRow({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
-  const Icon = iconOf(duty);
+export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Deeds; also?: ReactNode }) {
   const { title, why } = dutyWords(duty);
   const { facts, subject } = duty;
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5 sm:flex-nowrap">
-      <Icon size={22} className={`shrink-0 ${toneOf(duty)}`} aria-hidden="true" />
+      {createElement(iconOf(duty), { size: 22, className: `shrink-0 ${toneOf(duty)}`, 'aria-hidden': true })}
       <div className="min-w-0 flex-1 basis-60">
         <div className="flex flex-wrap items-center gap-x-2">
           <SubjectLink subject={subject} />
@@ -169,6 +169,7 @@ export function DutyRow({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) 
           <WhenLine duty={duty} />
           {why}
         </p>
+        {also}
       </div>
       <div className="ml-auto flex items-center">
         <Act duty={duty} deeds={deeds} />

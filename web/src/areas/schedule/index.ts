@@ -2,4 +2,5 @@
 export { concernsPlace, Duties, useAtHand } from './DutiesOf';
 export { DutyList, JustDone, SubjectLink } from './DutyRow';
 export { useAgenda, useBack, useSendAway } from './queries';
+export { RunBar } from './RunBar';
 export { useDeeds, type Deeds } from './useDeeds';

@@ -1,5 +1,6 @@
 import {
   routes,
+  type BenchDayPage,
   type BenchDays,
   type BenchTimes,
   type BusyCalendar,
@@ -32,6 +33,8 @@ function agendaChanged(subject?: schedule.SubjectRef): void {
 
 export const useAgenda = () => useQuery({ queryKey: keys.agenda, queryFn: () => http.get<schedule.Agenda>(routes.agenda) });
 export const useBenchDays = () => useQuery({ queryKey: keys.benchDays, queryFn: () => http.get<BenchDays>(routes.benchDays) });
+export const useBenchDay = (day: string) =>
+  useQuery({ queryKey: keys.benchDay(day), queryFn: () => http.get<BenchDayPage>(routes.benchDay(day)) });
 export const useRhythms = () => useQuery({ queryKey: keys.rhythms, queryFn: () => http.get<KeptRhythm[]>(routes.rhythms) });
 /** What a rhythm would make of the next year; asked anew whenever it changes, the last answer shown until then. */
 export const useRhythmPreview = (input: RhythmInput) =>

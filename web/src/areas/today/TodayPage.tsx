@@ -5,7 +5,7 @@ import { At, longDate } from '../../ui/when';
 import { logWords } from '../gear';
 import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';
 import { Doors } from './Doors';
-import { Fold } from './Fold';
+import { Fold } from '../../ui/Fold';
 import { BeforeLeaving, NextBench } from './NextBench';
 import { useToday } from './queries';
 import { Ribbons } from './Ribbons';

@@ -1,0 +1,59 @@
+import type { schedule } from '@bright-keeper/core';
+import { dutyWords } from '@bright-keeper/words';
+import { Failure, Section } from '../../ui/parts';
+import { longDate } from '../../ui/when';
+import { agendaHeadings, standsOn } from './calendarView';
+import { DutyRow, JustDone, SubjectLink } from './DutyRow';
+import { useDeeds } from './useDeeds';
+
+const dayAndMonth = (day: string) =>
+  new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const shortDay = (day: string) => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
+
+/** What only follows something else: its day, and how sure that is. */
+function AheadRow({ duty, today }: { duty: schedule.Duty; today: string }) {
+  const day = standsOn(duty, today);
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-3 px-4 py-2">
+      <time dateTime={day} title={longDate(day)} className="w-24 shrink-0 text-sm text-soft">
+        {dayAndMonth(day)}
+      </time>
+      <span className="min-w-0 flex-1">
+        <SubjectLink subject={duty.subject} /> <span className="text-soft">· {dutyWords(duty).title}</span>
+        {duty.estimate && (
+          <span className="text-sm text-soft">
+            {' '}
+            (a guess: between {shortDay(duty.estimate.from)} and {shortDay(duty.estimate.to)})
+          </span>
+        )}
+        {duty.snoozedUntil && <span className="text-sm text-soft"> (put off)</span>}
+      </span>
+      <span className="text-sm text-soft">{duty.minutes} min</span>
+    </li>
+  );
+}
+
+/** Everything by when it falls due; what is at hand with its action and why it matters. */
+export function AgendaView({ duties, today }: { duties: readonly schedule.Duty[]; today: string }) {
+  const deeds = useDeeds();
+  if (duties.length === 0) return <p className="sheet p-4">Nothing of this falls due within the next 12 months.</p>;
+  return (
+    <div className="space-y-6">
+      {deeds.error && <Failure error={deeds.error} />}
+      <JustDone deeds={deeds} />
+      {agendaHeadings(duties, today).map(({ title, duties: list }) => (
+        <Section key={title} title={title} aside={`${list.reduce((sum, d) => sum + d.minutes, 0)} min`}>
+          <ul className="sheet divide-y divide-line">
+            {list.map((duty) =>
+              duty.ahead === 0 && duty.urgency !== 'later' && !duty.snoozedUntil ? (
+                <DutyRow key={duty.id} duty={duty} deeds={deeds} />
+              ) : (
+                <AheadRow key={duty.id} duty={duty} today={today} />
+              ),
+            )}
+          </ul>
+        </Section>
+      ))}
+    </div>
+  );
+}

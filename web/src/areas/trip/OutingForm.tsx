@@ -1,0 +1,114 @@
+import { JOI_OPTIONS, OUTING_PLACES, outingInput, type OutingInput, type ShelfItem } from '@bright-keeper/contract';
+import { joiResolver } from '@hookform/resolvers/joi';
+import { schedule } from '@bright-keeper/core';
+import { capital, MET } from '@bright-keeper/words';
+import { useForm, type FieldPath } from 'react-hook-form';
+import { FormFoot } from '../../ui/FormFoot';
+import { saveForm } from '../../ui/saveForm';
+import { PLACE_WORDS } from './words';
+
+type Props = {
+  begin: OutingInput;
+  things: readonly Pick<ShelfItem, 'id' | 'name'>[];
+  verb: string;
+  save: (input: OutingInput) => Promise<unknown>;
+  error: unknown;
+  onDone: () => void;
+  onCancel: () => void;
+};
+
+const toCount = (text: string): number | null => (text === '' ? null : Number(text));
+
+/** An outing in short form: when, where, what came along, what it met. */
+export function OutingForm({ begin, things, verb, save, error, onDone, onCancel }: Props) {
+  const form = useForm<OutingInput>({ defaultValues: begin, resolver: joiResolver(outingInput, JOI_OPTIONS) });
+  const { isSubmitting } = form.formState;
+  const [itemIds, met] = [form.watch('itemIds'), form.watch('met')];
+  const toggled = <T extends string>(list: readonly T[], one: T): T[] =>
+    list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
+  const said = (field: FieldPath<OutingInput>) => {
+    const message = form.getFieldState(field).error?.message;
+    return message && <span className="text-sm text-act">{message}</span>;
+  };
+  const count = (field: 'frames' | 'lensChanges' | 'hours', label: string) => (
+    <label className="flex flex-col gap-1">
+      {label}
+      <input type="number" min="0" inputMode="numeric" className="input w-32" {...form.register(field, { setValueAs: toCount })} />
+      {said(field)}
+    </label>
+  );
+  return (
+    <form className="sheet space-y-4 p-4" onSubmit={(e) => void form.handleSubmit(saveForm(save, onDone, form.setError))(e)}>
+      <div className="flex flex-wrap gap-4">
+        <label className="flex min-w-56 flex-1 flex-col gap-1">
+          Name
+          <input className="input" {...form.register('name')} />
+          {said('name')}
+        </label>
+        <label className="flex flex-col gap-1">
+          From
+          <input type="date" className="input" {...form.register('from')} />
+          {said('from')}
+        </label>
+        <label className="flex flex-col gap-1">
+          To
+          <input type="date" className="input" {...form.register('to')} />
+          {said('to')}
+        </label>
+        <label className="flex flex-col gap-1">
+          Where to
+          <select className="input" {...form.register('place')}>
+            {OUTING_PLACES.map((place) => (
+              <option key={place} value={place}>
+                {PLACE_WORDS[place]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <fieldset>
+        <legend className="mb-1 font-medium">What it met</legend>
+        <div className="flex flex-wrap gap-x-4">
+          {schedule.EXPOSURES.map((one) => (
+            <label key={one} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="check"
+                checked={met.includes(one)}
+                onChange={() => form.setValue('met', toggled(met, one))}
+              />{' '}
+              {capital(MET[one])}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <fieldset>
+        <legend className="mb-1 font-medium">What came along ({itemIds.length})</legend>
+        <div className="grid max-h-64 gap-x-4 overflow-y-auto sm:grid-cols-2 lg:grid-cols-3">
+          {things.map((thing) => (
+            <label key={thing.id} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="check"
+                checked={itemIds.includes(thing.id)}
+                onChange={() => form.setValue('itemIds', toggled(itemIds, thing.id))}
+              />{' '}
+              {thing.name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="flex flex-wrap gap-4">
+        {count('frames', 'Frames')}
+        {count('lensChanges', 'Lens changes')}
+        {count('hours', 'Hours of use')}
+      </div>
+      <label className="flex flex-col gap-1">
+        What happened
+        <textarea className="input" rows={2} {...form.register('note')} />
+        {said('note')}
+      </label>
+      <FormFoot error={error} verb={verb} pending={isSubmitting} onCancel={onCancel} />
+    </form>
+  );
+}

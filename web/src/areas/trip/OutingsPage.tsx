@@ -1,0 +1,157 @@
+import type { Outing, OutingInput } from '@bright-keeper/contract';
+import { Link, useSearchParams } from 'react-router';
+import { withChoice } from '../../ui/address';
+import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { Day, longDate } from '../../ui/when';
+import { useToday } from '../../ui/zone';
+import { useWholeShelf } from '../gear';
+import { OutingForm } from './OutingForm';
+import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
+import { outingWords, PLACE_WORDS } from './words';
+
+const blank = (today: string): OutingInput => ({
+  name: '',
+  from: today,
+  to: today,
+  place: 'town',
+  itemIds: [],
+  met: [],
+  frames: null,
+  lensChanges: null,
+  hours: null,
+  note: '',
+});
+
+function OutingRow({
+  outing,
+  things,
+  open,
+  onToggle,
+}: {
+  outing: Outing;
+  things: readonly { id: string; name: string }[];
+  open: boolean;
+  onToggle: () => void;
+}) {
+  const update = useUpdateOuting();
+  const remove = useRemoveOuting();
+  const { id, version, ...input } = outing;
+  const along = things.filter((t) => outing.itemIds.includes(t.id));
+  return (
+    <li className="px-4 py-3">
+      <div className="flex flex-wrap items-start gap-3">
+        <div className="min-w-0 flex-1 basis-60">
+          <p>
+            <span className="font-semibold">{outing.name}</span>{' '}
+            <span className="text-soft">· {PLACE_WORDS[outing.place].toLowerCase()}</span>
+          </p>
+          <p className="text-sm text-soft">
+            <span title={longDate(outing.from)}>
+              <Day day={outing.from} />
+            </span>
+            {outing.to !== outing.from && (
+              <>
+                {' '}
+                to <Day day={outing.to} />
+              </>
+            )}
+            {outingWords(outing) && ` · ${outingWords(outing)}`}
+          </p>
+          <p className="text-sm">
+            {along.map((thing, i) => (
+              <span key={thing.id}>
+                {i > 0 && ', '}
+                <Link to={`/gear/${thing.id}`} className="hover:underline">
+                  {thing.name}
+                </Link>
+              </span>
+            ))}
+          </p>
+        </div>
+        <Button aria-expanded={open} aria-label={`${open ? 'Close' : 'Change'} ${outing.name}`} onClick={onToggle}>
+          {open ? 'Close' : 'Change'}
+        </Button>
+      </div>
+      {open && (
+        <div className="mt-3 space-y-2">
+          <OutingForm
+            begin={input}
+            things={things}
+            verb="Save"
+            save={(next) => update.mutateAsync({ ...next, id, version })}
+            error={update.error}
+            onDone={onToggle}
+            onCancel={onToggle}
+          />
+          {remove.error && <Failure error={remove.error} />}
+          <Button disabled={remove.isPending} onClick={() => remove.mutate(id)}>
+            Remove this outing
+          </Button>
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** Where the gear went, what came along and what it met: what the rhythms of use and exposure count. */
+export function OutingsPage() {
+  const [params, setParams] = useSearchParams();
+  const outings = useOutings();
+  const shelf = useWholeShelf();
+  const today = useToday();
+  const add = useAddOuting();
+  const failed = [outings, shelf].find((q) => q.isError);
+  if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
+  if (!outings.data || !shelf.data) return <Loading />;
+  const things = shelf.data;
+  const open = params.get('outing');
+  const choose = (id: string | null) => setParams(withChoice(params, 'outing', id), { replace: true });
+  const ahead = outings.data.filter((o) => o.from > today).reverse();
+  const past = outings.data.filter((o) => o.from <= today);
+  const list = (all: readonly Outing[]) => (
+    <ul className="sheet divide-y divide-line">
+      {all.map((outing) => (
+        <OutingRow
+          key={outing.id}
+          outing={outing}
+          things={things}
+          open={open === outing.id}
+          onToggle={() => choose(open === outing.id ? null : outing.id)}
+        />
+      ))}
+    </ul>
+  );
+  return (
+    <Page
+      title="Outings"
+      sub="Ten outings wear a sensor clean out, salt does not wait for a Sunday: note where the gear went, and the calendar counts."
+      actions={
+        <>
+          <ButtonLink to="/calendar">Calendar</ButtonLink>
+          <Button look="filled" onClick={() => choose('new')}>
+            Note an outing
+          </Button>
+        </>
+      }
+    >
+      <div className="space-y-8">
+        {open === 'new' && (
+          <OutingForm
+            begin={blank(today)}
+            things={things}
+            verb="Note it"
+            save={(input) => add.mutateAsync(input)}
+            error={add.error}
+            onDone={() => choose(null)}
+            onCancel={() => choose(null)}
+          />
+        )}
+        {outings.data.length === 0 && open !== 'new' && (
+          <Empty title="No outing is noted yet">Days, place, what came along, what it met: four taps after you come home.</Empty>
+        )}
+        {ahead.length > 0 && <Section title="To come">{list(ahead)}</Section>}
+        {past.length > 0 && <Section title="Past">{list(past)}</Section>}
+      </div>
+    </Page>
+  );
+}
