@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { routes, type Devices, type Places, type Shelf } from '@bright-keeper/contract';
+import { routes, type BenchDays, type Devices, type Places, type Shelf } from '@bright-keeper/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { start, type Running } from './server.js';
@@ -22,6 +22,7 @@ test.beforeAll(async ({ request }) => {
   };
   const { places } = (await (await request.get(running.url + routes.places)).json()) as Places;
   const { devices } = (await (await request.get(running.url + routes.devices)).json()) as Devices;
+  const { plan } = (await (await request.get(running.url + routes.benchDays)).json()) as BenchDays;
   const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
   const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
   const teardown = (await (
@@ -50,6 +51,13 @@ test.beforeAll(async ({ request }) => {
     'Open it or not': `/gear/${old.id}/opening`,
     Opened: `/teardown/${teardown.id}`,
     'Stuck filter': `/gear/${id}/stuck-filter`,
+    Calendar: '/calendar',
+    'Calendar, a month': '/calendar?view=month',
+    'Calendar, a year': '/calendar?view=year',
+    'Bench day': `/calendar/bench/${plan.days[0]!.day}`,
+    Rhythms: '/calendar/rhythms?duty=light-test',
+    'Other calendars': '/calendar/others',
+    Outings: '/outings?outing=new',
     Supplies: '/supplies',
     Handbook: '/handbook',
     'Where is the dirt': '/diagnose',

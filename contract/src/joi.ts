@@ -71,3 +71,11 @@ export const timeZone = () =>
         return helpers.message({ custom: `${value} is not a time zone; write it like Europe/Lisbon or UTC.` });
       }
     });
+
+/** The last day of a span: not before the day that stands beside it as `from`. */
+export const dayAfter = () =>
+  day().custom((value: string, helpers) => {
+    const [beside] = helpers.state.ancestors as [{ from: unknown }];
+    const { from } = beside;
+    return typeof from !== 'string' || from <= value ? value : helpers.message({ custom: 'It ends before it begins.' });
+  });

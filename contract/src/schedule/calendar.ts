@@ -1,6 +1,6 @@
 import { schedule, type care } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, version } from '../joi.js';
+import { day, dayAfter, version } from '../joi.js';
 
 /** When the keeper has time for the bench. */
 export type BenchTimes = {
@@ -15,9 +15,7 @@ export type BenchTimes = {
 
 const WEEK = 7;
 const MOST_AWAY = 60;
-const span = Joi.object({ from: day().required(), to: day().required() }).custom((value: { from: string; to: string }, helpers) =>
-  value.from <= value.to ? value : helpers.message({ custom: 'It ends before it begins.' }, { at: [...(helpers.state.path ?? []), 'to'] }),
-);
+const span = Joi.object({ from: day().required(), to: dayAfter().required() });
 export const saveBenchTimes = Joi.object<BenchTimes>({
   version: version().required(),
   weekdays: Joi.array()

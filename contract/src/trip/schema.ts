@@ -1,6 +1,6 @@
 import { schedule } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, id, version } from '../joi.js';
+import { day, dayAfter, id, version } from '../joi.js';
 
 /** What kind of place an outing goes to. */
 export const OUTING_PLACES = ['town', 'shore', 'boat', 'desert', 'forest', 'mountain', 'snow', 'night-sky', 'studio', 'other'] as const;
@@ -33,7 +33,7 @@ const fields = {
     .messages({ 'string.pattern.name': 'This must not be empty.' })
     .required(),
   from: day().required(),
-  to: day().required(),
+  to: dayAfter().required(),
   place: Joi.string()
     .valid(...OUTING_PLACES)
     .required(),
@@ -47,8 +47,5 @@ const fields = {
   hours: counted(2_000),
   note: Joi.string().allow('').max(LONGEST_NOTE).required(),
 };
-const endsAfterItBegins = (value: OutingInput, helpers: Joi.CustomHelpers): OutingInput | Joi.ErrorReport =>
-  value.from <= value.to ? value : helpers.message({ custom: 'It ends before it begins.' }, { at: ['to'] });
-
-export const outingInput = Joi.object<OutingInput>(fields).custom(endsAfterItBegins);
-export const outingUpdate = Joi.object<OutingUpdate>({ ...fields, version: version().required() }).custom(endsAfterItBegins);
+export const outingInput = Joi.object<OutingInput>(fields);
+export const outingUpdate = Joi.object<OutingUpdate>({ ...fields, version: version().required() });

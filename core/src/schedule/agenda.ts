@@ -192,15 +192,15 @@ export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today
     .sort((a, b) => days(b) * GRAVITY_WEIGHT[b.gravity] - days(a) * GRAVITY_WEIGHT[a.gravity] || byConsequence(a, b));
 }
 
-/** What is late already and only routine is given so long to be caught up with (our choice: a month's weekends). */
-const GRACE_DAYS = 28;
+/** What is late already is given so long to be caught up with (our choice: harm waits for no second day, routine for a month's weekends). */
+const GRACE_DAYS: Readonly<Record<Gravity, number>> = { spreads: 0, harms: 0, worsens: 7, spoils: 14, routine: 28 };
 
 /**
  * The window as a planner of future days sees it: nothing is done before today, and what is late, or will be before
- * the first day there is time, goes on that very day; if it is only routine, within the weeks after it.
+ * the first day there is time, is caught up with from that day on, the graver the sooner.
  */
 export function openWindow({ window, gravity }: Pick<Duty, 'window' | 'gravity'>, today: Day, firstFree: Day): Window {
   const { earliest, due, latest } = window;
-  const last = latest >= firstFree ? latest : gravity === 'routine' ? addDays(firstFree, GRACE_DAYS) : firstFree;
+  const last = latest >= firstFree ? latest : addDays(firstFree, GRACE_DAYS[gravity]);
   return { earliest: later(earliest, today), due: earlier(later(due, today), last), latest: last };
 }

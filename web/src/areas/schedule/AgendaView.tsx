@@ -1,5 +1,6 @@
 import type { schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
+import { Fold } from '../../ui/Fold';
 import { Failure, Section } from '../../ui/parts';
 import { longDate } from '../../ui/when';
 import { agendaHeadings, standsOn } from './calendarView';
@@ -41,8 +42,9 @@ export function AgendaView({ duties, today }: { duties: readonly schedule.Duty[]
     <div className="space-y-6">
       {deeds.error && <Failure error={deeds.error} />}
       <JustDone deeds={deeds} />
-      {agendaHeadings(duties, today).map(({ title, duties: list }) => (
-        <Section key={title} title={title} aside={`${list.reduce((sum, d) => sum + d.minutes, 0)} min`}>
+      {agendaHeadings(duties, today).map(({ title, duties: list, near }) => {
+        const minutes = `${list.length} ${list.length === 1 ? 'task' : 'tasks'}, ${list.reduce((sum, d) => sum + d.minutes, 0)} min`;
+        const rows = (
           <ul className="sheet divide-y divide-line">
             {list.map((duty) =>
               duty.ahead === 0 && duty.urgency !== 'later' && !duty.snoozedUntil ? (
@@ -52,8 +54,17 @@ export function AgendaView({ duties, today }: { duties: readonly schedule.Duty[]
               ),
             )}
           </ul>
-        </Section>
-      ))}
+        );
+        return near ? (
+          <Section key={title} title={title} aside={minutes}>
+            {rows}
+          </Section>
+        ) : (
+          <Fold key={title} title={title} aside={minutes}>
+            {rows}
+          </Fold>
+        );
+      })}
     </div>
   );
 }

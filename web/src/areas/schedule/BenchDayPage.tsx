@@ -134,7 +134,7 @@ export function BenchDayPage() {
         <div className="min-w-0 lg:col-span-8">
           <TasksBySetUp bench={bench} done={done} />
         </div>
-        <div className="min-w-0 lg:col-span-4">
+        <div className="order-first min-w-0 lg:order-last lg:col-span-4">
           <DrawerList drawer={drawer} lacking={lacking} setUps={bench.setUps} />
         </div>
       </div>

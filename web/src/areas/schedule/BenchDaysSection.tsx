@@ -49,7 +49,8 @@ export function BenchDaysSection({ bench: { plan, remedy, busyDays } }: { bench:
         <div className="mt-3 space-y-2">
           <Notice tone="attention">
             <p>
-              {plan.late.length} {plan.late.length === 1 ? 'task slips past its' : 'tasks slip past their'} time. {remedy && remedyWords(remedy)}
+              {plan.late.length} {plan.late.length === 1 ? 'task slips past its' : 'tasks slip past their'} time.{' '}
+              {remedy && remedyWords(remedy)}
             </p>
           </Notice>
           <Fold title="What slips, and why">

@@ -51,8 +51,9 @@ export function CalendarPage() {
         </>
       }
     >
-      <div className="space-y-8">
-        <div>
+      <div className="flex flex-col gap-8">
+        {/* In a month or a year one looks for days: the proposals come after them. */}
+        <div className={view === 'agenda' ? '' : 'order-last'}>
           <BenchDaysSection bench={bench.data} />
           <BenchTimesForm times={bench.data.times} />
         </div>

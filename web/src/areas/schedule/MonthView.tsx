@@ -158,6 +158,8 @@ export function MonthView({ month, onMonth, duties, bench, today }: Props) {
       {plan.error !== null && <Failure error={plan.error} />}
       <DndContext
         sensors={sensors}
+        // A month fits a screen: a page that runs away under the hand drops things on the wrong day.
+        autoScroll={false}
         collisionDetection={dayUnder}
         onDragStart={start}
         onDragEnd={drop}

@@ -1,6 +1,6 @@
 import { schedule } from '@bright-keeper/core';
 import { MET, monthWords, USES } from '@bright-keeper/words';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/parts';
 import { plainRule, rruleFrom, type PlainRule } from './rhythmState';
 
@@ -116,7 +116,9 @@ function RuleFields({ rule, set }: { rule: PlainRule; set: Set<PlainRule> }): Re
 }
 
 function CalendarFields({ trigger, set, today }: { trigger: Of<'calendar'>; set: Set<schedule.Trigger>; today: string }) {
-  const rule = plainRule(trigger.rrule);
+  // A rule that is being written may read as a plain one on the way: it stays written until another form is chosen.
+  const [written, setWritten] = useState(plainRule(trigger.rrule).form === 'written');
+  const rule: PlainRule = written ? { form: 'written', rrule: trigger.rrule } : plainRule(trigger.rrule);
   const change = (next: PlainRule) => set({ ...trigger, rrule: rruleFrom(next) });
   return (
     <>
@@ -124,7 +126,10 @@ function CalendarFields({ trigger, set, today }: { trigger: Of<'calendar'>; set:
         label="How it recurs"
         value={rule.form}
         options={(Object.keys(FORMS) as PlainRule['form'][]).map((f) => [f, FORMS[f].words] as const)}
-        onChange={(form) => change(form === 'written' ? { form, rrule: trigger.rrule } : FORMS[form].fresh)}
+        onChange={(form) => {
+          setWritten(form === 'written');
+          if (form !== 'written') change(FORMS[form].fresh);
+        }}
       />
       <RuleFields rule={rule} set={change} />
       <Choose

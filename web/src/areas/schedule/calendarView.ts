@@ -24,7 +24,8 @@ export const passes =
 export const standsOn = ({ plannedOn, window, ahead }: Duty, today: Day): Day =>
   plannedOn ?? (ahead === 0 && window.due < today ? today : window.due);
 
-export type Heading = { title: string; duties: Duty[] };
+/** A month ahead is folded: what is near stands open. */
+export type Heading = { title: string; duties: Duty[]; near: boolean };
 const WEEK = 7;
 const MONTH_NAMES = [
   'January',
@@ -42,6 +43,7 @@ const MONTH_NAMES = [
 ];
 export const monthTitle = (day: Day): string => `${MONTH_NAMES[Number(day.slice(5, 7)) - 1]!} ${day.slice(0, 4)}`;
 
+const NEAR = ['Overdue', 'This week', 'Next week'];
 /** Overdue, this week, next week, then month by month; within each by day, the gravest of a day first. */
 export function agendaHeadings(duties: readonly Duty[], today: Day): Heading[] {
   const monday = schedule.weekStart(today);
@@ -65,7 +67,7 @@ export function agendaHeadings(duties: readonly Duty[], today: Day): Heading[] {
     if (there) there.push(duty);
     else headings.set(title, [duty]);
   }
-  return [...headings].flatMap(([title, list]) => (list.length > 0 ? [{ title, duties: list }] : []));
+  return [...headings].flatMap(([title, list]) => (list.length > 0 ? [{ title, duties: list, near: NEAR.includes(title) }] : []));
 }
 
 /** The weeks that show a month, each from Monday. */

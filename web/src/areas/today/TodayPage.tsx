@@ -19,7 +19,7 @@ function NeedsYou({ needs: { shown, folded }, deeds }: { needs: TodayView['needs
     <>
       <DutyList duties={shown} deeds={deeds} />
       {folded.length > 0 && (
-        <Fold title={`${folded.length} more that spoil pictures`}>
+        <Fold title={`${folded.length} more that can wait a little`}>
           <DutyList duties={folded} deeds={deeds} />
         </Fold>
       )}

@@ -7,8 +7,8 @@ export type DueGroup = { code: schedule.DutyCode; duties: Duty[]; minutes: numbe
 
 /** So many stand by themselves before the rest is grouped (our choice: what one does in an evening). */
 const MOST_BY_THEMSELVES = 4;
-/** So many mild needs are shown before the rest is folded (our choice). */
-const MOST_MILD = 4;
+/** So many needs that do no harm yet are shown before the rest is folded (our choice). */
+const MOST_MILD = 6;
 
 /** What stands where on Today. */
 export type TodayView = {
@@ -20,10 +20,10 @@ export type TodayView = {
   due: { first: Duty[]; groups: DueGroup[]; minutes: number };
 };
 
-const isMild = ({ gravity }: Duty): boolean => gravity === 'spoils';
+const isMild = ({ gravity }: Duty): boolean => gravity === 'spoils' || gravity === 'worsens';
 const minutesOf = (duties: readonly Duty[]): number => duties.reduce((sum, d) => sum + d.minutes, 0);
 
-/** What is mild and many is folded, never a single one. */
+/** What does harm is all shown; what only grows worse or spoils pictures is folded where it is many, never a single one. */
 export function needsInOrder(needs: readonly Duty[]): TodayView['needs'] {
   const mild = needs.filter(isMild);
   const most = mild.length <= MOST_MILD + 1 ? mild.length : MOST_MILD;

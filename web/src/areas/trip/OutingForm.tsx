@@ -17,7 +17,7 @@ type Props = {
   onCancel: () => void;
 };
 
-const toCount = (text: string): number | null => (text === '' ? null : Number(text));
+const toCount = (text: string | number | null): number | null => (text === '' || text === null ? null : Number(text));
 
 /** An outing in short form: when, where, what came along, what it met. */
 export function OutingForm({ begin, things, verb, save, error, onDone, onCancel }: Props) {
