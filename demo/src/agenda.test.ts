@@ -33,9 +33,7 @@ afterAll(() => database.close());
 const line = (d: { thing: string; task: string; earliest: string; due: string; latest: string }) =>
   `${d.thing}: ${d.task} ${d.earliest} ${d.due} ${d.latest}`;
 const now = () =>
-  duties
-    .filter((d) => d.ahead === 0 && d.subject.kind === 'thing')
-    .map((d) => ({ thing: d.subject.name, task: d.code, ...d.window }));
+  duties.filter((d) => d.ahead === 0 && d.subject.kind === 'thing').map((d) => ({ thing: d.subject.name, task: d.code, ...d.window }));
 
 describe('the agenda of the demo, before and after it became one', () => {
   it('has every window that was kept, to the day, but for light tests where the fungus risk is raised: those come monthly', () => {

@@ -9,7 +9,6 @@ export { DEFAULT_PORT, portFromEnvironment, serve } from './serve.js';
 export { CareService } from './care/care.service.js';
 export { GearService } from './gear/gear.service.js';
 export { InspectionService } from './inspection/inspection.service.js';
-export { TodayService } from './today/today.service.js';
 export { SuppliesService } from './supplies/supplies.service.js';
 export { PlaceService } from './storage/place.service.js';
 export { ClimateService } from './storage/climate.service.js';

@@ -81,12 +81,14 @@ export function byConsequence(a: Duty, b: Duty): number {
   return (
     gravityRank(a.gravity) - gravityRank(b.gravity) ||
     URGENCY_RANK[a.urgency] - URGENCY_RANK[b.urgency] ||
-    a.window.latest.localeCompare(b.window.latest) ||
-    a.window.due.localeCompare(b.window.due) ||
-    a.subject.name.localeCompare(b.subject.name) ||
-    a.id.localeCompare(b.id)
+    inOrder(a.window.latest, b.window.latest) ||
+    inOrder(a.window.due, b.window.due) ||
+    inOrder(a.subject.name, b.subject.name) ||
+    inOrder(a.id, b.id)
   );
 }
+/** By code units: days and ids need no language, and thousands of them no collation. */
+const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 const URGENCY_RANK: Record<Urgency, number> = { overdue: 0, due: 1, soon: 2, later: 3 };
 
 /** How many times it has been done: what numbers the occurrences, so that each keeps its name when its day moves. */
@@ -134,17 +136,19 @@ export function agendaFrom(
 
 function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): Duty[] {
   const kind = dutyFacts(code);
-  const ahead = new Map<string, number>();
+  const seen = new Map<string, { ahead: number; done: number }>();
   return kind.find(code, context).flatMap((found) => {
     const { subject, window, part } = found;
     if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) return [];
     const key = `${code}/${subjectKey(subject)}${part ? `/${part}` : ''}`;
-    const n = ahead.get(key) ?? 0;
-    ahead.set(key, n + 1);
+    const before = seen.get(key);
+    const n = before ? before.ahead + 1 : 0;
+    const done = before ? before.done : kind.rhythm ? timesDone(code, subject, context) : 0;
+    seen.set(key, { ahead: n, done });
     const { snoozedUntil, plannedOn } = n === 0 ? saidOf(code, subject, context) : { snoozedUntil: null, plannedOn: null };
     const held = snoozedUntil ? snoozedWindow(window, snoozedUntil) : window;
     const duty: Duty = {
-      id: kind.rhythm ? `${key}/${timesDone(code, subject, context) + n}` : key,
+      id: kind.rhythm ? `${key}/${done + n}` : key,
       code,
       subject,
       window: held,

@@ -1,4 +1,4 @@
-import { UTCDate } from '@date-fns/utc';
+import { utc, UTCDate } from '@date-fns/utc';
 import { addMonths as addCalendarMonths, differenceInCalendarDays, isValid, lastDayOfMonth } from 'date-fns';
 
 /** A local calendar day, `YYYY-MM-DD`. Days are counted on the calendar, never in hours, so summer time changes nothing. */
@@ -28,13 +28,30 @@ export function dayOf(date: Date): Day {
 export const isDay = (text: string): boolean =>
   SHAPE.test(text) && isValid(new Date(`${text}T00:00:00Z`)) && dayOf(new Date(`${text}T00:00:00Z`)) === text;
 
-export const addDays = (day: Day, days: number): Day => dayOf(new Date(utcOf(day).getTime() + days * MS_PER_DAY));
+/** A year of everything asks for the same few thousand days a hundred thousand times: each is read and written once. */
+const MOST_KEPT = 20_000;
+function keeping<K, V>(make: (key: K) => V): (key: K) => V {
+  const kept = new Map<K, V>();
+  return (key) => {
+    const known = kept.get(key);
+    if (known !== undefined) return known;
+    if (kept.size >= MOST_KEPT) kept.clear();
+    const value = make(key);
+    kept.set(key, value);
+    return value;
+  };
+}
+const utcMs = keeping((day: Day): number => utcOf(day).getTime());
+const dayAtMs = keeping((ms: number): Day => dayOf(new Date(ms)));
+
+export const addDays = (day: Day, days: number): Day => dayAtMs(utcMs(day) + days * MS_PER_DAY);
 
 /** Whole days from one day to another; negative when `to` is earlier. */
-export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(utcOf(to), utcOf(from));
+export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(utcMs(to), utcMs(from), { in: utc });
 
 /** The same day some months later; the last day of a shorter month where that day does not exist. */
-export const addMonths = (day: Day, months: number): Day => dayOf(addCalendarMonths(utcOf(day), months));
+export const addMonths = (day: Day, months: number): Day => monthsLater(months)(day);
+const monthsLater = keeping((months: number) => keeping((day: Day): Day => dayOf(addCalendarMonths(utcOf(day), months))));
 
 /** 0 for Sunday to 6 for Saturday. */
 export const weekdayOf = (day: Day): number => utcOf(day).getUTCDay();

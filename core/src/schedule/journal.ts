@@ -81,7 +81,8 @@ export class Journal {
   constructor(entries: readonly Entry[], timeZone: string) {
     const undone = new Set(entries.flatMap((e) => (e.data.kind === 'undone' ? [e.data.entryId] : [])));
     const standing = entries.filter((e) => e.data.kind !== 'undone' && !undone.has(e.id));
-    for (const entry of standing.sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))) {
+    const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+    for (const entry of standing.sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))) {
       const key = subjectKey(entry.subject);
       const dated = { ...entry, day: localDay(entry.at, timeZone) };
       const there = this.bySubject.get(key);
@@ -105,6 +106,8 @@ export class Journal {
   }
 
   count(subject: SubjectRef, matches: (data: JournalData) => boolean): number {
-    return this.of(subject).filter((e) => matches(e.data)).length;
+    let n = 0;
+    for (const { data } of this.of(subject)) if (matches(data)) n++;
+    return n;
   }
 }

@@ -22,4 +22,3 @@ export type AlertFacts =
   /** A thing forgotten in a bag. */
   | { cause: 'too-closed'; itemId: string }
   | { cause: 'silent'; deviceId: string };
-export type AlertCause = AlertFacts['cause'];

@@ -1,4 +1,4 @@
-export { type AlertCause, type AlertFacts, FUNGUS_THREATS, type FungusThreat } from './alertFacts.js';
+export { type AlertFacts, FUNGUS_THREATS, type FungusThreat } from './alertFacts.js';
 export {
   CLOSED_FOR_LONG_DAYS,
   dayMeans,

@@ -18,7 +18,6 @@ const ACTIONS: Record<schedule.DoneBy, string> = {
   gel: 'Dry it again',
   place: 'Open the place',
   'what-if': 'What would help?',
-  read: 'Read it',
   hygrometer: 'See the hygrometer',
   'salt-test': 'Salt test',
   wash: 'Washed',

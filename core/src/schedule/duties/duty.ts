@@ -31,7 +31,6 @@ export const DONE_BY = [
   'gel',
   'place',
   'what-if',
-  'read',
   'hygrometer',
   'salt-test',
   'wash',

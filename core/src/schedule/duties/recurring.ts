@@ -124,13 +124,10 @@ export function awayOf({ id }: { id: string }, { journal }: Pick<Context, 'journ
 
 /** Does this duty recur for a thing of its kind, and is the thing in use? A kind lists its own duties. */
 export const recursFor = (thing: ThingFacts, code: string, { has, lacks }: { has?: Surface; lacks?: Surface } = {}): boolean => {
+  if (thing.status !== 'in-use' || !kindFacts(thing.kind).rhythms.some((r) => r === code)) return false;
+  if (!has && !lacks) return true;
   const own = surfacesOf(thing.kind, thing.traits);
-  return (
-    thing.status === 'in-use' &&
-    kindFacts(thing.kind).rhythms.some((r) => r === code) &&
-    (!has || own.includes(has)) &&
-    (!lacks || !own.includes(lacks))
-  );
+  return (!has || own.includes(has)) && (!lacks || !own.includes(lacks));
 };
 
 /** A look that recurs: every look and every clean counts; what was never looked at is due at once. */
