@@ -74,8 +74,7 @@ async function prepare(care) {
     lens,
     look: look.id,
     cleaning: cleaning.id,
-    shore: idOf('Corvane 24/2.8'),
-    reflex: idOf('Skerrow D7'),
+    benchDay: (await api('GET', '/api/schedule/bench-days')).plan.days[0].day,
   };
 }
 
@@ -94,23 +93,24 @@ async function sensorClean(care, itemId) {
 }
 
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ cupboard, gelBox, sensorClean, lens, look, cleaning, shore, reflex }) => [
+const shots = ({ cupboard, gelBox, sensorClean, lens, look, cleaning, benchDay }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
   ['look', `/look/${look}`],
   ['plan', `/gear/${lens}/plan?surface=front-glass`],
-  ['plan-field-phone', `/gear/${shore}/plan?place=field`, { size: PHONE }],
   ['bench', `/bench/${cleaning}`],
-  ['bench-phone', `/bench/${cleaning}`, { size: PHONE }],
   ['bench-night-red', `/bench/${cleaning}`, { theme: 'night-red' }],
-  ['item-reflex', `/gear/${reflex}?surface=reflex-mirror`],
   ['bench-sensor', `/bench/${sensorClean}`],
   ['field-phone', '/field?happened=spray', { size: PHONE }],
   ['storage', '/storage'],
   ['place', `/storage/${cupboard}?span=season`],
   ['what-if', `/storage/${gelBox}/what-if?massG=300`],
-  ['hygrometers', '/hygrometers'],
+  ['calendar', '/calendar'],
+  ['calendar-month', '/calendar?view=month'],
+  ['calendar-phone', '/calendar', { size: PHONE }],
+  ['bench-day', `/calendar/bench/${benchDay}`],
+  ['rhythms', '/calendar/rhythms?duty=sensor-frame'],
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
 ];

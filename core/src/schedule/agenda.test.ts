@@ -257,6 +257,50 @@ describe('rhythms the keeper sets', () => {
     expect(due([{ code: 'light-test', scope: { for: 'kind', kind: 'filter' }, rhythm: monthly }])).toBe('2026-08-20');
   });
 
+  it('by what the air foretells come so many days before it: growth and gel with their spread, damp at once', () => {
+    const gel = { kind: 'silica-gel', massG: 50, left: 0.5, spentOn: '2026-07-01T10:00:00Z', knownFrom: 'reckoned' } as const;
+    const assessment = {
+      level: 'safe',
+      best: { level: 'safe' },
+      now: { index: 0, dose: 0.2, daysPast: 0 },
+      reasons: [],
+      since: null,
+      daysToGrowth: { byIndex: null, byDose: 40 },
+    };
+    const place = {
+      id: 'p',
+      name: 'Box',
+      highPct: 50,
+      assessment: assessment as never,
+      gel,
+      indicatorSince: null,
+      dampSince: null,
+      drySince: null,
+    };
+    const facts = (more: object = {}) =>
+      house({ things: [lens({ stay: { placeId: 'p', name: 'Box', forTravel: false, since: NOW } })], places: [{ ...place, ...more }] });
+    const by = (sign: 'early-warning' | 'gel' | 'damp', more: object = {}) =>
+      first('light-test', [look('2026-05-20')], {
+        facts: facts(more),
+        changes: [
+          {
+            code: 'light-test',
+            scope: { for: 'all' },
+            rhythm: { triggers: [{ on: 'climate', sign, daysAhead: 10 }], earlyDays: 0, lateDays: 0, minutes: 8 },
+          },
+        ],
+      });
+    expect(by('early-warning')).toMatchObject({
+      window: { due: '2026-07-01', latest: '2026-07-11' },
+      estimate: { from: '2026-06-23', to: '2026-07-09' },
+    });
+    expect(by('gel')!.window).toEqual({ earliest: '2026-06-21', due: '2026-06-21', latest: '2026-07-01' });
+    expect(by('damp')).toBeUndefined();
+    expect(by('damp', { dampSince: '2026-05-30T10:00:00Z' })!.window.due).toBe(TODAY);
+    // The gel's own duty is asked for two weeks before, by the same forecast.
+    expect(first('gel-spent', [], { facts: facts() })!.window).toEqual({ earliest: '2026-06-17', due: '2026-06-17', latest: '2026-07-01' });
+  });
+
   it.each([
     ['no trigger at all', { triggers: [] }, 'no-trigger'],
     ['a flood', { triggers: [{ on: 'calendar', rrule: 'FREQ=MINUTELY', from: 'last-done' }] }, 'too-often'],
@@ -298,11 +342,11 @@ describe('what the keeper says of a duty', () => {
     expect(due([done])).toBe('2026-08-30');
     expect(due([done, undone])).toBe(due([]));
   });
-  it('a planned day is kept until it has gone by, or it is done', () => {
+  it('a planned day is kept until it has gone by, or it is done: the next one is not on it', () => {
     const planned = entry('2026-05-30', { kind: 'planned', task: 'light-test', day: '2026-06-03' });
     expect(first('light-test', [...tested, planned])!.plannedOn).toBe('2026-06-03');
     expect(first('light-test', [...tested, planned], { now: '2026-06-04T10:00:00Z' })!.plannedOn).toBeNull();
-    expect(first('light-test', [...tested, planned, look('2026-06-01')], { now: '2026-06-01T20:00:00Z' })!.plannedOn).toBe('2026-06-03');
+    expect(first('light-test', [...tested, planned, look('2026-06-01')], { now: '2026-06-01T20:00:00Z' })!.plannedOn).toBeNull();
   });
   it('nothing is asked of what is away but its return; what fell due meanwhile waits for it, and it is looked at', () => {
     const away = entry('2026-03-01', { kind: 'away', why: 'loan', until: '2026-05-20' });

@@ -2,6 +2,7 @@ import { addDays, addMonths, earlier, later, localDay, type Day } from './day.js
 import { urgencyOf, type Urgency } from './dueWindows.js';
 import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFacts, type Window } from './duties/index.js';
 import type { Facts, OutingFacts, ThingFacts } from './facts.js';
+import { foretoldOf } from './foretold.js';
 import { GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
 import { Journal, type Entry } from './journal.js';
 import type { RhythmChange } from './rhythms.js';
@@ -52,11 +53,21 @@ function riskByThing(places: Facts['places']): (thing: ThingFacts) => boolean {
   return ({ stay }) => stay !== null && risky.has(stay.placeId);
 }
 
+function foretoldByPlace({ places, timeZone }: Facts, today: Day): Context['foretold'] {
+  const of = new Map(places.map((p) => [p.id, foretoldOf(p, today, timeZone)]));
+  return (placeId) => of.get(placeId) ?? [];
+}
+
 /** What the keeper said of a duty: put off until a day, or put on one. */
 function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context): { snoozedUntil: Day | null; plannedOn: Day | null } {
   const since = journal.of(subject);
+  const { doneBy } = dutyFacts(code);
+  // What was said of it was said of that time: once it is done, it is said no more.
+  const byLooking = doneBy === 'look' || doneBy === 'plan';
   const last = since.findLastIndex(
-    (e) => 'task' in e.data && e.data.task === code && (e.data.kind === 'care' || e.data.kind === 'skipped'),
+    ({ data }) =>
+      ((data.kind === 'care' || data.kind === 'skipped') && data.task === code) ||
+      (byLooking && (data.kind === 'look' || data.kind === 'clean')),
   );
   const after = since.slice(last + 1);
   const snoozed = after.findLast((e) => e.data.kind === 'snoozed' && e.data.task === code)?.data;
@@ -127,6 +138,7 @@ export function agendaFrom(
     today,
     until: until ?? addMonths(today, 12),
     usesOf: usesByThing(facts.outings, today),
+    foretold: foretoldByPlace(facts, today),
     fungusRisk: riskByThing(facts.places),
   };
   const away = new Set(facts.things.filter((t) => awayOf(t, context)).map((t) => t.id));

@@ -37,10 +37,12 @@ const taskOf = (duty: schedule.Duty, today: schedule.Day, firstFree: schedule.Da
   };
 };
 
+type Settled = Pick<BenchDays, 'plan' | 'remedy'>;
+
 /** Proposes the fewest bench days, and settles by an exact solver what the search leaves open. */
 @Injectable()
 export class BenchDaysService {
-  private readonly settled = new Map<string, schedule.BenchPlan<PlannedTask>>();
+  private readonly settled = new Map<string, Settled>();
 
   constructor(
     private readonly database: Database,
@@ -66,14 +68,14 @@ export class BenchDaysService {
       minutesOn,
     };
     const tasks = this.tasks(duties, today, options);
-    const plan = await this.settle(tasks, options);
+    const { plan, remedy } = await this.answer(tasks, options);
     return {
       today,
       from: begins,
       to: ends,
       times,
       plan,
-      remedy: plan.late.length > 0 ? schedule.smallestRemedy(tasks, options) : null,
+      remedy,
       busyDays: Object.entries(minutesOn).map(([day, minutes]) => ({ day, minutes })),
     };
   }
@@ -101,26 +103,30 @@ export class BenchDaysService {
       .map((d) => taskOf(d, today, firstFree));
   }
 
-  /** The best plan that is known: the search's, or the solver's where that one is not proven. The same question is asked once. */
+  /** The answer to a question that was asked before; every page asks the same one. */
+  private async answer(tasks: readonly PlannedTask[], options: schedule.BenchOptions): Promise<Settled> {
+    const key = createHash('sha256')
+      .update(JSON.stringify([tasks, options]))
+      .digest('hex');
+    const known = this.settled.get(key);
+    if (known) return known;
+    const plan = await this.settle(tasks, options);
+    const settled = { plan, remedy: plan.late.length > 0 ? schedule.smallestRemedy(tasks, options) : null };
+    if (this.settled.size >= MOST_KEPT) this.settled.delete(this.settled.keys().next().value!);
+    this.settled.set(key, settled);
+    return settled;
+  }
+
+  /** The best plan that is known: the search's, or the solver's where that one is not proven. */
   private async settle(tasks: readonly PlannedTask[], options: schedule.BenchOptions): Promise<schedule.BenchPlan<PlannedTask>> {
     const found = schedule.planBenchDays(tasks, options);
     if (found.proven) return found;
     const programme = schedule.benchProgramme(tasks, options);
-    const key = createHash('sha256').update(programme.lp).update(JSON.stringify(tasks)).digest('hex');
-    const known = this.settled.get(key);
-    if (known) return known;
     const solved = await solveProgramme(programme.lp, SOLVER_S);
-    const exact =
-      solved &&
-      schedule.planFromSolver<PlannedTask>(programme, {
-        optimal: solved.optimal,
-        value: (name) => solved.values[name] ?? 0,
-        bound: found.fewest,
-      });
-    const best = exact && (exact.proven || schedule.isBetterPlan(exact, found)) ? exact : found;
-    if (this.settled.size >= MOST_KEPT) this.settled.delete(this.settled.keys().next().value!);
-    this.settled.set(key, best);
-    return best;
+    if (!solved) return found;
+    const value = (name: string) => solved.values[name] ?? 0;
+    const exact = schedule.planFromSolver<PlannedTask>(programme, { optimal: solved.optimal, value, bound: found.fewest });
+    return exact.proven || schedule.isBetterPlan(exact, found) ? exact : found;
   }
 
   /** On days where another calendar is busy from when the bench would begin, less time is left. */

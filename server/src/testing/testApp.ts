@@ -5,8 +5,8 @@ import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
-import { openDatabase } from '../db/database.js';
 import { SeededIds, SetClock } from '../platform/clock.js';
+import { freshDatabase } from './freshDatabase.js';
 
 export const START = new Date('2026-03-10T10:00:00Z');
 
@@ -28,7 +28,7 @@ export const SHELF: PlaceInput = {
 export async function testApp() {
   const clock = new SetClock(START);
   const ids = new SeededIds(clock);
-  const database = await openDatabase();
+  const database = await freshDatabase();
   const app: NestExpressApplication = await createApp({ database, clock, ids });
   await app.init();
   const http = request(app.getHttpServer());

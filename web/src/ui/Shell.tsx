@@ -41,7 +41,7 @@ export function Shell({ bar }: { bar?: ReactNode }) {
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">
         Skip to the work
       </a>
-      <header className="border-b border-line bg-sheet">
+      <header className="border-b border-line bg-sheet print:hidden">
         <div className="mx-auto flex max-w-[1200px] items-center px-4 md:px-8">
           <span className="flex items-center gap-2 py-3 pr-8 font-semibold">
             <Mark /> Bright Keeper
@@ -68,7 +68,7 @@ export function Shell({ bar }: { bar?: ReactNode }) {
       </div>
       <nav
         aria-label="Stations"
-        className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden"
+        className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden print:hidden"
       >
         {STATIONS.slice(0, AT_THE_FOOT).map(({ to, name, icon: Icon }) => (
           <NavLink key={to} to={to} end={to === '/'} className={footLink}>

@@ -19,7 +19,7 @@ import type { AwayReason, Journal } from '../journal.js';
 import type { Rhythm, RhythmChange } from '../rhythms.js';
 import type { SetUpId } from '../setUps.js';
 import type { NamedSubject, SubjectKind } from '../subjects.js';
-import type { Use } from '../triggers.js';
+import type { Foretold, Use } from '../triggers.js';
 
 /** What the person does in the application that counts as having done it. */
 export const DONE_BY = [
@@ -84,6 +84,8 @@ export type Context = {
   /** How far ahead what recurs is followed. */
   until: Day;
   usesOf: (itemId: string) => readonly Use[];
+  /** What the air of a place foretells; nothing of one that is not measured. */
+  foretold: (placeId: string) => readonly Foretold[];
   /** Does the air where this thing lies ask for closer looks? */
   fungusRisk: (thing: ThingFacts) => boolean;
 };

@@ -29,6 +29,6 @@ export const gelRead = placeDuty({
     const counted: Counted = last
       ? countedFrom(last)
       : { on: localDay(indicatorSince!, context.facts.timeZone), at: null, because: { because: 'last-done' }, done: false };
-    return recurring({ code, standard: rhythm, subject: { id }, counted }, context);
+    return recurring({ code, standard: rhythm, subject: { id }, counted, placeId: id }, context);
   },
 });

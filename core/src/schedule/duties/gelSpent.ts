@@ -1,5 +1,4 @@
 import { ourChoice } from '../../care/knowledge/index.js';
-import { addDays, localDay } from '../day.js';
 import type { PlaceGel } from '../facts.js';
 import { rhythmFor } from '../rhythms.js';
 import { firstCall } from '../triggers.js';
@@ -9,8 +8,6 @@ import { placeDuty } from './duty.js';
 const MS_PER_DAY = 86_400_000;
 /** Gel is worth a word so many days before it is spent (our choice: time for an evening at the oven). */
 const WARNING_DAYS = 14;
-/** A forecast of gel is off by about a fifth of the time that is left (our choice, from its reckoning against measured air). */
-const SPREAD = 0.2;
 
 const rhythm = { triggers: [{ on: 'climate', sign: 'gel', daysAhead: WARNING_DAYS }], earlyDays: 0, lateDays: 0, minutes: 15 } as const;
 
@@ -34,17 +31,22 @@ export const gelSpent = placeDuty({
     const { facts, now, today } = context;
     const { kind, massG, left, knownFrom, spentOn } = gel!;
     const daysLeft = Math.floor((Date.parse(spentOn!) - Date.parse(now)) / MS_PER_DAY);
-    const day = localDay(spentOn!, facts.timeZone);
-    const spread = Math.ceil(Math.max(0, daysLeft) * SPREAD);
-    const foretold = { sign: 'gel', day, from: addDays(day, -spread), to: addDays(day, spread) } as const;
-    const asked = { lastDone: today, earlyDays: 0, today, zone: facts.timeZone, uses: [], foretold: [foretold], fungusRisk: false };
+    const asked = {
+      lastDone: today,
+      earlyDays: 0,
+      today,
+      zone: facts.timeZone,
+      uses: [],
+      foretold: context.foretold(id),
+      fungusRisk: false,
+    };
     const call = firstCall(held.triggers, asked);
     if (!call) return [];
     return [
       {
         window: windowOf(call, held),
         minutes: held.minutes,
-        ...(daysLeft > 0 ? { estimate: { from: foretold.from, to: foretold.to } } : {}),
+        ...(call.estimate && daysLeft > 0 ? { estimate: call.estimate } : {}),
         ...(daysLeft <= 0 ? { gravity: 'harms' as const } : {}),
         facts: { says: 'air', cause: 'gel-spent', daysLeft, kind, massG, left, knownFrom, placeId: id, since: null },
       },

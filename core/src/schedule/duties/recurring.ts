@@ -6,7 +6,7 @@ import { laterCalls, windowOf } from '../dueWindows.js';
 import type { ThingFacts } from '../facts.js';
 import type { DatedEntry, JournalData } from '../journal.js';
 import { rhythmFor, type Rhythm } from '../rhythms.js';
-import { firstCall, type Call, type Foretold } from '../triggers.js';
+import { firstCall, type Call } from '../triggers.js';
 import type { Context, Found } from './duty.js';
 
 /** From when a duty is counted: the last time it was done, or the day its subject came. */
@@ -62,13 +62,17 @@ type Asked = {
   subject: { id: string; kind?: ThingFacts['kind'] };
   counted: Counted;
   thing?: ThingFacts;
-  foretold?: readonly Foretold[];
+  /** Whose air is asked what it foretells, where it is not that of the thing. */
+  placeId?: string | undefined;
   /** It has never been done and is due from this day on, whatever the rhythm. */
   dueAtOnce?: DueBecause;
 };
 
 /** What recurs: the one at hand and those that follow up to the context's end, by the rhythm that holds for the subject. */
-export function recurring({ code, standard, subject, counted, thing, foretold = [], dueAtOnce }: Asked, context: Context): Found[] {
+export function recurring(
+  { code, standard, subject, counted, thing, placeId = thing?.stay?.placeId, dueAtOnce }: Asked,
+  context: Context,
+): Found[] {
   const rhythm = rhythmFor(code, standard, subject, context.changes);
   if (!rhythm) return [];
   const { today, until, facts } = context;
@@ -82,7 +86,7 @@ export function recurring({ code, standard, subject, counted, thing, foretold = 
         today,
         zone: facts.timeZone,
         uses: thing ? context.usesOf(thing.id) : [],
-        foretold,
+        foretold: placeId ? context.foretold(placeId) : [],
         fungusRisk,
       });
   if (!first) return [];

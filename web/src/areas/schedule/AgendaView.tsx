@@ -7,6 +7,9 @@ import { agendaHeadings, standsOn } from './calendarView';
 import { DutyRow, JustDone, SubjectLink } from './DutyRow';
 import { useDeeds } from './useDeeds';
 
+/** So many of a heading stand open before the rest is folded (our choice). */
+const MOST_OPEN = 10;
+
 const dayAndMonth = (day: string) =>
   new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const shortDay = (day: string) => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
@@ -44,9 +47,9 @@ export function AgendaView({ duties, today }: { duties: readonly schedule.Duty[]
       <JustDone deeds={deeds} />
       {agendaHeadings(duties, today).map(({ title, duties: list, near }) => {
         const minutes = `${list.length} ${list.length === 1 ? 'task' : 'tasks'}, ${list.reduce((sum, d) => sum + d.minutes, 0)} min`;
-        const rows = (
+        const rows = (some: readonly schedule.Duty[]) => (
           <ul className="sheet divide-y divide-line">
-            {list.map((duty) =>
+            {some.map((duty) =>
               duty.ahead === 0 && duty.urgency !== 'later' && !duty.snoozedUntil ? (
                 <DutyRow key={duty.id} duty={duty} deeds={deeds} />
               ) : (
@@ -55,13 +58,15 @@ export function AgendaView({ duties, today }: { duties: readonly schedule.Duty[]
             )}
           </ul>
         );
+        const most = list.length <= MOST_OPEN + 1 ? list.length : MOST_OPEN;
         return near ? (
           <Section key={title} title={title} aside={minutes}>
-            {rows}
+            {rows(list.slice(0, most))}
+            {most < list.length && <Fold title={`${list.length - most} more`}>{rows(list.slice(most))}</Fold>}
           </Section>
         ) : (
           <Fold key={title} title={title} aside={minutes}>
-            {rows}
+            {rows(list)}
           </Fold>
         );
       })}

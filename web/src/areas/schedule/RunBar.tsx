@@ -19,7 +19,7 @@ function Running({ run }: { run: NonNullable<ReturnType<typeof useRun>> }) {
   const [next] = left;
   const done = run.ids.length - left.length;
   return (
-    <aside aria-label="Bench day" className="border-b border-line bg-lamp-tint">
+    <aside aria-label="Bench day" className="border-b border-line bg-lamp-tint print:hidden">
       <div className="mx-auto flex max-w-[1200px] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1 md:px-8">
         <Link to={`/calendar/bench/${run.day}`} className="font-semibold hover:underline">
           Bench day: {done} of {run.ids.length} done
