@@ -84,8 +84,11 @@ test('a bench day is run: one drawer list, thing after thing, each ticked when i
   await expect(page.getByText('a torch', { exact: true })).toBeVisible();
   await button(page, /^(Start this day|Do it now)$/).click();
   for (const done of [1, 2]) {
+    // A look that has just begun offers to be dropped.
+    await expect(button(page, 'Drop this look')).toBeVisible();
     await button(page, 'Nothing here').click();
     await button(page, 'Finish the look').click();
+    await expect(page).toHaveURL(/\/gear\//);
     await expect(page.getByText(`Bench day: ${done} of 2 done`)).toBeVisible();
     if (done === 1) await page.getByLabel('Bench day').getByRole('button', { name: 'Look' }).click();
   }
