@@ -1,4 +1,4 @@
-import { addDays, addMonths, earlier, later, localDay, type Day } from './day.js';
+import { addDays, addMonths, daysBetween, earlier, inOrder, later, localDay, type Day } from './day.js';
 import { urgencyOf, type Urgency } from './dueWindows.js';
 import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFacts, type Window } from './duties/index.js';
 import type { Facts, OutingFacts, ThingFacts } from './facts.js';
@@ -98,8 +98,6 @@ export function byConsequence(a: Duty, b: Duty): number {
     inOrder(a.id, b.id)
   );
 }
-/** By code units: days and ids need no language, and thousands of them no collation. */
-const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 const URGENCY_RANK: Record<Urgency, number> = { overdue: 0, due: 1, soon: 2, later: 3 };
 
 /** How many times it has been done: what numbers the occurrences, so that each keeps its name when its day moves. */
@@ -202,7 +200,7 @@ export function oneLookEach(duties: readonly Duty[]): Duty[] {
 
 /** What a week away would do: what would be late on coming back and is not yet, the costliest first. */
 export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today: Day; backOn: Day }): Duty[] {
-  const days = (d: Duty) => Math.max(0, Math.round((Date.parse(backOn) - Date.parse(later(d.window.latest, today))) / 86_400_000));
+  const days = (d: Duty) => Math.max(0, daysBetween(later(d.window.latest, today), backOn));
   return duties
     .filter((d) => d.ahead === 0 && d.window.earliest <= today && d.window.latest < backOn)
     .sort((a, b) => days(b) * GRAVITY_WEIGHT[b.gravity] - days(a) * GRAVITY_WEIGHT[a.gravity] || byConsequence(a, b));

@@ -1,10 +1,9 @@
-import { addDays, localDay, type Day } from './day.js';
+import { addDays, daysBetween, localDay, type Day } from './day.js';
 import type { PlaceClimateFacts } from './facts.js';
 import type { Foretold } from './triggers.js';
 
 /** What the air foretells is off by about a fifth of the time that is left (our choice, from gel reckoned against measured air). */
 const SPREAD = 0.2;
-const MS_PER_DAY = 86_400_000;
 
 /** A day so many days ahead, with how far it may be off. */
 export function spreadAround(today: Day, days: number): { day: Day; from: Day; to: Day } {
@@ -17,9 +16,7 @@ export function spreadAround(today: Day, days: number): { day: Day; from: Day; t
 export function foretoldOf(place: PlaceClimateFacts, today: Day, timeZone: string): Foretold[] {
   const { assessment, gel, dampSince } = place;
   const growth = [assessment?.daysToGrowth.byIndex, assessment?.daysToGrowth.byDose].filter((d) => typeof d === 'number');
-  const gelDays = gel?.spentOn
-    ? (Date.parse(`${localDay(gel.spentOn, timeZone)}T00:00:00Z`) - Date.parse(`${today}T00:00:00Z`)) / MS_PER_DAY
-    : null;
+  const gelDays = gel?.spentOn ? daysBetween(today, localDay(gel.spentOn, timeZone)) : null;
   return [
     ...(growth.length > 0 ? [{ sign: 'early-warning' as const, ...spreadAround(today, Math.min(...growth)) }] : []),
     ...(gelDays === null ? [] : [{ sign: 'gel' as const, ...spreadAround(today, gelDays) }]),

@@ -2,7 +2,7 @@ import type { Outcome, Place, Verdict } from '../care/index.js';
 import type { Depth } from '../care/kinds/index.js';
 import type { HappeningId, Method, Severity, Soil, Surface } from '../care/knowledge/index.js';
 import type { GelAct } from '../storage/index.js';
-import { localDay, type Day } from './day.js';
+import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
 import { subjectKey, type SubjectRef } from './subjects.js';
 
@@ -81,7 +81,6 @@ export class Journal {
   constructor(entries: readonly Entry[], timeZone: string) {
     const undone = new Set(entries.flatMap((e) => (e.data.kind === 'undone' ? [e.data.entryId] : [])));
     const standing = entries.filter((e) => e.data.kind !== 'undone' && !undone.has(e.id));
-    const inOrder = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
     for (const entry of standing.sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))) {
       const key = subjectKey(entry.subject);
       const dated = { ...entry, day: localDay(entry.at, timeZone) };

@@ -1,7 +1,14 @@
-import { scheduleErrors, type BenchDays, type CalendarFilter, type Feed, type FeedInput, type NewFeed } from '@bright-keeper/contract';
+import {
+  routes,
+  scheduleErrors,
+  type BenchDays,
+  type CalendarFilter,
+  type Feed,
+  type FeedInput,
+  type NewFeed,
+} from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { benchDayWords, dutyWords, gravityWords, subjectWords } from '@bright-keeper/words';
-import { routes } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
 import { Database, type Db } from '../db/database.js';

@@ -1,7 +1,7 @@
 import { kindFacts, surfacesOf } from '../../care/kinds/index.js';
 import type { Surface } from '../../care/knowledge/index.js';
 import type { DueBecause } from '../because.js';
-import { addDays, later, localDay, type Day } from '../day.js';
+import { addDays, daysBetween, later, localDay, type Day } from '../day.js';
 import { laterCalls, windowOf } from '../dueWindows.js';
 import type { ThingFacts } from '../facts.js';
 import type { DatedEntry, JournalData } from '../journal.js';
@@ -112,11 +112,10 @@ export function recurring(
 function moveAfterReturn({ window, facts }: Found, thing: ThingFacts, { journal }: Context): void {
   const back = journal.last({ kind: 'thing', id: thing.id }, (d) => d.kind === 'back');
   if (!back || window.latest >= back.day || facts.says !== 'rhythm') return;
-  const late = lateDaysOf(window);
+  const late = daysBetween(window.due, window.latest);
   Object.assign(window, { earliest: back.day, due: back.day, latest: addDays(back.day, late) });
   facts.because = [...facts.because, { because: 'came-back' }];
 }
-const lateDaysOf = ({ due, latest }: Found['window']): number => Math.round((Date.parse(latest) - Date.parse(due)) / 86_400_000);
 
 export const dayOfAdding = (thing: { addedAt: string }, { facts }: Context): Day => localDay(thing.addedAt, facts.timeZone);
 

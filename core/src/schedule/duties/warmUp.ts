@@ -1,14 +1,12 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
-import type { Facts, TimerFacts } from '../facts.js';
+import type { TimerFacts } from '../facts.js';
 import { HOUSEHOLD, type NamedSubject } from '../subjects.js';
 import type { DutyKind } from './duty.js';
 import { openFor } from './recurring.js';
 
 const subjectOf = ({ itemId, itemName }: TimerFacts): NamedSubject =>
   itemId && itemName ? { kind: 'thing', id: itemId, name: itemName } : { ...HOUSEHOLD, name: '' };
-
-const timersOf = ({ timers }: Facts) => timers;
 
 /** A thing that warms in its bag: nobody opens it before its time. */
 export const warmUp: DutyKind = {
@@ -21,7 +19,7 @@ export const warmUp: DutyKind = {
   doneBy: 'timer',
   basis: commonPractice,
   find: (_, { facts }) =>
-    timersOf(facts).map((timer) => ({
+    facts.timers.map((timer) => ({
       subject: subjectOf(timer),
       part: timer.id,
       window: openFor(localDay(timer.endsAt, facts.timeZone), 0),

@@ -1,4 +1,5 @@
 import { schedule } from '@bright-keeper/core';
+import { monthWords } from '@bright-keeper/words';
 
 type Duty = schedule.Duty;
 type Day = schedule.Day;
@@ -27,21 +28,7 @@ export const standsOn = ({ plannedOn, window, ahead }: Duty, today: Day): Day =>
 /** A month ahead is folded: what is near stands open. */
 export type Heading = { title: string; duties: Duty[]; near: boolean };
 const WEEK = 7;
-const MONTH_NAMES = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
-export const monthTitle = (day: Day): string => `${MONTH_NAMES[Number(day.slice(5, 7)) - 1]!} ${day.slice(0, 4)}`;
+export const monthTitle = (day: Day): string => `${monthWords(Number(day.slice(5, 7)))} ${day.slice(0, 4)}`;
 
 const NEAR = ['Overdue', 'This week', 'Next week'];
 /** Overdue, this week, next week, then month by month; within each by day, the gravest of a day first. */
