@@ -4,7 +4,7 @@ import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFa
 import type { Facts, OutingFacts, ThingFacts } from './facts.js';
 import { foretoldOf } from './foretold.js';
 import { GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
-import { Journal, type Entry } from './journal.js';
+import { isTicked, Journal, type Entry } from './journal.js';
 import type { RhythmChange } from './rhythms.js';
 import type { SetUpId } from './setUps.js';
 import { subjectKey, type NamedSubject } from './subjects.js';
@@ -64,11 +64,7 @@ function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Conte
   const { doneBy } = dutyFacts(code);
   // What was said of it was said of that time: once it is done, it is said no more.
   const byLooking = doneBy === 'look' || doneBy === 'plan';
-  const last = since.findLastIndex(
-    ({ data }) =>
-      ((data.kind === 'care' || data.kind === 'skipped') && data.task === code) ||
-      (byLooking && (data.kind === 'look' || data.kind === 'clean')),
-  );
+  const last = since.findLastIndex(({ data }) => isTicked(data, code) || (byLooking && (data.kind === 'look' || data.kind === 'clean')));
   const after = since.slice(last + 1);
   const snoozed = after.findLast((e) => e.data.kind === 'snoozed' && e.data.task === code)?.data;
   const planned = after.findLast((e) => e.data.kind === 'planned' && e.data.task === code)?.data;
@@ -106,7 +102,7 @@ function timesDone(code: DutyCode, subject: NamedSubject, { journal }: Context):
   return journal.count(
     subject,
     (d) =>
-      ((d.kind === 'care' || d.kind === 'skipped') && d.task === code) ||
+      isTicked(d, code) ||
       (doneBy === 'look' && (d.kind === 'look' || d.kind === 'clean')) ||
       (doneBy === 'salt-test' && d.kind === 'salt-test') ||
       (doneBy === 'gel' && d.kind === 'gel') ||

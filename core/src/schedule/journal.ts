@@ -74,6 +74,11 @@ export type DatedEntry = Entry & { day: Day };
 /** Entries that may be taken back: those that only say something, and changed nothing else. */
 export const UNDOABLE: readonly JournalKind[] = ['care', 'skipped', 'snoozed', 'planned', 'away', 'back', 'washed'];
 
+/** It was passed over. */
+export const isSkipped = (data: JournalData, code: string): boolean => data.kind === 'skipped' && data.task === code;
+/** It was ticked off or passed over: the next one is counted from then. */
+export const isTicked = (data: JournalData, code: string): boolean => (data.kind === 'care' && data.task === code) || isSkipped(data, code);
+
 /** The journal by subject, oldest first, without what was taken back. */
 export class Journal {
   private readonly bySubject = new Map<string, DatedEntry[]>();

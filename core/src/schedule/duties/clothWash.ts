@@ -1,3 +1,4 @@
+import { isSkipped } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { isWashable, labelOf, USES_BEFORE_WASH } from '../../supplies/index.js';
 import { localDay, addDays } from '../day.js';
@@ -20,7 +21,7 @@ function washDue(supply: SupplyFacts, context: Context, code: string): Found[] {
   const { journal, facts, today, changes } = context;
   const held = rhythmFor(code, rhythm, { id: supply.id }, changes);
   if (!held) return [];
-  const washed = journal.last({ kind: 'supply', id: supply.id }, (d) => d.kind === 'washed' || (d.kind === 'skipped' && d.task === code));
+  const washed = journal.last({ kind: 'supply', id: supply.id }, (d) => d.kind === 'washed' || isSkipped(d, code));
   const since = washed?.day ?? localDay(supply.addedAt, facts.timeZone);
   const said: Found['facts'] = {
     says: 'cloth',

@@ -1,4 +1,5 @@
 import { ourChoice } from '../../care/knowledge/index.js';
+import { isSkipped } from '../journal.js';
 import { thingDuty } from './duty.js';
 import { around, isLook } from './recurring.js';
 
@@ -15,7 +16,7 @@ export const followUpLook = thingDuty({
   basis: ourChoice('Two weeks is soon enough to catch growth and late enough to see a change.'),
   appliesTo: (thing) => thing.status === 'in-use',
   dueFrom: (thing, { journal }, code) => {
-    const last = journal.last({ kind: 'thing', id: thing.id }, (d) => isLook(d) || (d.kind === 'skipped' && d.task === code));
+    const last = journal.last({ kind: 'thing', id: thing.id }, (d) => isLook(d) || isSkipped(d, code));
     if (last?.data.kind !== 'clean' || Object.values(last.data.outcomes).every((o) => o === 'clean-enough')) return [];
     return [{ window: around(last.day, AFTER_DAYS, SLACK_DAYS), facts: { says: 'rhythm', because: [{ because: 'left-undone' }] } }];
   },

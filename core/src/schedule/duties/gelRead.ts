@@ -1,3 +1,4 @@
+import { isTicked } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
 import { placeDuty } from './duty.js';
@@ -22,10 +23,7 @@ export const gelRead = placeDuty({
   basis: commonPractice,
   appliesTo: ({ indicatorSince }) => indicatorSince !== null,
   dueFrom: ({ id, indicatorSince }, context, code) => {
-    const last = context.journal.last(
-      { kind: 'place', id },
-      (d) => d.kind === 'gel' || ((d.kind === 'skipped' || d.kind === 'care') && d.task === code),
-    );
+    const last = context.journal.last({ kind: 'place', id }, (d) => d.kind === 'gel' || isTicked(d, code));
     const counted: Counted = last
       ? countedFrom(last)
       : { on: localDay(indicatorSince!, context.facts.timeZone), at: null, because: { because: 'last-done' }, done: false };

@@ -1,7 +1,7 @@
 import { commonPractice, happeningFacts, type Soil } from '../../care/knowledge/index.js';
 import type { DueBecause } from '../because.js';
 import { addDays, earlier } from '../day.js';
-import type { DatedEntry } from '../journal.js';
+import { isTicked, type DatedEntry } from '../journal.js';
 import { thingDuty } from './duty.js';
 
 /** A week is the most that anything put off outdoors waits for the bench (our choice). */
@@ -13,7 +13,7 @@ const answers = ({ data }: DatedEntry, code: string): boolean =>
   data.kind === 'look' ||
   // What waits for home is not done by a clean in the field.
   (data.kind === 'clean' && data.place === 'home') ||
-  ((data.kind === 'skipped' || data.kind === 'care') && data.task === code);
+  isTicked(data, code);
 
 /** What one entry leaves for home, and how long that may wait; null where it leaves nothing. */
 function leftBy({ data }: DatedEntry): { because: DueBecause; withinDays: number; harmful: boolean } | null {

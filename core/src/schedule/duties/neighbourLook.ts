@@ -1,5 +1,6 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays } from '../day.js';
+import { isSkipped } from '../journal.js';
 import { thingDuty } from './duty.js';
 import { isLook } from './recurring.js';
 
@@ -22,9 +23,7 @@ const neighbourLook = (when: string, afterDays: number) =>
       if (cause?.data.kind !== 'neighbour-isolated') return [];
       const due = addDays(cause.day, afterDays);
       const earliest = addDays(due, -SLACK_DAYS);
-      const looked = journal
-        .after(cause)
-        .some((e) => (isLook(e.data) && e.day >= earliest) || (e.data.kind === 'skipped' && e.data.task === code));
+      const looked = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
       if (looked) return [];
       return [
         {

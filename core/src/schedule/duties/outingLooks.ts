@@ -1,3 +1,4 @@
+import { isTicked } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays, later } from '../day.js';
 import type { OutingFacts, ThingFacts } from '../facts.js';
@@ -21,7 +22,7 @@ export const lookBeforeOuting = outingDuty({
   dueFrom: (outing, context, code) => {
     const { journal } = context;
     const dayBefore = addDays(outing.from, -1);
-    const done = journal.last({ kind: 'outing', id: outing.id }, (d) => (d.kind === 'care' || d.kind === 'skipped') && d.task === code);
+    const done = journal.last({ kind: 'outing', id: outing.id }, (d) => isTicked(d, code));
     if (done) return [];
     const things = thingsOf(outing, context).filter(
       (t) => !journal.of({ kind: 'thing', id: t.id }).some((e) => isLook(e.data) && e.day >= dayBefore),

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import type { JournalData } from '../journal.js';
+import { isSkipped, type JournalData } from '../journal.js';
 import { thingDuty } from './duty.js';
 import { countedFrom, isLook, recurring } from './recurring.js';
 
@@ -23,7 +23,7 @@ export const quarantineLook = thingDuty({
   dueFrom: (thing, context, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
     const shut = context.journal.last(subject, (d) => d.kind === 'quarantined');
-    const answers = (d: JournalData) => isLook(d) || (d.kind === 'skipped' && d.task === code);
+    const answers = (d: JournalData) => isLook(d) || isSkipped(d, code);
     const looked = shut ? context.journal.after(shut).findLast((e) => answers(e.data)) : context.journal.last(subject, answers);
     if (!shut && !looked) return [];
     const counted = looked

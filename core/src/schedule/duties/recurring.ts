@@ -4,7 +4,7 @@ import type { DueBecause } from '../because.js';
 import { addDays, daysBetween, later, localDay, type Day } from '../day.js';
 import { laterCalls, windowOf } from '../dueWindows.js';
 import type { ThingFacts } from '../facts.js';
-import type { DatedEntry, JournalData } from '../journal.js';
+import { isTicked, type DatedEntry, type JournalData } from '../journal.js';
 import { rhythmFor, type Rhythm } from '../rhythms.js';
 import { firstCall, type Call } from '../triggers.js';
 import type { Context, Found } from './duty.js';
@@ -13,7 +13,6 @@ import type { Context, Found } from './duty.js';
 export type Counted = { on: Day; at: string | null; because: DueBecause; /** It was done before: an early one counts. */ done: boolean };
 
 export const isLook = (data: JournalData): boolean => data.kind === 'look' || data.kind === 'clean';
-const isFor = (code: string) => (data: JournalData) => (data.kind === 'care' || data.kind === 'skipped') && data.task === code;
 
 /** What an entry says of why the next one is counted from it. */
 export function countedFrom({ day, at, data }: DatedEntry): Counted {
@@ -26,7 +25,7 @@ export function countedFrom({ day, at, data }: DatedEntry): Counted {
 
 /** The last entry that did this duty for a thing. */
 export function lastDoneOf(thing: ThingFacts, code: string, byLooking: boolean, { journal }: Context): DatedEntry | null {
-  return journal.last({ kind: 'thing', id: thing.id }, (data) => isFor(code)(data) || (byLooking && isLook(data)));
+  return journal.last({ kind: 'thing', id: thing.id }, (data) => isTicked(data, code) || (byLooking && isLook(data)));
 }
 
 /** Why it is due, where something else than time made it so. */

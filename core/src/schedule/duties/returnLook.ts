@@ -1,4 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { isSkipped } from '../journal.js';
 import { thingDuty } from './duty.js';
 import { isLook, openFor } from './recurring.js';
 
@@ -15,7 +16,7 @@ export const returnLook = thingDuty({
   basis: commonPractice,
   dueFrom: (thing, { journal }, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
-    const last = journal.last(subject, (d) => d.kind === 'back' || isLook(d) || (d.kind === 'skipped' && d.task === code));
+    const last = journal.last(subject, (d) => d.kind === 'back' || isLook(d) || isSkipped(d, code));
     if (last?.data.kind !== 'back') return [];
     return [{ window: openFor(last.day, WITHIN_DAYS), facts: { says: 'rhythm', because: [{ because: 'came-back' }] } }];
   },

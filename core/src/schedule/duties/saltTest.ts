@@ -1,3 +1,4 @@
+import { isSkipped } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
 import { hygrometerDuty } from './duty.js';
@@ -22,10 +23,7 @@ export const saltTest = hygrometerDuty({
   basis: commonPractice,
   appliesTo: (device) => !device.outdoor,
   dueFrom: ({ id, addedAt }, context, code) => {
-    const last = context.journal.last(
-      { kind: 'hygrometer', id },
-      (d) => d.kind === 'salt-test' || (d.kind === 'skipped' && d.task === code),
-    );
+    const last = context.journal.last({ kind: 'hygrometer', id }, (d) => d.kind === 'salt-test' || isSkipped(d, code));
     const counted: Counted = last
       ? countedFrom(last)
       : { on: localDay(addedAt, context.facts.timeZone), at: null, because: { because: 'since-on-the-shelf' }, done: false };

@@ -1,6 +1,6 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { addDays, addMonths } from '../day.js';
-import type { JournalData } from '../journal.js';
+import { isSkipped, type JournalData } from '../journal.js';
 import { thingDuty } from './duty.js';
 import { isLook } from './recurring.js';
 
@@ -26,9 +26,7 @@ export const stickyLook = thingDuty({
     const due = addMonths(cause.day, AFTER_MONTHS);
     const earliest = addDays(due, -SLACK_DAYS);
     // A look before the window opens is not the one that tells whether airing helped.
-    const answered = journal
-      .after(cause)
-      .some((e) => (isLook(e.data) && e.day >= earliest) || (e.data.kind === 'skipped' && e.data.task === code));
+    const answered = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
     if (answered) return [];
     const because = cause.data.kind === 'clean' ? 'finish-was-worked-on' : 'finish-tacks';
     return [{ window: { earliest, due, latest: addDays(due, SLACK_DAYS) }, facts: { says: 'rhythm', because: [{ because }] } }];
