@@ -54,6 +54,7 @@ export const routes = {
   dutyPlan: '/api/schedule/duties/plan',
   journalUndo: (id: string) => `/api/schedule/journal/${id}/undo`,
   away: '/api/schedule/away',
+  capMissing: '/api/schedule/cap-missing',
   back: '/api/schedule/back',
   rhythms: '/api/schedule/rhythms',
   rhythm: (id: string) => `/api/schedule/rhythms/${id}`,

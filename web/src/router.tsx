@@ -30,6 +30,7 @@ export const router = createBrowserRouter([
       { path: 'storage/:id/what-if', lazy: async () => ({ Component: (await import('./areas/storage/WhatIfPage')).WhatIfPage }) },
       { path: 'calendar', lazy: async () => ({ Component: (await import('./areas/schedule/CalendarPage')).CalendarPage }) },
       { path: 'calendar/bench/:day', lazy: async () => ({ Component: (await import('./areas/schedule/BenchDayPage')).BenchDayPage }) },
+      { path: 'calendar/week', lazy: async () => ({ Component: (await import('./areas/schedule/WeekPage')).WeekPage }) },
       { path: 'calendar/rhythms', lazy: async () => ({ Component: (await import('./areas/schedule/RhythmsPage')).RhythmsPage }) },
       {
         path: 'calendar/others',

@@ -49,7 +49,7 @@ export type ItemPage = ShelfItem & {
 };
 
 /** What the log of a thing tells: the journal's entries about it. */
-export type LogData = schedule.JournalData;
+export type LogData = schedule.ThingLogData;
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };
 

@@ -17,6 +17,8 @@ export const scheduleErrors = errorTable({
     remedy: 'Look where it lies now, and move it again if you want to.',
   },
   'not-away': { status: 409, title: 'It is not away', remedy: 'Look at its page: it may be back already.' },
+  'no-such-cap': { status: 400, title: 'It has no such cap', remedy: 'Choose one of the caps on its page.' },
+  'cap-missing-already': { status: 409, title: 'That is noted already', remedy: 'Tick it off when it has one again.' },
   'already-away': { status: 409, title: 'It is away already', remedy: 'Say first that it is back.' },
   'bad-rhythm': {
     status: 400,

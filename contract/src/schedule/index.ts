@@ -30,6 +30,7 @@ export {
 export type { Today } from './dto.js';
 export { scheduleErrors } from './errors.js';
 export {
+  capMissing,
   dutyRef,
   journalData,
   planDuty,
@@ -37,6 +38,7 @@ export {
   sendAway,
   skipDuty,
   snoozeDuty,
+  type CapMissing,
   type DutyRef,
   type PlanDuty,
   type SayBack,

@@ -33,6 +33,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   opened: { depth: one(care.DEPTHS), stages: Joi.number().required() },
   'left-for-home': { surfaces: Joi.array().items(surface()).required() },
   'neighbour-isolated': { name: Joi.string().allow(null).required() },
+  'cap-missing': { surface: surface().required() },
   away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required() },
   back: {},
   care: { task: task() },
@@ -59,6 +60,7 @@ export type SnoozeDuty = DutyRef & { until: string };
 /** `expected` is the day it was on when it was moved: another browser may have moved it since. */
 export type PlanDuty = DutyRef & { day: string | null; expected: string | null };
 export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null };
+export type CapMissing = { itemId: string; surface: care.Surface };
 export type SayBack = { itemId: string };
 /** What was written, for taking it back. */
 export type Written = { entryId: string };
@@ -85,4 +87,5 @@ export const sendAway = Joi.object<SendAway>({
   why: one(schedule.AWAY_REASONS),
   until: day().allow(null).required(),
 });
+export const capMissing = Joi.object<CapMissing>({ itemId: id().required(), surface: surface().required() });
 export const sayBack = Joi.object<SayBack>({ itemId: id().required() });

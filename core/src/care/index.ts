@@ -26,6 +26,7 @@ export {
   retrait,
   type Section,
   sectionOf,
+  capsOf,
   surfacesOf,
   type TraitChange,
   traitsOf,

@@ -207,6 +207,65 @@ describe('the rhythms of the trade', () => {
     expect(first('salt-test', [], { facts: house({ hygrometers: [{ ...device, outdoor: true }] }) })).toBeUndefined();
   });
 
+  it('a hygrometer gets a new cell once a year, counted from the last one (common practice), and a station outdoors never', () => {
+    const device = {
+      id: 'h',
+      name: 'Dial',
+      outdoor: false,
+      placeName: null,
+      addedAt: '2025-01-01T10:00:00Z',
+      silent: false,
+      lastHeardAt: null,
+    };
+    const changed = entry('2025-09-10', { kind: 'care', task: 'cell-change' }, { subject: { kind: 'hygrometer', id: 'h' } });
+    expect(first('cell-change', [changed], { facts: house({ hygrometers: [device] }) })!.window).toEqual({
+      earliest: '2026-08-11',
+      due: '2026-09-10',
+      latest: '2026-11-09',
+    });
+    expect(first('cell-change', [], { facts: house({ hygrometers: [{ ...device, outdoor: true }] }) })).toBeUndefined();
+  });
+
+  it('a lost cap is asked for until it is ticked off; both ends are one errand, and a body has no front cap', () => {
+    const lost = (day: string, surface: 'front-cap' | 'rear-cap') => entry(day, { kind: 'cap-missing', surface });
+    const duty = (entries: Entry[], thing = lens()) => first('cap-missing', entries, { facts: house({ things: [thing] }) });
+    expect(duty([])).toBeUndefined();
+    const [front, rear] = [lost('2026-05-20', 'front-cap'), lost('2026-05-25', 'rear-cap')];
+    expect(duty([front, rear])).toMatchObject({
+      window: { due: '2026-05-20', latest: '2026-05-27' },
+      facts: { missing: ['front-cap', 'rear-cap'] },
+      gravity: 'worsens',
+    });
+    expect(duty([front, entry('2026-05-22', { kind: 'care', task: 'cap-missing' })])).toBeUndefined();
+    expect(duty([front, entry('2026-05-22', { kind: 'care', task: 'cap-missing' }), rear])!.facts).toEqual({
+      says: 'caps',
+      missing: ['rear-cap'],
+    });
+    expect(duty([front], lens({ kind: 'mirrorless-body' }))).toBeUndefined();
+  });
+
+  it('what is nearly used up is asked for, all packs of it together; what nobody counted never is', () => {
+    const packs = (...stocks: (number | null)[]) =>
+      house({
+        things: [],
+        supplies: stocks.map((stock, i) => ({
+          id: `s${i}`,
+          thing: 'lens-tissue' as const,
+          role: 'any' as const,
+          state: 'clean' as const,
+          usesSinceWash: 0,
+          stock,
+          packPrice: null,
+          packSize: null,
+          addedAt: '2026-05-20T10:00:00Z',
+        })),
+      });
+    expect(first('restock', [], { facts: packs(3) })).toMatchObject({ window: { due: TODAY }, facts: { stock: 3 } });
+    expect(first('restock', [], { facts: packs(3, 30) })).toBeUndefined();
+    expect(first('restock', [], { facts: packs(3, null) })).toBeUndefined();
+    expect(first('restock', [], { facts: packs(0, 2) })).toMatchObject({ facts: { stock: 2 } });
+  });
+
   it('indicator gel is read every 2 weeks, give or take 4 days', () => {
     const gel = { kind: 'silica-gel', massG: 50, left: 0.5, spentOn: null, knownFrom: 'indicator' } as const;
     const places = [

@@ -58,9 +58,12 @@ function foretoldByPlace({ places, timeZone }: Facts, today: Day): Context['fore
   return (placeId) => of.get(placeId) ?? [];
 }
 
+type Said = { snoozedUntil: Day | null; plannedOn: Day | null };
+const NOTHING_SAID: Said = { snoozedUntil: null, plannedOn: null };
 /** What the keeper said of a duty: put off until a day, or put on one. */
-function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context): { snoozedUntil: Day | null; plannedOn: Day | null } {
+function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context): Said {
   const since = journal.of(subject);
+  if (!since.some((e) => e.data.kind === 'snoozed' || e.data.kind === 'planned')) return NOTHING_SAID;
   const { doneBy } = dutyFacts(code);
   // What was said of it was said of that time: once it is done, it is said no more.
   const byLooking = doneBy === 'look' || doneBy === 'plan';
@@ -142,34 +145,37 @@ export function agendaFrom(
 
 function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): Duty[] {
   const kind = dutyFacts(code);
-  const seen = new Map<string, { ahead: number; done: number }>();
-  return kind.find(code, context).flatMap((found) => {
-    const { subject, window, part } = found;
-    if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) return [];
-    const key = `${code}/${subjectKey(subject)}${part ? `/${part}` : ''}`;
-    const before = seen.get(key);
-    const n = before ? before.ahead + 1 : 0;
-    const done = before ? before.done : kind.rhythm ? timesDone(code, subject, context) : 0;
-    seen.set(key, { ahead: n, done });
-    const { snoozedUntil, plannedOn } = n === 0 ? saidOf(code, subject, context) : { snoozedUntil: null, plannedOn: null };
-    const held = snoozedUntil ? snoozedWindow(window, snoozedUntil) : window;
-    const duty: Duty = {
-      id: kind.rhythm ? `${key}/${done + n}` : key,
-      code,
-      subject,
-      window: held,
-      minutes: found.minutes ?? kind.minutes,
-      gravity: found.gravity ?? kind.gravity,
-      setUp: kind.setUp,
-      urgency: urgencyOf(held, context.today),
-      facts: found.facts,
-      ahead: n,
-      estimate: found.estimate ?? null,
-      snoozedUntil,
-      plannedOn,
-    };
-    return [duty];
-  });
+  const duties: Duty[] = [];
+  for (const { subject, found } of kind.find(code, context)) {
+    if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) continue;
+    const said = saidOf(code, subject, context);
+    const done = kind.rhythm ? timesDone(code, subject, context) : 0;
+    const known = `${code}/${subjectKey(subject)}`;
+    const before = new Map<string, number>();
+    for (const { window, part, minutes, gravity, facts, estimate } of found) {
+      const key = part ? `${known}/${part}` : known;
+      const ahead = before.get(key) ?? 0;
+      before.set(key, ahead + 1);
+      const { snoozedUntil, plannedOn } = ahead === 0 ? said : NOTHING_SAID;
+      const held = snoozedUntil ? snoozedWindow(window, snoozedUntil) : window;
+      duties.push({
+        id: kind.rhythm ? `${key}/${done + ahead}` : key,
+        code,
+        subject,
+        window: held,
+        minutes: minutes ?? kind.minutes,
+        gravity: gravity ?? kind.gravity,
+        setUp: kind.setUp,
+        urgency: urgencyOf(held, context.today),
+        facts,
+        ahead,
+        estimate: estimate ?? null,
+        snoozedUntil,
+        plannedOn,
+      });
+    }
+  }
+  return duties;
 }
 
 /** What is at hand: its window is open or over, and it is not put off. Nothing that only follows something else. */

@@ -1,5 +1,5 @@
-import { utc, UTCDate } from '@date-fns/utc';
-import { addMonths as addCalendarMonths, differenceInCalendarDays, isValid, lastDayOfMonth } from 'date-fns';
+import { UTCDate } from '@date-fns/utc';
+import { addMonths as addCalendarMonths, isValid, lastDayOfMonth } from 'date-fns';
 
 /** A local calendar day, `YYYY-MM-DD`. Days are counted on the calendar, never in hours, so summer time changes nothing. */
 export type Day = string;
@@ -46,8 +46,8 @@ const dayAtMs = keeping((ms: number): Day => dayOf(new Date(ms)));
 
 export const addDays = (day: Day, days: number): Day => dayAtMs(utcMs(day) + days * MS_PER_DAY);
 
-/** Whole days from one day to another; negative when `to` is earlier. */
-export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(utcMs(to), utcMs(from), { in: utc });
+/** Whole days from one day to another, which are midnights of UTC apart; negative when `to` is earlier. */
+export const daysBetween = (from: Day, to: Day): number => (utcMs(to) - utcMs(from)) / MS_PER_DAY;
 
 /** The same day some months later; the last day of a shorter month where that day does not exist. */
 export const addMonths = (day: Day, months: number): Day => monthsLater(months)(day);
@@ -70,18 +70,16 @@ export const later = (a: Day, b: Day): Day => (a > b ? a : b);
 /** By code units: days, instants and ids need no language, and thousands of them no collation. */
 export const inOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-const zones = new Map<string, Intl.DateTimeFormat>();
-/** Making a format costs fifty times as much as using it. */
-function formatIn(timeZone: string): Intl.DateTimeFormat {
-  let format = zones.get(timeZone);
-  if (!format)
-    zones.set(timeZone, (format = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })));
-  return format;
-}
+/** Making a format costs fifty times as much as using it, and a journal is asked for the same instants again and again. */
+const dayIn = keeping((timeZone: string) => {
+  const format = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
+  return keeping((ms: number): Day => format.format(ms));
+});
 
 /**
  * The local calendar day of an instant in a time zone (IANA name).
  *
  * @throws RangeError when there is no such zone, or the instant is none.
  */
-export const localDay = (instant: string | Date, timeZone: string): Day => formatIn(timeZone).format(new Date(instant));
+export const localDay = (instant: string | Date, timeZone: string): Day =>
+  dayIn(timeZone)(typeof instant === 'string' ? Date.parse(instant) : instant.getTime());

@@ -8,4 +8,5 @@ export type Gravity = (typeof GRAVITIES)[number];
 /** What a day late costs of each, on one scale (our choice: each about three times the next). */
 export const GRAVITY_WEIGHT: Readonly<Record<Gravity, number>> = { spreads: 100, harms: 30, worsens: 10, spoils: 3, routine: 1 };
 
-export const gravityRank = (gravity: Gravity): number => GRAVITIES.indexOf(gravity);
+const RANKS = Object.fromEntries(GRAVITIES.map((gravity, rank) => [gravity, rank])) as Record<Gravity, number>;
+export const gravityRank = (gravity: Gravity): number => RANKS[gravity];

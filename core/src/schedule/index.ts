@@ -39,6 +39,7 @@ export { GRAVITIES, GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.
 export {
   AWAY_REASONS,
   Journal,
+  OF_THE_CALENDAR,
   SKIP_REASONS,
   UNDOABLE,
   type AwayReason,
@@ -48,6 +49,7 @@ export {
   type JournalKind,
   type SkipReason,
   type ThingEntry,
+  type ThingLogData,
 } from './journal.js';
 export { nextAfter, occurrences, plainEvery, recurAfter, RecurrenceError, rruleOf, type Every } from './recurrence.js';
 export { rhythmFor, sameScope, withChange, type Rhythm, type RhythmChange, type RhythmScope } from './rhythms.js';

@@ -4,7 +4,7 @@ import type { HappeningId, Method, Severity, Soil, Surface } from '../care/knowl
 import type { GelAct } from '../storage/index.js';
 import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
-import { subjectKey, type SubjectRef } from './subjects.js';
+import type { SubjectRef } from './subjects.js';
 
 /** Why a thing is not here. */
 export const AWAY_REASONS = ['service', 'loan', 'trip', 'other'] as const;
@@ -42,6 +42,8 @@ export type ThingEntry =
   | { kind: 'left-for-home'; surfaces: Surface[] }
   /** Something it shared a place with went into quarantine; `name` is null where an earlier version did not keep it. */
   | { kind: 'neighbour-isolated'; name: string | null }
+  /** One of its caps is lost; that it has one again is ticked off. */
+  | { kind: 'cap-missing'; surface: Surface }
   | { kind: 'away'; why: AwayReason; until: Day | null }
   | { kind: 'back' };
 
@@ -66,13 +68,18 @@ export type JournalData =
   | ({ kind: 'gel' } & { act: GelAct['kind'] })
   | { kind: 'washed' };
 
+/** What is said of the calendar alone: a thing's own log does not tell it. */
+export const OF_THE_CALENDAR = ['snoozed', 'planned', 'undone'] as const satisfies DutyEntry['kind'][];
+/** What a thing's own log tells. */
+export type ThingLogData = ThingEntry | Exclude<DutyEntry, { kind: (typeof OF_THE_CALENDAR)[number] }>;
+
 export type JournalKind = JournalData['kind'];
 export type Entry = { id: string; at: string; subject: SubjectRef; data: JournalData };
 /** An entry with the household's day it was written on. */
 export type DatedEntry = Entry & { day: Day };
 
 /** Entries that may be taken back: those that only say something, and changed nothing else. */
-export const UNDOABLE: readonly JournalKind[] = ['care', 'skipped', 'snoozed', 'planned', 'away', 'back', 'washed'];
+export const UNDOABLE: readonly JournalKind[] = ['care', 'skipped', 'snoozed', 'planned', 'away', 'back', 'cap-missing', 'washed'];
 
 /** It was passed over. */
 export const isSkipped = (data: JournalData, code: string): boolean => data.kind === 'skipped' && data.task === code;
@@ -81,22 +88,24 @@ export const isTicked = (data: JournalData, code: string): boolean => (data.kind
 
 /** The journal by subject, oldest first, without what was taken back. */
 export class Journal {
-  private readonly bySubject = new Map<string, DatedEntry[]>();
+  private readonly bySubject = new Map<SubjectRef['kind'], Map<string, DatedEntry[]>>();
 
   constructor(entries: readonly Entry[], timeZone: string) {
     const undone = new Set(entries.flatMap((e) => (e.data.kind === 'undone' ? [e.data.entryId] : [])));
     const standing = entries.filter((e) => e.data.kind !== 'undone' && !undone.has(e.id));
     for (const entry of standing.sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))) {
-      const key = subjectKey(entry.subject);
+      const { kind, id } = entry.subject;
       const dated = { ...entry, day: localDay(entry.at, timeZone) };
-      const there = this.bySubject.get(key);
+      const ofKind = this.bySubject.get(kind) ?? new Map<string, DatedEntry[]>();
+      this.bySubject.set(kind, ofKind);
+      const there = ofKind.get(id);
       if (there) there.push(dated);
-      else this.bySubject.set(key, [dated]);
+      else ofKind.set(id, [dated]);
     }
   }
 
-  of(subject: SubjectRef): readonly DatedEntry[] {
-    return this.bySubject.get(subjectKey(subject)) ?? [];
+  of({ kind, id }: SubjectRef): readonly DatedEntry[] {
+    return this.bySubject.get(kind)?.get(id) ?? [];
   }
 
   /** What was written about the same subject after an entry; of one instant, by the order of writing. */

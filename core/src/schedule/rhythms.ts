@@ -9,9 +9,18 @@ export type RhythmScope = { for: 'all' } | { for: 'kind'; kind: ItemKind } | { f
 /** A rhythm as the keeper set it; null switches the duty off there. */
 export type RhythmChange<Code extends string = string> = { code: Code; scope: RhythmScope; rhythm: Rhythm | null };
 
-const NARROWNESS: Record<RhythmScope['for'], number> = { all: 0, kind: 1, subject: 2 };
-const holdsFor = (scope: RhythmScope, { id, kind }: { id: string; kind?: ItemKind }): boolean =>
-  scope.for === 'all' || (scope.for === 'kind' ? scope.kind === kind : scope.id === id);
+const scopeKey = (scope: RhythmScope): string =>
+  scope.for === 'all' ? 'all' : scope.for === 'kind' ? `kind/${scope.kind}` : `subject/${scope.id}`;
+
+/** Thousands of rules are asked for each thing and duty: they are sorted by what they hold for once. */
+const sorted = new WeakMap<readonly RhythmChange[], ReadonlyMap<string, RhythmChange>>();
+function byScope(changes: readonly RhythmChange[]): ReadonlyMap<string, RhythmChange> {
+  const known = sorted.get(changes);
+  if (known) return known;
+  const made = new Map(changes.map((c) => [`${c.code} ${scopeKey(c.scope)}`, c]));
+  sorted.set(changes, made);
+  return made;
+}
 
 /** The rhythm that holds for a subject: the narrowest change, else the default; null where it is switched off. */
 export function rhythmFor(
@@ -20,9 +29,10 @@ export function rhythmFor(
   subject: { id: string; kind?: ItemKind },
   changes: readonly RhythmChange[],
 ): Rhythm | null {
-  const found = changes
-    .filter((c) => c.code === code && holdsFor(c.scope, subject))
-    .reduce<RhythmChange | null>((best, c) => (!best || NARROWNESS[c.scope.for] > NARROWNESS[best.scope.for] ? c : best), null);
+  if (changes.length === 0) return standard;
+  const all = byScope(changes);
+  const of = (scope: RhythmScope) => all.get(`${code} ${scopeKey(scope)}`);
+  const found = of({ for: 'subject', id: subject.id }) ?? (subject.kind && of({ for: 'kind', kind: subject.kind })) ?? of({ for: 'all' });
   return found ? found.rhythm : standard;
 }
 
@@ -32,5 +42,4 @@ export const withChange = (changes: readonly RhythmChange[], change: RhythmChang
   change,
 ];
 
-export const sameScope = (a: RhythmScope, b: RhythmScope): boolean =>
-  a.for === b.for && (a.for !== 'kind' || a.kind === (b as typeof a).kind) && (a.for !== 'subject' || a.id === (b as typeof a).id);
+export const sameScope = (a: RhythmScope, b: RhythmScope): boolean => scopeKey(a) === scopeKey(b);

@@ -16,5 +16,6 @@ export {
   type Shortage,
   type Taking,
 } from './drawer.js';
+export { runningLow } from './runningLow.js';
 export { starterFacts, STARTER_IDS, STARTERS, type Starter, type StarterId } from './starters.js';
 export { stockAmount, type StockAmount } from './stockAmount.js';

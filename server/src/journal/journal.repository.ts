@@ -15,12 +15,16 @@ const toEntry = ({ id, at, subject, subjectId, data }: Row): schedule.Entry => (
   subject: { kind: subject, id: subjectId },
   data,
 });
-const toLog = ({ id, at, subjectId, data }: Row): LogEntry => ({ id, itemId: subjectId, at: at.toISOString(), data });
+const toLog = ({ id, at, subjectId, data }: Row): LogEntry => ({
+  id,
+  itemId: subjectId,
+  at: at.toISOString(),
+  // Read by `isTold` alone, which leaves out what no thing's log tells.
+  data: data as schedule.ThingLogData,
+});
 
-/** What a thing's own log does not tell: plans and their undoing are of the calendar. */
-const NOT_IN_THE_LOG = ['planned', 'undone', 'snoozed'];
 const isTold = sql`${journalEntries.data}->'data'->>'kind' not in (${sql.join(
-  NOT_IN_THE_LOG.map((kind) => sql`${kind}`),
+  schedule.OF_THE_CALENDAR.map((kind) => sql`${kind}`),
   sql`, `,
 )}) and not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = ${journalEntries.id}::text)`;
 /** Kinds of entries no duty asks for. */

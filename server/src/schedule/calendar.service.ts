@@ -18,6 +18,7 @@ import { SettingsService } from '../settings/settings.service.js';
 import { AgendaService } from './agenda.service.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { FeedRepository, type ToldEvent } from './feed.repository.js';
+import type { ToldEntry } from './schedule.documents.js';
 
 const TOKEN_BYTES = 24;
 /** A cancelled event is told so long, that every calendar hears of it (our choice). */
@@ -31,10 +32,10 @@ const HOUSE = 'bright-keeper';
 export type CalendarText = { text: string; etag: string; lastModified: Date };
 
 const hashOf = (text: string): string => createHash('sha256').update(text).digest('hex');
-const passes = ({ subjects, gravities }: CalendarFilter, { subject, gravity }: schedule.Duty): boolean =>
-  (subjects?.includes(subject.kind) ?? true) && (gravities?.includes(gravity) ?? true);
+const passes = ({ subjects, gravities }: CalendarFilter, { concerns }: ToldEntry): boolean =>
+  !concerns || ((subjects?.includes(concerns.subject) ?? true) && (gravities?.includes(concerns.gravity) ?? true));
 
-function dutyEntry(duty: schedule.Duty): schedule.CalendarEntry {
+function dutyEntry(duty: schedule.Duty): ToldEntry {
   const { title, why } = dutyWords(duty);
   return {
     uid: `${duty.id}@${HOUSE}`,
@@ -45,6 +46,7 @@ function dutyEntry(duty: schedule.Duty): schedule.CalendarEntry {
     categories: [subjectWords(duty.subject.kind), gravityWords(duty.gravity)],
     ...(duty.estimate ? { tentative: true } : {}),
     ...(duty.ahead === 0 ? { alarmMinutesBefore: MORNING_MIN } : {}),
+    concerns: { subject: duty.subject.kind, gravity: duty.gravity },
   };
 }
 
@@ -73,19 +75,11 @@ export class CalendarService {
 
   async calendar(filter: CalendarFilter, name: string): Promise<CalendarText> {
     const agenda = await this.agenda.agenda();
-    const entries = [
-      ...(filter.duties ? agenda.duties.map((d) => ({ entry: dutyEntry(d), shown: passes(filter, d) })) : []),
-      ...(filter.benchDays ? await this.benchEntries(agenda) : []),
-    ];
-    const told = await this.database.transaction((db) =>
-      this.tell(
-        db,
-        entries.map((e) => e.entry),
-        filter,
-      ),
-    );
-    const shown = new Set(entries.filter((e) => e.shown).map((e) => e.entry.uid));
-    const events = told.filter((t) => t.cancelled || shown.has(t.uid)).sort((a, b) => a.uid.localeCompare(b.uid));
+    const entries = [...(filter.duties ? agenda.duties.map(dutyEntry) : []), ...(filter.benchDays ? await this.benchEntries(agenda) : [])];
+    const told = await this.database.transaction((db) => this.tell(db, entries, filter));
+    const concerns = new Map(entries.map((entry) => [entry.uid, entry]));
+    // What is gone is told as cancelled only where it was once shown.
+    const events = told.filter((t) => passes(filter, concerns.get(t.uid) ?? t.entry)).sort((a, b) => (a.uid < b.uid ? -1 : 1));
     const lastModified = new Date(Math.max(0, ...events.map((e) => e.changedAt.getTime())));
     const { timeZone } = await this.settings.get();
     const text = schedule.toICalendar(
@@ -122,16 +116,18 @@ export class CalendarService {
 
   private async benchEntries(agenda: schedule.Agenda) {
     const { plan, times } = await this.bench.days({}, agenda);
-    return plan.days.map((day) => ({ entry: benchEntry(times.startsAt, day), shown: true }));
+    return plan.days.map((day): ToldEntry => benchEntry(times.startsAt, day));
   }
 
   /** Compares with what was told before: a change counts up, what is gone is told as cancelled for a while. */
-  private async tell(db: Db, entries: readonly schedule.CalendarEntry[], filter: CalendarFilter): Promise<ToldEvent[]> {
+  private async tell(db: Db, entries: readonly ToldEntry[], filter: CalendarFilter): Promise<ToldEvent[]> {
     const now = this.clock.now();
     const before = new Map((await this.repository.told(db)).map((t) => [t.uid, t]));
     const told: ToldEvent[] = [];
     for (const entry of entries) {
-      const print = hashOf(JSON.stringify(entry));
+      // What it concerns is for this program alone: no calendar sees that change.
+      const { concerns: _, ...shown } = entry;
+      const print = hashOf(JSON.stringify(shown));
       const known = before.get(entry.uid);
       before.delete(entry.uid);
       if (known && known.print === print && !known.cancelled) {

@@ -1,6 +1,7 @@
 import {
   gearErrors,
   scheduleErrors,
+  type CapMissing,
   type DutyRef,
   type PlanDuty,
   type SendAway,
@@ -8,7 +9,7 @@ import {
   type SnoozeDuty,
   type Written,
 } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
@@ -85,6 +86,20 @@ export class DutyService {
     return this.database.transaction(async (db) => {
       if (await this.awayOf(db, itemId)) throw problem(scheduleErrors, 'already-away');
       return this.write(db, { kind: 'thing', id: itemId }, { kind: 'away', why, until });
+    });
+  }
+
+  /** One of its caps is lost: it is asked for until it is ticked off. */
+  capMissing({ itemId, surface }: CapMissing): Promise<Written> {
+    return this.database.transaction(async (db) => {
+      const item = await this.gear.find(db, itemId);
+      if (!item) throw problem(gearErrors, 'item-not-found');
+      const caps = care.capsOf(item.kind, item.traits);
+      if (!caps.includes(surface)) throw problem(scheduleErrors, 'no-such-cap', { fields: { surface: 'Choose a cap that it has.' } });
+      const due = (await this.agenda.ofThings(db, [item])).get(itemId)?.duties ?? [];
+      if (due.some(({ facts }) => facts.says === 'caps' && facts.missing.includes(surface)))
+        throw problem(scheduleErrors, 'cap-missing-already');
+      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'cap-missing', surface });
     });
   }
 

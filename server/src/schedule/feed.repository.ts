@@ -1,8 +1,8 @@
 import type { CalendarFilter, Feed } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { asc, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
+import type { ToldEntry } from './schedule.documents.js';
 import { calendarEvents, calendarFeeds } from './schedule.table.js';
 
 type Row = typeof calendarFeeds.$inferSelect;
@@ -21,7 +21,7 @@ export type ToldEvent = {
   sequence: number;
   changedAt: Date;
   cancelled: boolean;
-  entry: schedule.CalendarEntry;
+  entry: ToldEntry;
 };
 
 @Injectable()

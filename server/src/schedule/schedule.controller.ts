@@ -1,6 +1,7 @@
 import {
   agendaQuery,
   benchQuery,
+  capMissing,
   dayParam,
   dutyRef,
   idParam,
@@ -17,6 +18,7 @@ import {
   type BenchDays,
   type BenchQuery,
   type BenchTimes,
+  type CapMissing,
   type DayParam,
   type DutyRef,
   type KeptRhythm,
@@ -92,6 +94,12 @@ export class ScheduleController {
   @Describe({ summary: 'A thing is sent to a workshop or lent: nothing of it is asked for until it is back', body: sendAway, answers: 201 })
   away(@CheckedBody(sendAway) away: SendAway): Promise<Written> {
     return this.duties.sendAway(away);
+  }
+
+  @Post('cap-missing')
+  @Describe({ summary: 'One of its caps is lost: it is asked for until it has one again', body: capMissing, answers: 201 })
+  capMissing(@CheckedBody(capMissing) cap: CapMissing): Promise<Written> {
+    return this.duties.capMissing(cap);
   }
 
   @Post('back')

@@ -1,5 +1,5 @@
 import { calendarFilter, rhythmShape, saveBenchTimes, type BenchTimes, type CalendarFilter } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
+import { schedule } from '@bright-keeper/core';
 import Joi from 'joi';
 import { defineDocument } from '../db/document.js';
 
@@ -24,8 +24,13 @@ export const FILTER_DOCUMENT = defineDocument<CalendarFilter>({
   upgrades: {},
 });
 
+/** What an event is about: by this a filtered calendar tells whether it ever showed it. */
+export type Concerns = { subject: schedule.SubjectKind; gravity: schedule.Gravity };
+/** An event as it was told; bench days concern all, and so do events that were told before this was kept. */
+export type ToldEntry = schedule.CalendarEntry & { concerns?: Concerns };
+
 const text = () => Joi.string().required();
-export const ENTRY_DOCUMENT = defineDocument<schedule.CalendarEntry>({
+export const ENTRY_DOCUMENT = defineDocument<ToldEntry>({
   name: 'calendar_event.entry',
   version: 1,
   schema: Joi.object({
@@ -39,6 +44,10 @@ export const ENTRY_DOCUMENT = defineDocument<schedule.CalendarEntry>({
     url: Joi.string(),
     tentative: Joi.boolean(),
     alarmMinutesBefore: Joi.number(),
+    concerns: Joi.object({
+      subject: Joi.valid(...schedule.SUBJECT_KINDS).required(),
+      gravity: Joi.valid(...schedule.GRAVITIES).required(),
+    }),
   }),
   upgrades: {},
 });

@@ -7,6 +7,7 @@ import {
   BENCH_TIMES_DOCUMENT,
   BUSY_DOCUMENT,
   ENTRY_DOCUMENT,
+  type ToldEntry,
   FILTER_DOCUMENT,
   PROBLEMS_DOCUMENT,
   RHYTHM_DOCUMENT,
@@ -53,7 +54,7 @@ export const calendarEvents = pgTable('calendar_event', {
   sequence: integer().notNull(),
   changedAt: instant('changed_at').notNull(),
   cancelled: boolean().notNull(),
-  entry: document<schedule.CalendarEntry>('entry', ENTRY_DOCUMENT).notNull(),
+  entry: document<ToldEntry>('entry', ENTRY_DOCUMENT).notNull(),
 });
 
 export const busyCalendars = pgTable('busy_calendar', {

@@ -11,6 +11,7 @@ import {
   type Outing,
   type OutingInput,
   type RhythmPreview,
+  type Written,
 } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { createServer, type Server } from 'node:http';
@@ -76,6 +77,20 @@ describe('what the keeper says of a duty', () => {
     expect((await move('2026-03-15', null, 409)).body).toMatchObject({ code: 'moved-elsewhere', current: { plannedOn: '2026-03-14' } });
     await move(null, '2026-03-14');
     expect((await find('light-test', id))!.plannedOn).toBeNull();
+  });
+
+  it('a lost cap is noted, asked for until it is ticked off, and taken back; what it has not cannot be lost', async () => {
+    const { id } = await t.add('Bare');
+    const lose = (surface: string, status = 201) => post(routes.capMissing, { itemId: id, surface }, status);
+    const { entryId } = (await lose('front-cap')).body as Written;
+    expect((await lose('front-cap', 409)).body.code).toBe('cap-missing-already');
+    expect((await lose('body-cap', 400)).body).toMatchObject({ code: 'no-such-cap', fields: { surface: expect.any(String) } });
+    expect((await find('cap-missing', id))!.facts).toEqual({ says: 'caps', missing: ['front-cap'] });
+    await post(routes.journalUndo(entryId), {});
+    expect(await find('cap-missing', id)).toBeUndefined();
+    await lose('rear-cap');
+    await post(routes.dutyDone, { code: 'cap-missing', subject: thing(id) });
+    expect(await find('cap-missing', id)).toBeUndefined();
   });
 
   it('waits while the thing is away, and asks for a look when it is back', async () => {
@@ -294,6 +309,17 @@ describe('calendars that read this one', () => {
     expect(text).toContain('TZID:Europe/Lisbon');
     expect(text).toContain('DTSTART;TZID=Europe/Lisbon:20260314T160000');
     expect(text).not.toContain('light-test/');
+  });
+
+  it('a filtered one hears that something is gone only if it ever showed it', async () => {
+    const { id } = await t.add('Fed');
+    const all = await feed();
+    const ofPlaces = await feed({ subjects: ['place'] });
+    for (const { path } of [all, ofPlaces]) await t.http.get(path).expect(200);
+    await t.look(id, { 'front-glass': {} });
+    const gone = async ({ path }: NewFeed) => (await t.http.get(path).expect(200)).text.includes('STATUS:CANCELLED');
+    expect(await gone(all)).toBe(true);
+    expect(await gone(ofPlaces)).toBe(false);
   });
 
   it('a guessed address leads nowhere', async () => {

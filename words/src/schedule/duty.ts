@@ -1,4 +1,4 @@
-import { schedule } from '@bright-keeper/core';
+import { care, schedule, supplies } from '@bright-keeper/core';
 import { becauseWords } from '../care/because.js';
 import { findingsWords, surfaceTitle } from '../care/findings.js';
 import { alertWords } from '../storage/alerts.js';
@@ -21,6 +21,7 @@ const ACTIONS: Record<schedule.DoneBy, string> = {
   hygrometer: 'See the hygrometer',
   'salt-test': 'Salt test',
   wash: 'Washed',
+  drawer: 'Open the drawer',
   move: 'Take it out',
   back: 'It is back',
 };
@@ -45,6 +46,24 @@ function clothWords({ uses, dirty }: Extract<schedule.DutyFacts, { says: 'cloth'
   return `${count(uses, 'use', 'uses')} since its last wash; ten uses or a month, and it moves dirt about.`;
 }
 
+function stockWords({ thing, stock }: Extract<schedule.DutyFacts, { says: 'stock' }>): string {
+  if (stock <= 0) return 'It is used up: plans do without it.';
+  const amount = supplies.stockAmount(thing, stock);
+  const left = amount.nature === 'fluid' ? count(amount.cleans, 'clean', 'cleans') : `${amount.pieces} ${amount.unit}`;
+  return `Only ${left} left.`;
+}
+
+/** Several are missing as one thing to see to. */
+function capsWords({ missing }: Extract<schedule.DutyFacts, { says: 'caps' }>): { title: string; why: string; action: string } {
+  const names = missing.map((surface) => care.surfaceFacts(surface).name);
+  const one = names.length === 1;
+  return {
+    title: `Find or replace the ${names.join(' and the ')}`,
+    why: `${one ? 'It is' : 'They are'} missing: bare glass and bare mounts take dust, fingers and knocks.`,
+    action: one ? 'It has one again' : 'It has them again',
+  };
+}
+
 /** Only what has a word of its own beside the name of its kind of duty. */
 function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: string } {
   switch (facts.says) {
@@ -64,6 +83,10 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
       };
     case 'cloth':
       return { why: clothWords(facts) };
+    case 'stock':
+      return { why: stockWords(facts) };
+    case 'caps':
+      return capsWords(facts);
     case 'away':
       return { why: `It is ${AWAY[facts.why]} and was to be back by now.` };
     case 'outing':

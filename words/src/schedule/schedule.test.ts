@@ -55,6 +55,16 @@ describe('a duty in words', () => {
     ['salt-test', { says: 'salt-test', lastAt: null }, /^Salt test$/, /never tested/, 'Salt test'],
     ['cloth-wash', { says: 'cloth', uses: 1, washedOn: null, dirty: false }, /^Wash it$/, /^1 use since/, 'Washed'],
     ['cloth-wash', { says: 'cloth', uses: 1, washedOn: null, dirty: true }, /./, /nothing dirty goes near glass/, 'Washed'],
+    ['restock', { says: 'stock', thing: 'lens-fluid', stock: 6 }, /^Running out$/, /^Only 3 cleans left\.$/, 'Open the drawer'],
+    ['restock', { says: 'stock', thing: 'lens-tissue', stock: 0 }, /./, /^It is used up/, 'Open the drawer'],
+    ['cap-missing', { says: 'caps', missing: ['front-cap'] }, /^Find or replace the front cap$/, /^It is missing/, 'It has one again'],
+    [
+      'cap-missing',
+      { says: 'caps', missing: ['front-cap', 'rear-cap'] },
+      /the front cap and the rear cap$/,
+      /^They are missing/,
+      'It has them again',
+    ],
     ['due-back', { says: 'away', why: 'loan', until: '2026-03-01' }, /due back/, /^It is on loan/, 'It is back'],
     [
       'look-before-outing',

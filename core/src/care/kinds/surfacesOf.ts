@@ -15,6 +15,10 @@ export function surfacesOf(kind: ItemKind, traits: Traits = {}): Surface[] {
   });
 }
 
+/** The caps that belong on it: what can be missing. A case is no cap. */
+export const capsOf = (kind: ItemKind, traits: Traits = {}): Surface[] =>
+  surfacesOf(kind, traits).filter((surface) => familyOf(surface) === 'cap' && surface !== 'case');
+
 /** Where the front diameter a keeper wrote down lies. */
 const FRONTS: readonly Surface[] = ['filter-front', 'filter-back', 'front-glass', 'objective', 'corrector', 'port-outside', 'port-inside'];
 

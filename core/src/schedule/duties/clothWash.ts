@@ -54,7 +54,5 @@ export const clothWash: DutyKind = {
   find: (code, context) =>
     context.facts.supplies
       .filter((s) => isWashable(s.thing))
-      .flatMap((s) =>
-        washDue(s, context, code).map((found) => ({ ...found, subject: { kind: 'supply' as const, id: s.id, name: labelOf(s) } })),
-      ),
+      .map((s) => ({ subject: { kind: 'supply', id: s.id, name: labelOf(s) }, found: washDue(s, context, code) })),
 };

@@ -1,4 +1,4 @@
-import type { Basis } from '../../care/knowledge/index.js';
+import type { Basis, Material, Surface, Tool } from '../../care/knowledge/index.js';
 import type { TypicalThing, Wrapping, AlertFacts } from '../../storage/index.js';
 import type { Verdict } from '../../care/index.js';
 import type { DueBecause } from '../because.js';
@@ -34,6 +34,7 @@ export const DONE_BY = [
   'hygrometer',
   'salt-test',
   'wash',
+  'drawer',
   'move',
   'back',
 ] as const;
@@ -57,6 +58,8 @@ export type DutyFacts =
   | ({ says: 'air' } & AlertFacts & { placeId: string | null; since: string | null })
   | { says: 'salt-test'; lastAt: string | null }
   | { says: 'cloth'; uses: number; washedOn: Day | null; dirty: boolean }
+  | { says: 'stock'; thing: Material | Tool; stock: number }
+  | { says: 'caps'; missing: Surface[] }
   | { says: 'away'; why: AwayReason; until: Day }
   | { says: 'outing'; from: Day; things: { id: string; name: string }[] };
 
@@ -114,7 +117,8 @@ type SubjectFacts = {
 
 export type DutyKind = Described & {
   about: SubjectKind;
-  find: (code: string, context: Context) => (Found & { subject: NamedSubject })[];
+  /** Of each subject it falls due for: what is at hand, and what follows that. */
+  find: (code: string, context: Context) => { subject: NamedSubject; found: Found[] }[];
 };
 
 type Recipe<K extends SubjectKind> = Described & {
@@ -128,11 +132,11 @@ const registered =
     ...described,
     about,
     find: (code, context) =>
-      all(context.facts).flatMap((subject) =>
-        !appliesTo || appliesTo(subject, context, code)
-          ? dueFrom(subject, context, code).map((found) => ({ ...found, subject: named(subject) }))
-          : [],
-      ),
+      all(context.facts).flatMap((subject) => {
+        if (appliesTo && !appliesTo(subject, context, code)) return [];
+        const found = dueFrom(subject, context, code);
+        return found.length > 0 ? [{ subject: named(subject), found }] : [];
+      }),
   });
 
 export const thingSubject = ({ id, name, kind }: ThingFacts): NamedSubject => ({ kind: 'thing', id, name, itemKind: kind });

@@ -1,5 +1,7 @@
 import { airOut } from './airOut.js';
 import { batteryContacts } from './batteryContacts.js';
+import { capMissing } from './capMissing.js';
+import { cellChange } from './cellChange.js';
 import { clothWash } from './clothWash.js';
 import { damp } from './damp.js';
 import { dueBack } from './dueBack.js';
@@ -18,6 +20,7 @@ import { clean, handOver, isolate } from './need.js';
 import { neighbourLook12Weeks, neighbourLook4Weeks, neighbourLookNow } from './neighbourLook.js';
 import { lookAfterOuting, lookBeforeOuting } from './outingLooks.js';
 import { quarantineLook } from './quarantineLook.js';
+import { restock } from './restock.js';
 import { returnLook } from './returnLook.js';
 import { saltTest } from './saltTest.js';
 import { sensorFrame } from './sensorFrame.js';
@@ -60,7 +63,10 @@ export const DUTIES = {
   'gel-read': gelRead,
   silent,
   'salt-test': saltTest,
+  'cap-missing': capMissing,
+  'cell-change': cellChange,
   'cloth-wash': clothWash,
+  restock,
 } as const satisfies Record<string, DutyKind>;
 
 export type DutyCode = keyof typeof DUTIES;

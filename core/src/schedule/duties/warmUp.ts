@@ -21,16 +21,20 @@ export const warmUp: DutyKind = {
   find: (_, { facts }) =>
     facts.timers.map((timer) => ({
       subject: subjectOf(timer),
-      part: timer.id,
-      window: openFor(localDay(timer.endsAt, facts.timeZone), 0),
-      facts: {
-        says: 'warming',
-        timerId: timer.id,
-        itemId: timer.itemId,
-        size: timer.size,
-        wrapping: timer.wrapping,
-        startedAt: timer.startedAt,
-        endsAt: timer.endsAt,
-      },
+      found: [
+        {
+          part: timer.id,
+          window: openFor(localDay(timer.endsAt, facts.timeZone), 0),
+          facts: {
+            says: 'warming',
+            timerId: timer.id,
+            itemId: timer.itemId,
+            size: timer.size,
+            wrapping: timer.wrapping,
+            startedAt: timer.startedAt,
+            endsAt: timer.endsAt,
+          },
+        },
+      ],
     })),
 };

@@ -11,6 +11,7 @@ import { Away } from './Away';
 import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
 import { Exposure } from './Exposure';
+import { MissingCap } from './MissingCap';
 import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
@@ -68,6 +69,7 @@ function Housekeeping({ item }: { item: ItemPageData }) {
           {archived ? 'Restore to the shelf' : 'Archive'}
         </Button>
         {!archived && <Away item={item} />}
+        {!archived && <MissingCap item={item} />}
       </div>
     </>
   );

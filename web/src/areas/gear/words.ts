@@ -67,13 +67,18 @@ export function logWords(data: LogData): Words {
     case 'care':
       return { title: schedule.dutyFacts(data.task).name, lines: [] };
     case 'skipped':
-      return { title: `Passed over: ${schedule.dutyFacts(data.task).name.toLowerCase()}`, lines: [`Because ${SKIPPED[data.reason]}.`] };
+      return {
+        title: `Passed over: ${schedule.dutyFacts(data.task).name.toLowerCase()}`,
+        lines: [`Because ${SKIPPED[data.reason]}.`, ...(data.note ? [`“${data.note}”`] : [])],
+      };
     case 'left-for-home':
       return { title: 'Left for home', lines: [data.surfaces.map((s) => care.SURFACES[s].name).join(', ')] };
     case 'neighbour-isolated':
       return { title: `${data.name ?? 'Something'} beside it went into quarantine`, lines: [] };
     case 'away':
       return { title: `Away: ${awayWords(data.why)}`, lines: data.until ? [`Due back on ${data.until}.`] : [] };
+    case 'cap-missing':
+      return { title: `Its ${care.surfaceFacts(data.surface).name} is missing`, lines: [] };
     case 'back':
       return { title: 'It is back', lines: [] };
     case 'moved':
@@ -82,15 +87,6 @@ export function logWords(data: LogData): Words {
       return { title: `Outdoors: ${care.HAPPENINGS[data.happening].name.toLowerCase()}`, lines: [] };
     case 'opened':
       return { title: `Opened ${DEPTH_NAMES[data.depth]} and closed again`, lines: [count(data.stages, 'stage', 'stages')] };
-    case 'snoozed':
-    case 'planned':
-    case 'undone':
-    case 'salt-test':
-    case 'place-opened':
-    case 'gel':
-    case 'washed':
-      // Of the calendar, or of other subjects than things: a thing's log never holds them.
-      return { title: '', lines: [] };
     default:
       return data satisfies never;
   }

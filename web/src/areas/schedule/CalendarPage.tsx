@@ -39,9 +39,9 @@ export function CalendarPage() {
           <ButtonLink to="/calendar/rhythms">Rhythms</ButtonLink>
           <ButtonLink to="/outings">Outings</ButtonLink>
           <ButtonLink to="/calendar/others">Other calendars</ButtonLink>
-          <Button className="hidden md:inline-flex" onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" /> Print
-          </Button>
+          <ButtonLink to="/calendar/week">
+            <Printer size={18} aria-hidden="true" /> A week to print
+          </ButtonLink>
           <a
             href={routes.calendarFile}
             className="inline-flex min-h-11 items-center gap-2 rounded border border-soft bg-sheet px-4 hover:bg-well"

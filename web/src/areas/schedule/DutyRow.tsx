@@ -17,14 +17,17 @@ import {
   Sprout,
   Sun,
   Wrench,
+  CircleDashed,
+  ShoppingBasket,
   type LucideIcon,
 } from 'lucide-react';
-import { createElement, type ReactNode } from 'react';
+import { createElement, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { deedOf, subjectRoute } from './dutyRoute';
+import { PassOver } from './PassOver';
 import type { Deeds } from './useDeeds';
 
 const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
@@ -42,6 +45,8 @@ const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
   'cloth-wash': Shirt,
   'return-look': PackageCheck,
   'due-back': PackageCheck,
+  'cap-missing': CircleDashed,
+  restock: ShoppingBasket,
 };
 const iconOf = ({ code, facts }: schedule.Duty): LucideIcon =>
   facts.says === 'air' && facts.cause === 'fungus' && facts.threat === 'thin-log' ? CircleHelp : (ICONS[code] ?? CalendarClock);
@@ -118,7 +123,7 @@ const WEEK = 7;
 const MONTH = 30;
 
 /** What else can be said of it: later, not this time, or another rhythm. */
-function MoreMenu({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
+function MoreMenu({ duty, deeds, onPassOver }: { duty: schedule.Duty; deeds: Deeds; onPassOver: () => void }) {
   const today = useToday();
   const navigate = useNavigate();
   if (duty.facts.says === 'warming' || duty.facts.says === 'open-work') return null;
@@ -129,6 +134,7 @@ function MoreMenu({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
   if (schedule.dutyFacts(duty.code).rhythm) {
     entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);
     entries.push(['Done elsewhere', () => deeds.passOver(duty, 'done-elsewhere')]);
+    entries.push(['Not this time, because…', onPassOver]);
     entries.push(['Change its rhythm', () => void navigate(`/calendar/rhythms?duty=${duty.code}&of=${duty.subject.id}`)]);
   }
   return (
@@ -156,6 +162,7 @@ function MoreMenu({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
 export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Deeds; also?: ReactNode }) {
   const { title, why } = dutyWords(duty);
   const { facts, subject } = duty;
+  const [passing, setPassing] = useState(false);
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5 sm:flex-nowrap">
       {createElement(iconOf(duty), { size: 22, className: `shrink-0 ${toneOf(duty)}`, 'aria-hidden': true })}
@@ -170,10 +177,19 @@ export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Dee
           {why}
         </p>
         {also}
+        {passing && (
+          <PassOver
+            onPass={(reason, note) => {
+              setPassing(false);
+              deeds.passOver(duty, reason, note);
+            }}
+            onLeave={() => setPassing(false)}
+          />
+        )}
       </div>
       <div className="ml-auto flex items-center">
         <Act duty={duty} deeds={deeds} />
-        <MoreMenu duty={duty} deeds={deeds} />
+        <MoreMenu duty={duty} deeds={deeds} onPassOver={() => setPassing(true)} />
       </div>
     </li>
   );

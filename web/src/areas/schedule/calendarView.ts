@@ -98,3 +98,35 @@ export function yearWeeks(duties: readonly Duty[], today: Day, weeks = 53): Week
   }
   return loads;
 }
+
+/** A week on one sheet: what is late, what stands on each day, and what may be done already if there is time. */
+export type WeekSheet<Bench> = {
+  late: Duty[];
+  days: { day: Day; bench: Bench | null; duties: Duty[] }[];
+  mayBeDone: Duty[];
+};
+
+/** What is done on a bench day stands there and nowhere else; what is over before today is not printed. */
+export function weekSheet<Bench extends { day: Day; tasks: readonly { duty: Duty }[] }>(
+  duties: readonly Duty[],
+  benchDays: readonly Bench[],
+  monday: Day,
+  today: Day,
+): WeekSheet<Bench> {
+  const week = Array.from({ length: WEEK }, (_, i) => schedule.addDays(monday, i));
+  const sunday = week.at(-1)!;
+  const benches = benchDays.filter((b) => b.day >= monday && b.day <= sunday);
+  const atBench = new Set(benches.flatMap((b) => b.tasks.map((t) => t.duty.id)));
+  const own = duties.filter((d) => !atBench.has(d.id) && !d.snoozedUntil).sort(schedule.byConsequence);
+  const isLate = (d: Duty) => d.ahead === 0 && d.urgency === 'overdue' && !d.plannedOn;
+  const thisWeek = monday <= today && today <= sunday;
+  return {
+    late: thisWeek ? own.filter(isLate) : [],
+    days: week.map((day) => ({
+      day,
+      bench: benches.find((b) => b.day === day) ?? null,
+      duties: own.filter((d) => !isLate(d) && standsOn(d, today) === day),
+    })),
+    mayBeDone: own.filter((d) => d.ahead === 0 && !isLate(d) && d.window.earliest <= sunday && standsOn(d, today) > sunday),
+  };
+}

@@ -6,6 +6,7 @@ import {
   type BusyCalendar,
   type BusyFile,
   type BusyAddress,
+  type CapMissing,
   type DutyRef,
   type Feed,
   type FeedInput,
@@ -61,6 +62,11 @@ export const useUndo = () =>
 export const useSendAway = () =>
   useMutation({
     mutationFn: (away: SendAway) => http.post<Written>(routes.away, away),
+    onSettled: (_data, _error, { itemId }) => gearChanged(itemId),
+  });
+export const useCapMissing = () =>
+  useMutation({
+    mutationFn: (cap: CapMissing) => http.post<Written>(routes.capMissing, cap),
     onSettled: (_data, _error, { itemId }) => gearChanged(itemId),
   });
 export const useBack = () =>

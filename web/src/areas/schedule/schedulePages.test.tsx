@@ -1,7 +1,7 @@
 import { routes, type BenchDayPage as BenchDayData, type BenchDays, type BusyCalendar, type KeptRhythm } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { agendaOf, dutyOf, lensOf } from '../../testing/duties';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
 import { BenchDayPage } from './BenchDayPage';
@@ -10,6 +10,7 @@ import { CalendarPage } from './CalendarPage';
 import { OtherCalendarsPage } from './OtherCalendarsPage';
 import { RhythmsPage } from './RhythmsPage';
 import { RunBar } from './RunBar';
+import { WeekPage } from './WeekPage';
 
 /** What a browser remembers, kept here. */
 let memory = new Map<string, string>();
@@ -138,6 +139,89 @@ describe('the calendar', () => {
     fireEvent.click(screen.getByLabelText('Wednesday'));
     fireEvent.click(screen.getByRole('button', { name: 'Save your time' }));
     await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ minutesPerDay: 90, weekdays: [6, 0, 3] }));
+  });
+});
+
+describe('a week on one sheet', () => {
+  const show = (duties: schedule.Duty[], address = '/calendar/week') =>
+    showPage(
+      WeekPage,
+      '/calendar/week',
+      address,
+      { [`GET ${routes.agenda}`]: agendaOf(...duties), [`GET ${routes.benchDays}`]: benchDays() },
+      outside,
+    );
+  const late = dutyOf('exercise', {
+    subject: lensOf('2'),
+    urgency: 'overdue',
+    window: { earliest: '2026-02-01', due: '2026-02-10', latest: '2026-02-20' },
+  });
+  const wednesday = dutyOf('shell-and-contacts', {
+    subject: lensOf('3'),
+    urgency: 'soon',
+    window: { earliest: '2026-03-01', due: '2026-03-11', latest: '2026-03-20' },
+  });
+  const nextMonth = dutyOf('exercise', {
+    subject: lensOf('4'),
+    urgency: 'soon',
+    window: { earliest: '2026-03-09', due: '2026-04-02', latest: '2026-04-10' },
+  });
+
+  it('has what is late first, the bench day with its tasks, each other task on its day, and what may be done already', async () => {
+    show([light, late, wednesday, nextMonth]);
+    expect(await screen.findByRole('heading', { name: '9 Mar – Sun, 15 March 2026' })).toBeTruthy();
+    const of = (name: string) =>
+      within(screen.getByRole('region', { name }))
+        .getAllByRole('listitem')
+        .map((li) => li.textContent);
+    expect(of('Overdue')).toEqual([expect.stringMatching(/^Lens 2 · Exercise it/)]);
+    expect(of('Wed, 11 March 2026')).toEqual([expect.stringMatching(/^Lens 3 · .*by 20 Mar$/)]);
+    // What the bench day holds stands there and not on its due day as well.
+    expect(of('Sat, 14 March 2026')).toEqual([expect.stringMatching(/^Lens 1 · Look through it/)]);
+    expect(screen.getByText('Bench day from 16:00, 12 min')).toBeTruthy();
+    expect(within(screen.getByRole('region', { name: 'Tue, 10 March 2026' })).queryAllByRole('listitem')).toEqual([]);
+    expect(of('May be done already')).toEqual([expect.stringMatching(/^Lens 4/)]);
+  });
+
+  it('goes week by week, never before this one, and prints', async () => {
+    const page = show([light, late], '/calendar/week?week=2020-01-01');
+    fireEvent.click(await screen.findByRole('button', { name: 'Later week' }));
+    expect(await screen.findByRole('heading', { name: '16 Mar – Sun, 22 March 2026' })).toBeTruthy();
+    expect(page.address()).toBe('/calendar/week?week=2026-03-16');
+    // What is late is of this week: on a later sheet it would be late twice.
+    expect(screen.queryByRole('region', { name: 'Overdue' })).toBeNull();
+    const print = vi.spyOn(window, 'print').mockImplementation(() => {});
+    fireEvent.click(screen.getByRole('button', { name: 'Print' }));
+    expect(print).toHaveBeenCalledOnce();
+    fireEvent.click(screen.getByRole('button', { name: 'Earlier week' }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Earlier week' }).disabled).toBe(true);
+  });
+});
+
+describe('passing over', () => {
+  it('takes a reason and a note, and can be taken back', async () => {
+    const page = showPage(
+      CalendarPage,
+      '/calendar',
+      '/calendar',
+      {
+        [`GET ${routes.agenda}`]: agendaOf(light),
+        [`GET ${routes.benchDays}`]: benchDays(),
+        [`POST ${routes.dutySkip}`]: { entryId: 'e9' },
+        [`POST ${routes.journalUndo('e9')}`]: { entryId: 'e10' },
+      },
+      outside,
+    );
+    fireEvent.click(await screen.findByRole('button', { name: 'More about Lens 1: Look through it with a torch' }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Not this time, because…' }));
+    fireEvent.change(await screen.findByLabelText('Not this time, because'), { target: { value: 'other' } });
+    fireEvent.change(screen.getByLabelText('Note (if you like)'), { target: { value: ' shut in for the move ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Pass it over' }));
+    await waitFor(() =>
+      expect(page.written()[0]!.body).toMatchObject({ code: 'light-test', reason: 'other', note: 'shut in for the move' }),
+    );
+    fireEvent.click(await screen.findByRole('button', { name: 'Take it back' }));
+    await waitFor(() => expect(page.written()[1]!.path).toBe(routes.journalUndo('e9')));
   });
 });
 

@@ -50,8 +50,8 @@ export function useDeeds() {
       }
     },
     putOff: (duty: schedule.Duty, until: schedule.Day) => snooze.mutate({ ...refOf(duty), until }, { onSuccess: keep(duty, 'put off') }),
-    passOver: (duty: schedule.Duty, reason: schedule.SkipReason) =>
-      skip.mutate({ ...refOf(duty), reason, note: '' }, { onSuccess: keep(duty, 'passed over this time') }),
+    passOver: (duty: schedule.Duty, reason: schedule.SkipReason, note = '') =>
+      skip.mutate({ ...refOf(duty), reason, note }, { onSuccess: keep(duty, 'passed over this time') }),
     takeBack: () => just && undo.mutate({ entryId: just.entryId, subject: just.subject }, { onSuccess: () => setJust(null) }),
   };
 }

@@ -1,0 +1,31 @@
+import { capsOf } from '../../care/kinds/index.js';
+import { commonPractice } from '../../care/knowledge/index.js';
+import { isTicked } from '../journal.js';
+import { thingDuty } from './duty.js';
+import { openFor } from './recurring.js';
+
+/** A cap costs little and is soon had (our choice). */
+const WITHIN_DAYS = 7;
+
+/** Caps on whenever it is not shooting: bare glass takes dust, fingers and knocks. One duty for all that are missing. */
+export const capMissing = thingDuty({
+  name: 'Find or replace its cap',
+  what: 'One that fits, washed and dry, its inside blown out before it goes on.',
+  gravity: 'worsens',
+  setUp: 'desk',
+  minutes: 5,
+  doneBy: 'mark',
+  basis: commonPractice,
+  dueFrom: ({ id, kind, traits }, { journal }, code) => {
+    const entries = journal.of({ kind: 'thing', id });
+    const since = entries.slice(entries.findLastIndex(({ data }) => isTicked(data, code)) + 1);
+    const caps = capsOf(kind, traits);
+    const missing = since.flatMap(({ data, day }) =>
+      data.kind === 'cap-missing' && caps.includes(data.surface) ? [{ surface: data.surface, day }] : [],
+    );
+    const first = missing[0];
+    if (!first) return [];
+    const surfaces = [...new Set(missing.map((m) => m.surface))];
+    return [{ window: openFor(first.day, WITHIN_DAYS), facts: { says: 'caps', missing: surfaces } }];
+  },
+});

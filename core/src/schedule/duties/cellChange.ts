@@ -1,0 +1,32 @@
+import { commonPractice } from '../../care/knowledge/index.js';
+import { localDay } from '../day.js';
+import { isTicked } from '../journal.js';
+import { hygrometerDuty } from './duty.js';
+import { countedFrom, recurring, type Counted } from './recurring.js';
+
+const rhythm = {
+  triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=12', from: 'last-done' }],
+  earlyDays: 30,
+  lateDays: 60,
+  minutes: 5,
+} as const;
+
+/** A hygrometer whose cell dies leaves a gap in the log, and a cell that leaks ruins it. */
+export const cellChange = hygrometerDuty({
+  name: 'Change its cell',
+  what: 'A new cell of the type its maker names; a leaked one is not touched with bare hands. Old cells go to the collection point.',
+  gravity: 'routine',
+  setUp: 'desk',
+  minutes: rhythm.minutes,
+  doneBy: 'mark',
+  rhythm,
+  basis: commonPractice,
+  appliesTo: (device) => !device.outdoor,
+  dueFrom: ({ id, addedAt }, context, code) => {
+    const last = context.journal.last({ kind: 'hygrometer', id }, (d) => isTicked(d, code));
+    const counted: Counted = last
+      ? countedFrom(last)
+      : { on: localDay(addedAt, context.facts.timeZone), at: null, because: { because: 'since-on-the-shelf' }, done: false };
+    return recurring({ code, standard: rhythm, subject: { id }, counted }, context);
+  },
+});
