@@ -176,3 +176,35 @@ test('a lens that is lent is not asked for; when it is back it is looked at', as
   await button(page, 'It is back').click();
   await expect(page.getByText('Look at it: it is back')).toBeVisible();
 });
+
+test('a task is dragged by touch: a short press takes it, a swipe scrolls past it', async ({ browser, request }) => {
+  await post(running, request, routes.gear, lens('Halden 50/1.4'));
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  const page = await context.newPage();
+  const fingers = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
+    fingers.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] });
+  await page.goto(`${running.url}/calendar?view=month`);
+  const halden = chip(page, 'Halden 50/1.4');
+  await halden.scrollIntoViewIfNeeded();
+  const from = (await halden.boundingBox())!;
+  const tomorrow = cellOf(page, schedule.addDays(today, 1));
+  const to = (await tomorrow.boundingBox())!;
+  const start = { x: from.x + 20, y: from.y + 8 };
+  const end = { x: to.x + to.width / 2, y: to.y + to.height / 2 };
+  const between = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 };
+
+  await touch('touchStart', start);
+  await touch('touchMove', { ...start, y: start.y - 60 });
+  await touch('touchEnd');
+  await expect(tomorrow.getByRole('button', { name: /Halden/ })).toHaveCount(0);
+
+  await touch('touchStart', start);
+  // The forbidden days are shown as soon as the press has taken it.
+  await expect(cellOf(page, schedule.addDays(today, -1))).toHaveAttribute('aria-disabled', 'true');
+  await touch('touchMove', between);
+  await touch('touchMove', end);
+  await touch('touchEnd');
+  await expect(tomorrow.getByRole('button', { name: /Halden/ })).toBeVisible();
+  await context.close();
+});

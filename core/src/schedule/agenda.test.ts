@@ -56,6 +56,7 @@ const outing = (day: string, more: Partial<OutingFacts> = {}): OutingFacts => ({
   name: 'Out',
   from: day,
   to: day,
+  notedAt: `${day}T06:00:00Z`,
   itemIds: ['a'],
   met: [],
   counts: {},
@@ -289,6 +290,15 @@ describe('the rhythms of the trade', () => {
     const facts = house({ outings: [outing('2026-05-31', { met: [...met] })] });
     expect(first('look-after-outing', [look('2026-05-20')], { facts })!.window).toMatchObject({ due: '2026-05-31', latest });
     expect(first('look-after-outing', [look('2026-06-01')], { facts })).toBeUndefined();
+  });
+
+  it('what an outing met is not covered by a look of the same day that came before it was noted', () => {
+    const pier = (notedAt: string) => house({ outings: [outing('2026-05-31', { met: ['salt'], notedAt })] });
+    const noon = look('2026-05-31');
+    expect(first('look-after-outing', [noon], { facts: pier('2026-05-31T18:00:00Z') })!.window).toMatchObject({ latest: '2026-05-31' });
+    expect(first('look-after-outing', [noon], { facts: pier('2026-05-31T11:00:00Z') })).toBeUndefined();
+    // Noted a day late, a look on coming home stays one.
+    expect(first('look-after-outing', [look('2026-06-01')], { facts: pier('2026-06-01T18:00:00Z') })).toBeUndefined();
   });
 
   it('what is packed is looked at the day before, as far as it was not looked at', () => {

@@ -74,6 +74,8 @@ export type OutingFacts = {
   name: string;
   from: Day;
   to: Day;
+  /** When it was written down. */
+  notedAt: string;
   itemIds: readonly string[];
   met: readonly Exposure[];
   counts: Partial<Record<UseUnit, number>>;

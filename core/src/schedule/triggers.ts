@@ -25,7 +25,10 @@ export type TriggerKind = Trigger['on'];
 /** One use of a thing: what was counted on a day, and what it met there. */
 export type Use = {
   day: Day;
-  /** The hour, where it is known. */ at?: string;
+  /** The hour, where it is known. */
+  at?: string;
+  /** When it was written down: of a day on which it was done as well, what was written down after that came after it. */
+  notedAt?: string;
   counts: Partial<Record<UseUnit, number>>;
   met: readonly Exposure[];
 };
@@ -56,8 +59,14 @@ const USE_LOOK_BACK_DAYS = 365;
 /** Beyond two years a rate of use says nothing (our choice). */
 const FORESEEN_DAYS = 730;
 
-const usedSince = (uses: readonly Use[], { lastDone, lastDoneAt }: TriggerFacts): Use[] =>
-  uses.filter((u) => (lastDoneAt && u.at ? u.at > lastDoneAt : u.day > lastDone));
+function usedSince(uses: readonly Use[], { lastDone, lastDoneAt }: TriggerFacts): Use[] {
+  return uses.filter((use) => {
+    if (lastDoneAt && use.at) return use.at > lastDoneAt;
+    // Of the same day the order is that of writing: asking once too often costs a tap, salt forgotten costs a lens.
+    if (use.day === lastDone && lastDoneAt && use.notedAt) return use.notedAt > lastDoneAt;
+    return use.day > lastDone;
+  });
+}
 
 function calendarCall({ rrule, from, while: only }: Extract<Trigger, { on: 'calendar' }>, facts: TriggerFacts): Call | null {
   if (only === 'fungus-risk' && !facts.fungusRisk) return null;

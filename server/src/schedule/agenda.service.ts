@@ -133,11 +133,12 @@ export class AgendaService {
         };
       }),
       places: await this.climate.facts(db),
-      outings: (await this.outings.all(db)).map(({ id, name, from, to, itemIds, met, frames, lensChanges, hours }) => ({
+      outings: (await this.outings.dated(db)).map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
         id,
         name,
         from,
         to,
+        notedAt,
         itemIds,
         met,
         counts: {

@@ -20,7 +20,8 @@ const MINUTES_A_DAY = 1440;
 
 /** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not, and growth waits for no bench day. */
 const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'salt-test', 'wash'];
-const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over'];
+/** What goes to others or is an errand is no work of the bench. */
+const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over', 'cap-missing'];
 
 const taskOf = (duty: schedule.Duty, today: schedule.Day, firstFree: schedule.Day): PlannedTask => {
   const window = schedule.openWindow(duty, today, firstFree);

@@ -14,6 +14,12 @@ export class OutingRepository {
     return (await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id))).map(toOuting);
   }
 
+  /** With when each was written down. */
+  async dated(db: Db): Promise<(Outing & { notedAt: string })[]> {
+    const rows = await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id));
+    return rows.map((row) => ({ ...toOuting(row), notedAt: row.createdAt.toISOString() }));
+  }
+
   async find(db: Db, id: string): Promise<Outing | null> {
     const [row] = await db.select().from(outings).where(eq(outings.id, id));
     return row ? toOuting(row) : null;

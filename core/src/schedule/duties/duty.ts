@@ -95,6 +95,8 @@ export type Context = {
 
 type Described = {
   name: string;
+  /** What the log says once it is done, where that is not its name. */
+  done?: string;
   /** What doing it means, in one line. */
   what: string;
   gravity: Gravity;

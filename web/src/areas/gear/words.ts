@@ -64,8 +64,10 @@ export function logWords(data: LogData): Words {
       return lookWords(data);
     case 'clean':
       return cleanWords(data);
-    case 'care':
-      return { title: schedule.dutyFacts(data.task).name, lines: [] };
+    case 'care': {
+      const { name, done } = schedule.dutyFacts(data.task);
+      return { title: done ?? name, lines: [] };
+    }
     case 'skipped':
       return {
         title: `Passed over: ${schedule.dutyFacts(data.task).name.toLowerCase()}`,

@@ -65,6 +65,9 @@ export function WeekPage() {
         </div>
       }
     >
+      {sheet.late.length + sheet.mayBeDone.length === 0 && sheet.days.every((d) => !d.bench && d.duties.length === 0) && (
+        <p className="mb-4">Nothing falls due in this week.</p>
+      )}
       <div className="sheet divide-y divide-line print:border-0 print:shadow-none">
         {sheet.late.length > 0 && (
           <section aria-label="Overdue" className="break-inside-avoid px-4 py-2.5">
