@@ -187,22 +187,26 @@ test('a task is dragged by touch: a short press takes it, a swipe scrolls past i
   await page.goto(`${running.url}/calendar?view=month`);
   const halden = chip(page, 'Halden 50/1.4');
   await halden.scrollIntoViewIfNeeded();
-  const from = (await halden.boundingBox())!;
   const tomorrow = cellOf(page, schedule.addDays(today, 1));
-  const to = (await tomorrow.boundingBox())!;
-  const start = { x: from.x + 20, y: from.y + 8 };
-  const end = { x: to.x + to.width / 2, y: to.y + to.height / 2 };
-  const between = { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 };
+  const grip = async () => {
+    const { x, y } = (await halden.boundingBox())!;
+    return { x: x + 20, y: y + 8 };
+  };
 
+  let start = await grip();
   await touch('touchStart', start);
   await touch('touchMove', { ...start, y: start.y - 60 });
   await touch('touchEnd');
   await expect(tomorrow.getByRole('button', { name: /Halden/ })).toHaveCount(0);
 
+  // The swipe has scrolled the page.
+  start = await grip();
+  const to = (await tomorrow.boundingBox())!;
+  const end = { x: to.x + to.width / 2, y: to.y + to.height / 2 };
   await touch('touchStart', start);
   // The forbidden days are shown as soon as the press has taken it.
   await expect(cellOf(page, schedule.addDays(today, -1))).toHaveAttribute('aria-disabled', 'true');
-  await touch('touchMove', between);
+  await touch('touchMove', { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 });
   await touch('touchMove', end);
   await touch('touchEnd');
   await expect(tomorrow.getByRole('button', { name: /Halden/ })).toBeVisible();

@@ -54,6 +54,7 @@ test.beforeAll(async ({ request }) => {
     Calendar: '/calendar',
     'Calendar, a month': '/calendar?view=month',
     'Calendar, a year': '/calendar?view=year',
+    'A week to print': '/calendar/week',
     'Bench day': `/calendar/bench/${plan.days[0]!.day}`,
     Rhythms: '/calendar/rhythms?duty=light-test',
     'Other calendars': '/calendar/others',

@@ -171,6 +171,7 @@ runTypeScript('bench/src/plan.ts');
 runTypeScript('bench/src/space.ts');
 runTypeScript('bench/src/box.ts');
 runTypeScript('bench/src/mould.ts');
+runTypeScript('bench/src/agenda.ts');
 firstPage();
 await coldStart();
 await storageApi();

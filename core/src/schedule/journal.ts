@@ -115,7 +115,9 @@ export class Journal {
   }
 
   last(subject: SubjectRef, matches: (data: JournalData) => boolean): DatedEntry | null {
-    return this.of(subject).findLast((e) => matches(e.data)) ?? null;
+    const all = this.of(subject);
+    for (let i = all.length - 1; i >= 0; i--) if (matches(all[i]!.data)) return all[i]!;
+    return null;
   }
 
   count(subject: SubjectRef, matches: (data: JournalData) => boolean): number {

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { TRAITS, type TraitId, type Traits } from '../knowledge/traits.js';
 import {
+  capsOf,
   checkKind,
+  hasSurface,
   ITEM_KINDS,
   kindFacts,
   presetsFor,
@@ -12,6 +14,7 @@ import {
   withDefaults,
   type Kind,
 } from './index.js';
+import { SURFACE_IDS } from '../knowledge/surfaces.js';
 import { BEFORE } from '../knowledge/order.js';
 
 const PAIRS = ITEM_KINDS.flatMap((from) => ITEM_KINDS.filter((to) => to !== from).map((to) => [from, to] as const));
@@ -27,6 +30,15 @@ describe('a kind of thing', () => {
       expect(at[0] > 0 && at[0] < width, surface).toBe(true);
       expect(at[1] > 0 && at[1] < height, surface).toBe(true);
     }
+  });
+
+  it.each(ITEM_KINDS)('%s has each of its surfaces, whichever are asked for one by one, and a case is no cap', (kind) => {
+    for (const traits of [{}, ...Object.keys(TRAITS).map((t) => ({ [t]: true }) as Traits), { digital: false }]) {
+      const own = surfacesOf(kind, traits);
+      expect(SURFACE_IDS.filter((s) => hasSurface(kind, traits, s)).sort()).toEqual([...own].sort());
+      for (const cap of capsOf(kind, traits)) expect(own).toContain(cap);
+    }
+    expect(capsOf(kind)).not.toContain('case');
   });
 
   it.each(ITEM_KINDS)('%s has no surface that stands outside the working order', (kind) => {

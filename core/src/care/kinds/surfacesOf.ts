@@ -15,6 +15,13 @@ export function surfacesOf(kind: ItemKind, traits: Traits = {}): Surface[] {
   });
 }
 
+/** Does a thing of this kind with these traits have this surface? */
+export function hasSurface(kind: ItemKind, traits: Traits, surface: Surface): boolean {
+  const entry = kindFacts(kind).surfaces.find((e) => e === surface || (typeof e !== 'string' && e.surface === surface));
+  if (entry === undefined || typeof entry === 'string') return entry !== undefined;
+  return entry.when(withDefaults(kind, traits));
+}
+
 /** The caps that belong on it: what can be missing. A case is no cap. */
 export const capsOf = (kind: ItemKind, traits: Traits = {}): Surface[] =>
   surfacesOf(kind, traits).filter((surface) => familyOf(surface) === 'cap' && surface !== 'case');

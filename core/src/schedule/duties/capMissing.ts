@@ -20,10 +20,11 @@ export const capMissing = thingDuty({
   dueFrom: ({ id, kind, traits }, { journal }, code) => {
     const entries = journal.of({ kind: 'thing', id });
     const since = entries.slice(entries.findLastIndex(({ data }) => isTicked(data, code)) + 1);
+    const noted = since.flatMap(({ data, day }) => (data.kind === 'cap-missing' ? [{ surface: data.surface, day }] : []));
+    if (noted.length === 0) return [];
+    // What its traits were changed to since may have no such cap.
     const caps = capsOf(kind, traits);
-    const missing = since.flatMap(({ data, day }) =>
-      data.kind === 'cap-missing' && caps.includes(data.surface) ? [{ surface: data.surface, day }] : [],
-    );
+    const missing = noted.filter((m) => caps.includes(m.surface));
     const first = missing[0];
     if (!first) return [];
     const surfaces = [...new Set(missing.map((m) => m.surface))];

@@ -1,4 +1,4 @@
-import { kindFacts, surfacesOf } from '../../care/kinds/index.js';
+import { hasSurface, kindFacts } from '../../care/kinds/index.js';
 import type { Surface } from '../../care/knowledge/index.js';
 import type { DueBecause } from '../because.js';
 import { addDays, daysBetween, later, localDay, type Day } from '../day.js';
@@ -127,9 +127,8 @@ export function awayOf({ id }: { id: string }, { journal }: Pick<Context, 'journ
 /** Does this duty recur for a thing of its kind, and is the thing in use? A kind lists its own duties. */
 export const recursFor = (thing: ThingFacts, code: string, { has, lacks }: { has?: Surface; lacks?: Surface } = {}): boolean => {
   if (thing.status !== 'in-use' || !kindFacts(thing.kind).rhythms.some((r) => r === code)) return false;
-  if (!has && !lacks) return true;
-  const own = surfacesOf(thing.kind, thing.traits);
-  return (!has || own.includes(has)) && (!lacks || !own.includes(lacks));
+  const owns = (surface: Surface) => hasSurface(thing.kind, thing.traits, surface);
+  return (!has || owns(has)) && (!lacks || !owns(lacks));
 };
 
 /** A look that recurs: every look and every clean counts; what was never looked at is due at once. */
