@@ -11,6 +11,20 @@ export {
   NO_CORRECTION,
   type SaltTest,
 } from './calibration.js';
+export {
+  atOf,
+  between,
+  columnsOf,
+  emptyLog,
+  firstFrom,
+  instantMs,
+  isColumns,
+  part,
+  readingAt,
+  readingsOf,
+  type AirLog,
+  type Log,
+} from './airLog.js';
 export { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from './reading.js';
 export { type Salt, saltName, saltPointPct, SALTS, saltUncertaintyPct } from './saltPoints.js';
 export { dewPointC, saturationPressureHPa } from './saturation.js';

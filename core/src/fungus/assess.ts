@@ -1,9 +1,9 @@
-import type { Reading } from '../air/index.js';
+import { columnsOf, instantMs, type AirLog, type Log } from '../air/index.js';
 import type { Schools } from '../care/knowledge/index.js';
 import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './constants.js';
-import { stepWarning, type Warning } from './earlyWarning.js';
+import { daysPastAfter, nextDose, type Warning } from './earlyWarning.js';
 import { filledGaps, gapsOf } from './gaps.js';
-import { stepMould, type MouldState } from './mouldIndex.js';
+import { advanceMould, type MouldState } from './mouldIndex.js';
 
 export const RISK_LEVELS = ['safe', 'watch', 'act'] as const;
 export type RiskLevel = (typeof RISK_LEVELS)[number];
@@ -51,7 +51,10 @@ const NOTABLE_INDEX = 0.5;
 const FORESEEN_DAYS = 730;
 
 /** When which model speaks, by the keeper's school. */
-export function riskLevel({ index, dose }: Pick<Exposure, 'index' | 'dose'>, school: HumiditySchool): RiskLevel {
+export const riskLevel = ({ index, dose }: Pick<Exposure, 'index' | 'dose'>, school: HumiditySchool): RiskLevel =>
+  levelOf(index, dose, school);
+
+function levelOf(index: number, dose: number, school: HumiditySchool): RiskLevel {
   const byIndex: RiskLevel = index >= GROWTH_INDEX ? 'act' : index >= NOTABLE_INDEX ? 'watch' : 'safe';
   switch (school) {
     case 'relaxed':
@@ -65,37 +68,39 @@ export function riskLevel({ index, dose }: Pick<Exposure, 'index' | 'dose'>, sch
   }
 }
 
-type Walk = { now: Exposure; peak: Exposure; weekAgo: Exposure; since: string | null };
+type Walk = { now: Exposure; peak: Exposure; weekAgo: Exposure; since: number | null };
 
 /** Both models along a log, with the level's last change and where they stood a week before the end. */
-function walk(readings: readonly Reading[], { humiditySchool, surfaceState, start = NONE }: AssessOptions): Walk {
+function walk({ length, ms, temperatureC, humidityPct }: AirLog, { humiditySchool, surfaceState, start = NONE }: AssessOptions): Walk {
   const of = CLASSES[SURFACE_STATES[surfaceState].sensitivity];
-  let mould: MouldState = { index: start.index, unfavourableH: 0 };
-  let warning: Warning = { dose: start.dose, daysPast: start.daysPast };
+  const mould: MouldState = { index: start.index, unfavourableH: 0 };
+  let { dose, daysPast } = start;
+  let [peakIndex, peakDose, peakDaysPast] = [start.index, dose, daysPast];
   let level: RiskLevel = riskLevel(start, humiditySchool);
-  let since: string | null = null;
-  const peak: Exposure = { ...start };
-  const lastMs = readings.length > 0 ? Date.parse(readings.at(-1)!.at) : 0;
+  let since: number | null = null;
+  const weekAgoMs = (ms[length - 1] ?? 0) - LAST_WEEK_H * MS_PER_HOUR;
   let weekAgo: Exposure = { ...start };
-  let beforeMs = readings.length > 0 ? Date.parse(readings[0]!.at) : 0;
-  for (let i = 1; i < readings.length; i++) {
-    const before = readings[i - 1]!;
-    const ms = Date.parse(readings[i]!.at);
-    const hours = (ms - beforeMs) / MS_PER_HOUR;
-    beforeMs = ms;
-    mould = stepMould(mould, before, hours, of, DEFAULT_DECLINE);
-    warning = stepWarning(warning, before, hours / HOURS_A_DAY);
-    peak.index = Math.max(peak.index, mould.index);
-    peak.dose = Math.max(peak.dose, warning.dose);
-    peak.daysPast = Math.max(peak.daysPast, warning.daysPast);
-    if (lastMs - ms >= LAST_WEEK_H * MS_PER_HOUR) weekAgo = { index: mould.index, ...warning };
-    const is = riskLevel({ index: mould.index, dose: warning.dose }, humiditySchool);
+  for (let i = 1; i < length; i++) {
+    const t = temperatureC[i - 1]!;
+    const h = humidityPct[i - 1]!;
+    const hours = (ms[i]! - ms[i - 1]!) / MS_PER_HOUR;
+    advanceMould(mould, t, h, hours, of, DEFAULT_DECLINE);
+    const next = nextDose(dose, t, h, hours / HOURS_A_DAY);
+    daysPast = daysPastAfter(dose, next, daysPast, hours / HOURS_A_DAY);
+    dose = next;
+    const { index } = mould;
+    if (index > peakIndex) peakIndex = index;
+    if (dose > peakDose) peakDose = dose;
+    if (daysPast > peakDaysPast) peakDaysPast = daysPast;
+    if (ms[i]! <= weekAgoMs && !(ms[i + 1]! <= weekAgoMs)) weekAgo = { index, dose, daysPast };
+    const is = levelOf(index, dose, humiditySchool);
     if (is !== level) {
       level = is;
-      since = readings[i]!.at;
+      since = ms[i]!;
     }
   }
-  return { now: { index: mould.index, ...warning }, peak, weekAgo, since };
+  const peak = { index: peakIndex, dose: peakDose, daysPast: peakDaysPast };
+  return { now: { index: mould.index, dose, daysPast }, peak, weekAgo, since };
 }
 
 function daysLeft(now: number, weekAgo: number, limit: number, days: number): number | null {
@@ -127,21 +132,22 @@ function reasonsFor(a: Omit<Assessment, 'reasons'>, { humiditySchool, surfaceSta
  * the surface offers. Gaps widen it: `best` and `worst` enclose the truth, and where only a gap would alarm, the
  * level is `watch`.
  */
-export function assess(readings: readonly Reading[], options: AssessOptions): Assessment {
-  const gaps = gapsOf(readings);
-  const gapHours = gaps.reduce((sum, g) => sum + (Date.parse(g.to) - Date.parse(g.from)) / MS_PER_HOUR, 0);
-  const held = walk(readings, options);
-  const best = gaps.length > 0 ? walk(filledGaps(readings, 'best'), options).now : held.now;
-  const worst = gaps.length > 0 ? walk(filledGaps(readings, 'worst'), options).now : held.now;
+export function assess(readings: Log, options: AssessOptions): Assessment {
+  const log = columnsOf(readings);
+  const gaps = gapsOf(log);
+  const gapHours = gaps.reduce((sum, g) => sum + (instantMs(g.to) - instantMs(g.from)) / MS_PER_HOUR, 0);
+  const held = walk(log, options);
+  const best = gaps.length > 0 ? walk(filledGaps(log, 'best'), options).now : held.now;
+  const worst = gaps.length > 0 ? walk(filledGaps(log, 'worst'), options).now : held.now;
   const levels = { best: riskLevel(best, options.humiditySchool), worst: riskLevel(worst, options.humiditySchool) };
   const level = levels.worst === 'act' && levels.best !== 'act' ? 'watch' : levels.worst;
-  const logDays = readings.length > 1 ? (Date.parse(readings.at(-1)!.at) - Date.parse(readings[0]!.at)) / MS_PER_HOUR / HOURS_A_DAY : 1;
+  const logDays = log.length > 1 ? (log.ms[log.length - 1]! - log.ms[0]!) / MS_PER_HOUR / HOURS_A_DAY : 1;
   const days = Math.min(7, logDays);
   const assessment = {
     level,
     now: held.now,
     peak: held.peak,
-    since: held.since,
+    since: held.since === null ? null : new Date(held.since).toISOString(),
     daysToGrowth: {
       byIndex: daysLeft(held.now.index, held.weekAgo.index, GROWTH_INDEX, days),
       byDose: daysLeft(held.now.dose, held.weekAgo.dose, 1, days),

@@ -1,4 +1,4 @@
-import type { Reading } from '../air/index.js';
+import { atOf, columnsOf, type Log } from '../air/index.js';
 
 const MS_PER_DAY = 86_400_000;
 const REFERENCE_C = 25;
@@ -7,11 +7,16 @@ const TOO_HOT_C = 45;
 /** No growth at or below this, % RH; recovery below it. */
 const SAFE_PCT = 60;
 
-function daysAtReference(humidityPct: number): number {
-  if (humidityPct <= SAFE_PCT) return Infinity;
-  if (humidityPct >= 70) return 100 * 10 ** ((-Math.log10(50) / 30) * (humidityPct - 70));
-  return 100 * 10 ** ((70 - humidityPct) / 5);
-}
+/** Days at 70 %, and by how much their logarithm falls with each per cent above that and rises below it. */
+const LN_DAYS_AT_70 = Math.log(100);
+const LN_PER_PCT_ABOVE = -Math.log(50) / 30;
+const LN_PER_PCT_BELOW = -Math.log(10) / 5;
+/** By what the mould index slows in the cold. */
+const COLD_POWER = -0.68;
+
+/** The logarithm of the days at 25 degC: so that a step takes one power and not three. */
+const lnDaysAtReference = (humidityPct: number): number =>
+  LN_DAYS_AT_70 + (humidityPct - 70) * (humidityPct >= 70 ? LN_PER_PCT_ABOVE : LN_PER_PCT_BELOW);
 
 /**
  * Days until spores germinate on optics in steady air; Infinity where they do not.
@@ -23,15 +28,15 @@ function daysAtReference(humidityPct: number): number {
  * @example daysToGermination(25, 80) // 27.1
  */
 export function daysToGermination(temperatureC: number, humidityPct: number): number {
-  if (!(temperatureC > 0 && temperatureC <= TOO_HOT_C)) return Infinity;
-  return daysAtReference(humidityPct) * (Math.min(temperatureC, WARMEST_FASTER_C) / REFERENCE_C) ** -0.68;
+  if (!(temperatureC > 0 && temperatureC <= TOO_HOT_C && humidityPct > SAFE_PCT)) return Infinity;
+  return Math.exp(lnDaysAtReference(humidityPct) + COLD_POWER * Math.log(Math.min(temperatureC, WARMEST_FASTER_C) / REFERENCE_C));
 }
 
 /** Below 60 % the dose falls by one reference day, at 65 % and 25 degC, each day (our choice). */
-const RECOVERY_PER_DAY = 1 / daysAtReference(65);
+const RECOVERY_PER_DAY = Math.exp(-lnDaysAtReference(65));
 
-/** One interval of steady air. */
-export function stepDose(dose: number, { temperatureC, humidityPct }: Pick<Reading, 'temperatureC' | 'humidityPct'>, days: number): number {
+/** What the dose is after so many days of steady air. */
+export function nextDose(dose: number, temperatureC: number, humidityPct: number, days: number): number {
   const needed = daysToGermination(temperatureC, humidityPct);
   if (needed !== Infinity) return dose + days / needed;
   return humidityPct < SAFE_PCT ? Math.max(0, dose - days * RECOVERY_PER_DAY) : dose;
@@ -40,24 +45,35 @@ export function stepDose(dose: number, { temperatureC, humidityPct }: Pick<Readi
 /** Where the early warning stands: the dose, and for how many days it has been past the point. */
 export type Warning = { dose: number; daysPast: number };
 
-/** One interval of steady air for dose and days past together. */
-export function stepWarning({ dose, daysPast }: Warning, air: Pick<Reading, 'temperatureC' | 'humidityPct'>, days: number): Warning {
-  const next = stepDose(dose, air, days);
-  return { dose: next, daysPast: next < 1 ? 0 : dose < 1 ? days * ((next - 1) / (next - dose)) : daysPast + days };
-}
+/** For how many days it has been past the point after a step from one dose to the next. */
+export const daysPastAfter = (dose: number, next: number, daysPast: number, days: number): number =>
+  next < 1 ? 0 : dose < 1 ? days * ((next - 1) / (next - dose)) : daysPast + days;
+
+/** The early warning along a log, in columns as long as it is. */
+export type WarningColumns = { dose: Float64Array; daysPast: Float64Array };
 
 /** The early-warning dose along a log; at 1 growth is to be expected. Each reading holds until the next one. */
-export function earlyWarning(readings: readonly Reading[], { start = 0 }: { start?: number } = {}): ({ at: string } & Warning)[] {
-  let warning: Warning = { dose: start, daysPast: 0 };
-  let previous: Reading | null = null;
-  let previousMs = 0;
-  return readings.map((reading) => {
-    const ms = Date.parse(reading.at);
-    if (previous) warning = stepWarning(warning, previous, (ms - previousMs) / MS_PER_DAY);
-    previous = reading;
-    previousMs = ms;
-    return { at: reading.at, ...warning };
-  });
+export function warningAlong(log: Log, { start = 0 }: { start?: number } = {}): WarningColumns {
+  const { length, ms, temperatureC, humidityPct } = columnsOf(log);
+  const [dose, daysPast] = [new Float64Array(length), new Float64Array(length)];
+  let [now, past] = [start, 0];
+  for (let i = 0; i < length; i++) {
+    if (i > 0) {
+      const days = (ms[i]! - ms[i - 1]!) / MS_PER_DAY;
+      const next = nextDose(now, temperatureC[i - 1]!, humidityPct[i - 1]!, days);
+      past = daysPastAfter(now, next, past, days);
+      now = next;
+    }
+    dose[i] = now;
+    daysPast[i] = past;
+  }
+  return { dose, daysPast };
+}
+
+/** The same as readings with their instants. */
+export function earlyWarning(readings: Log, options: { start?: number } = {}): ({ at: string } & Warning)[] {
+  const { dose, daysPast } = warningAlong(readings, options);
+  return Array.from(dose, (d, i) => ({ at: atOf(readings, i), dose: d, daysPast: daysPast[i]! }));
 }
 
 /** How far along the drawn scale it stands, 0 to 1: the point is its end. */

@@ -1,6 +1,7 @@
-import type { Reading } from '../air/index.js';
+import { atOf, between, columnsOf, emptyLog, type AirLog, type Log } from '../air/index.js';
 
 const MS_PER_HOUR = 3_600_000;
+const MS_PER_DAY = 86_400_000;
 /** A silence longer than this is a gap: what went on in it is not known. */
 export const GAP_H = 6;
 /** What a gap is filled with looks so far to either side, days (our choice). */
@@ -12,30 +13,39 @@ const MARGIN_PCT = 3;
 export type Gap = { from: string; to: string };
 
 /** Where a log is silent for more than six hours. */
-export function gapsOf(readings: readonly Reading[]): Gap[] {
-  const gaps: Gap[] = [];
-  let before: Reading | null = null;
-  let beforeMs = 0;
-  for (const reading of readings) {
-    const ms = Date.parse(reading.at);
-    if (before && ms - beforeMs > GAP_H * MS_PER_HOUR) gaps.push({ from: before.at, to: reading.at });
-    before = reading;
-    beforeMs = ms;
-  }
-  return gaps;
+export function gapsOf(readings: Log): Gap[] {
+  const log = columnsOf(readings);
+  return gapStarts(log).map((i) => ({ from: atOf(readings, i - 1), to: atOf(readings, i) }));
 }
 
-/** The day-long mean of the dampest and the driest day around an instant. */
-function extremesNear(readings: readonly Reading[], fromMs: number, toMs: number): { damp: Reading; dry: Reading } {
-  const reach = LOOK_DAYS * 24 * MS_PER_HOUR;
-  const days = new Map<string, { sumT: number; sumH: number; n: number }>();
-  for (const { at, temperatureC, humidityPct } of readings) {
-    const ms = Date.parse(at);
-    if (ms < fromMs - reach || ms > toMs + reach) continue;
-    const day = days.get(at.slice(0, 10)) ?? { sumT: 0, sumH: 0, n: 0 };
-    days.set(at.slice(0, 10), { sumT: day.sumT + temperatureC, sumH: day.sumH + humidityPct, n: day.n + 1 });
+/** The places of the first reading after each silence. */
+function gapStarts({ length, ms }: AirLog): number[] {
+  const starts: number[] = [];
+  for (let i = 1; i < length; i++) if (ms[i]! - ms[i - 1]! > GAP_H * MS_PER_HOUR) starts.push(i);
+  return starts;
+}
+
+type Air = { temperatureC: number; humidityPct: number };
+
+/** The day-long mean of the dampest and the driest day around a silence. */
+function extremesNear(log: AirLog, fromMs: number, toMs: number): { damp: Air; dry: Air } {
+  const reach = LOOK_DAYS * MS_PER_DAY;
+  const near = between(log, fromMs - reach, toMs + reach);
+  const means: Air[] = [];
+  let [sumT, sumH, n, day] = [0, 0, 0, -1];
+  const close = () => {
+    if (n > 0) means.push({ temperatureC: sumT / n, humidityPct: sumH / n });
+    [sumT, sumH, n] = [0, 0, 0];
+  };
+  for (let i = 0; i < near.length; i++) {
+    const on = Math.floor(near.ms[i]! / MS_PER_DAY);
+    if (on !== day) close();
+    day = on;
+    sumT += near.temperatureC[i]!;
+    sumH += near.humidityPct[i]!;
+    n += 1;
   }
-  const means = [...days.values()].map(({ sumT, sumH, n }) => ({ at: '', temperatureC: sumT / n, humidityPct: sumH / n }));
+  close();
   means.sort((a, b) => a.humidityPct - b.humidityPct);
   return { dry: means[0]!, damp: means.at(-1)! };
 }
@@ -44,22 +54,32 @@ function extremesNear(readings: readonly Reading[], fromMs: number, toMs: number
  * The log with its gaps filled: `worst` a little damper than the dampest day within a month of the gap, `best` a little
  * drier than the driest. The truth lies between.
  */
-export function filledGaps(readings: readonly Reading[], how: 'best' | 'worst'): Reading[] {
-  const gaps = gapsOf(readings);
-  if (gaps.length === 0) return [...readings];
-  const filled: Reading[] = [];
-  let next = 0;
-  for (const reading of readings) {
-    filled.push(reading);
-    const gap = gaps[next];
-    if (gap?.from !== reading.at) continue;
-    next += 1;
-    const [fromMs, toMs] = [Date.parse(gap.from), Date.parse(gap.to)];
-    const { damp, dry } = extremesNear(readings, fromMs, toMs);
+export function filledGaps(readings: Log, how: 'best' | 'worst'): AirLog {
+  const log = columnsOf(readings);
+  const starts = gapStarts(log);
+  if (starts.length === 0) return log;
+  const step = FILL_STEP_H * MS_PER_HOUR;
+  const missing = (i: number) => Math.ceil((log.ms[i]! - log.ms[i - 1]!) / step) - 1;
+  const filled = emptyLog(log.length + starts.reduce((sum, i) => sum + missing(i), 0));
+  let [from, at] = [0, 0];
+  const copy = (to: number) => {
+    for (const column of ['ms', 'temperatureC', 'humidityPct'] as const) filled[column].set(log[column].subarray(from, to), at);
+    at += to - from;
+    from = to;
+  };
+  for (const i of starts) {
+    copy(i);
+    const [fromMs, toMs] = [log.ms[i - 1]!, log.ms[i]!];
+    const { damp, dry } = extremesNear(log, fromMs, toMs);
     const { temperatureC } = how === 'worst' ? damp : dry;
     const humidityPct = how === 'worst' ? Math.min(100, damp.humidityPct + MARGIN_PCT) : Math.max(1, dry.humidityPct - MARGIN_PCT);
-    for (let ms = fromMs + FILL_STEP_H * MS_PER_HOUR; ms < toMs; ms += FILL_STEP_H * MS_PER_HOUR)
-      filled.push({ at: new Date(ms).toISOString(), temperatureC, humidityPct });
+    for (let ms = fromMs + step; ms < toMs; ms += step) {
+      filled.ms[at] = ms;
+      filled.temperatureC[at] = temperatureC;
+      filled.humidityPct[at] = humidityPct;
+      at += 1;
+    }
   }
+  copy(log.length);
   return filled;
 }

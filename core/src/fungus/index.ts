@@ -11,7 +11,7 @@ export {
   soonestGrowth,
 } from './assess.js';
 export { CLASSES, DEFAULT_DECLINE, SENSITIVITIES, SURFACE_STATES, type Sensitivity, type SurfaceState } from './constants.js';
-export { daysToGermination, earlyWarning, type Warning, warningShare } from './earlyWarning.js';
+export { daysToGermination, earlyWarning, type Warning, warningAlong, type WarningColumns, warningShare } from './earlyWarning.js';
 export { filledGaps, GAP_H, gapsOf, type Gap } from './gaps.js';
-export { criticalHumidityPct, mouldIndex, type MouldOptions } from './mouldIndex.js';
+export { criticalHumidityPct, mouldAlong, mouldIndex, type MouldOptions } from './mouldIndex.js';
 export { surfaceStateOf } from './surfaceState.js';

@@ -1,4 +1,4 @@
-import type { Reading } from '../air/index.js';
+import { atOf, columnsOf, type Log } from '../air/index.js';
 import { CLASSES, DECLINE, DEFAULT_DECLINE, type ClassCoefficients, type Sensitivity } from './constants.js';
 
 /** The index, and how long conditions have been unfavourable without a break, hours. */
@@ -13,7 +13,7 @@ const MS_PER_HOUR = 3_600_000;
 export function criticalHumidityPct(temperatureC: number, { humidityMinPct }: ClassCoefficients): number {
   if (temperatureC > 20) return humidityMinPct;
   const t = temperatureC;
-  return Math.max(humidityMinPct, -0.00267 * t ** 3 + 0.16 * t ** 2 - 3.13 * t + 100);
+  return Math.max(humidityMinPct, ((-0.00267 * t + 0.16) * t - 3.13) * t + 100);
 }
 
 /** The largest index that can be reached in such air. */
@@ -44,19 +44,27 @@ function grow(index: number, temperatureC: number, humidityPct: number, critical
 const declineAfter = (hours: number): number =>
   DECLINE.firstPerH * Math.min(hours, DECLINE.firstH) + DECLINE.laterPerH * Math.max(0, hours - DECLINE.pauseUntilH);
 
-/** One interval of steady air. */
-export function stepMould(
-  { index, unfavourableH }: MouldState,
-  { temperatureC, humidityPct }: Pick<Reading, 'temperatureC' | 'humidityPct'>,
+/** One interval of steady air; the state moves on in place, for a year holds half a million of them. */
+export function advanceMould(
+  state: MouldState,
+  temperatureC: number,
+  humidityPct: number,
   hours: number,
   of: ClassCoefficients,
   decline: number,
-): MouldState {
-  const criticalPct = criticalHumidityPct(temperatureC, of);
-  if (temperatureC > 0 && humidityPct >= criticalPct)
-    return { index: grow(index, temperatureC, humidityPct, criticalPct, hours, of), unfavourableH: 0 };
-  const lost = decline * (declineAfter(unfavourableH + hours) - declineAfter(unfavourableH));
-  return { index: Math.max(0, index - lost), unfavourableH: unfavourableH + hours };
+): void {
+  // Below the least humidity of the class nothing grows, whatever the temperature.
+  if (temperatureC > 0 && humidityPct >= of.humidityMinPct) {
+    const criticalPct = criticalHumidityPct(temperatureC, of);
+    if (humidityPct >= criticalPct) {
+      state.index = grow(state.index, temperatureC, humidityPct, criticalPct, hours, of);
+      state.unfavourableH = 0;
+      return;
+    }
+  }
+  const { index, unfavourableH } = state;
+  state.unfavourableH = unfavourableH + hours;
+  if (index > 0) state.index = Math.max(0, index - decline * (declineAfter(unfavourableH + hours) - declineAfter(unfavourableH)));
 }
 
 export type MouldOptions = { sensitivity: Sensitivity; /** Factor 0 to 1. */ decline?: number; start?: number };
@@ -70,20 +78,20 @@ export type MouldOptions = { sensitivity: Sensitivity; /** Factor 0 to 1. */ dec
  * @throws RangeError when the decline factor is outside 0 to 1.
  * @example 20 degC and 90 %, very sensitive: index 1 after 4.2 weeks
  */
-export function mouldIndex(
-  readings: readonly Reading[],
-  { sensitivity, decline = DEFAULT_DECLINE, start = 0 }: MouldOptions,
-): { at: string; index: number }[] {
+export function mouldIndex(readings: Log, options: MouldOptions): { at: string; index: number }[] {
+  return Array.from(mouldAlong(readings, options), (index, i) => ({ at: atOf(readings, i), index }));
+}
+
+/** The same as a column as long as the log. */
+export function mouldAlong(log: Log, { sensitivity, decline = DEFAULT_DECLINE, start = 0 }: MouldOptions): Float64Array {
   if (!(decline >= 0 && decline <= 1)) throw new RangeError(`decline factor ${decline} is outside 0 to 1`);
   const of = CLASSES[sensitivity];
-  let state: MouldState = { index: start, unfavourableH: 0 };
-  let previous: Reading | null = null;
-  let previousMs = 0;
-  return readings.map((reading) => {
-    const ms = Date.parse(reading.at);
-    if (previous) state = stepMould(state, previous, (ms - previousMs) / MS_PER_HOUR, of, decline);
-    previous = reading;
-    previousMs = ms;
-    return { at: reading.at, index: state.index };
-  });
+  const { length, ms, temperatureC, humidityPct } = columnsOf(log);
+  const column = new Float64Array(length);
+  const state: MouldState = { index: start, unfavourableH: 0 };
+  for (let i = 0; i < length; i++) {
+    if (i > 0) advanceMould(state, temperatureC[i - 1]!, humidityPct[i - 1]!, (ms[i]! - ms[i - 1]!) / MS_PER_HOUR, of, decline);
+    column[i] = state.index;
+  }
+  return column;
 }

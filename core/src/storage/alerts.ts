@@ -1,4 +1,4 @@
-import type { Reading } from '../air/index.js';
+import { atOf, columnsOf, type Log } from '../air/index.js';
 
 const MS_PER_HOUR = 3_600_000;
 
@@ -8,27 +8,29 @@ export type Limit = { above: boolean; raiseAt: number; clearAt: number };
 /** A day's mean decides, not a door that stood open. */
 const MEAN_H = 24;
 
-/** The running mean of the last day at each reading. */
-export function dayMeans(readings: readonly Reading[]): { at: string; humidityPct: number }[] {
-  let first = 0;
-  let sum = 0;
-  return readings.map((reading, i) => {
-    sum += reading.humidityPct;
-    const from = Date.parse(reading.at) - MEAN_H * MS_PER_HOUR;
-    while (Date.parse(readings[first]!.at) < from) sum -= readings[first++]!.humidityPct;
-    return { at: reading.at, humidityPct: sum / (i - first + 1) };
-  });
+/** The running mean of the humidity over the last day, at each reading. */
+export function dayMeans(readings: Log): Float64Array {
+  const { length, ms, humidityPct } = columnsOf(readings);
+  const means = new Float64Array(length);
+  let [first, sum] = [0, 0];
+  for (let i = 0; i < length; i++) {
+    sum += humidityPct[i]!;
+    while (ms[first]! < ms[i]! - MEAN_H * MS_PER_HOUR) sum -= humidityPct[first++]!;
+    means[i] = sum / (i - first + 1);
+  }
+  return means;
 }
 
 /** Since when a limit has been passed, by the day's mean with hysteresis; null while it is not. */
-export function passedSince(readings: readonly Reading[], { above, raiseAt, clearAt }: Limit): string | null {
-  let since: string | null = null;
+export function passedSince(readings: Log, { above, raiseAt, clearAt }: Limit): string | null {
+  const log = columnsOf(readings);
+  let since: number | null = null;
   const beyond = (value: number, limit: number) => (above ? value > limit : value < limit);
-  for (const { at, humidityPct } of dayMeans(readings)) {
-    if (since === null && beyond(humidityPct, raiseAt)) since = at;
-    else if (since !== null && !beyond(humidityPct, clearAt)) since = null;
+  for (const [i, mean] of dayMeans(log).entries()) {
+    if (since === null && beyond(mean, raiseAt)) since = i;
+    else if (since !== null && !beyond(mean, clearAt)) since = null;
   }
-  return since;
+  return since === null ? null : atOf(log, since);
 }
 
 /** How far a value has to come back before an alert is withdrawn, % RH (our choice). */
