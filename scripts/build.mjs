@@ -30,8 +30,6 @@ function bundleServer() {
     format: 'esm',
     target: 'node20',
     logLevel: 'error',
-    // The framework wires classes by their names.
-    keepNames: true,
     external: [...NOT_INSTALLED, ...WITH_OWN_FILES].flatMap((name) => [name, `${name}/*`]),
     banner: {
       js: [

@@ -97,6 +97,18 @@ export function between(log: AirLog, fromMs: number, toMs: number): AirLog {
   const [from, to] = [firstFrom(log.ms, fromMs), firstFrom(log.ms, toMs + 1)];
   return part(log, from, Math.max(from, to));
 }
+/** Several logs one after another. */
+export function joined(logs: readonly AirLog[]): AirLog {
+  const whole = emptyLog(logs.reduce((sum, log) => sum + log.length, 0));
+  let at = 0;
+  for (const { length, ...columns } of logs) {
+    for (const column of ['ms', 'temperatureC', 'humidityPct'] as const) whole[column].set(columns[column], at);
+    at += length;
+  }
+  return whole;
+}
+
+/** The readings from one place in a log up to another; it shares the columns of the whole. */
 export const part = (log: AirLog, from: number, to: number): AirLog => ({
   length: to - from,
   ms: log.ms.subarray(from, to),

@@ -19,6 +19,7 @@ export {
   firstFrom,
   instantMs,
   isColumns,
+  joined,
   part,
   readingAt,
   readingsOf,

@@ -1,4 +1,4 @@
-import type { Reading } from '../air/index.js';
+import { columnsOf, type Log, type Reading } from '../air/index.js';
 import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
 import { simulateBox, type Box } from './box.js';
 import { DRIED_LOADING } from './gel.js';
@@ -40,15 +40,21 @@ function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, r
 }
 
 /** The figures of any course of air, measured or reckoned: one way to come by them, whoever asks. */
-export function figuresOf(readings: readonly Reading[], { lowPct, highPct }: Band, options: AssessOptions): Figures {
-  const count = Math.max(1, readings.length);
-  const share = (test: (pct: number) => boolean) => readings.filter((r) => test(r.humidityPct)).length / count;
-  const { level, now } = assess(readings, options);
+export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: AssessOptions): Figures {
+  const log = columnsOf(readings);
+  const count = Math.max(1, log.length);
+  let [sum, below, above] = [0, 0, 0];
+  for (const pct of log.humidityPct) {
+    sum += pct;
+    if (pct < lowPct) below += 1;
+    else if (pct > highPct) above += 1;
+  }
+  const { level, now } = assess(log, options);
   return {
-    meanPct: readings.reduce((sum, r) => sum + r.humidityPct, 0) / count,
-    below: share((pct) => pct < lowPct),
-    within: share((pct) => pct >= lowPct && pct <= highPct),
-    above: share((pct) => pct > highPct),
+    meanPct: sum / count,
+    below: below / count,
+    within: (log.length - below - above) / count,
+    above: above / count,
     level,
     end: now,
   };

@@ -1,7 +1,9 @@
 import type { ClimateEventData } from '@bright-keeper/contract';
+import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gte, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
+import { grouped } from '../platform/grouped.js';
 import { places } from '../storage/places.table.js';
 import { calibrations, climateEvents, devices, deviceStays } from './air.table.js';
 
@@ -12,12 +14,13 @@ export type EventRow = typeof climateEvents.$inferSelect;
 
 const BEGINNING = new Date(0);
 const MOST_EVENTS = 400;
+const kindOf = sql<string>`${climateEvents.data}->>'kind'`;
+const GEL_EVENTS = ['gel-set', 'gel-dried', 'gel-out', 'indicator'] satisfies storage.GelAct['kind'][];
 
 @Injectable()
 export class DeviceRepository {
-  all(db: Db): Promise<DeviceRow[]> {
-    return db.select().from(devices).where(isNull(devices.archivedAt)).orderBy(asc(devices.createdAt), asc(devices.id));
-  }
+  /** What this program changed, by device and stamp, until it was read. */
+  private readonly told = new Map<string, readonly string[]>();
 
   async find(db: Db, id: string): Promise<DeviceRow | null> {
     const [row] = await db.select().from(devices).where(eq(devices.id, id));
@@ -46,12 +49,26 @@ export class DeviceRepository {
     return rows.length === 1;
   }
 
-  /** Its readings or calibrations have changed. */
-  async touch(db: Db, id: string): Promise<void> {
-    await db
+  /** Its readings of these days have changed, or its calibrations. */
+  async touch(db: Db, id: string, days: readonly string[] = []): Promise<void> {
+    const [row] = await db
       .update(devices)
       .set({ stamp: sql`${devices.stamp} + 1` })
-      .where(eq(devices.id, id));
+      .where(eq(devices.id, id))
+      .returning({ stamp: devices.stamp });
+    if (row) this.told.set(`${id} ${row.stamp}`, days);
+  }
+
+  /** The days that changed between two stamps of a device; null where another program moved it, and nobody here knows. */
+  daysChanged(id: string, from: number, to: number): string[] | null {
+    const changed = new Set<string>();
+    for (let stamp = from + 1; stamp <= to; stamp++) {
+      const days = this.told.get(`${id} ${stamp}`);
+      if (!days) return null;
+      for (const day of days) changed.add(day);
+    }
+    for (let stamp = from + 1; stamp <= to; stamp++) this.told.delete(`${id} ${stamp}`);
+    return [...changed];
   }
 
   async set(db: Db, id: string, change: Partial<Pick<DeviceRow, 'tokenHash' | 'forecast'>>): Promise<void> {
@@ -67,9 +84,38 @@ export class DeviceRepository {
     return row ?? null;
   }
 
-  /** Which device lay in a place when. */
-  staysIn(db: Db, placeId: string): Promise<DeviceStay[]> {
-    return db.select().from(deviceStays).where(eq(deviceStays.placeId, placeId)).orderBy(asc(deviceStays.since));
+  /** Every device there ever was: what it read stays. */
+  everyOne(db: Db): Promise<DeviceRow[]> {
+    return db.select().from(devices).orderBy(asc(devices.createdAt), asc(devices.id));
+  }
+
+  /** Which device lay in which place when, oldest first. */
+  stays(db: Db): Promise<DeviceStay[]> {
+    return db.select().from(deviceStays).orderBy(asc(deviceStays.since));
+  }
+
+  calibrations(db: Db): Promise<CalibrationRow[]> {
+    return db.select().from(calibrations).orderBy(asc(calibrations.at), asc(calibrations.id));
+  }
+
+  /** What was done with the desiccant of each place, newest first. */
+  async gelEvents(db: Db): Promise<Map<string, EventRow[]>> {
+    const rows = await db
+      .select()
+      .from(climateEvents)
+      .where(and(isNotNull(climateEvents.placeId), inArray(kindOf, [...GEL_EVENTS])))
+      .orderBy(desc(climateEvents.at), desc(climateEvents.id));
+    return grouped(rows, (r) => r.placeId!);
+  }
+
+  /** When the clocks of devices went back, newest first. */
+  async clockJumps(db: Db): Promise<Map<string, EventRow[]>> {
+    const rows = await db
+      .select()
+      .from(climateEvents)
+      .where(and(isNotNull(climateEvents.deviceId), eq(kindOf, 'clock-jump')))
+      .orderBy(desc(climateEvents.at), desc(climateEvents.id));
+    return grouped(rows, (r) => r.deviceId!);
   }
 
   /** Puts a device into a place, or out of all. Its first place counts for everything it read before, too. */
@@ -80,10 +126,6 @@ export class DeviceRepository {
       .set({ until: at })
       .where(and(eq(deviceStays.deviceId, deviceId), isNull(deviceStays.until)));
     if (placeId) await db.insert(deviceStays).values({ id, deviceId, placeId, since: before ? at : BEGINNING });
-  }
-
-  calibrationsOf(db: Db, deviceId: string): Promise<CalibrationRow[]> {
-    return db.select().from(calibrations).where(eq(calibrations.deviceId, deviceId)).orderBy(asc(calibrations.at), asc(calibrations.id));
   }
 
   async addCalibration(db: Db, row: typeof calibrations.$inferInsert): Promise<void> {
@@ -102,14 +144,5 @@ export class DeviceRepository {
       .where(and(eq(climateEvents.placeId, placeId), gte(climateEvents.at, since)))
       .orderBy(desc(climateEvents.at), desc(climateEvents.id))
       .limit(MOST_EVENTS);
-  }
-
-  eventsOfDevice(db: Db, deviceId: string): Promise<EventRow[]> {
-    return db
-      .select()
-      .from(climateEvents)
-      .where(eq(climateEvents.deviceId, deviceId))
-      .orderBy(desc(climateEvents.at), desc(climateEvents.id))
-      .limit(20);
   }
 }

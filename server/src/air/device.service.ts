@@ -20,13 +20,17 @@ import { Clock, Ids } from '../platform/clock.js';
 import { PlaceService } from '../storage/place.service.js';
 import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
 import { ReadingRepository } from './reading.repository.js';
-import { correctionsOf, SeriesService } from './series.service.js';
+import { extentOf } from './deviceLog.js';
+import type { KnownDevice } from './houseAir.js';
+import { SeriesService } from './series.service.js';
 
 const TOKEN_BYTES = 24;
 /** No forecast reaches further. */
 const FORECAST_AHEAD_MS = 15 * 86_400_000;
 /** A pushed reading so much older than the last one means that the clock went back. */
 const CLOCK_JUMP_MS = 5 * 60_000;
+/** So many jumps of a clock are told, the newest. */
+const MOST_JUMPS = 20;
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -59,12 +63,12 @@ export class DeviceService {
   ) {}
 
   async all(db: Db = this.database.db): Promise<Device[]> {
-    return Promise.all((await this.repository.all(db)).map((row) => this.view(db, row)));
+    const views = await this.views(db);
+    return (await this.series.air(db)).inUse().map((d) => views(d));
   }
 
   async get(id: string): Promise<Device> {
-    const { db } = this.database;
-    return this.view(db, await this.find(db, id));
+    return this.view(this.database.db, id);
   }
 
   add({ placeId, ...input }: DeviceInput): Promise<Device> {
@@ -73,7 +77,7 @@ export class DeviceService {
       const id = this.ids.next();
       await this.repository.insert(db, { ...input, name: input.name.trim(), id, createdAt: this.clock.now() });
       if (placeId) await this.repository.place(db, this.ids.next(), id, placeId, this.clock.now());
-      return this.view(db, await this.find(db, id));
+      return this.view(db, id);
     });
   }
 
@@ -82,13 +86,13 @@ export class DeviceService {
       await this.find(db, id);
       if (placeId) await this.places.get(placeId, db);
       const updated = await this.repository.update(db, id, version, { ...input, name: input.name.trim() });
-      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
+      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, id) });
       const before = await this.repository.placeOf(db, id);
       if ((before?.id ?? null) !== placeId) {
         await this.repository.place(db, this.ids.next(), id, placeId, this.clock.now());
         await this.repository.touch(db, id);
       }
-      return this.view(db, await this.find(db, id));
+      return this.view(db, id);
     });
   }
 
@@ -97,7 +101,7 @@ export class DeviceService {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
       const updated = await this.repository.update(db, id, version, { archivedAt: this.clock.now(), tokenHash: null });
-      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
+      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, id) });
       await this.repository.place(db, this.ids.next(), id, null, this.clock.now());
     });
   }
@@ -117,7 +121,7 @@ export class DeviceService {
       await this.find(db, id);
       await this.repository.addCalibration(db, { id: this.ids.next(), deviceId: id, at: new Date(at), points, note });
       await this.repository.touch(db, id);
-      return this.view(db, await this.find(db, id));
+      return this.view(db, id);
     });
   }
 
@@ -163,8 +167,8 @@ export class DeviceService {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
       await this.markClockJump(db, id, readings);
-      const counted = await this.readings.add(db, id, readings);
-      if (counted.accepted > 0) await this.repository.touch(db, id);
+      const { days, ...counted } = await this.readings.add(db, id, readings);
+      if (counted.accepted > 0) await this.repository.touch(db, id, days);
       return { ...counted, setAside };
     });
   }
@@ -186,33 +190,42 @@ export class DeviceService {
     return device;
   }
 
-  private async view(db: Db, row: DeviceRow): Promise<Device> {
-    const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
-    const place = await this.repository.placeOf(db, id);
-    const rows = await this.repository.calibrationsOf(db, id);
-    const latest = latestOf(await this.series.latestOf(db, id));
-    const now = this.clock.now();
-    const jumps = (await this.repository.eventsOfDevice(db, id)).flatMap((e) =>
-      e.data.kind === 'clock-jump' ? [{ at: e.at.toISOString(), backMin: e.data.backMin }] : [],
-    );
-    return {
-      id,
-      version,
-      name,
-      source,
-      outdoor,
-      everyMinutes,
-      note,
-      placeId: place?.id ?? null,
-      placeName: place?.name ?? null,
-      latest,
-      ...(await this.readings.extent(db, id)),
-      silent: source === 'push' && (!latest || now.getTime() - Date.parse(latest.at) > storage.silentAfterMs(everyMinutes)),
-      calibrations: rows.map(toCalibration).reverse(),
-      driftPctPerYear: air.driftPctPerYear(correctionsOf(rows)),
-      addedAt: row.createdAt.toISOString(),
-      hasToken: tokenHash !== null,
-      clockJumps: jumps,
+  private async view(db: Db, id: string): Promise<Device> {
+    await this.find(db, id);
+    const views = await this.views(db);
+    return views((await this.series.air(db)).devices.get(id)!);
+  }
+
+  /** What a page shows of a device: asked for all at once, so that many cost what one does. */
+  private async views(db: Db): Promise<(device: KnownDevice) => Device> {
+    const house = await this.series.air(db);
+    const placeNames = await this.places.names(db);
+    const jumps = await this.repository.clockJumps(db);
+    const nowMs = this.clock.now().getTime();
+    return ({ row, calibrations, placeId, log }) => {
+      const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
+      const latest = latestOf(house.latestOf(id));
+      return {
+        id,
+        version,
+        name,
+        source,
+        outdoor,
+        everyMinutes,
+        note,
+        placeId,
+        placeName: placeId && (placeNames.get(placeId) ?? null),
+        latest,
+        ...extentOf(log),
+        silent: source === 'push' && (!latest || nowMs - air.instantMs(latest.at) > storage.silentAfterMs(everyMinutes)),
+        calibrations: calibrations.map(toCalibration).reverse(),
+        driftPctPerYear: air.driftPctPerYear(log.corrections),
+        addedAt: row.createdAt.toISOString(),
+        hasToken: tokenHash !== null,
+        clockJumps: (jumps.get(id) ?? [])
+          .slice(0, MOST_JUMPS)
+          .flatMap(({ at, data }) => (data.kind === 'clock-jump' ? [{ at: at.toISOString(), backMin: data.backMin }] : [])),
+      };
     };
   }
 }

@@ -1,11 +1,11 @@
 import { routes, type Chart, type Device, type DeviceInput, type PlacePage } from '@bright-keeper/contract';
-import { storage, type air } from '@bright-keeper/core';
+import { air, storage } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Memo } from '../platform/memo.js';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
-import { hourlyOf } from './series.service.js';
+import { meansOf } from './houseAir.js';
 import { zonedToUtc } from './zone.js';
 
 let t: TestApp;
@@ -131,7 +131,9 @@ describe('hours of readings', () => {
       temperatureC: { min: 20, mean: 20, max: 20 },
       humidityPct: { min: pct, mean: pct, max: pct },
     });
-    expect(hourlyOf([part(3, 40), part(1, 60)])).toEqual([{ at: '2026-01-01T10:00:00.000Z', temperatureC: 20, humidityPct: 45 }]);
+    expect(air.readingsOf(meansOf([part(3, 40), part(1, 60)]))).toEqual([
+      { at: '2026-01-01T10:00:00.000Z', temperatureC: 20, humidityPct: 45 },
+    ]);
   });
 });
 

@@ -20,7 +20,7 @@ import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { DeviceRepository } from './device.repository.js';
 import { guessFormat, rowReader, type RowReader } from './logFormat.js';
-import { ALL_TIME, ReadingRepository } from './reading.repository.js';
+import { ReadingRepository } from './reading.repository.js';
 import { SeriesService } from './series.service.js';
 
 /** So many good readings are held before they are written: some ten megabytes. */
@@ -121,7 +121,7 @@ export class LogService {
   /** Reads a whole log; with `check` it only tells what would become of it. */
   async import(deviceId: string, body: Readable, format: LogFormat, check: boolean): Promise<LogImportResult> {
     if (!(await this.devices.find(this.database.db, deviceId))) throw problem(airErrors, 'device-not-found');
-    const before = await this.series.deviceHourly(this.database.db, deviceId, ALL_TIME);
+    const before = (await this.series.air(this.database.db)).devices.get(deviceId)!.log.hourly;
     const tally = new Tally();
     const counted = { accepted: 0, duplicates: 0 };
     let pending: air.Reading[] = [];
@@ -131,8 +131,9 @@ export class LogService {
       pending = [];
       if (check) return;
       const { accepted, duplicates } = await this.database.transaction(async (db) => {
-        await this.devices.touch(db, deviceId);
-        return this.readings.add(db, deviceId, batch);
+        const added = await this.readings.add(db, deviceId, batch);
+        if (added.accepted > 0) await this.devices.touch(db, deviceId, added.days);
+        return added;
       });
       counted.accepted += accepted;
       counted.duplicates += duplicates;
@@ -170,7 +171,7 @@ export class LogService {
     });
   }
 
-  private result(tally: Tally, counted: { accepted: number; duplicates: number }, before: air.Reading[], check: boolean): LogImportResult {
+  private result(tally: Tally, counted: { accepted: number; duplicates: number }, before: air.AirLog, check: boolean): LogImportResult {
     const hourly = tally.hourly();
     const good = tally.rows - LOG_FAULTS.reduce((sum, f) => sum + tally.setAside[f], 0);
     return {
@@ -183,7 +184,7 @@ export class LogService {
       to: hourly.at(-1)?.at ?? null,
       gaps: fungus.gapsOf(hourly),
       clockJumps: tally.clockJumps.length,
-      shiftHours: storage.shiftBetween(before, hourly),
+      shiftHours: storage.shiftBetween(air.readingsOf(before), hourly),
     };
   }
 

@@ -6,6 +6,8 @@ export type Moment = { second: number; temperatureC: number; humidityPct: number
 const READING_BYTES = 8;
 const HOUR_BYTES = 14;
 const HOURS = 24;
+/** A day's hours, packed. */
+export const DAY_BYTES = HOURS * HOUR_BYTES;
 const MS_PER_DAY = 86_400_000;
 const MS_PER_HOUR = 3_600_000;
 /** Hundredths of a degree and of a percent: finer than any hygrometer reads. */
@@ -78,6 +80,16 @@ export function unpackHours(day: string, bytes: Uint8Array): storage.Part[] {
     });
   }
   return parts;
+}
+
+/** The means of the hours of a packed day that hold readings. */
+export function hourMeans(bytes: Uint8Array, tell: (hour: number, temperatureC: number, humidityPct: number) => void): void {
+  const view = viewOf(bytes);
+  for (let hour = 0; hour < HOURS; hour++) {
+    const at = hour * HOUR_BYTES;
+    if (view.getUint16(at, true) === 0) continue;
+    tell(hour, view.getInt16(at + 4, true) / SCALE, view.getInt16(at + 10, true) / SCALE);
+  }
 }
 
 /** Two tellings of a day as one: of two readings in the same second the one that was there first stays. */

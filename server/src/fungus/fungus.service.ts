@@ -1,5 +1,5 @@
 import type { ItemExposure } from '@bright-keeper/contract';
-import { care, fungus, storage, type air } from '@bright-keeper/core';
+import { air, care, fungus, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/series.service.js';
 import { Database } from '../db/database.js';
@@ -34,11 +34,13 @@ export class FungusService {
     const { schools } = await this.settings.get(db);
     const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
     const surfaceState = fungus.surfaceStateOf(item.kind, states);
-    const readings: air.Reading[] = [];
+    const house = await this.series.air(db);
+    const logs: air.AirLog[] = [];
     for (const { placeId, since, until } of await this.stays.ofItem(db, itemId)) {
       const span = { fromMs: Date.parse(since), toMs: until ? Date.parse(until) : now };
-      readings.push(...(await this.series.hourly(db, placeId, span)));
+      logs.push(house.hourly(placeId, span));
     }
+    const readings = air.joined(logs);
     const climates = await this.climate.climates(db);
     const sick = item.status === 'quarantined' || states.some((s) => s.verdict === 'isolate');
     const thing = { id: itemId, kind: item.kind, traits: care.withDefaults(item.kind, item.traits), sick };

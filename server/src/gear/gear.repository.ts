@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import type { Mark } from '../http/cursor.js';
+import { grouped } from '../platform/grouped.js';
 import { contacts, items, surfaceStates } from './gear.table.js';
 
 type ItemRow = typeof items.$inferSelect;
@@ -142,15 +143,13 @@ export class GearRepository {
   }
 
   async statesOf(db: Db, itemIds: readonly string[]): Promise<Map<string, SurfaceState[]>> {
-    const byItem = new Map<string, SurfaceState[]>();
-    if (itemIds.length === 0) return byItem;
+    if (itemIds.length === 0) return new Map();
     const rows = await db
       .select()
       .from(surfaceStates)
       .where(inArray(surfaceStates.itemId, [...itemIds]))
       .orderBy(asc(surfaceStates.surface));
-    for (const row of rows) byItem.set(row.itemId, [...(byItem.get(row.itemId) ?? []), toState(row)]);
-    return byItem;
+    return new Map([...grouped(rows, (r) => r.itemId)].map(([itemId, own]) => [itemId, own.map(toState)]));
   }
 
   async saveStates(db: Db, itemId: string, states: readonly Omit<StateRow, 'itemId'>[]): Promise<void> {

@@ -1,11 +1,14 @@
 import type { LogEntry } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, inArray, ne, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, ne, or, sql, type SQL } from 'drizzle-orm';
 import { calibrations, climateEvents } from '../air/air.table.js';
-import type { Db } from '../db/database.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
+import { readDocument } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
 import type { Mark } from '../http/cursor.js';
+import { JOURNAL_DOCUMENT } from './journal.documents.js';
 import { journalEntries } from './journal.table.js';
 
 type Row = typeof journalEntries.$inferSelect;
@@ -35,6 +38,11 @@ const CHUNK = 500;
 /** What was done, to whatever. Salt tests and what is done to gel have tables of their own and are read with the rest. */
 @Injectable()
 export class JournalRepository {
+  private readonly whole = new Kept<schedule.Entry[]>();
+  private readonly entries = new Map<string, schedule.Entry>();
+
+  constructor(private readonly database: Database) {}
+
   async add(db: Db, entries: readonly { id: string; at: Date; subject: schedule.SubjectRef; data: schedule.JournalData }[]): Promise<void> {
     const rows = entries.map(({ subject, ...rest }) => ({ ...rest, subject: subject.kind, subjectId: subject.id }));
     for (let i = 0; i < rows.length; i += CHUNK) await db.insert(journalEntries).values(rows.slice(i, i + CHUNK));
@@ -62,16 +70,26 @@ export class JournalRepository {
 
   /** Everything duties are reckoned from; of some things only, where they are given. */
   async forDuties(db: Db, itemIds?: readonly string[]): Promise<schedule.Entry[]> {
-    const ofThings = itemIds && and(eq(journalEntries.subject, 'thing'), inArray(journalEntries.subjectId, [...itemIds]));
     if (itemIds?.length === 0) return [];
-    const kind = sql`${journalEntries.data}->'data'->>'kind'`;
+    if (itemIds) return this.read(db, and(eq(journalEntries.subject, 'thing'), inArray(journalEntries.subjectId, [...itemIds])));
+    const stamp = this.database.changes.stampOf(journalEntries, calibrations, climateEvents);
+    return this.whole.get(stamp, async () => [...(await this.read(db)), ...(await this.ofTheAir(db))]);
+  }
+
+  /** An entry never changes once it is written, so each is checked once. */
+  private async read(db: Db, of?: SQL): Promise<schedule.Entry[]> {
+    const { id, at, subject, subjectId, data } = journalEntries;
+    const kind = sql`${data}->'data'->>'kind'`;
     const rows = await db
-      .select()
+      .select({ id, at, subject, subjectId, data: sql<unknown>`${data}` })
       .from(journalEntries)
-      .where(and(ofThings, ...SILENT.map((silent) => ne(kind, silent))))
-      .orderBy(asc(journalEntries.at));
-    const own = rows.map(toEntry);
-    return itemIds ? own : [...own, ...(await this.ofTheAir(db))];
+      .where(and(of, ...SILENT.map((silent) => ne(kind, silent))))
+      .orderBy(asc(at));
+    return rows.map((row) => {
+      const known = this.entries.get(row.id) ?? toEntry({ ...row, data: readDocument(JOURNAL_DOCUMENT, row.data) });
+      this.entries.set(row.id, known);
+      return known;
+    });
   }
 
   /** Newest first; one more than asked for when there is a next page. */

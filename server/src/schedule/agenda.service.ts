@@ -1,12 +1,26 @@
 import type { Item } from '@bright-keeper/contract';
 import { schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
+import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
 import { DeviceService } from '../air/device.service.js';
+import { cleanings } from '../care/care.table.js';
+import { teardowns } from '../care/teardown.table.js';
+import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
+import { items, surfaceStates } from '../gear/gear.table.js';
+import { looks } from '../inspection/inspection.table.js';
+import { journalEntries } from '../journal/journal.table.js';
 import { GearRepository } from '../gear/gear.repository.js';
 import { OpenWorkRepository } from '../gear/openWork.repository.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock } from '../platform/clock.js';
+import { grouped } from '../platform/grouped.js';
+import { settings } from '../settings/settings.table.js';
+import { places, stays } from '../storage/places.table.js';
+import { timers } from '../storage/timers.table.js';
+import { supplies } from '../supplies/supplies.table.js';
+import { outings } from '../trip/outing.table.js';
+import { rhythms } from './schedule.table.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { ClimateService } from '../storage/climate.service.js';
 import { StayRepository } from '../storage/stay.repository.js';
@@ -16,6 +30,14 @@ import { OutingRepository } from '../trip/outing.repository.js';
 import { RhythmRepository } from './rhythm.repository.js';
 
 /** Duties of things: what an item's page and the shelf ask for. */
+/** Up to so many things are reckoned by themselves. */
+const FEW = 3;
+/** All that falls due is made from these. */
+const MADE_FROM = [
+  ...[items, surfaceStates, looks, cleanings, teardowns, stays, places, timers, supplies, outings],
+  ...[devices, deviceStays, calibrations, readingDays, climateEvents, journalEntries, rhythms, settings],
+];
+const MS_PER_MINUTE = 60_000;
 const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).about === 'thing');
 
 type Asked = { until?: schedule.Day; changes?: readonly schedule.RhythmChange[]; only?: readonly schedule.DutyCode[] };
@@ -24,6 +46,8 @@ export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayR
 /** Gathers the facts and asks core for the one agenda that every page reads. */
 @Injectable()
 export class AgendaService {
+  private readonly kept = new Kept<schedule.Agenda>();
+
   constructor(
     private readonly database: Database,
     private readonly gear: GearRepository,
@@ -42,6 +66,14 @@ export class AgendaService {
 
   /** All that is due and falls due, up to a day; 12 months where none is given. */
   async agenda({ until, changes, only }: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
+    const reckoned = () => this.reckoned({ ...(until ? { until } : {}), ...(changes ? { changes } : {}), ...(only ? { only } : {}) }, db);
+    if (until || changes || only) return reckoned();
+    // By the minute, for a hygrometer falls silent by the clock alone.
+    const minute = Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
+    return this.kept.get(`${minute} ${this.database.changes.stampOf(...MADE_FROM)}`, reckoned);
+  }
+
+  private async reckoned({ until, changes, only }: Asked, db: Db): Promise<schedule.Agenda> {
     const facts = await this.facts(db);
     const entries = await this.journal.forDuties(db);
     return schedule.agendaFrom(facts, entries, changes ?? (await this.rhythms.all(db)), {
@@ -54,27 +86,34 @@ export class AgendaService {
   /** What is at hand or comes next for some things, by their ids; the soonest first. */
   async ofThings(db: Db, things: readonly Item[]): Promise<Map<string, ThingDuties>> {
     const onShelf = things.filter((t) => t.archivedAt === null);
-    const ids = onShelf.map((t) => t.id);
-    const facts = await this.thingFacts(db, onShelf);
-    const entries = await this.journal.forDuties(db, ids);
-    const now = this.clock.now().toISOString();
-    const { duties } = schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until: now.slice(0, 10) });
-    const journal = new schedule.Journal(entries, facts.timeZone);
+    // A page of the shelf reads the agenda that is kept for all; a single thing is quicker reckoned by itself.
+    const few = onShelf.length <= FEW;
+    const entries = await this.journal.forDuties(db, few ? onShelf.map((t) => t.id) : undefined);
+    const { duties } = few ? await this.narrow(db, onShelf, entries) : await this.agenda({}, db);
+    const { timeZone } = await this.settings.get(db);
+    const journal = new schedule.Journal(entries, timeZone);
     const soonest = duties
-      .filter((d) => d.ahead === 0)
+      .filter((d) => d.ahead === 0 && OF_THINGS.includes(d.code))
       .sort((a, b) => a.window.due.localeCompare(b.window.due) || a.id.localeCompare(b.id));
+    const dutiesOf = grouped(soonest, (d) => d.subject.id);
     return new Map(
       onShelf.map((thing) => {
         const away = schedule.awayOf(thing, { journal });
         return [
           thing.id,
           {
-            duties: soonest.filter((d) => d.subject.id === thing.id),
+            duties: dutiesOf.get(thing.id) ?? [],
             away: away && { why: away.why, since: away.since, until: away.until },
           },
         ];
       }),
     );
+  }
+
+  private async narrow(db: Db, things: readonly Item[], entries: readonly schedule.Entry[]): Promise<schedule.Agenda> {
+    const facts = await this.thingFacts(db, things);
+    const now = this.clock.now().toISOString();
+    return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until: now.slice(0, 10) });
   }
 
   private async facts(db: Db): Promise<schedule.Facts> {
@@ -106,7 +145,7 @@ export class AgendaService {
     const { timeZone } = await this.settings.get(db);
     const ids = things.map((t) => t.id);
     const states = await this.gear.statesOf(db, ids);
-    const open = await this.openWork.all(db);
+    const open = grouped(await this.openWork.all(db), (o) => o.itemId);
     const stays = new Map((await this.stays.open(db)).map((s) => [s.itemId, s]));
     return {
       ...schedule.NO_FACTS,
@@ -121,7 +160,7 @@ export class AgendaService {
           status,
           addedAt: createdAt,
           surfaces: states.get(id) ?? [],
-          open: open.filter((o) => o.itemId === id).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
+          open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
           stay: stay
             ? {
                 placeId: stay.placeId,

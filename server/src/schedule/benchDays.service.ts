@@ -8,6 +8,7 @@ import { SettingsService } from '../settings/settings.service.js';
 import { AgendaService } from './agenda.service.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
 import { BusyRepository } from './busy.repository.js';
+import { benchTimes, busyCalendars } from './schedule.table.js';
 import { solveProgramme } from './solver.js';
 
 /** How far ahead bench days are proposed (our choice: what one can keep in mind). */
@@ -44,6 +45,10 @@ type Settled = Pick<BenchDays, 'plan' | 'remedy'>;
 @Injectable()
 export class BenchDaysService {
   private readonly settled = new Map<string, Settled>();
+  /** What the solver is at; who asks the same meanwhile waits for the same answer. */
+  private readonly asked = new Map<string, Promise<Settled>>();
+  /** The usual question, by the agenda it was asked of: as long as that is kept, so is its answer. */
+  private readonly usual = new WeakMap<schedule.Agenda, { stamp: string; answer: BenchDays; settled: boolean }>();
 
   constructor(
     private readonly database: Database,
@@ -53,9 +58,24 @@ export class BenchDaysService {
     private readonly settings: SettingsService,
   ) {}
 
-  async days({ from, to }: BenchQuery, known?: schedule.Agenda): Promise<BenchDays> {
+  /**
+   * The bench days of a span, the next eight weeks where none is said. In haste the best of the search is told while
+   * the solver still looks for a better one.
+   */
+  async days({ from, to }: BenchQuery, { hasty = false }: { hasty?: boolean } = {}): Promise<BenchDays> {
+    const agenda = await this.agenda.agenda();
+    if (from || to) return this.reckoned({ ...(from ? { from } : {}), ...(to ? { to } : {}) }, agenda, hasty);
+    const stamp = this.database.changes.stampOf(benchTimes, busyCalendars);
+    const kept = this.usual.get(agenda);
+    // While the solver is at it the same is told in haste; once it is done its answer is.
+    if (kept?.stamp === stamp && (kept.settled || (hasty && this.asked.size > 0))) return kept.answer;
+    const answer = await this.reckoned({}, agenda, hasty);
+    this.usual.set(agenda, { stamp, answer, settled: answer.plan.proven || !hasty });
+    return answer;
+  }
+
+  private async reckoned({ from, to }: BenchQuery, { today, duties }: schedule.Agenda, hasty: boolean): Promise<BenchDays> {
     const { db } = this.database;
-    const { today, duties } = known ?? (await this.agenda.agenda());
     const times = await this.times.get(db);
     const begins = from && from > today ? from : today;
     const ends = to && to >= begins ? to : schedule.addDays(begins, WEEKS_AHEAD * DAYS_A_WEEK);
@@ -69,7 +89,7 @@ export class BenchDaysService {
       minutesOn,
     };
     const tasks = this.tasks(duties, today, options);
-    const { plan, remedy } = await this.answer(tasks, options);
+    const { plan, remedy } = await this.answer(tasks, options, hasty);
     return {
       today,
       from: begins,
@@ -105,23 +125,37 @@ export class BenchDaysService {
   }
 
   /** The answer to a question that was asked before; every page asks the same one. */
-  private async answer(tasks: readonly PlannedTask[], options: schedule.BenchOptions): Promise<Settled> {
+  private async answer(tasks: readonly PlannedTask[], options: schedule.BenchOptions, hasty: boolean): Promise<Settled> {
     const key = createHash('sha256')
       .update(JSON.stringify([tasks, options]))
       .digest('hex');
     const known = this.settled.get(key);
     if (known) return known;
-    const plan = await this.settle(tasks, options);
+    const running = this.asked.get(key);
+    if (running && !hasty) return running;
+    const found = schedule.planBenchDays(tasks, options);
+    if (found.proven) return this.keep(key, tasks, options, found);
+    const proof = running ?? this.settle(tasks, options, found).then((plan) => this.keep(key, tasks, options, plan));
+    if (!running) {
+      this.asked.set(key, proof);
+      void proof.finally(() => this.asked.delete(key)).catch(() => undefined);
+    }
+    return hasty ? { plan: found, remedy: null } : proof;
+  }
+
+  private keep(key: string, tasks: readonly PlannedTask[], options: schedule.BenchOptions, plan: schedule.BenchPlan<PlannedTask>): Settled {
     const settled = { plan, remedy: plan.late.length > 0 ? schedule.smallestRemedy(tasks, options) : null };
     if (this.settled.size >= MOST_KEPT) this.settled.delete(this.settled.keys().next().value!);
     this.settled.set(key, settled);
     return settled;
   }
 
-  /** The best plan that is known: the search's, or the solver's where that one is not proven. */
-  private async settle(tasks: readonly PlannedTask[], options: schedule.BenchOptions): Promise<schedule.BenchPlan<PlannedTask>> {
-    const found = schedule.planBenchDays(tasks, options);
-    if (found.proven) return found;
+  /** The solver's answer to what the search did not prove, or the search's where that one is no better. */
+  private async settle(
+    tasks: readonly PlannedTask[],
+    options: schedule.BenchOptions,
+    found: schedule.BenchPlan<PlannedTask>,
+  ): Promise<schedule.BenchPlan<PlannedTask>> {
     const programme = schedule.benchProgramme(tasks, options);
     const solved = await solveProgramme(programme.lp, SOLVER_S);
     if (!solved) return found;

@@ -75,7 +75,7 @@ export class CalendarService {
 
   async calendar(filter: CalendarFilter, name: string): Promise<CalendarText> {
     const agenda = await this.agenda.agenda();
-    const entries = [...(filter.duties ? agenda.duties.map(dutyEntry) : []), ...(filter.benchDays ? await this.benchEntries(agenda) : [])];
+    const entries = [...(filter.duties ? agenda.duties.map(dutyEntry) : []), ...(filter.benchDays ? await this.benchEntries() : [])];
     const told = await this.database.transaction((db) => this.tell(db, entries, filter));
     const concerns = new Map(entries.map((entry) => [entry.uid, entry]));
     // What is gone is told as cancelled only where it was once shown.
@@ -114,8 +114,8 @@ export class CalendarService {
     return this.calendar(feed.filter, feed.name);
   }
 
-  private async benchEntries(agenda: schedule.Agenda) {
-    const { plan, times } = await this.bench.days({}, agenda);
+  private async benchEntries() {
+    const { plan, times } = await this.bench.days({});
     return plan.days.map((day): ToldEntry => benchEntry(times.startsAt, day));
   }
 

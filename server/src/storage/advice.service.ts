@@ -1,5 +1,5 @@
 import type { AdvisedChange, Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
-import { fungus, storage, type air } from '@bright-keeper/core';
+import { air, fungus, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/series.service.js';
 import type { Db } from '../db/database.js';
@@ -17,10 +17,7 @@ export const WHAT_IF_DAYS = 120;
 export const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
 
 /** The hours that were over when this one began. */
-export const wholeHours = (log: readonly air.Reading[], hour: number): air.Reading[] => {
-  const until = new Date(hour * MS_PER_HOUR).toISOString();
-  return log.filter((r) => r.at < until);
-};
+export const wholeHours = (log: air.AirLog, hour: number): air.AirLog => air.between(log, -Infinity, hour * MS_PER_HOUR - 1);
 
 /** A cabinet is taken to be set to the middle of its band; nothing else has a set-point. */
 export const setPointOf = ({ kind, lowPct, highPct }: Place): number | null => (kind === 'dry-cabinet' ? (lowPct + highPct) / 2 : null);
@@ -58,13 +55,14 @@ export class AdviceService {
     const options = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE };
     const whole = wholeHours(hourly, Math.floor(this.clock.now().getTime() / MS_PER_HOUR));
     const readings = readingsSince(whole, fromMs);
-    const before = whole.slice(0, whole.length - readings.length);
+    const before = whole.length - readings.length;
     // The first reading of the window ends the last interval before it.
-    const exposure = before.length > 0 ? fungus.assess([...before, ...readings.slice(0, 1)], options).now : NO_EXPOSURE;
+    const exposure = before > 0 ? fungus.assess(air.part(whole, 0, Math.min(whole.length, before + 1)), options).now : NO_EXPOSURE;
     if (readings.length < FEWEST_HOURS) return { exposure, measured: null };
     // What the place's own page says of its log is what stands here too.
     const { level, now } = fungus.assess(whole, options);
-    return { exposure, measured: { ...storage.figuresOf(readings, place, { ...options, start: exposure }), level, end: now, readings } };
+    const figures = storage.figuresOf(readings, place, { ...options, start: exposure });
+    return { exposure, measured: { ...figures, level, end: now, readings: air.readingsOf(readings) } };
   }
 
   /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if. */
@@ -76,15 +74,16 @@ export class AdviceService {
     const nowMs = this.clock.now().getTime();
     const fromMs = nowMs - WHAT_IF_DAYS * MS_PER_DAY;
     const { exposure, measured } = await this.course(db, known, fromMs);
-    const recent = readingsSince(room.readings, fromMs);
+    const recent = readingsSince(room.log, fromMs);
     const others = await this.otherRooms(db, place, fromMs);
     const options = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE, start: exposure };
     const scenario = { box, setPointPct: setPointOf(place) };
     const hour = Math.floor(nowMs / MS_PER_HOUR);
     const key = `advice/${place.id}/${hour}/${schools.humidity}/${JSON.stringify(scenario)}/${printOf(wholeHours(recent, hour))}/${others.map((o) => o.name).join()}`;
     return this.memo.get(key, () => {
-      const now = measured ?? storage.tryScenario(scenario, recent, place, options);
-      const advice = storage.adviseChange(now, scenario, recent, place, options, others);
+      const around = air.readingsOf(recent);
+      const now = measured ?? storage.tryScenario(scenario, around, place, options);
+      const advice = storage.adviseChange(now, scenario, around, place, options, others);
       switch (advice.verdict) {
         case 'nothing-needed':
           return advice;
@@ -103,12 +102,9 @@ export class AdviceService {
     const open = (await this.places.all(db)).filter(
       (p) => storage.placeFacts(p.kind).airChangesPerDay === null && p.id !== place.id && p.id !== place.standsInId,
     );
-    const rooms = await Promise.all(
-      open.slice(0, MOST_OTHER_ROOMS).map(async ({ id, name }) => ({
-        name,
-        readings: await this.series.hourly(db, id, { fromMs, toMs: this.clock.now().getTime() }),
-      })),
-    );
+    const house = await this.series.air(db);
+    const span = { fromMs, toMs: this.clock.now().getTime() };
+    const rooms = open.slice(0, MOST_OTHER_ROOMS).map(({ id, name }) => ({ name, readings: air.readingsOf(house.hourly(id, span)) }));
     return rooms.filter((r) => r.readings.length >= FEWEST_HOURS);
   }
 }

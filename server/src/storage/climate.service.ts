@@ -15,7 +15,10 @@ import { air, care, fungus, storage, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
 import { latestOf } from '../air/device.service.js';
+import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
+import type { HouseAir, Latest } from '../air/houseAir.js';
 import { SeriesService } from '../air/series.service.js';
+import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
@@ -23,8 +26,10 @@ import { SettingsService } from '../settings/settings.service.js';
 import { AdviceService, setPointOf, SURFACE_STATE, WHAT_IF_DAYS, wholeHours } from './advice.service.js';
 import { PlaceService } from './place.service.js';
 import { airChangesOf, boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
-import { RoomService } from './room.service.js';
-import { StayRepository } from './stay.repository.js';
+import { settings as settingsTable } from '../settings/settings.table.js';
+import { places } from './places.table.js';
+import { roomAround } from './room.js';
+import { StayRepository, type Lying } from './stay.repository.js';
 
 const MS_PER_HOUR = 3_600_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
@@ -32,26 +37,12 @@ const RIBBON_DAYS = 90;
 const SEAL_DAYS = 21;
 /** Up to so long a span is drawn from single readings, longer ones from hours. */
 const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
-/** The last of ascending instants that is not after one, sought from a place on by halving; that place where none is. */
-function lastAtOrBefore(msAt: (k: number) => number, count: number, ms: number, from: number): number {
-  let [low, high] = [from, count - 1];
-  while (low < high) {
-    const mid = Math.ceil((low + high) / 2);
-    if (msAt(mid) <= ms) low = mid;
-    else high = mid - 1;
-  }
-  return low;
-}
-
 const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
 
-const ribbonOf = (hours: readonly storage.Part[], warnings: readonly ({ at: string } & fungus.Warning)[], fromMs: number): RibbonDay[] => {
-  const warningOn = new Map(warnings.map(({ at, dose, daysPast }) => [at.slice(0, 10), { dose, daysPast }]));
-  // A day that has only begun stands where the last whole hour left it.
-  let standing: fungus.Warning = { dose: 0, daysPast: 0 };
+/** The extremes of each day, and where the early warning stood at its end. */
+function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysPast }: fungus.WarningColumns): RibbonDay[] {
   const days = new Map<string, { sum: number; n: number; min: number; max: number }>();
   for (const { at, count, humidityPct } of hours) {
-    if (at < fromMs) continue;
     const day = new Date(at).toISOString().slice(0, 10);
     const d = days.get(day) ?? { sum: 0, n: 0, min: Infinity, max: -Infinity };
     days.set(day, {
@@ -61,28 +52,28 @@ const ribbonOf = (hours: readonly storage.Part[], warnings: readonly ({ at: stri
       max: Math.max(d.max, humidityPct.max),
     });
   }
-  return [...days.entries()].map(([day, { sum, n, min, max }]) => ({
-    day,
-    meanPct: sum / n,
-    minPct: min,
-    maxPct: max,
-    ...(standing = warningOn.get(day) ?? standing),
-  }));
-};
+  return [...days.entries()].map(([day, { sum, n, min, max }]) => {
+    // A day that has only begun stands where the last whole hour left it.
+    const last = air.firstFrom(log.ms, Date.parse(day) + MS_PER_DAY) - 1;
+    return { day, meanPct: sum / n, minPct: min, maxPct: max, dose: dose[last] ?? 0, daysPast: daysPast[last] ?? 0 };
+  });
+}
 
-type Known = KnownPlace & { hours: storage.Part[] };
+type Known = KnownPlace & { latest: Latest | null };
+/** What every place is worked out from, asked for once. */
+type House = { air: HouseAir; names: ReadonlyMap<string, string> };
 
 /** What the air of each place means: ribbons, risk, gel, alerts, charts. */
 @Injectable()
 export class ClimateService {
   private readonly memo = new Memo();
+  private readonly known = new Kept<schedule.PlaceClimateFacts[]>();
 
   constructor(
     private readonly database: Database,
     private readonly places: PlaceService,
     private readonly deviceRepository: DeviceRepository,
     private readonly series: SeriesService,
-    private readonly rooms: RoomService,
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
     private readonly advice: AdviceService,
@@ -92,46 +83,56 @@ export class ClimateService {
 
   async overview(): Promise<StorageOverview> {
     const { db } = this.database;
-    const all = await this.places.all(db);
-    const places = await Promise.all(all.map(async (place) => this.summary(db, await this.know(db, place))));
-    const station = (await this.deviceRepository.all(db)).find((d) => d.outdoor);
-    const outdoors = station && {
-      name: station.name,
-      latest: latestOf(await this.series.latestOf(db, station.id)),
-      forecast: station.forecast,
+    const house = await this.house(db);
+    const lying = await this.stays.lying(db);
+    const known = await this.knowAll(db, house);
+    const { schools } = await this.settings.get(db);
+    const station = house.air.station();
+    return {
+      places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], schools.humidity)),
+      outdoors: station && { name: station.row.name, latest: latestOf(house.air.latestOf(station.row.id)), forecast: station.row.forecast },
+      ribbonDays: RIBBON_DAYS,
     };
-    return { places, outdoors: outdoors ?? null, ribbonDays: RIBBON_DAYS };
   }
 
-  /** What duties are reckoned from: how the air of each place stands, and its gel. */
+  /** What duties are reckoned from: how the air of each place stands, and its gel. Kept until the air moves, for an hour at most. */
   async facts(db: Db = this.database.db): Promise<schedule.PlaceClimateFacts[]> {
-    const { schools } = await this.settings.get(db);
-    return Promise.all(
-      (await this.places.all(db)).map(async (place) => {
-        const known = await this.know(db, place);
-        const { whole, assessment } = this.assessed(known, schools.humidity);
-        const gel = this.gelOf(known);
-        const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
-        return {
-          id: place.id,
-          name: place.name,
-          highPct: place.highPct,
-          assessment,
-          gel,
-          indicatorSince: gel && known.events.some((e) => e.data.kind === 'indicator') ? gel.since : null,
-          dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
-          drySince: storage.passedSince(lately, storage.tooDry),
-        };
-      }),
-    );
+    const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
+    const stamp = this.database.changes.stampOf(devices, deviceStays, calibrations, readingDays, climateEvents, places, settingsTable);
+    return this.known.get(`${hour} ${stamp}`, async () => {
+      const { schools } = await this.settings.get(db);
+      return (await this.knowAll(db, await this.house(db))).map((known) => this.factsOf(known, schools.humidity));
+    });
+  }
+
+  private factsOf(known: Known, school: fungus.HumiditySchool): schedule.PlaceClimateFacts {
+    const { place, events } = known;
+    const { whole, print, assessment } = this.assessed(known, school);
+    const gel = this.gelOf(known);
+    const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
+    const limits = this.memo.get(`limits/${place.highPct}/${print}/${lately.length}`, () => ({
+      dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
+      drySince: storage.passedSince(lately, storage.tooDry),
+    }));
+    return {
+      id: place.id,
+      name: place.name,
+      highPct: place.highPct,
+      assessment,
+      gel,
+      indicatorSince: gel && events.some((e) => e.data.kind === 'indicator') ? gel.since : null,
+      ...limits,
+    };
   }
 
   async page(id: string): Promise<PlacePage> {
     const { db } = this.database;
     const place = await this.places.get(id, db);
-    const known = await this.know(db, place);
+    const house = await this.house(db);
+    const known = await this.know(db, house, place);
     const seal = this.sealOf(known);
-    const summary = await this.summary(db, known);
+    const { schools } = await this.settings.get(db);
+    const summary = this.summary(house, known, await this.stays.inPlace(db, id), schools.humidity);
     return {
       ...summary,
       items: await this.itemsOf(db, place),
@@ -148,23 +149,22 @@ export class ClimateService {
     await this.places.get(id, db);
     const [fromMs, toMs] = [Date.parse(from), Date.parse(to)];
     const span = { fromMs, toMs };
-    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : await this.series.hours(db, id, span);
+    const house = await this.series.air(db);
+    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : house.hours(id, span);
     const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
-    const hourly = await this.series.hourly(db, id, { fromMs: 0, toMs });
-    const { index, dose, gaps } = this.memo.get(`models/${printOf(hourly)}`, () => ({
-      index: fungus.mouldIndex(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
-      dose: fungus.earlyWarning(hourly),
+    const hourly = house.hourly(id, { fromMs: 0, toMs });
+    const { index, dose, daysPast, gaps } = this.memo.get(`models/${printOf(hourly)}`, () => ({
+      index: fungus.mouldAlong(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
+      ...fungus.warningAlong(hourly),
       gaps: fungus.gapsOf(hourly),
     }));
-    const hourMs = (k: number) => Date.parse(hourly[k]!.at);
-    let i = 0;
     return {
       from,
       to,
       points: buckets.map((bucket) => {
-        i = lastAtOrBefore(hourMs, hourly.length, bucket.at, i);
+        const i = Math.max(0, air.firstFrom(hourly.ms, bucket.at + 1) - 1);
         const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
-        return { ...bucket, dewPointC, index: index[i]?.index ?? 0, dose: dose[i]?.dose ?? 0, daysPast: dose[i]?.daysPast ?? 0 };
+        return { ...bucket, dewPointC, index: index[i] ?? 0, dose: dose[i] ?? 0, daysPast: daysPast[i] ?? 0 };
       }),
       events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
       gaps: gaps.filter((g) => g.to >= from && g.from <= to),
@@ -175,17 +175,19 @@ export class ClimateService {
   async whatIf(id: string, roomId?: string): Promise<WhatIfStart> {
     const { db } = this.database;
     const place = await this.places.get(id, db);
-    const known = await this.know(db, place);
+    const house = await this.house(db);
+    const known = await this.know(db, house, place);
     const toMs = this.clock.now().getTime();
     const span = { fromMs: toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs };
-    const room = roomId ? await this.rooms.around(db, { standsInId: roomId }, span) : known.room;
+    if (roomId) await this.places.get(roomId, db);
+    const room = roomId ? roomAround(house.air, house.names, { standsInId: roomId }, span) : known.room;
     return {
       ...(await this.advice.course(db, known, span.fromMs)),
       box: boxOf(place, this.sealOf(known), this.gelOf(known)),
       setPointPct: setPointOf(place),
       lowPct: place.lowPct,
       highPct: place.highPct,
-      room: readingsSince(room.readings, span.fromMs),
+      room: air.readingsOf(readingsSince(room.log, span.fromMs)),
       roomName: room.climate.name,
     };
   }
@@ -199,46 +201,61 @@ export class ClimateService {
       .then(() => this.page(id));
   }
 
-  private async know(db: Db, place: Place): Promise<Known> {
-    const toMs = this.clock.now().getTime();
-    const hours = await this.series.hours(db, place.id, { fromMs: 0, toMs });
-    const events = await this.deviceRepository.eventsOfPlace(db, place.id);
-    const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...events.map((e) => e.at.getTime()));
-    const room = await this.rooms.around(db, place, { fromMs: oldest, toMs });
-    const hourly = await this.series.hourly(db, place.id, { fromMs: 0, toMs });
-    return { place, hours, hourly, events, room };
+  private async house(db: Db): Promise<House> {
+    return { air: await this.series.air(db), names: await this.places.names(db) };
   }
 
-  private async summary(db: Db, known: Known): Promise<PlaceSummary> {
-    const { place, hours } = known;
-    const now = this.clock.now();
-    const latest = latestOf(await this.series.latest(db, place.id));
-    const { schools } = await this.settings.get(db);
-    const { whole, print, assessment } = this.assessed(known, schools.humidity);
-    const doses = this.memo.get(`doses/${print}`, () => fungus.earlyWarning(whole));
-    const lying = await this.stays.inPlace(db, place.id);
-    const gel = this.gelOf(known);
+  private async know(db: Db, house: House, place: Place): Promise<Known> {
+    return this.knownOf(house, place, await this.deviceRepository.eventsOfPlace(db, place.id));
+  }
+
+  /** Of every place only what was done with its desiccant is asked for: openings tell of the seal, which a page shows. */
+  private async knowAll(db: Db, house: House): Promise<Known[]> {
+    const events = await this.deviceRepository.gelEvents(db);
+    return (await this.places.all(db)).map((place) => this.knownOf(house, place, events.get(place.id) ?? []));
+  }
+
+  private knownOf({ air: house, names }: House, place: Place, events: EventRow[]): Known {
+    const toMs = this.clock.now().getTime();
+    const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...events.map((e) => e.at.getTime()));
+    return {
+      place,
+      hourly: house.hourly(place.id, { fromMs: 0, toMs }),
+      events,
+      room: roomAround(house, names, place, { fromMs: oldest, toMs }),
+      latest: house.latest(place.id),
+    };
+  }
+
+  private summary(house: House, known: Known, lying: readonly Lying[], school: fungus.HumiditySchool): PlaceSummary {
+    const { place } = known;
+    const nowMs = this.clock.now().getTime();
+    const latest = latestOf(known.latest);
+    const { whole, print, assessment } = this.assessed(known, school);
+    const span = { fromMs: nowMs - RIBBON_DAYS * MS_PER_DAY, toMs: nowMs };
+    const lastMs = known.hourly.ms[known.hourly.length - 1] ?? 0;
     return {
       ...place,
       latest,
       zone: latest && air.zoneOf(latest.humidityPct),
       things: lying.length,
       assessment,
-      ribbon: this.memo.get(`ribbon/${print}/${hours.length}`, () => ribbonOf(hours, doses, now.getTime() - RIBBON_DAYS * MS_PER_DAY)),
-      gel,
+      ribbon: this.memo.get(`ribbon/${place.id}/${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}`, () =>
+        ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole)),
+      ),
+      gel: this.gelOf(known),
     };
   }
 
   /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. */
   private assessed({ hourly }: Known, school: fungus.HumiditySchool) {
-    const lastWhole = new Date(this.clock.now().getTime() - MS_PER_HOUR).toISOString();
-    const whole = hourly.filter((r) => r.at <= lastWhole);
+    const whole = air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
     const print = printOf(whole);
     return { whole, print, assessment: whole.length > 0 ? this.assess(whole, school, print) : null };
   }
 
   /** The risk of a log; the same log is not walked twice. */
-  private assess(hourly: readonly air.Reading[], humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
+  private assess(hourly: air.AirLog, humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
     return this.memo.get(`risk/${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
   }
 
@@ -248,7 +265,7 @@ export class ClimateService {
     const { place, hourly, events, room } = known;
     const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
     const fromMs = hour * MS_PER_HOUR - SEAL_DAYS * MS_PER_DAY;
-    const key = `seal/${place.id}/${hour}/${events.length}/${printOf(wholeHours(hourly, hour))}/${printOf(wholeHours(room.readings, hour))}`;
+    const key = `seal/${place.id}/${hour}/${events.length}/${printOf(wholeHours(hourly, hour))}/${printOf(wholeHours(room.log, hour))}`;
     return this.memo.get(key, () => fitSeal(known, fromMs));
   }
 
@@ -260,9 +277,14 @@ export class ClimateService {
     const inside = readingsSince(hourly, now.getTime() - MS_PER_DAY);
     const box = boxOf(place, null, null);
     const hour = Math.floor(now.getTime() / MS_PER_HOUR);
-    return this.memo.get(
-      `gel/${place.id}/${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.readings.length}`,
-      () => storage.reckonGel({ events: gelEvents, box, room: room.readings, inside, now: now.toISOString() }),
+    return this.memo.get(`gel/${place.id}/${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.log.length}`, () =>
+      storage.reckonGel({
+        events: gelEvents,
+        box,
+        room: air.readingsOf(room.log),
+        inside: air.readingsOf(inside),
+        now: now.toISOString(),
+      }),
     );
   }
 
@@ -285,24 +307,24 @@ export class ClimateService {
   async climates(db: Db): Promise<storage.PlaceClimate[]> {
     const { schools } = await this.settings.get(db);
     const toMs = this.clock.now().getTime();
-    return Promise.all(
-      (await this.places.all(db)).map(async ({ id, name, kind, volumeL }) => {
-        const lying = await this.stays.inPlace(db, id);
-        const hourly = await this.series.hourly(db, id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
-        const sorted = hourly.map((r) => r.humidityPct).sort((a, b) => a - b);
-        const { level } = this.assess(hourly, schools.humidity, printOf(hourly));
-        return {
-          id,
-          name,
-          kind,
-          meanPct: sorted.length > 0 ? sorted.reduce((s, v) => s + v, 0) / sorted.length : null,
-          highPct90: sorted[Math.floor(sorted.length * 0.9)] ?? null,
-          level,
-          freeL: storage.freeLitres(volumeL, lying),
-          lives: lying.map(({ itemId, sick }) => ({ id: itemId, sick })),
-        };
-      }),
-    );
+    const house = await this.series.air(db);
+    const lyingIn = await this.stays.lying(db);
+    return (await this.places.all(db)).map(({ id, name, kind, volumeL }) => {
+      const lying = lyingIn.get(id) ?? [];
+      const hourly = house.hourly(id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
+      const sorted = hourly.humidityPct.toSorted();
+      const { level } = this.assess(hourly, schools.humidity, printOf(hourly));
+      return {
+        id,
+        name,
+        kind,
+        meanPct: sorted.length > 0 ? sorted.reduce((s, v) => s + v, 0) / sorted.length : null,
+        highPct90: sorted[Math.floor(sorted.length * 0.9)] ?? null,
+        level,
+        freeL: storage.freeLitres(volumeL, lying),
+        lives: lying.map(({ itemId, sick }) => ({ id: itemId, sick })),
+      };
+    });
   }
 
   private async eventsOf(db: Db, { place, events }: Known): Promise<ClimateEvent[]> {

@@ -14,6 +14,10 @@ export class PlaceRepository {
     return (await db.select().from(places).where(isNull(places.archivedAt)).orderBy(asc(places.createdAt), asc(places.id))).map(toPlace);
   }
 
+  async names(db: Db): Promise<Map<string, string>> {
+    return new Map((await db.select({ id: places.id, name: places.name }).from(places)).map(({ id, name }) => [id, name]));
+  }
+
   async find(db: Db, id: string): Promise<Place | null> {
     const [row] = await db.select().from(places).where(eq(places.id, id));
     return row ? toPlace(row) : null;

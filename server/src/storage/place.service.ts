@@ -25,6 +25,11 @@ export class PlaceService {
     return this.repository.all(db);
   }
 
+  /** What each place is called, given up or not. */
+  names(db: Db): Promise<Map<string, string>> {
+    return this.repository.names(db);
+  }
+
   /** @throws ProblemError when there is no such place. */
   async get(id: string, db: Db = this.database.db): Promise<Place> {
     const place = await this.repository.find(db, id);

@@ -1,23 +1,23 @@
 import type { Place, PlacePage } from '@bright-keeper/contract';
-import { storage, type air } from '@bright-keeper/core';
+import { air, storage } from '@bright-keeper/core';
 import type { EventRow } from '../air/device.repository.js';
-import type { Room } from './room.service.js';
+import type { Room } from './room.js';
 
 /** What is known of a place: the air in it hour by hour, what was done with it (newest first), and the room around it. */
-export type KnownPlace = { place: Place; hourly: air.Reading[]; events: EventRow[]; room: Room };
+export type KnownPlace = { place: Place; hourly: air.AirLog; events: EventRow[]; room: Room };
 
 /** Air changes of the open room, which has no seal: its air is changed many times a day. */
 const OPEN_ROOM_PER_DAY = 100;
 
-/** The readings from an instant on; instants of one shape sort as their text does. */
-export function readingsSince(log: readonly air.Reading[], fromMs: number): air.Reading[] {
-  const from = new Date(fromMs).toISOString();
-  return log.filter((r) => r.at >= from);
-}
+/** The readings from an instant on. */
+export const readingsSince = (log: air.AirLog, fromMs: number): air.AirLog => air.between(log, fromMs, Infinity);
 
 /** Tells one log from another without holding it: how long, how far, and the sum of what it says. */
-export const printOf = (log: readonly air.Reading[]): string =>
-  `${log.length}/${log.at(-1)?.at ?? ''}/${log.reduce((sum, r) => sum + r.humidityPct + r.temperatureC, 0).toFixed(3)}`;
+export function printOf({ length, ms, temperatureC, humidityPct }: air.AirLog): string {
+  let sum = 0;
+  for (let i = 0; i < length; i++) sum += humidityPct[i]! + temperatureC[i]!;
+  return `${length}/${ms[length - 1] ?? ''}/${sum.toFixed(3)}`;
+}
 
 /** Does the air in it follow the room by itself? A cabinet that dries does not, and tells nothing of its seal. */
 const isPassive = ({ kind }: Place): boolean => storage.placeFacts(kind).airChangesPerDay !== null && kind !== 'dry-cabinet';
@@ -33,7 +33,8 @@ export function fitSeal({ hourly, events, room }: KnownPlace, fromMs: number): s
   const inside = readingsSince(hourly, fromMs);
   if (inside.length === 0) return null;
   const openings = events.filter((e) => e.data.kind === 'opened').map((e) => e.at.toISOString());
-  return storage.fitMoistureHalfLife(inside, readingsSince(room.readings, fromMs), openings.length > 0 ? { openings } : {});
+  const around = air.readingsOf(readingsSince(room.log, fromMs));
+  return storage.fitMoistureHalfLife(air.readingsOf(inside), around, openings.length > 0 ? { openings } : {});
 }
 
 /** As the keeper said, else as measured, else as is usual for its kind. */

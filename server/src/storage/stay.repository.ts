@@ -2,6 +2,7 @@ import type { Neighbour, Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { aliasedTable, and, asc, desc, eq, gt, inArray, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
+import { grouped } from '../platform/grouped.js';
 import { items, surfaceStates } from '../gear/gear.table.js';
 import { places, stays } from './places.table.js';
 
@@ -46,8 +47,14 @@ export class StayRepository {
 
   /** What lies in a place now, longest first. */
   async inPlace(db: Db, placeId: string): Promise<Lying[]> {
-    return db
+    return (await this.lying(db, placeId)).get(placeId) ?? [];
+  }
+
+  /** What lies in each place now, longest first; of one place only, where it is given. */
+  async lying(db: Db, placeId?: string): Promise<Map<string, Lying[]>> {
+    const rows = await db
       .select({
+        placeId: stays.placeId,
         itemId: items.id,
         name: items.name,
         kind: items.kind,
@@ -58,8 +65,9 @@ export class StayRepository {
       })
       .from(stays)
       .innerJoin(items, eq(items.id, stays.itemId))
-      .where(and(eq(stays.placeId, placeId), isNull(stays.until), isNull(items.archivedAt)))
+      .where(and(placeId === undefined ? undefined : eq(stays.placeId, placeId), isNull(stays.until), isNull(items.archivedAt)))
       .orderBy(asc(stays.since));
+    return grouped(rows, (r) => r.placeId);
   }
 
   /** Things come into and go out of a place, for its ribbon; newest first. */

@@ -6,14 +6,13 @@ import { AdviceService } from './advice.service.js';
 import { ClimateController } from './climate.controller.js';
 import { ClimateService } from './climate.service.js';
 import { PlaceModule } from './place.module.js';
-import { RoomService } from './room.service.js';
 import { StayModule } from './stay.module.js';
 import { TimerService } from './timer.service.js';
 
 @Module({
   imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule],
   controllers: [ClimateController],
-  providers: [AdviceService, ClimateService, RoomService, TimerService],
+  providers: [AdviceService, ClimateService, TimerService],
   exports: [ClimateService, TimerService],
 })
 export class StorageModule {}

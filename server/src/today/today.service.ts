@@ -40,7 +40,7 @@ export class TodayService {
       day: today,
       counts: await this.gear.countOf(db),
       duties: schedule.oneLookEach(duties).filter(schedule.isAtHand),
-      nextBench: nextBench(await this.bench.days({}, agenda)),
+      nextBench: nextBench(await this.bench.days({}, { hasty: true })),
       beforeLeaving: schedule
         .lateOnReturn(duties, away)
         .filter((d) => d.urgency !== 'overdue')

@@ -1,0 +1,54 @@
+import { getTableName, type Table } from 'drizzle-orm';
+
+const READS = /^\s*(select|begin|commit|rollback|savepoint|release|set)\b/i;
+const WRITES = /^\s*(?:insert\s+into|update|delete\s+from)\s+"?(\w+)"?/i;
+
+/**
+ * How often each table was written to since the program began. Whatever was worked out from tables is kept as long as
+ * their counts stand still: the one idea of what makes it stale. A write is counted when it is sent; who asks in
+ * between waits for it at the database, and so sees it.
+ */
+export class Changes {
+  private readonly counts = new Map<string, number>();
+  private unknown = 0;
+
+  /** How often something was taken back, or may have changed without being told what. */
+  get upsets(): number {
+    return this.unknown;
+  }
+
+  /** Reads a statement on its way to the database. What cannot be told from it may have changed anything. */
+  note(statement: string): void {
+    if (READS.test(statement)) return;
+    const table = WRITES.exec(statement)?.[1];
+    if (table) this.counts.set(table, (this.counts.get(table) ?? 0) + 1);
+    else this.undone();
+  }
+
+  /** Something was taken back: what was worked out in between never came to be. */
+  undone(): void {
+    this.unknown += 1;
+  }
+
+  /** The same as long as none of these tables was written to. */
+  stampOf(...tables: Table[]): string {
+    return `${this.unknown}/${tables.map((t) => this.counts.get(getTableName(t)) ?? 0).join('.')}`;
+  }
+}
+
+/**
+ * One value that is worked out anew when what it was made from has moved on. Two who ask at once may both work it out:
+ * one that waited for the other could wait for itself, through the database.
+ */
+export class Kept<T> {
+  private stamp: string | null = null;
+  private value: T | undefined;
+
+  async get(stamp: string, make: () => Promise<T>): Promise<T> {
+    if (this.stamp === stamp) return this.value as T;
+    const value = await make();
+    this.stamp = stamp;
+    this.value = value;
+    return value;
+  }
+}
