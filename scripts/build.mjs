@@ -1,6 +1,7 @@
 import { build as bundle } from 'esbuild';
-import { readdirSync, rmSync, statSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { bin, must, ROOT } from './run.mjs';
 
 /** What the framework would load if it were there; it is not, and not needed. */
@@ -52,6 +53,17 @@ export async function build() {
   }
   await bundleServer();
   must(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'web') });
+  packAssets();
+}
+
+/** What is text is packed once, as tightly as it goes, and not at every request. */
+function packAssets() {
+  const assets = join(ROOT, 'web', 'dist', 'assets');
+  for (const file of readdirSync(assets).filter((f) => /\.(js|css|svg)$/.test(f))) {
+    const bytes = readFileSync(join(assets, file));
+    writeFileSync(join(assets, `${file}.br`), brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_SIZE_HINT]: bytes.length } }));
+    writeFileSync(join(assets, `${file}.gz`), gzipSync(bytes, { level: constants.Z_BEST_COMPRESSION }));
+  }
 }
 
 const newest = (folder) =>

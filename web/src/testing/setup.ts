@@ -5,3 +5,8 @@ class NeverResized implements ResizeObserver {
   disconnect(): void {}
 }
 globalThis.ResizeObserver ??= NeverResized;
+
+/** A desk: what is laid out for a phone is tried in the browser tests. */
+window.matchMedia ??= (media) =>
+  ({ media, matches: true, addEventListener: () => {}, removeEventListener: () => {} }) as unknown as MediaQueryList;
+window.scrollTo = () => {};

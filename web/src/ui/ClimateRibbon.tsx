@@ -3,7 +3,8 @@ import { air, fungus, schedule } from '@bright-keeper/core';
 import { warningWords } from '@bright-keeper/words';
 import type { PointerEvent } from 'react';
 import { useCursor } from './cursor';
-import { dayWords, ticksOf } from './ribbonAxis';
+import { shortWeekday } from './dates';
+import { ticksOf } from './ribbonAxis';
 
 /** Columns as high as it was damp, so that colour is never alone. */
 const ZONE_FILLS: Record<air.ZoneId, string> = {
@@ -30,7 +31,7 @@ type Props = {
 
 /** What a day of a ribbon is in words. An unfinished one says so. */
 export function ribbonWords({ day, minPct, maxPct, meanPct, ...warning }: RibbonDay, today: string): string {
-  const when = day === today ? `${dayWords(day)}, so far` : dayWords(day);
+  const when = day === today ? `${shortWeekday(day)}, so far` : shortWeekday(day);
   return `${when}: ${minPct.toFixed(0)}–${maxPct.toFixed(0)} %, on average ${meanPct.toFixed(0)} %; early warning ${warningWords(warning)}`;
 }
 

@@ -47,6 +47,17 @@ describe('a table', () => {
     expect(names()).toEqual(['Blue', 'Amber']);
   });
 
+  it('draws of a thousand rows what is near the window, and says how many there are', () => {
+    const many = Array.from({ length: 1000 }, (_, i) => ({ id: `c${i}`, name: `Cloth ${i}`, uses: i }));
+    table({ rows: many });
+    const drawn = screen.getAllByRole('row').slice(1);
+    expect(drawn.length).toBeGreaterThan(10);
+    expect(drawn.length).toBeLessThan(100);
+    expect(names()[0]).toBe('Cloth 0');
+    expect(drawn[3]!.getAttribute('aria-rowindex')).toBe('5');
+    expect(screen.getByRole('table').getAttribute('aria-rowcount')).toBe('1001');
+  });
+
   it('shows a form instead of the row that is edited', () => {
     table({ instead: (c) => (c.id === 'a' ? <p>Editing {c.name}</p> : null) });
     expect(screen.getByText('Editing Amber')).toBeTruthy();

@@ -1,6 +1,7 @@
 import { flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type ColumnDef, type SortingState } from '@tanstack/react-table';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
+import { useWindowed } from './windowed';
 
 /** Where a heading stands in the sorting: what a screen reader is told, and the arrow beside it. */
 const SORTED = {
@@ -25,6 +26,11 @@ type Props<Row> = {
 /** Columns of a page as the table library takes them: `id` and `header` always, `accessorFn` where it may be sorted here. */
 export type Columns<Row> = ColumnDef<Row>[];
 
+/** A row of text with its padding; rows that turn out otherwise are measured as they are drawn. */
+const ROW_PX = 45;
+/** The room of the rows that are not drawn. */
+const Room = ({ px }: { px: number }) => (px > 0 ? <tr aria-hidden="true" style={{ height: px }} /> : null);
+
 /** A table of the application: headings that sort where they may, rows that stack on a phone. */
 export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, instead, sorting, stacks = false }: Props<Row>) {
   const [own, setOwn] = useState<SortingState>([]);
@@ -41,9 +47,12 @@ export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, inste
     getRowId: rowKey,
   });
   const stack = stacks ? 'max-md:block' : '';
+  const body = useRef<HTMLTableSectionElement>(null);
+  const all = table.getRowModel().rows;
+  const shown = useWindowed(body, all.length, ROW_PX);
   return (
     <div className="sheet overflow-x-auto">
-      <table className={`w-full text-left ${stack}`} role="table">
+      <table className={`w-full text-left ${stack}`} role="table" aria-rowcount={all.length + 1}>
         <caption className="sr-only">{caption}</caption>
         <thead className={`text-sm text-soft ${stacks ? 'max-md:sr-only' : ''}`} role="rowgroup">
           {table.getHeaderGroups().map((group) => (
@@ -77,12 +86,18 @@ export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, inste
             </tr>
           ))}
         </thead>
-        <tbody className={stack} role="rowgroup">
-          {table.getRowModel().rows.map((row) => {
+        <tbody ref={body} className={stack} role="rowgroup">
+          <Room px={shown.above} />
+          {shown.rows.map(({ index }) => {
+            const row = all[index];
+            if (!row) return null;
             const whole = instead?.(row.original) ?? null;
             return (
               <tr
                 key={row.id}
+                ref={shown.measure}
+                data-index={index}
+                aria-rowindex={index + 2}
                 role="row"
                 className={`border-b border-line align-middle last:border-0 ${stacks ? 'max-md:block max-md:py-1.5' : ''} ${rowClass?.(row.original) ?? ''}`}
               >
@@ -100,6 +115,7 @@ export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, inste
               </tr>
             );
           })}
+          <Room px={shown.below} />
         </tbody>
       </table>
     </div>

@@ -1,6 +1,5 @@
 import { schedule } from '@bright-keeper/core';
-
-const shortDate = (day: string): string => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
+import { shortDate } from './dates';
 
 /** A date under a ribbon, and where along it, 0 to 1. */
 export type Tick = { day: string; words: string; share: number };
@@ -20,7 +19,3 @@ export function ticksOf(first: string, span: number): Tick[] {
   }
   return ticks;
 }
-
-/** "Tue 3 Mar": a day as it is read out. */
-export const dayWords = (day: string): string =>
-  new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });

@@ -1,8 +1,6 @@
 import { schedule } from '@bright-keeper/core';
+import { fullInstant, longDate } from './dates';
 import { useToday, useZone } from './zone';
-
-export const longDate = (day: string) =>
-  new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 
 function inWords(days: number): string {
   if (days === 0) return 'today';
@@ -35,9 +33,8 @@ export function At({ instant }: { instant: string }) {
   const timeZone = useZone();
   const today = useToday();
   const day = schedule.localDay(instant, timeZone);
-  const title = new Date(instant).toLocaleString('en-GB', { dateStyle: 'full', timeStyle: 'short', timeZone });
   return (
-    <time dateTime={instant} title={title}>
+    <time dateTime={instant} title={fullInstant(instant, timeZone)}>
       {inWords(schedule.daysBetween(today, day))}
     </time>
   );

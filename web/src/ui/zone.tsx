@@ -2,7 +2,9 @@ import { schedule } from '@bright-keeper/core';
 import { createContext, useContext, type ReactNode } from 'react';
 import { outside } from '../outside';
 
-const browserZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+/** Asked once: it costs as much as a hundred dates. */
+let ownZone: string | null = null;
+const browserZone = (): string => (ownZone ??= Intl.DateTimeFormat().resolvedOptions().timeZone);
 const Zone = createContext<string | null>(null);
 
 /** The household's time zone decides which day it is, wherever the browser stands. */

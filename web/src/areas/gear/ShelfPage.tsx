@@ -2,12 +2,13 @@ import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Upload } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
 import { Day } from '../../ui/when';
+import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
 import { useShelf, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
 
@@ -56,41 +57,51 @@ const COLUMNS: Columns<ShelfItem> = [
 
 /** The shelf is sorted where it is kept, over all its pages; a heading asks for it, one way. */
 const ShelfTable = ({ items, sort, onSort }: { items: ShelfItem[]; sort: string; onSort: (sort: string) => void }) => (
-  <div className="hidden md:block">
-    <DataTable
-      caption="The shelf"
-      columns={COLUMNS}
-      rows={items}
-      rowKey={(item) => item.id}
-      rowClass={() => 'hover:bg-well'}
-      sorting={{
-        state: COLUMNS.some((c) => c.id === sort) ? [{ id: sort, desc: false }] : [],
-        onSort: ([wanted]) => onSort(wanted && wanted.id !== 'name' ? wanted.id : ''),
-      }}
-    />
-  </div>
+  <DataTable
+    caption="The shelf"
+    columns={COLUMNS}
+    rows={items}
+    rowKey={(item) => item.id}
+    rowClass={() => 'hover:bg-well'}
+    sorting={{
+      state: COLUMNS.some((c) => c.id === sort) ? [{ id: sort, desc: false }] : [],
+      onSort: ([wanted]) => onSort(wanted && wanted.id !== 'name' ? wanted.id : ''),
+    }}
+  />
 );
 
-const ShelfCards = ({ items }: { items: ShelfItem[] }) => (
-  <ul className="space-y-2 md:hidden">
-    {items.map((item) => (
-      <li key={item.id}>
-        <Link to={`/gear/${item.id}`} className="sheet block p-3">
-          <span className="flex items-start justify-between gap-3">
-            <span className="font-semibold">{item.name}</span>
-            <VerdictChip verdict={item.verdict} />
-          </span>
-          <span className="mt-1 block text-sm text-soft">
-            {care.kindFacts(item.kind).name}
-            <StatusNote item={item} />
-          </span>
-          <span className="block text-sm">
-            <DueCell item={item} />
-          </span>
-        </Link>
-      </li>
-    ))}
-  </ul>
+/** A card of three lines with the space below it. */
+const CARD_PX = 112;
+
+function ShelfCards({ items }: { items: ShelfItem[] }) {
+  const list = useRef<HTMLUListElement>(null);
+  const shown = useWindowed(list, items.length, CARD_PX);
+  return (
+    <ul ref={list} style={{ paddingTop: shown.above, paddingBottom: shown.below }}>
+      {shown.rows.map(({ index }) => {
+        const item = items[index];
+        return item && <ShelfCard key={item.id} item={item} index={index} measure={shown.measure} />;
+      })}
+    </ul>
+  );
+}
+
+const ShelfCard = ({ item, index, measure }: { item: ShelfItem; index: number; measure: Windowed['measure'] }) => (
+  <li ref={measure} data-index={index} className="pb-2">
+    <Link to={`/gear/${item.id}`} className="sheet block p-3">
+      <span className="flex items-start justify-between gap-3">
+        <span className="font-semibold">{item.name}</span>
+        <VerdictChip verdict={item.verdict} />
+      </span>
+      <span className="mt-1 block text-sm text-soft">
+        {care.kindFacts(item.kind).name}
+        <StatusNote item={item} />
+      </span>
+      <span className="block text-sm">
+        <DueCell item={item} />
+      </span>
+    </Link>
+  </li>
 );
 
 type SetFilter = (key: (typeof FILTER_KEYS)[number], value: string) => void;
@@ -155,6 +166,7 @@ export function ShelfPage() {
   const [params, setParams] = useSearchParams();
   const filters = useMemo(() => filtersFrom(params), [params]);
   const shelf = useShelf(filters);
+  const isWide = useIsWide();
   const set: SetFilter = useMemo(
     () => (key, value) =>
       setParams(
@@ -218,8 +230,11 @@ export function ShelfPage() {
         ))}
       {items.length > 0 && (
         <>
-          <ShelfTable items={items} sort={filters.sort ?? 'name'} onSort={(sort) => set('sort', sort)} />
-          <ShelfCards items={items} />
+          {isWide ? (
+            <ShelfTable items={items} sort={filters.sort ?? 'name'} onSort={(sort) => set('sort', sort)} />
+          ) : (
+            <ShelfCards items={items} />
+          )}
         </>
       )}
       {shelf.hasNextPage && (

@@ -2,7 +2,7 @@ import type { schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Fold } from '../../ui/Fold';
 import { Failure, Section } from '../../ui/parts';
-import { longDate } from '../../ui/when';
+import { longDate, shortDate, shortWeekday } from '../../ui/dates';
 import { agendaHeadings, standsOn } from './calendarView';
 import { DutyRow, JustDone, SubjectLink } from './DutyRow';
 import { useDeeds } from './useDeeds';
@@ -10,24 +10,20 @@ import { useDeeds } from './useDeeds';
 /** So many of a heading stand open before the rest is folded (our choice). */
 const MOST_OPEN = 10;
 
-const dayAndMonth = (day: string) =>
-  new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-const shortDay = (day: string) => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
-
 /** What only follows something else: its day, and how sure that is. */
 function AheadRow({ duty, today }: { duty: schedule.Duty; today: string }) {
   const day = standsOn(duty, today);
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 px-4 py-2">
       <time dateTime={day} title={longDate(day)} className="w-24 shrink-0 text-sm text-soft">
-        {dayAndMonth(day)}
+        {shortWeekday(day)}
       </time>
       <span className="min-w-0 flex-1">
         <SubjectLink subject={duty.subject} /> <span className="text-soft">· {dutyWords(duty).title}</span>
         {duty.estimate && (
           <span className="text-sm text-soft">
             {' '}
-            (a guess: between {shortDay(duty.estimate.from)} and {shortDay(duty.estimate.to)})
+            (a guess: between {shortDate(duty.estimate.from)} and {shortDate(duty.estimate.to)})
           </span>
         )}
         {duty.snoozedUntil && <span className="text-sm text-soft"> (put off)</span>}

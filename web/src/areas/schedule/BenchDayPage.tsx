@@ -4,7 +4,7 @@ import { dayBecauseWords, dutyWords } from '@bright-keeper/words';
 import { Check } from 'lucide-react';
 import { useParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { longDate } from '../../ui/when';
+import { longDate } from '../../ui/dates';
 import { BenchStrip } from './BenchStrip';
 import { leftOf, setRun, useRun } from './benchRun';
 import { DutyRow, JustDone, SubjectLink } from './DutyRow';

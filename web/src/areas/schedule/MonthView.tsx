@@ -14,7 +14,7 @@ import { ChevronLeft, ChevronRight, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, Failure, Notice } from '../../ui/parts';
-import { longDate } from '../../ui/when';
+import { longDate } from '../../ui/dates';
 import { useDragging } from './dragging';
 import { forbiddenOn, isMovable, monthTitle, monthWeeks, standsOn, type Forbidden } from './calendarView';
 import { toneOf } from './DutyRow';

@@ -4,12 +4,11 @@ import { ChevronLeft, ChevronRight, Printer, Square } from 'lucide-react';
 import { useSearchParams } from 'react-router';
 import { withChoice } from '../../ui/address';
 import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
-import { longDate } from '../../ui/when';
+import { longDate, shortDate, wholeWeekday } from '../../ui/dates';
 import { weekSheet } from './calendarView';
 import { useAgenda, useBenchDays } from './queries';
 
 const WEEK = 7;
-const shortDay = (day: string) => new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
 
 /** One line to tick with a pencil: what, how long, and by when at the latest. */
 const Line = ({ duty }: { duty: schedule.Duty }) => (
@@ -20,7 +19,7 @@ const Line = ({ duty }: { duty: schedule.Duty }) => (
       {dutyWords(duty).title}
     </span>
     <span className="shrink-0 text-sm text-soft">
-      {duty.minutes} min, by {shortDay(duty.window.latest)}
+      {duty.minutes} min, by {shortDate(duty.window.latest)}
     </span>
   </li>
 );
@@ -48,7 +47,7 @@ export function WeekPage() {
   const sunday = schedule.addDays(monday, WEEK - 1);
   return (
     <Page
-      title={`${shortDay(monday)} – ${longDate(sunday)}`}
+      title={`${shortDate(monday)} – ${longDate(sunday)}`}
       sub="The week on one sheet: tick with a pencil, and in the calendar afterwards."
       actions={
         <div className="flex flex-wrap gap-2 print:hidden">
@@ -78,7 +77,7 @@ export function WeekPage() {
         {sheet.days.map(({ day, bench: atBench, duties: list }) => (
           <section key={day} aria-label={longDate(day)} className="break-inside-avoid px-4 py-2.5">
             <h2 className={`flex items-baseline gap-3 ${day < today ? 'text-soft' : 'font-semibold'}`}>
-              {new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })}
+              {wholeWeekday(day)}
               {day === today && <span className="rounded bg-well px-1.5 text-sm font-normal">today</span>}
             </h2>
             {atBench && (

@@ -16,6 +16,7 @@ import 'chartjs-adapter-date-fns';
 import { Line } from 'react-chartjs-2';
 import { chartColours } from '../../ui/chartColours';
 import { useCursor } from '../../ui/cursor';
+import { useZone } from '../../ui/zone';
 import { stretchWords } from './chartWords';
 import { eventWords } from './words';
 
@@ -192,7 +193,8 @@ function optionsOf(
 export function ClimateChart({ chart, band }: { chart: ChartData; band: Band }) {
   const c = chartColours();
   const { points } = chart;
-  const cursor = useCursor(points.length, 'Air and risk over time', (at) => stretchWords(points[at]!));
+  const timeZone = useZone();
+  const cursor = useCursor(points.length, 'Air and risk over time', (at) => stretchWords(points[at]!, timeZone));
   const airOptions = optionsOf(
     chart,
     c,
@@ -220,7 +222,7 @@ export function ClimateChart({ chart, band }: { chart: ChartData; band: Band }) 
         </div>
       </div>
       <figcaption className="mt-2 space-y-2 text-sm">
-        {last >= 0 && <p className="min-h-10">{stretchWords(points[cursor.at ?? last]!)}</p>}
+        {last >= 0 && <p className="min-h-10">{stretchWords(points[cursor.at ?? last]!, timeZone)}</p>}
         <Legend />
         {chart.gaps.length > 0 && (
           <p className="text-soft">

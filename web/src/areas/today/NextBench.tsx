@@ -1,7 +1,8 @@
 import type { Today } from '@bright-keeper/contract';
 import { dutyWords } from '@bright-keeper/words';
 import { ButtonLink, Section } from '../../ui/parts';
-import { Day, longDate } from '../../ui/when';
+import { longDate } from '../../ui/dates';
+import { Day } from '../../ui/when';
 import { SubjectLink } from '../schedule';
 
 const MOST_NAMES = 4;

@@ -1,7 +1,8 @@
 import type { Today } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
-import { At, longDate } from '../../ui/when';
+import { longDate } from '../../ui/dates';
+import { At } from '../../ui/when';
 import { logWords } from '../gear';
 import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';
 import { Doors } from './Doors';
