@@ -1,21 +1,6 @@
 export { mayTouch } from './mayTouch.js';
-export {
-  alternativesFor,
-  consumptionOf,
-  isFit,
-  isTool,
-  isWashable,
-  labelOf,
-  mayDemote,
-  onHandFrom,
-  soldFor,
-  takeFrom,
-  USES_BEFORE_WASH,
-  washed,
-  type DrawerThing,
-  type Shortage,
-  type Taking,
-} from './drawer.js';
+export { alternativesFor, consumptionOf, mayDemote, onHandFrom, takeFrom, washed, type Shortage, type Taking } from './drawer.js';
+export { isFit, isTool, isWashable, labelOf, soldFor, USES_BEFORE_WASH, type DrawerThing } from './drawerThing.js';
 export { runningLow } from './runningLow.js';
 export { starterFacts, STARTER_IDS, STARTERS, type Starter, type StarterId } from './starters.js';
 export { stockAmount, type StockAmount } from './stockAmount.js';

@@ -1,4 +1,4 @@
-import { isTool, type DrawerThing } from './drawer.js';
+import { isTool, type DrawerThing } from './drawerThing.js';
 import { stockAmount } from './stockAmount.js';
 
 /** So many cleans or pieces are left when it is time to buy (our choice: about a bench day of each). */

@@ -39,6 +39,9 @@ const SEAL_DAYS = 21;
 const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
 const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
 
+/** A ribbon is drawn a few pixels high: what is finer than that is only carried about. */
+const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+
 /** The extremes of each day, and where the early warning stood at its end. */
 function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysPast }: fungus.WarningColumns): RibbonDay[] {
   const days = new Map<string, { sum: number; n: number; min: number; max: number }>();
@@ -55,7 +58,14 @@ function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysP
   return [...days.entries()].map(([day, { sum, n, min, max }]) => {
     // A day that has only begun stands where the last whole hour left it.
     const last = air.firstFrom(log.ms, Date.parse(day) + MS_PER_DAY) - 1;
-    return { day, meanPct: sum / n, minPct: min, maxPct: max, dose: dose[last] ?? 0, daysPast: daysPast[last] ?? 0 };
+    return {
+      day,
+      meanPct: rounded(sum / n, 2),
+      minPct: rounded(min, 2),
+      maxPct: rounded(max, 2),
+      dose: rounded(dose[last] ?? 0, 4),
+      daysPast: rounded(daysPast[last] ?? 0, 2),
+    };
   });
 }
 

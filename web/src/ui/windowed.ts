@@ -24,8 +24,15 @@ export function useWindowed(list: RefObject<HTMLElement | null>, count: number, 
     if (Math.abs(at - topNow.current) < 1) return;
     topNow.current = at;
     setTop(at);
+  }, [list, count]);
+  const virtual = useWindowVirtualizer({
+    count,
+    estimateSize: () => rowPx,
+    overscan: OVERSCAN,
+    scrollMargin: top,
+    // What is not laid out yet has no height; it is taken to be as high as the others.
+    measureElement: (row) => row.getBoundingClientRect().height || rowPx,
   });
-  const virtual = useWindowVirtualizer({ count, estimateSize: () => rowPx, overscan: OVERSCAN, scrollMargin: top });
   const items = virtual.getVirtualItems();
   const [first, last] = [items[0], items.at(-1)];
   return {

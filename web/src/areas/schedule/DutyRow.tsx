@@ -1,4 +1,3 @@
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import {
@@ -8,7 +7,6 @@ import {
   Droplets,
   Hourglass,
   Luggage,
-  MoreVertical,
   PackageCheck,
   PlayCircle,
   Repeat,
@@ -22,11 +20,11 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { createElement, useState, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
-import { useToday } from '../../ui/zone';
 import { deedOf, subjectRoute } from './dutyRoute';
+import { LazyMoreMenu } from './LazyMoreMenu';
 import { PassOver } from './PassOver';
 import type { Deeds } from './useDeeds';
 
@@ -119,45 +117,6 @@ function Act({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
   );
 }
 
-const WEEK = 7;
-const MONTH = 30;
-
-/** What else can be said of it: later, not this time, or another rhythm. */
-function MoreMenu({ duty, deeds, onPassOver }: { duty: schedule.Duty; deeds: Deeds; onPassOver: () => void }) {
-  const today = useToday();
-  const navigate = useNavigate();
-  if (duty.facts.says === 'warming' || duty.facts.says === 'open-work') return null;
-  const entries: [string, () => void][] = [
-    ['Put off for a week', () => deeds.putOff(duty, schedule.addDays(today, WEEK))],
-    ['Put off for a month', () => deeds.putOff(duty, schedule.addDays(today, MONTH))],
-  ];
-  if (schedule.dutyFacts(duty.code).rhythm) {
-    entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);
-    entries.push(['Done elsewhere', () => deeds.passOver(duty, 'done-elsewhere')]);
-    entries.push(['Not this time, because…', onPassOver]);
-    entries.push(['Change its rhythm', () => void navigate(`/calendar/rhythms?duty=${duty.code}&of=${duty.subject.id}`)]);
-  }
-  return (
-    <Menu>
-      <MenuButton
-        className="inline-flex size-11 items-center justify-center rounded hover:bg-well"
-        aria-label={`More about ${duty.subject.name}: ${dutyWords(duty).title}`}
-      >
-        <MoreVertical size={20} aria-hidden="true" />
-      </MenuButton>
-      <MenuItems anchor="bottom end" className="sheet z-20 w-60 py-1 outline-none">
-        {entries.map(([words, onClick]) => (
-          <MenuItem key={words}>
-            <button type="button" className="block min-h-11 w-full px-4 text-left data-focus:bg-well" onClick={onClick}>
-              {words}
-            </button>
-          </MenuItem>
-        ))}
-      </MenuItems>
-    </Menu>
-  );
-}
-
 /** A duty with its reason and its one action; on a phone the action stands below the words. */
 export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Deeds; also?: ReactNode }) {
   const { title, why } = dutyWords(duty);
@@ -189,7 +148,7 @@ export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Dee
       </div>
       <div className="ml-auto flex items-center">
         <Act duty={duty} deeds={deeds} />
-        <MoreMenu duty={duty} deeds={deeds} onPassOver={() => setPassing(true)} />
+        <LazyMoreMenu duty={duty} deeds={deeds} onPassOver={() => setPassing(true)} />
       </div>
     </li>
   );
