@@ -7,11 +7,12 @@ import {
   type LogImportResult,
   type LogPreview,
 } from '@bright-keeper/contract';
-import { storage, type air } from '@bright-keeper/core';
+import { air, storage } from '@bright-keeper/core';
+import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
 import { instantFrom } from './logFormat.js';
-import { mergeMoments, packHours, packReadings, unpackHours, unpackReadings } from './packedDay.js';
+import { daysOf, mergeDays, packHours, packReadings, unpackHours, unpackReadings } from './packedDay.js';
 
 let t: TestApp;
 beforeAll(async () => void (t = await testApp()));
@@ -42,24 +43,29 @@ const push = (token: string, pack: object) =>
     .send(JSON.stringify(pack));
 
 describe('a packed day', () => {
-  const moments = [
-    { second: 0, temperatureC: -12.34, humidityPct: 99.99 },
-    { second: 59, temperatureC: 20.1, humidityPct: 45.5 },
-    { second: 86_399, temperatureC: 30, humidityPct: 0 },
-  ];
+  const dayOf = (...readings: [second: number, temperatureC: number, humidityPct: number][]) =>
+    daysOf(
+      air.columnsOf(
+        readings.map(([second, temperatureC, humidityPct]) => ({
+          at: new Date(Date.UTC(2026, 2, 10) + second * 1000).toISOString(),
+          temperatureC,
+          humidityPct,
+        })),
+      ),
+    ).get('2026-03-10')!;
+  const day = dayOf([0, -12.34, 99.99], [59, 20.1, 45.5], [86_399, 30, 0]);
   it('gives back what went in, to a hundredth, and its hours with their extremes', () => {
-    expect(unpackReadings(packReadings(moments))).toEqual(moments);
-    const hours = unpackHours('2026-03-10', packHours(moments));
+    expect(unpackReadings(packReadings(day))).toEqual(day);
+    const hours = unpackHours('2026-03-10', packHours(day));
     expect(hours).toHaveLength(2);
     expect(hours[0]).toMatchObject({ count: 2, temperatureC: { min: -12.34, max: 20.1 }, humidityPct: { min: 45.5, max: 99.99 } });
   });
   it('keeps the first of two readings in the same second', () => {
-    const merged = mergeMoments(moments, [
-      { second: 59, temperatureC: 1, humidityPct: 1 },
-      { second: 60, temperatureC: 2, humidityPct: 2 },
-    ]);
-    expect(merged).toMatchObject({ fresh: 1, duplicates: 1 });
-    expect(merged.merged.map((m) => m.temperatureC)).toEqual([-12.34, 20.1, 2, 30]);
+    const { merged, fresh } = mergeDays(day, dayOf([59, 1, 1], [60, 2, 2]));
+    expect(fresh).toBe(1);
+    expect([...merged.temperature]).toEqual([-1234, 2010, 200, 3000]);
+    // Told twice in one go, and out of order.
+    expect([...dayOf([60, 3, 3], [59, 1, 1], [60, 2, 2]).temperature]).toEqual([100, 300]);
   });
 });
 
@@ -272,5 +278,29 @@ describe('a CSV log', () => {
     expect(new Date(instantFrom('2026-07-01 12:00', zone)).toISOString()).toBe('2026-07-01T11:00:00.000Z');
     expect(new Date(instantFrom('2026-01-01 12:00', zone)).toISOString()).toBe('2026-01-01T12:00:00.000Z');
     expect(instantFrom('2026-02-30 12:00', zone)).toBeNaN();
+    for (const text of ['2026-02-30T12:00:00', '2026-03-01 24:00', '2026-03-01 10:61', '2026-13-01 10:00:00'])
+      expect(instantFrom(text, zone), text).toEqual(instantFrom(` ${text}`, zone));
+  });
+
+  it('are read by their digits as by the rules, which a space before them asks for', () => {
+    fc.assert(
+      fc.property(fc.date({ min: new Date('1971-01-01'), max: new Date('2099-12-31'), noInvalidDate: true }), (date) => {
+        const [iso, time] = [date.toISOString(), date.toISOString().slice(11, 19)];
+        const [y, m, d] = iso.slice(0, 10).split('-') as [string, string, string];
+        const timeZone = 'Europe/Lisbon';
+        for (const [text, dateOrder] of [
+          [iso, 'iso'],
+          [`${y}-${m}-${d} ${time}`, 'iso'],
+          [`${y}-${m}-${d}T${time.slice(0, 5)}`, 'iso'],
+          [`${d}.${m}.${y} ${time}`, 'dmy'],
+          [`${m}/${d}/${y} ${time.slice(0, 5)}`, 'mdy'],
+        ] as const) {
+          const quick = instantFrom(text, { dateOrder, timeZone });
+          // The rules leave fractions of a second out.
+          expect(Math.floor(quick / 1000), text).toBe(Math.floor(instantFrom(` ${text}`, { dateOrder, timeZone }) / 1000));
+        }
+      }),
+      { seed: 4872 },
+    );
   });
 });

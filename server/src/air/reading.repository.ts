@@ -1,56 +1,57 @@
-import type { air } from '@bright-keeper/core';
+import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import { devices, readingDays } from './air.table.js';
-import { DAY_BYTES, dayOf, dayStart, mergeMoments, momentOf, packHours, packReadings, unpackReadings, type Moment } from './packedDay.js';
+import {
+  DAY_BYTES,
+  dayOf,
+  daysOf,
+  dayStart,
+  emptyDay,
+  mergeDays,
+  packHours,
+  packReadings,
+  SCALE,
+  unpackReadings,
+  type DayColumns,
+} from './packedDay.js';
 
 /** So many days are read and written at once: a few megabytes at the most. */
 const DAYS_AT_ONCE = 60;
 
 export type Span = { fromMs: number; toMs: number };
 export const ALL_TIME: Span = { fromMs: 0, toMs: Date.UTC(9999, 0) };
+const NO_READINGS = emptyDay(0);
 type DayRow = typeof readingDays.$inferInsert;
 /** How many were new, how many were there already, and the days that are no more what they were. */
 export type Added = { accepted: number; duplicates: number; days: string[] };
 /** A day as it is kept: how many readings, and its hours packed. */
 export type PackedDay = { deviceId: string; day: string; count: number; hours: Uint8Array };
 
-function byDayOf(readings: readonly air.Reading[]): Map<string, air.Reading[]> {
-  const days = new Map<string, air.Reading[]>();
-  for (const reading of readings) {
-    const day = reading.at.slice(0, 10);
-    const own = days.get(day);
-    if (own) own.push(reading);
-    else days.set(day, [reading]);
-  }
-  return days;
-}
-
 /** The raw readings of devices, packed by day. What they mean is said elsewhere. */
 @Injectable()
 export class ReadingRepository {
   /** Adds readings to what is there, day by day. The device's row is held, so that two who push at once wait for each other. */
-  async add(db: Db, deviceId: string, readings: readonly air.Reading[]): Promise<Added> {
+  async add(db: Db, deviceId: string, readings: air.Log): Promise<Added> {
     await db.select({ id: devices.id }).from(devices).where(eq(devices.id, deviceId)).for('update');
-    const byDay = byDayOf(readings);
-    const days = [...byDay.keys()].sort();
-    let [accepted, duplicates] = [0, 0];
+    const days = daysOf(air.columnsOf(readings));
+    const all = [...days.keys()];
+    let accepted = 0;
     const changed: string[] = [];
-    for (let i = 0; i < days.length; i += DAYS_AT_ONCE) {
-      const chunk = days.slice(i, i + DAYS_AT_ONCE);
-      const kept = await this.momentsOf(db, deviceId, chunk);
+    for (let i = 0; i < all.length; i += DAYS_AT_ONCE) {
+      const chunk = all.slice(i, i + DAYS_AT_ONCE);
+      const kept = await this.columnsOf(db, deviceId, chunk);
       const rows: DayRow[] = [];
       for (const day of chunk) {
-        const { merged, fresh, duplicates: twice } = mergeMoments(kept.get(day) ?? [], byDay.get(day)!.map(momentOf));
+        const { merged, fresh } = mergeDays(kept.get(day) ?? NO_READINGS, days.get(day)!);
         accepted += fresh;
-        duplicates += twice;
         if (fresh > 0) rows.push({ deviceId, day, count: merged.length, readings: packReadings(merged), hours: packHours(merged) });
       }
       await this.save(db, rows);
       changed.push(...rows.map((r) => r.day));
     }
-    return { accepted, duplicates, days: changed };
+    return { accepted, duplicates: readings.length - accepted, days: changed };
   }
 
   /**
@@ -119,7 +120,7 @@ export class ReadingRepository {
       .from(readingDays)
       .where(eq(readingDays.deviceId, deviceId))
       .orderBy(asc(readingDays.day));
-    for (const { day } of rows) yield this.toReadings(day, (await this.momentsOf(db, deviceId, [day])).get(day)!);
+    for (const { day } of rows) yield this.toReadings(day, (await this.columnsOf(db, deviceId, [day])).get(day)!);
   }
 
   async latest(db: Db, deviceId: string): Promise<air.Reading | null> {
@@ -136,7 +137,7 @@ export class ReadingRepository {
     return and(eq(readingDays.deviceId, deviceId), gte(readingDays.day, dayOf(fromMs)), lte(readingDays.day, dayOf(toMs)));
   }
 
-  private async momentsOf(db: Db, deviceId: string, days: readonly string[]): Promise<Map<string, Moment[]>> {
+  private async columnsOf(db: Db, deviceId: string, days: readonly string[]): Promise<Map<string, DayColumns>> {
     const rows = await db
       .select({ day: readingDays.day, readings: readingDays.readings })
       .from(readingDays)
@@ -155,12 +156,12 @@ export class ReadingRepository {
       });
   }
 
-  private toReadings(day: string, moments: readonly Moment[]): air.Reading[] {
+  private toReadings(day: string, { length, second, temperature, humidity }: DayColumns): air.Reading[] {
     const start = dayStart(day);
-    return moments.map(({ second, temperatureC, humidityPct }) => ({
-      at: new Date(start + second * 1000).toISOString(),
-      temperatureC,
-      humidityPct,
+    return Array.from({ length }, (_, i) => ({
+      at: new Date(start + second[i]! * 1000).toISOString(),
+      temperatureC: temperature[i]! / SCALE,
+      humidityPct: humidity[i]! / SCALE,
     }));
   }
 }

@@ -29,6 +29,15 @@ function offsetAt(utcMs: number, timeZone: string): number {
  */
 export function zonedToUtc(localMs: number, timeZone: string): number {
   if (timeZone === 'UTC') return localMs;
+  const hour = Math.floor(localMs / MS_PER_HOUR);
+  if (hour !== last.hour || timeZone !== last.timeZone) last = { hour, timeZone, offset: offsetOf(localMs, timeZone) };
+  return localMs - last.offset;
+}
+
+/** The hour that was asked for last: the next row of a log is mostly of the same. */
+let last = { hour: NaN, timeZone: '', offset: 0 };
+
+function offsetOf(localMs: number, timeZone: string): number {
   const key = `${timeZone} ${Math.floor(localMs / MS_PER_HOUR)}`;
   let offset = offsets.get(key);
   if (offset === undefined) {
@@ -37,5 +46,5 @@ export function zonedToUtc(localMs: number, timeZone: string): number {
     if (offsets.size >= MOST_OFFSETS) offsets.clear();
     offsets.set(key, offset);
   }
-  return localMs - offset;
+  return offset;
 }
