@@ -1,0 +1,53 @@
+import { expect, test, type Page } from '@playwright/test';
+import type { Running } from './server.js';
+import { faults, open, startDemo } from './views.js';
+
+let running: Running;
+let views: Record<string, string>;
+
+test.beforeAll(async ({ request }) => {
+  test.setTimeout(240_000);
+  ({ running, views } = await startDemo(request));
+});
+test.afterAll(() => running.kill('SIGTERM'));
+
+/** The strongest green or blue of what is seen. */
+async function strongestBesideRed(page: Page): Promise<number> {
+  const shot = (await page.screenshot()).toString('base64');
+  return page.evaluate(async (png) => {
+    const image = new Image();
+    image.src = `data:image/png;base64,${png}`;
+    await image.decode();
+    const canvas = new OffscreenCanvas(image.width, image.height);
+    const context = canvas.getContext('2d')!;
+    context.drawImage(image, 0, 0);
+    const { data } = context.getImageData(0, 0, image.width, image.height);
+    let most = 0;
+    for (let i = 0; i < data.length; i += 4) most = Math.max(most, data[i + 1]!, data[i + 2]!);
+    return most;
+  }, shot);
+}
+
+test('every view can be used by everyone in the lamp theme', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.addInitScript(() => localStorage.setItem('theme', 'lamp'));
+  for (const [name, path] of Object.entries(views)) {
+    await open(page, running.url + path);
+    expect(await faults(page), name).toEqual([]);
+  }
+});
+
+test('every view can be used by everyone in the night-red theme, which shows nothing but red light', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.addInitScript(() => localStorage.setItem('theme', 'night-red'));
+  for (const [name, path] of Object.entries(views)) {
+    await open(page, running.url + path);
+    // Red on black cannot reach the contrast of white light, and must not: that is its purpose.
+    expect(
+      (await faults(page)).filter((f) => !f.startsWith('color-contrast')),
+      name,
+    ).toEqual([]);
+    // A level or two may come of rounding where half-transparent reds overlap.
+    expect(await strongestBesideRed(page), name).toBeLessThanOrEqual(8);
+  }
+});

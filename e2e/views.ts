@@ -1,0 +1,86 @@
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { routes, type BenchDays, type Devices, type Places, type Shelf } from '@bright-keeper/contract';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { start, type Running } from './server.js';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** The demo household, running, and an address of every view in it. */
+export async function startDemo(request: APIRequestContext): Promise<{ running: Running; views: Record<string, string> }> {
+  const running = await start({ program: 'demo' });
+  const { items } = (await (await request.get(`${running.url}${routes.gear}?limit=200`)).json()) as Shelf;
+  const id = items.find((i) => i.name === 'Corvane 35/2')!.id;
+  const look = (await (
+    await request.post(running.url + routes.looks, { data: { itemId: items.find((i) => i.name === 'Corvane 28/2')!.id } })
+  ).json()) as { id: string };
+  const cleaning = (await (await request.post(running.url + routes.cleanings, { data: { itemId: id, place: 'home' } })).json()) as {
+    id: string;
+  };
+  const { places } = (await (await request.get(running.url + routes.places)).json()) as Places;
+  const { devices } = (await (await request.get(running.url + routes.devices)).json()) as Devices;
+  const { plan } = (await (await request.get(running.url + routes.benchDays)).json()) as BenchDays;
+  const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
+  const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
+  const teardown = (await (
+    await request.post(running.url + routes.teardowns, { data: { itemId: old.id, depth: 'front-group' } })
+  ).json()) as { id: string };
+  const views = {
+    Today: '/',
+    Gear: '/gear',
+    'Add a thing': '/gear/new',
+    Import: '/gear/import',
+    Item: `/gear/${id}`,
+    Edit: `/gear/${id}/edit`,
+    Plan: `/gear/${id}/plan`,
+    Clean: '/clean',
+    Look: `/look/${look.id}`,
+    Bench: `/bench/${cleaning.id}`,
+    Storage: '/storage',
+    'Add a place': '/storage/new',
+    Place: `/storage/${cupboard.id}?span=year`,
+    'Edit a place': `/storage/${cupboard.id}/edit`,
+    'What if': `/storage/${places.find((p) => p.name === 'Gasket box')!.id}/what-if`,
+    Hygrometers: `/hygrometers?device=${devices[0]!.id}`,
+    'Import a log': `/hygrometers/${devices[0]!.id}/log`,
+    'In from the cold': '/warm-up',
+    'In the field': '/field?happened=sand',
+    'Open it or not': `/gear/${old.id}/opening`,
+    Opened: `/teardown/${teardown.id}`,
+    'Stuck filter': `/gear/${id}/stuck-filter`,
+    Calendar: '/calendar',
+    'Calendar, a month': '/calendar?view=month',
+    'Calendar, a year': '/calendar?view=year',
+    'A week to print': '/calendar/week',
+    'Bench day': `/calendar/bench/${plan.days[0]!.day}`,
+    Rhythms: '/calendar/rhythms?duty=light-test',
+    'Other calendars': '/calendar/others',
+    Outings: '/outings?outing=new',
+    Supplies: '/supplies',
+    Handbook: '/handbook',
+    'Where is the dirt': '/diagnose',
+    Settings: '/settings',
+  };
+  return { running, views };
+}
+
+/** Opens a view and waits until it has all it asks for. */
+export async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+}
+
+/** Serious faults of WCAG 2.1 A and AA, by axe-core. */
+export const faults = async (page: Page): Promise<string[]> => {
+  await page.evaluate(AXE);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run: (context: Document, options: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
+      };
+    };
+    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] });
+    return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes[0]!.html.slice(0, 160)}`);
+  });
+};
