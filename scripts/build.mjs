@@ -52,6 +52,8 @@ export async function build() {
     must(bin('tsc'), ['-p', `${workspace}/tsconfig.build.json`]);
   }
   await bundleServer();
+  const { makeTemplate } = await import(`file://${join(ROOT, 'server', 'dist', 'db', 'template.js')}`);
+  await makeTemplate();
   must(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'web') });
   packAssets();
 }

@@ -4,5 +4,7 @@ const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
 /** Folders of the project as seen from this file, which lies at the top of `src` and of `dist` alike. */
 export const MIGRATIONS = beside('../migrations');
+/** An empty household, made when the program is built; there is none beside the sources. */
+export const TEMPLATE = beside('../dist/template/db');
 export const WORKERS = beside('../workers');
 export const WEB = beside('../../web/dist');

@@ -7,6 +7,7 @@ import { MIGRATIONS } from '../paths.js';
 import { Changes } from './changes.js';
 import { DOCUMENTS } from './documents.js';
 import { lockDirectory } from './lock.js';
+import { beginFromTemplate } from './template.js';
 import { rewriteOldDocuments } from './rewriteDocuments.js';
 
 type Drizzle = PgliteDatabase<Record<string, never>>;
@@ -63,6 +64,7 @@ export async function openDatabase(dataDir?: string, loadDataDir?: Blob): Promis
   if (dataDir) mkdirSync(dataDir, { recursive: true });
   const release = dataDir ? await lockDirectory(dataDir) : async () => {};
   try {
+    if (dataDir) beginFromTemplate(join(dataDir, 'db'));
     const client = await PGlite.create({
       ...(dataDir ? { dataDir: join(dataDir, 'db') } : {}),
       ...(loadDataDir ? { loadDataDir } : {}),

@@ -1,0 +1,43 @@
+import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { openDatabase } from './database.js';
+import { beginFromTemplate, makeTemplate } from './template.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-template-'));
+const template = join(folder, 'template');
+beforeAll(() => makeTemplate(template), 60_000);
+
+describe('a new directory', () => {
+  it('begins as a copy of the template, whole and in the present schema', async () => {
+    const dataDir = join(folder, 'fresh');
+    mkdirSync(dataDir);
+    beginFromTemplate(join(dataDir, 'db'), template);
+    const database = await openDatabase(dataDir);
+    const { rows } = (await database.db.execute(sql`select count(*)::int as n from item`)) as unknown as { rows: { n: number }[] };
+    expect(rows).toEqual([{ n: 0 }]);
+    await database.close();
+  }, 60_000);
+
+  it('that is there already is left alone, and what a cut-off start left is made anew', () => {
+    const there = join(folder, 'there');
+    mkdirSync(there);
+    beginFromTemplate(there, template);
+    expect(existsSync(join(there, 'PG_VERSION'))).toBe(false);
+
+    const cutOff = join(folder, 'cut-off');
+    mkdirSync(`${cutOff}.new`);
+    writeFileSync(join(`${cutOff}.new`, 'half'), '');
+    beginFromTemplate(cutOff, template);
+    expect(existsSync(join(cutOff, 'PG_VERSION'))).toBe(true);
+    expect(existsSync(join(cutOff, 'half'))).toBe(false);
+    expect(existsSync(`${cutOff}.new`)).toBe(false);
+  });
+
+  it('is made from nothing where the program ships no template', () => {
+    beginFromTemplate(join(folder, 'none'), join(folder, 'no-such-template'));
+    expect(existsSync(join(folder, 'none'))).toBe(false);
+  });
+});
