@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { atScale } from '../bench/atScale.mjs';
 import { bin, ensureInstalled, must, ROOT } from './run.mjs';
 
 const PORT = 4898;
@@ -175,3 +176,4 @@ runTypeScript('bench/src/agenda.ts');
 firstPage();
 await coldStart();
 await storageApi();
+await atScale();

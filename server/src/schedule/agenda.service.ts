@@ -32,9 +32,10 @@ import { RhythmRepository } from './rhythm.repository.js';
 /** Duties of things: what an item's page and the shelf ask for. */
 /** Up to so many things are reckoned by themselves. */
 const FEW = 3;
-/** All that falls due is made from these. */
+/** What is known of things is made from these, and all that falls due from these and the rest. */
+const OF_THE_SHELF = [items, surfaceStates, looks, cleanings, teardowns, stays, places];
 const MADE_FROM = [
-  ...[items, surfaceStates, looks, cleanings, teardowns, stays, places, timers, supplies, outings],
+  ...[...OF_THE_SHELF, timers, supplies, outings],
   ...[devices, deviceStays, calibrations, readingDays, climateEvents, journalEntries, rhythms, settings],
 ];
 const MS_PER_MINUTE = 60_000;
@@ -47,6 +48,7 @@ export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayR
 @Injectable()
 export class AgendaService {
   private readonly kept = new Kept<schedule.Agenda>();
+  private readonly shelf = new Kept<schedule.ThingFacts[]>();
 
   constructor(
     private readonly database: Database,
@@ -111,21 +113,19 @@ export class AgendaService {
   }
 
   private async narrow(db: Db, things: readonly Item[], entries: readonly schedule.Entry[]): Promise<schedule.Agenda> {
-    const facts = await this.thingFacts(db, things);
+    const facts = { ...(await this.around(db)), things: await this.thingsFrom(db, things) };
     const now = this.clock.now().toISOString();
     return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until: now.slice(0, 10) });
   }
 
   private async facts(db: Db): Promise<schedule.Facts> {
-    const things = await this.gear.all(db);
-    const [ofThings, hygrometers, supplies] = [
-      await this.thingFacts(db, things),
-      await this.devices.all(db),
-      await this.supplies.dated(db),
-    ];
+    const stamp = this.database.changes.stampOf(...OF_THE_SHELF);
+    const things = await this.shelf.get(stamp, async () => this.thingsFrom(db, await this.gear.all(db)));
+    const [around, hygrometers, supplies] = [await this.around(db), await this.devices.all(db), await this.supplies.dated(db)];
     const names = new Map(things.map((t) => [t.id, t.name]));
     return {
-      ...ofThings,
+      ...around,
+      things,
       hygrometers: hygrometers.map((d) => ({
         id: d.id,
         name: d.name,
@@ -140,37 +140,12 @@ export class AgendaService {
     };
   }
 
-  /** Facts for duties of things: with the air of the places they lie in, and where they were taken. */
-  private async thingFacts(db: Db, things: readonly Item[]): Promise<schedule.Facts> {
+  /** What duties of things hang on besides the things: the air of the places they lie in, and where they were taken. */
+  private async around(db: Db): Promise<schedule.Facts> {
     const { timeZone } = await this.settings.get(db);
-    const ids = things.map((t) => t.id);
-    const states = await this.gear.statesOf(db, ids);
-    const open = grouped(await this.openWork.all(db), (o) => o.itemId);
-    const stays = new Map((await this.stays.open(db)).map((s) => [s.itemId, s]));
     return {
       ...schedule.NO_FACTS,
       timeZone,
-      things: things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
-        const stay = stays.get(id);
-        return {
-          id,
-          name,
-          kind,
-          traits,
-          status,
-          addedAt: createdAt,
-          surfaces: states.get(id) ?? [],
-          open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
-          stay: stay
-            ? {
-                placeId: stay.placeId,
-                name: stay.name,
-                forTravel: storage.placeFacts(stay.kind).forTravel,
-                since: stay.since.toISOString(),
-              }
-            : null,
-        };
-      }),
       places: await this.climate.facts(db),
       outings: (await this.outings.dated(db)).map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
         id,
@@ -187,5 +162,36 @@ export class AgendaService {
         },
       })),
     };
+  }
+
+  /** Each thing with what was last seen of it, what was begun on it, and where it lies. */
+  private async thingsFrom(db: Db, things: readonly Item[]): Promise<schedule.ThingFacts[]> {
+    const states = await this.gear.statesOf(
+      db,
+      things.map((t) => t.id),
+    );
+    const open = grouped(await this.openWork.all(db), (o) => o.itemId);
+    const stays = new Map((await this.stays.open(db)).map((s) => [s.itemId, s]));
+    return things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
+      const stay = stays.get(id);
+      return {
+        id,
+        name,
+        kind,
+        traits,
+        status,
+        addedAt: createdAt,
+        surfaces: states.get(id) ?? [],
+        open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
+        stay: stay
+          ? {
+              placeId: stay.placeId,
+              name: stay.name,
+              forTravel: storage.placeFacts(stay.kind).forTravel,
+              since: stay.since.toISOString(),
+            }
+          : null,
+      };
+    });
   }
 }

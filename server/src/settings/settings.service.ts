@@ -2,6 +2,7 @@ import { commonErrors, type Settings } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, sql } from 'drizzle-orm';
+import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock } from '../platform/clock.js';
@@ -19,15 +20,18 @@ const FIRST: Omit<Settings, 'version'> = {
 /** The user's schools, zone and currency: one row, there from the first question on. */
 @Injectable()
 export class SettingsService {
+  private readonly kept = new Kept<Settings>();
+
   constructor(
     private readonly database: Database,
     private readonly clock: Clock,
   ) {}
 
   async get(db: Db = this.database.db): Promise<Settings> {
-    const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
-    if (!row) return { version: 1, ...FIRST };
-    return this.settingsOf(row);
+    return this.kept.get(this.database.changes.stampOf(settings), async () => {
+      const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
+      return row ? this.settingsOf(row) : { version: 1, ...FIRST };
+    });
   }
 
   /** The household's calendar day: its time zone decides, wherever the browser or the server stands. */
