@@ -1,5 +1,5 @@
-import { absoluteHumidityGm3, type Reading, saturatedGm3 } from '../air/index.js';
-import { balanceHumidityPct, desiccantUptake, isothermAt, type DesiccantKind } from './desiccants.js';
+import { absoluteHumidityGm3, instantMs, type Reading, saturatedGm3 } from '../air/index.js';
+import { balanceHumidityPct, desiccantUptake, heldAt, isothermAt, slopeAt, type DesiccantKind, type Isotherm } from './desiccants.js';
 
 /** A closed place and what lies in it. */
 export type Box = {
@@ -33,6 +33,8 @@ const BREATHING_PER_K = 0.0034;
 const GAMMA = 1 - Math.SQRT1_2;
 /** A step no longer than this, days; readings further apart are walked in parts. */
 const LONGEST_STEP_DAYS = 1 / 24;
+/** The balance is solved to this share of all the water in the box: a thousandth of what a step may be off. */
+const SOLVED_TO = 1e-8;
 
 /** The air of the room, and the temperature, at a share of the way between two readings. */
 type Room = { temperatureC: number; vapourGm3: number };
@@ -44,42 +46,57 @@ const roomAt = (from: Room, to: Room, share: number): Room => ({
 const vapourOf = ({ temperatureC, humidityPct }: Pick<Reading, 'temperatureC' | 'humidityPct'>): number =>
   absoluteHumidityGm3(temperatureC, Math.max(humidityPct, 0.01));
 
-/** The box at one temperature: all the water in it by the vapour of its air, g, and how steeply that rises. */
-type Holding = { saturated: number; water: (vapourGm3: number) => number; slope: (vapourGm3: number) => number };
+/** The box at one temperature, as far as its water hangs on it. */
+type Holding = {
+  volumeM3: number;
+  saturated: number;
+  /** % RH of a gram a cubic metre. */
+  perGram: number;
+  isotherm: Isotherm | null;
+  massG: number;
+  lining: number;
+};
 
 function holdingAt(box: Box, volumeM3: number, temperatureC: number): Holding {
   const saturated = saturatedGm3(temperatureC);
-  const perGram = 100 / saturated;
   const massG = box.desiccant?.massG ?? 0;
-  const isotherm = box.desiccant && massG > 0 ? isothermAt(box.desiccant.kind, temperatureC) : null;
-  const lining = box.bufferGPerPct ?? 0;
   return {
+    volumeM3,
     saturated,
-    water: (c) => {
-      const pct = Math.min(100, c * perGram);
-      return volumeM3 * c + (isotherm ? massG * isotherm.held(pct) : 0) + lining * pct;
-    },
-    slope: (c) => {
-      const pct = c * perGram;
-      return volumeM3 + (pct < 100 ? ((isotherm ? massG * isotherm.slope(pct) : 0) + lining) * perGram : 0);
-    },
+    perGram: 100 / saturated,
+    isotherm: box.desiccant && massG > 0 ? isothermAt(box.desiccant.kind, temperatureC) : null,
+    massG,
+    lining: box.bufferGPerPct ?? 0,
   };
+}
+
+/** All the water in it by the vapour of its air, g. */
+function waterOf({ volumeM3, perGram, isotherm, massG, lining }: Holding, vapourGm3: number): number {
+  const pct = Math.min(100, vapourGm3 * perGram);
+  return volumeM3 * vapourGm3 + (isotherm ? massG * heldAt(isotherm, pct) : 0) + lining * pct;
+}
+
+/** How steeply that rises. */
+function slopeOf({ volumeM3, perGram, isotherm, massG, lining }: Holding, vapourGm3: number): number {
+  const pct = vapourGm3 * perGram;
+  return volumeM3 + (pct < 100 ? ((isotherm ? massG * slopeAt(isotherm, pct) : 0) + lining) * perGram : 0);
 }
 
 /**
  * The vapour content at which the water in the box, less what flows in during a step, makes up `total`:
  * `water(c) - flow (room - c) = total`. It rises with c, so Newton steps are kept inside a shrinking bracket.
  */
-function solveVapour({ saturated, water, slope }: Holding, roomGm3: number, total: number, flow: number, guess: number): number {
+function solveVapour(holding: Holding, roomGm3: number, total: number, flow: number, guess: number): number {
   let low = 0;
-  let high = Math.max(saturated, roomGm3, guess) * 1.001;
+  let high = Math.max(holding.saturated, roomGm3, guess) * 1.001;
   let c = Math.min(Math.max(guess, 0), high);
+  const enough = SOLVED_TO * (1 + total);
   for (let i = 0; i < 60; i++) {
-    const excess = water(c) - flow * (roomGm3 - c) - total;
-    if (Math.abs(excess) < 1e-10 * (1 + total)) return c;
+    const excess = waterOf(holding, c) - flow * (roomGm3 - c) - total;
+    if (Math.abs(excess) < enough) return c;
     if (excess > 0) high = c;
     else low = c;
-    const next = c - excess / (slope(c) + flow);
+    const next = c - excess / (slopeOf(holding, c) + flow);
     // Beyond saturation the air holds no more: the bracket ends there.
     c = next > low && next < high ? next : (low + high) / 2;
     if (high - low < 1e-12 * (1 + high)) return c;
@@ -89,7 +106,7 @@ function solveVapour({ saturated, water, slope }: Holding, roomGm3: number, tota
 
 type Buffered = { box: Box; volumeM3: number; rate: number };
 
-/** One step of a box whose gel or lining holds water; `end` is the box at the step's end. */
+/** One step of a box whose gel or lining holds water; `end` is the box at the step's end, `vapour` and `saturated` at its beginning. */
 function bufferedStep(
   { box, volumeM3, rate }: Buffered,
   from: Room,
@@ -98,12 +115,15 @@ function bufferedStep(
   days: number,
   water: number,
   vapour: number,
+  saturated: number,
 ): number {
   const mid = roomAt(from, to, GAMMA);
   const flow = GAMMA * days * rate * volumeM3;
-  const c1 = solveVapour(holdingAt(box, volumeM3, mid.temperatureC), mid.vapourGm3, water, flow, vapour);
+  const half = holdingAt(box, volumeM3, mid.temperatureC);
+  // Gel holds the humidity, not the vapour: what it was is the best guess at what it will be.
+  const c1 = solveVapour(half, mid.vapourGm3, water, flow, (vapour * half.saturated) / saturated);
   const gained = (1 - GAMMA) * days * rate * volumeM3 * (mid.vapourGm3 - c1);
-  return solveVapour(end, to.vapourGm3, water + gained, flow, c1);
+  return solveVapour(end, to.vapourGm3, water + gained, flow, (c1 * end.saturated) / half.saturated);
 }
 
 /** One step of a box that holds nothing but air: exact for a room that changes evenly over the step. */
@@ -176,17 +196,17 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
   const volumeM3 = box.volumeL / LITRES_A_CUBIC_METRE;
   const rate = airChanges(box, room);
   const buffered = (box.desiccant?.massG ?? 0) > 0 || (box.bufferGPerPct ?? 0) > 0;
-  const endMs = Date.parse(room.at(-1)!.at);
-  const startMs = Date.parse(first.at);
+  const endMs = instantMs(room.at(-1)!.at);
+  const startMs = instantMs(first.at);
   const openings = options.openings?.map((o) => Date.parse(o)).sort((a, b) => a - b) ?? evenOpenings(box.openingsPerWeek, startMs, endMs);
   let nextOpening = openings.findIndex((o) => o > startMs);
   const buffer: Buffered = { box, volumeM3, rate };
   let vapour = startVapour(box, first, options.startHumidityPct);
   let holding = holdingAt(box, volumeM3, first.temperatureC);
-  let water = holding.water(vapour);
+  let water = waterOf(holding, vapour);
   if (options.freshDesiccant && box.desiccant) {
     const { desiccant, ...bare } = box;
-    water = holdingAt(bare, volumeM3, first.temperatureC).water(vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
+    water = waterOf(holdingAt(bare, volumeM3, first.temperatureC), vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
     vapour = solveVapour(holding, 0, water, 0, vapour);
   }
 
@@ -195,25 +215,29 @@ export function simulateBox(box: Box, room: readonly Reading[], options: BoxOpti
   const note = (at: string, temperatureC: number) => {
     const pct = Math.min(100, (100 * vapour) / holding.saturated);
     readings.push({ at, temperatureC, humidityPct: pct });
-    loadingGPerG.push(box.desiccant ? desiccantUptake(box.desiccant.kind, temperatureC, pct) : 0);
+    loadingGPerG.push(
+      holding.isotherm ? heldAt(holding.isotherm, pct) : box.desiccant ? desiccantUptake(box.desiccant.kind, temperatureC, pct) : 0,
+    );
   };
   note(first.at, first.temperatureC);
   let from: Room = { temperatureC: first.temperatureC, vapourGm3: vapourOf(first) };
   let fromMs = startMs;
-  for (const reading of room.slice(1)) {
-    const toMs = Date.parse(reading.at);
+  for (let i = 1; i < room.length; i++) {
+    const reading = room[i]!;
+    const toMs = instantMs(reading.at);
     const end: Room = { temperatureC: reading.temperatureC, vapourGm3: vapourOf(reading) };
     const begin = from;
     const days = (toMs - fromMs) / MS_PER_DAY;
     const parts = Math.max(1, Math.ceil(days / LONGEST_STEP_DAYS - 1e-9));
     for (let part = 1; part <= parts; part++) {
       const to = roomAt(begin, end, part / parts);
+      const { saturated } = holding;
       holding = holdingAt(box, volumeM3, to.temperatureC);
       vapour = buffered
-        ? bufferedStep(buffer, from, to, holding, days / parts, water, vapour)
+        ? bufferedStep(buffer, from, to, holding, days / parts, water, vapour, saturated)
         : emptyStep(vapour, from, to, days / parts, rate);
       const nowMs = fromMs + ((toMs - fromMs) * part) / parts;
-      water = holding.water(vapour);
+      water = waterOf(holding, vapour);
       while (nextOpening >= 0 && nextOpening < openings.length && openings[nextOpening]! <= nowMs) {
         water += OPENING_SWAPS * volumeM3 * (to.vapourGm3 - vapour);
         vapour = buffered ? solveVapour(holding, to.vapourGm3, water, 0, vapour) : vapour + OPENING_SWAPS * (to.vapourGm3 - vapour);

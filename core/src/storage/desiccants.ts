@@ -33,39 +33,70 @@ function riceUptake(temperatureC: number, humidityPct: number): number {
   return Math.max(0, emcPct / 100);
 }
 
-/** An isotherm at one temperature: what a gram holds at a humidity, and how steeply that rises, both per % RH. */
-export type Isotherm = { held: (humidityPct: number) => number; slope: (humidityPct: number) => number };
-
 /**
- * The isotherm of a desiccant at one temperature, with its derivative in closed form: what a balance that is
- * solved twice an hour for years wants. Nothing is checked here; the solver stays within 0 to 100 %.
+ * The gel's isotherm in its one variable, the affinity times the vapour pressure over the most a gram can hold:
+ * x / (1 + x^10)^(1/10). A table with its slopes (cubic Hermite, right to 1e-10) serves every temperature, and is read
+ * ten times as fast as the powers.
  */
-export function isothermAt(kind: DesiccantKind, temperatureC: number): Isotherm {
-  if (kind === 'silica-gel') {
-    const perPct = (gelAffinity(temperatureC) * saturationKPa(temperatureC)) / 100;
-    // The tenth power by multiplying: `**` takes four times as long, and this is the innermost of all loops.
-    const crowding = (pct: number) => {
-      const x2 = ((perPct * pct) / GEL.qm) ** 2;
-      const x4 = x2 * x2;
-      return 1 + x4 * x4 * x2;
-    };
-    return {
-      held: (pct) => perPct * pct * crowding(pct) ** (-1 / GEL.t),
-      slope: (pct) => {
-        const k = crowding(pct);
-        return (perPct * k ** (-1 / GEL.t)) / k;
-      },
-    };
-  }
-  const a = (temperatureC + RICE.offsetC) / RICE.divisor;
-  const share = (pct: number) => Math.min(Math.max(pct, DRIEST_PCT), WETTEST_PCT) / 100;
-  const held = (pct: number) => Math.max(0, -Math.log(-a * Math.log(share(pct))) / RICE.slope / 100);
-  return {
-    held,
-    // Below the humidity at which the equation gives nothing, it holds nothing.
-    slope: (pct) => (held(pct) > 0 ? -1 / (share(pct) * Math.log(share(pct))) / RICE.slope / 10_000 : 0),
-  };
+const TOTH_END = 4;
+const TOTH_STEPS = 2048;
+const TOTH_STEP = TOTH_END / TOTH_STEPS;
+const toth = new Float64Array(TOTH_STEPS + 2);
+const tothSlope = new Float64Array(TOTH_STEPS + 2);
+for (let i = 0; i < toth.length; i++) {
+  const x = i * TOTH_STEP;
+  const crowding = 1 + x ** GEL.t;
+  toth[i] = x * crowding ** (-1 / GEL.t);
+  tothSlope[i] = crowding ** (-1 / GEL.t - 1);
 }
+
+/** What a desiccant takes up at one temperature; `heldAt` and `slopeAt` read it. */
+export type Isotherm = {
+  kind: DesiccantKind;
+  /** Of gel: x for each % RH. Of rice: the warmth in its equation. */
+  factor: number;
+};
+
+/** Nothing is checked here; the solver stays within 0 to 100 %. */
+export const isothermAt = (kind: DesiccantKind, temperatureC: number): Isotherm => ({
+  kind,
+  factor:
+    kind === 'silica-gel'
+      ? (gelAffinity(temperatureC) * saturationKPa(temperatureC)) / 100 / GEL.qm
+      : (temperatureC + RICE.offsetC) / RICE.divisor,
+});
+
+/** What a gram holds at a humidity, g. */
+export function heldAt({ kind, factor }: Isotherm, humidityPct: number): number {
+  if (kind === 'rice') return Math.max(0, -Math.log(-factor * Math.log(shareOf(humidityPct))) / RICE.slope / 100);
+  const x = factor * humidityPct;
+  // Beyond the table it is full to a ten-millionth.
+  if (x >= TOTH_END) return GEL.qm;
+  const i = Math.trunc(x / TOTH_STEP);
+  const s = x / TOTH_STEP - i;
+  const [f0, f1] = [toth[i]!, toth[i + 1]!];
+  const m0 = tothSlope[i]! * TOTH_STEP;
+  const m1 = tothSlope[i + 1]! * TOTH_STEP;
+  const rise = f1 - f0;
+  return GEL.qm * (f0 + s * (m0 + s * (3 * rise - 2 * m0 - m1 + s * (m0 + m1 - 2 * rise))));
+}
+
+/** How steeply that rises, g per % RH. */
+export function slopeAt(isotherm: Isotherm, humidityPct: number): number {
+  const { kind, factor } = isotherm;
+  if (kind === 'rice') {
+    const share = shareOf(humidityPct);
+    // Below the humidity at which the equation gives nothing, it holds nothing.
+    return heldAt(isotherm, humidityPct) > 0 ? -1 / (share * Math.log(share)) / RICE.slope / 10_000 : 0;
+  }
+  const x = factor * humidityPct;
+  if (x >= TOTH_END) return 0;
+  const i = Math.trunc(x / TOTH_STEP);
+  const s = x / TOTH_STEP - i;
+  return GEL.qm * factor * (tothSlope[i]! + s * (tothSlope[i + 1]! - tothSlope[i]!));
+}
+
+const shareOf = (humidityPct: number): number => Math.min(Math.max(humidityPct, DRIEST_PCT), WETTEST_PCT) / 100;
 
 /** The driest air a desiccant is asked about: the isotherms' logarithms end at 0. */
 const DRIEST_PCT = 1e-6;
