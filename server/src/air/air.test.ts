@@ -273,6 +273,25 @@ describe('a CSV log', () => {
       .expect(400);
   });
 
+  it('that is long holds up nobody: who asks for something small is answered before it is in', async () => {
+    const { id } = await addDevice({ source: 'csv' });
+    const rows = Array.from({ length: 100_000 }, (_, i) => `${new Date(START.getTime() - (i + 1) * 60_000).toISOString()},20.5,50.5`);
+    const text = `time,temp,hum\n${rows.reverse().join('\n')}\n`;
+    const { format } = await preview(text.slice(0, 2000));
+    let isIn = false;
+    const importing = send(id, text, format).then((response) => {
+      isIn = true;
+      return response;
+    });
+    const answered: boolean[] = [];
+    while (!isIn) {
+      await t.http.get(routes.settings).expect(200);
+      answered.push(isIn);
+    }
+    expect((await importing).body).toMatchObject({ accepted: 100_000 });
+    expect(answered.filter((after) => !after).length).toBeGreaterThan(3);
+  }, 60_000);
+
   it('counts summer time as the zone does', () => {
     const zone = { dateOrder: 'iso' as const, timeZone: 'Europe/Lisbon' };
     expect(new Date(instantFrom('2026-07-01 12:00', zone)).toISOString()).toBe('2026-07-01T11:00:00.000Z');

@@ -1,0 +1,68 @@
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { items } from '../gear/gear.table.js';
+import { settings } from '../settings/settings.table.js';
+import { supplies } from '../supplies/supplies.table.js';
+import { freshDatabase } from '../testing/freshDatabase.js';
+import { Changes, Kept } from './changes.js';
+import type { Database } from './database.js';
+
+describe('what was written to', () => {
+  it.each([
+    ['insert into "item" ("id") values ($1)', [items]],
+    ['  update "settings" set "version" = $1', [settings]],
+    ['delete from item', [items]],
+    ['DELETE FROM "supply" where "id" = $1', [supplies]],
+    ['select * from "item" for update', []],
+    ['begin', []],
+    ['with gone as (delete from item returning id) select 1', [items, settings, supplies]],
+    ['truncate item', [items, settings, supplies]],
+  ])('is told from %s', (statement, moved) => {
+    const changes = new Changes();
+    const tables = [items, settings, supplies];
+    const before = tables.map((t) => changes.stampOf(t));
+    changes.note(statement);
+    expect(tables.filter((t, i) => changes.stampOf(t) !== before[i])).toEqual(moved);
+  });
+});
+
+describe('what is kept', () => {
+  let database: Database;
+  beforeAll(async () => void (database = await freshDatabase()), 60_000);
+  afterAll(() => database.close());
+
+  const kept = new Kept<number>();
+  let asked = 0;
+  const count = () =>
+    kept.get(database.changes.stampOf(supplies), async () => {
+      asked += 1;
+      const { rows } = (await database.db.execute(sql`select count(*)::int as n from supply`)) as unknown as { rows: { n: number }[] };
+      return rows[0]!.n;
+    });
+  const thing = { thing: 'lens-tissue', role: 'any', state: 'clean', usesSinceWash: 0, stock: 3, note: '' } as const;
+  const add = (db: Pick<Database['db'], 'insert'>, id: string) =>
+    db.insert(supplies).values({ ...thing, id, createdAt: new Date(0) } as unknown as typeof supplies.$inferInsert);
+  const ID = (n: number) => `00000000-0000-7000-8000-00000000000${n}`;
+
+  it('is asked for again when a table it comes from was written to, and not before', async () => {
+    expect([await count(), await count(), asked]).toEqual([0, 0, 1]);
+    await add(database.db, ID(1));
+    expect([await count(), await count(), asked]).toEqual([1, 1, 2]);
+    await database.db.update(settings).set({ version: 2 });
+    expect([await count(), asked]).toEqual([1, 2]);
+  });
+
+  it('forgets what was seen inside a transaction that was taken back', async () => {
+    const before = await count();
+    await expect(
+      database.transaction(async (db) => {
+        await add(db, ID(2));
+        // Seen by the transaction itself, under the stamp it made.
+        const { rows } = (await db.execute(sql`select count(*)::int as n from supply`)) as unknown as { rows: { n: number }[] };
+        await kept.get(database.changes.stampOf(supplies), () => Promise.resolve(rows[0]!.n));
+        throw new Error('taken back');
+      }),
+    ).rejects.toThrow('taken back');
+    expect(await count()).toBe(before);
+  });
+});
