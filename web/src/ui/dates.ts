@@ -20,7 +20,7 @@ const dayIn =
 export const longDate = dayIn({ weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 /** "26 Nov" */
 export const shortDate = dayIn({ day: 'numeric', month: 'short' });
-/** "Thu, 26 Nov" */
+/** "Thu 26 Nov" */
 export const shortWeekday = dayIn({ weekday: 'short', day: 'numeric', month: 'short' });
 /** "Thursday 26 November" */
 export const wholeWeekday = dayIn({ weekday: 'long', day: 'numeric', month: 'long' });

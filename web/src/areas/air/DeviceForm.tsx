@@ -45,7 +45,9 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
           error={errors.placeId?.message}
           hint="Its first place counts for everything it read before, too."
         >
+          {/* Drawn anew when the places have come: before that it has no entry for the one it lies in. */}
           <select
+            key={places.data ? 'places' : 'none yet'}
             id="device-place"
             className="input"
             disabled={watch('outdoor')}
