@@ -1,12 +1,12 @@
 import { wrap, type Remote } from 'comlink';
 import { outside } from '../outside';
-import type { WhatIfWorker } from './whatIf.worker';
+import type { BoxWorker } from './box.worker';
 
 /** Every worker there is, by its name. */
-type Workers = { whatIf: WhatIfWorker };
+type Workers = { box: BoxWorker };
 // Written out in one expression each: the bundler finds workers by it.
 const MAKE: Record<keyof Workers, () => Worker> = {
-  whatIf: () => new Worker(new URL('./whatIf.worker.ts', import.meta.url), { type: 'module' }),
+  box: () => new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' }),
 };
 
 /** A worker that runs: what it can do, and how it is ended. */

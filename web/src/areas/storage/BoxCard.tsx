@@ -6,6 +6,7 @@ import { Button, Failure, Section } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
 import { GelLine } from './PlaceCard';
 import { usePlaceEvent } from './queries';
+import { useSizing } from './useSizing';
 import { hoursWords } from './words';
 
 const SEAL_WORDS: Record<PlacePage['airChanges']['from'], string> = {
@@ -51,22 +52,16 @@ function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; p
 }
 
 /** How much would keep the place in its band, from the balance. */
-function Sizing({ place }: { place: PlacePage }) {
+function Sizing({ place, perDay }: { place: PlacePage; perDay: number }) {
   const [days, setDays] = useState(90);
-  const perDay = place.airChanges.perDay;
-  if (perDay === null) return null;
-  const ask = (kind: storage.DesiccantKind) =>
-    storage.desiccantForBox({
-      volumeL: place.volumeL,
-      airChangesPerDay: perDay,
-      openingsPerWeek: place.openingsPerWeek,
-      room: { temperatureC: 21, humidityPct: 65 },
-      targetPct: place.highPct,
-      days,
-      kind,
-    });
-  const gel = ask('silica-gel');
-  const rice = ask('rice');
+  const { sizes, error } = useSizing({
+    volumeL: place.volumeL,
+    airChangesPerDay: perDay,
+    openingsPerWeek: place.openingsPerWeek,
+    room: { temperatureC: 21, humidityPct: 65 },
+    targetPct: place.highPct,
+    days,
+  });
   const grams = (massG: number) =>
     massG === Infinity ? 'no amount' : massG >= 2000 ? `${(massG / 1000).toFixed(1)} kg` : `${Math.ceil(massG)} g`;
   return (
@@ -81,9 +76,18 @@ function Sizing({ place }: { place: PlacePage }) {
           ))}
         </select>
       </label>
-      <p className="mt-1">
-        in a room of 21 °C and 65 %: <b>{grams(gel.massG)}</b> of gel, or {grams(rice.massG)} of oven-dried rice.{' '}
-        <span className="text-soft">A sealed pack of this size would want {grams(gel.sealedPackG.milStd2073)} by MIL-STD-2073-1.</span>
+      {error !== null && <Failure error={error} />}
+      <p className="mt-1 min-h-10" aria-live="polite">
+        {sizes ? (
+          <>
+            in a room of 21 °C and 65 %: <b>{grams(sizes['silica-gel'].massG)}</b> of gel, or {grams(sizes.rice.massG)} of oven-dried rice.{' '}
+            <span className="text-soft">
+              A sealed pack of this size would want {grams(sizes['silica-gel'].sealedPackG.milStd2073)} by MIL-STD-2073-1.
+            </span>
+          </>
+        ) : (
+          <span className="text-soft">Reckoning…</span>
+        )}
       </p>
     </div>
   );
@@ -158,7 +162,7 @@ export function BoxCard({ place }: { place: PlacePage }) {
           I opened it just now
         </Button>
         {event.error && <Failure error={event.error} />}
-        <Sizing place={place} />
+        {airChanges.perDay !== null && <Sizing place={place} perDay={airChanges.perDay} />}
         {advice && <AdviceWords advice={advice} />}
       </div>
     </Section>

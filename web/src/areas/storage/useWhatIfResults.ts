@@ -1,31 +1,18 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
 import type { air, fungus, storage } from '@bright-keeper/core';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { startWorker, type Running } from '../../workers/port';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useBoxWorker } from './useBoxWorker';
 import { roomOf, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
 
 /** Today is what was measured, where it was; else what the model makes of it. */
 export type Course = storage.Figures & { readings: air.Reading[]; exhaustedAt?: string | null };
 export type Results = { now: Course; then: storage.ScenarioResult };
 
-/** The worker of this page: started with its first question, ended with the page. */
-function useWorker(): () => Running<'whatIf'>['api'] {
-  const kept = useRef<Running<'whatIf'> | null>(null);
-  useEffect(
-    () => () => {
-      kept.current?.end();
-      kept.current = null;
-    },
-    [],
-  );
-  return useCallback(() => (kept.current ??= startWorker('whatIf')).api, []);
-}
-
 const bandOf = ({ lowPct, highPct }: WhatIfStart) => ({ lowPct, highPct });
 
 /** Reckons today and what-if side by side; an answer that comes after a newer question is dropped. */
 export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
-  const worker = useWorker();
+  const worker = useBoxWorker();
   const [reckoned, setReckoned] = useState<storage.ScenarioResult | null>(null);
   const [then, setThen] = useState<storage.ScenarioResult | null>(null);
   const [error, setError] = useState<unknown>(null);

@@ -1,0 +1,81 @@
+import { routes, type PlacePage } from '@bright-keeper/contract';
+import { storage } from '@bright-keeper/core';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { endPage, showPage, type Handler } from '../../testing/page';
+import { workerOf } from '../../testing/worker';
+import { BoxCard } from './BoxCard';
+
+afterEach(endPage);
+
+type Question = Omit<storage.SizingQuestion, 'kind'>;
+const box = {
+  id: 'p',
+  kind: 'sealed-box',
+  volumeL: 20,
+  openingsPerWeek: 1,
+  lowPct: 35,
+  highPct: 50,
+  seal: null,
+  airChanges: { perDay: 0.2, from: 'usual' },
+  gel: null,
+  room: { source: 'assumed', name: '20 °C, 55 %', readings: 0 },
+  advice: null,
+  events: [],
+} as unknown as PlacePage;
+
+const show = (size: (question: Question) => unknown, more: Record<string, Handler> = {}) =>
+  showPage(() => <BoxCard place={box} />, '/', '/', more, { startWorker: () => workerOf({ size }) });
+const grams = (massG: number) => ({ massG, sealedPackG: { din55474: 30, milStd2073: 45 } });
+
+describe('a place as a box', () => {
+  it('says how much of each desiccant it would take, reckoned elsewhere, and again for another time', async () => {
+    const asked: Question[] = [];
+    show((question) => {
+      asked.push(question);
+      return { 'silica-gel': grams(question.days), rice: grams(Infinity) };
+    });
+    expect(screen.getByText('Reckoning…')).toBeTruthy();
+    expect(await screen.findByText('90 g')).toBeTruthy();
+    expect(screen.getByText(/of gel, or no amount of oven-dried rice\./)).toBeTruthy();
+    expect(screen.getByText(/would want 45 g by MIL-STD-2073-1/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('To last'), { target: { value: '365' } });
+    expect(await screen.findByText('365 g')).toBeTruthy();
+    expect(asked.map((q) => q.days)).toEqual([90, 365]);
+    expect(asked[0]).toMatchObject({ volumeL: 20, airChangesPerDay: 0.2, openingsPerWeek: 1, targetPct: 50 });
+  });
+
+  it('gives the same as core does, through the worker', async () => {
+    show((question) => ({
+      'silica-gel': storage.desiccantForBox({ ...question, kind: 'silica-gel' }),
+      rice: storage.desiccantForBox({ ...question, kind: 'rice' }),
+    }));
+    const { massG } = storage.desiccantForBox({
+      volumeL: 20,
+      airChangesPerDay: 0.2,
+      openingsPerWeek: 1,
+      room: { temperatureC: 21, humidityPct: 65 },
+      targetPct: 50,
+      days: 90,
+      kind: 'silica-gel',
+    });
+    expect(await screen.findByText(`${Math.ceil(massG)} g`, {}, { timeout: 5000 })).toBeTruthy();
+  });
+
+  it('says so where it cannot be reckoned', async () => {
+    show(() => {
+      throw new RangeError('volume 0 L must be above 0');
+    });
+    expect(await screen.findByRole('alert')).toBeTruthy();
+  });
+
+  it('takes gel of a mass that can be, and keeps one that cannot be beside its field', async () => {
+    const page = show(() => ({ 'silica-gel': grams(90), rice: grams(90) }), { [`POST ${routes.placeEvents('p')}`]: box });
+    const mass = screen.getByLabelText(/Grams, dry/);
+    fireEvent.change(mass, { target: { value: '0' } });
+    expect(screen.getByText('A number from 1 on.')).toBeTruthy();
+    fireEvent.change(mass, { target: { value: '250' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Put it in, freshly dried' }));
+    await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ kind: 'gel-set', desiccant: 'silica-gel', massG: 250 }));
+  });
+});
