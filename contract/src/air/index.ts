@@ -1,4 +1,37 @@
-export * from './devices.js';
-export * from './logFile.js';
-export * from './chart.js';
-export * from './errors.js';
+export {
+  type Accepted,
+  type Calibration,
+  type CalibrationInput,
+  calibrationInput,
+  type Device,
+  DEVICE_SOURCES,
+  type DeviceInput,
+  deviceInput,
+  type Devices,
+  type DeviceSource,
+  type DeviceToken,
+  type DeviceUpdate,
+  deviceUpdate,
+  type Forecast,
+  type HandReading,
+  handReading,
+  type Latest,
+  senmlPack,
+} from './devices.js';
+export {
+  DATE_ORDERS,
+  type DateOrder,
+  LOG_FAULTS,
+  type LogFault,
+  type LogFormat,
+  logFormat,
+  type LogImportQuery,
+  logImportQuery,
+  type LogImportResult,
+  type LogPreview,
+  type LogPreviewRequest,
+  logPreviewRequest,
+  type LogRow,
+} from './logFile.js';
+export { type Chart, type ChartPoint, type ChartQuery, chartQuery, type ClimateEvent, type ClimateEventData } from './chart.js';
+export { airErrors } from './errors.js';

@@ -1,6 +1,33 @@
-export * from './schema.js';
-export * from './plan.js';
-export * from './field.js';
-export * from './teardown.js';
-export type * from './dto.js';
-export * from './errors.js';
+export {
+  type CleaningsQuery,
+  cleaningsQuery,
+  conditionsSchema,
+  type FinishCleaning,
+  finishCleaning,
+  planRequest,
+  type SaveEvents,
+  saveEvents,
+  schoolsSchema,
+  type StartCleaning,
+  startCleaning,
+} from './schema.js';
+export { BECAUSE, planDocument } from './plan.js';
+export { type HappenedOutdoors, happenedOutdoors, type PutOff, type WaitForHome, waitForHome } from './field.js';
+export {
+  PHOTO_TYPES,
+  type SaveTeardown,
+  saveTeardown,
+  type StageParam,
+  stageParam,
+  stages,
+  type StartTeardown,
+  startTeardown,
+  type Teardown,
+  type TeardownPhoto,
+  teardownPhoto,
+  type Teardowns,
+  type TeardownsQuery,
+  teardownsQuery,
+} from './teardown.js';
+export type { Cleaning, Cleanings } from './dto.js';
+export { careErrors } from './errors.js';

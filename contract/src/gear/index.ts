@@ -1,3 +1,42 @@
-export * from './schema.js';
-export type * from './dto.js';
-export * from './errors.js';
+export {
+  DUE_FILTERS,
+  idParam,
+  IMPORT_TARGETS,
+  type ImportMapping,
+  type ImportRequest,
+  importRequest,
+  type ImportTarget,
+  ITEM_STATUSES,
+  type ItemInput,
+  itemInput,
+  type ItemStatus,
+  type ItemUpdate,
+  itemUpdate,
+  type LogQuery,
+  logQuery,
+  type Need,
+  NEEDS,
+  SHELF_SORTS,
+  type ShelfQuery,
+  shelfQuery,
+  type StatusChange,
+  statusChange,
+  traitsDocument,
+  traitsSchema,
+  type Versioned,
+  versioned,
+} from './schema.js';
+export type {
+  ImportPreview,
+  ImportResult,
+  ImportRow,
+  Item,
+  ItemPage,
+  Log,
+  LogData,
+  LogEntry,
+  Shelf,
+  ShelfItem,
+  SurfaceState,
+} from './dto.js';
+export { gearErrors } from './errors.js';

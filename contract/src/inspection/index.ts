@@ -1,3 +1,3 @@
-export * from './schema.js';
-export type * from './dto.js';
-export * from './errors.js';
+export { type LookAnswer, type SaveLook, saveLook, type SoilSeen, type StartLook, startLook } from './schema.js';
+export type { LookDoc } from './dto.js';
+export { inspectionErrors } from './errors.js';

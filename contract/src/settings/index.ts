@@ -1,1 +1,1 @@
-export * from './schema.js';
+export { type Settings, settingsUpdate } from './schema.js';

@@ -1,3 +1,33 @@
-export * from './places.js';
-export * from './climate.js';
-export * from './errors.js';
+export {
+  type DesiccantInput,
+  type MoveItem,
+  moveItem,
+  type Neighbour,
+  type Place,
+  type PlaceInput,
+  placeInput,
+  type Places,
+  type PlaceUpdate,
+  placeUpdate,
+  type Stay,
+} from './places.js';
+export {
+  type AdvisedChange,
+  type GelState,
+  type PlaceAdvice,
+  placeEvent,
+  type PlaceEventInput,
+  type PlacePage,
+  type PlaceSummary,
+  type RibbonDay,
+  type RoomClimate,
+  type StorageOverview,
+  type ThingInPlace,
+  type Timer,
+  type TimerInput,
+  timerInput,
+  type WhatIfQuery,
+  whatIfQuery,
+  type WhatIfStart,
+} from './climate.js';
+export { storageErrors } from './errors.js';

@@ -1,3 +1,12 @@
-export * from './schema.js';
-export type * from './dto.js';
-export * from './errors.js';
+export {
+  type DrawerIsAll,
+  drawerIsAll,
+  type StartDrawer,
+  startDrawer,
+  type SupplyInput,
+  supplyInput,
+  type SupplyUpdate,
+  supplyUpdate,
+} from './schema.js';
+export type { Drawer, Supply } from './dto.js';
+export { suppliesErrors } from './errors.js';
