@@ -3,10 +3,24 @@ import { Loading } from './ui/parts';
 import { RunBar } from './areas/schedule';
 import { Broken, NotHere, Shell } from './ui/Shell';
 
+/** What the stations load, so that a pointer that nears one fetches it before the tap. */
+const STATION_CODE: Record<string, () => Promise<unknown>> = {
+  '/': () => import('./areas/today/TodayPage'),
+  '/gear': () => import('./areas/gear/ShelfPage'),
+  '/clean': () => import('./areas/care/CleanPage'),
+  '/storage': () => import('./areas/storage/StoragePage'),
+  '/calendar': () => import('./areas/schedule/CalendarPage'),
+  '/supplies': () => import('./areas/supplies/SuppliesPage'),
+  '/handbook': () => import('./areas/handbook/HandbookPage'),
+  '/settings': () => import('./areas/settings/SettingsPage'),
+};
+// Offline or stopped: the tap itself will say so.
+const approach = (to: string): void => void STATION_CODE[to]?.().catch(() => undefined);
+
 /** Every address; each area's code comes when it is first opened. */
 export const router = createBrowserRouter([
   {
-    element: <Shell bar={<RunBar />} />,
+    element: <Shell bar={<RunBar />} onApproach={approach} />,
     hydrateFallbackElement: <Loading />,
     errorElement: <Broken />,
     children: [

@@ -35,7 +35,8 @@ const Mark = () => (
 );
 
 /** The rail above every page; on a phone it lies along the bottom edge. */
-export function Shell({ bar }: { bar?: ReactNode }) {
+export function Shell({ bar, onApproach }: { bar?: ReactNode; onApproach: (to: string) => void }) {
+  const approach = (to: string) => ({ onPointerEnter: () => onApproach(to), onFocus: () => onApproach(to) });
   return (
     <div className="min-h-dvh bg-page">
       <a href="#work" className="sr-only focus:not-sr-only focus:absolute focus:bg-sheet focus:p-3">
@@ -48,14 +49,20 @@ export function Shell({ bar }: { bar?: ReactNode }) {
           </span>
           <nav aria-label="Stations" className="hidden flex-1 gap-1 md:flex">
             {STATIONS.map(({ to, name, icon: Icon }) => (
-              <NavLink key={to} to={to} end={to === '/'} className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}>
+              <NavLink
+                key={to}
+                to={to}
+                end={to === '/'}
+                {...approach(to)}
+                className={(s) => `${railLink(s)} ${to === '/settings' ? 'ml-auto' : ''}`}
+              >
                 <Icon size={18} aria-hidden="true" /> {name}
               </NavLink>
             ))}
           </nav>
           <div className="ml-auto flex md:hidden">
             {AT_THE_TOP.map(({ to, name, icon: Icon }) => (
-              <NavLink key={to} to={to} aria-label={name} className="flex size-11 items-center justify-center">
+              <NavLink key={to} to={to} aria-label={name} {...approach(to)} className="flex size-11 items-center justify-center">
                 <Icon size={20} aria-hidden="true" />
               </NavLink>
             ))}
@@ -71,7 +78,7 @@ export function Shell({ bar }: { bar?: ReactNode }) {
         className="fixed inset-x-0 bottom-0 z-10 flex border-t border-line bg-sheet pb-[env(safe-area-inset-bottom)] md:hidden print:hidden"
       >
         {STATIONS.slice(0, AT_THE_FOOT).map(({ to, name, icon: Icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={footLink}>
+          <NavLink key={to} to={to} end={to === '/'} {...approach(to)} className={footLink}>
             <Icon size={20} aria-hidden="true" /> {name}
           </NavLink>
         ))}
