@@ -7,6 +7,6 @@ class NeverResized implements ResizeObserver {
 globalThis.ResizeObserver ??= NeverResized;
 
 /** A desk: what is laid out for a phone is tried in the browser tests. */
-window.matchMedia ??= (media) =>
+window.matchMedia = (media) =>
   ({ media, matches: true, addEventListener: () => {}, removeEventListener: () => {} }) as unknown as MediaQueryList;
 window.scrollTo = () => {};

@@ -33,7 +33,7 @@ describe('a kind of thing', () => {
   });
 
   it.each(ITEM_KINDS)('%s has each of its surfaces, whichever are asked for one by one, and a case is no cap', (kind) => {
-    for (const traits of [{}, ...Object.keys(TRAITS).map((t) => ({ [t]: true }) as Traits), { digital: false }]) {
+    for (const traits of [{}, ...Object.keys(TRAITS).map((t) => ({ [t]: true })), { digital: false }]) {
       const own = surfacesOf(kind, traits);
       expect(SURFACE_IDS.filter((s) => hasSurface(kind, traits, s)).sort()).toEqual([...own].sort());
       for (const cap of capsOf(kind, traits)) expect(own).toContain(cap);
