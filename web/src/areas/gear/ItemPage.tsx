@@ -80,7 +80,7 @@ const DueList = ({ item }: { item: ItemPageData }) =>
   item.due.length === 0 ? (
     <p className="text-soft">{item.away ? 'Nothing is asked for while it is away.' : 'Nothing recurs for this thing.'}</p>
   ) : (
-    <Duties duties={item.due} />
+    <Duties duties={item.due} pageOf={item.id} />
   );
 
 /** Surfaces that ask for something first, then the ones looked at, then the rest, each in light-path order. */

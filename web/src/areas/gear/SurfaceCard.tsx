@@ -30,7 +30,7 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
   const word = item.gentleWords[surface];
   const layers = (state?.findings ?? []).map((f) => ({ pattern: care.SOILS[f.soil].pattern, severity: f.severity }));
   return (
-    <div className="sheet flex h-full flex-col p-4">
+    <div className="sheet flex flex-col p-4">
       <div className="flex gap-4">
         <FacePicture layers={layers} className="size-24 shrink-0" />
         <div className="min-w-0">

@@ -27,7 +27,13 @@ function Entry({ entry }: { entry: LogEntry }) {
 /** Everything done with a thing, newest first. */
 export function Timeline({ itemId }: { itemId: string }) {
   const log = useLog(itemId);
-  if (log.isPending) return <Loading />;
+  // As high as a few entries, so that what stands below does not jump when they come.
+  if (log.isPending)
+    return (
+      <div className="sheet min-h-96">
+        <Loading />
+      </div>
+    );
   if (log.isError) return <Failure error={log.error} onRetry={() => void log.refetch()} />;
   return (
     <div className="sheet p-4">

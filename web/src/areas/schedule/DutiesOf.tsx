@@ -4,14 +4,14 @@ import { DutyList, JustDone } from './DutyRow';
 import { useAgenda } from './queries';
 import { useDeeds } from './useDeeds';
 
-/** Duties as they are given, with what can be done about each. */
-export function Duties({ duties }: { duties: readonly schedule.Duty[] }) {
+/** Duties as they are given, with what can be done about each; on a subject's own page its name stands above already. */
+export function Duties({ duties, pageOf }: { duties: readonly schedule.Duty[]; pageOf?: string }) {
   const deeds = useDeeds();
   return (
     <>
       {deeds.error && <Failure error={deeds.error} />}
       <JustDone deeds={deeds} />
-      {duties.length > 0 && <DutyList duties={duties} deeds={deeds} />}
+      {duties.length > 0 && <DutyList duties={duties} deeds={deeds} {...(pageOf ? { pageOf } : {})} />}
     </>
   );
 }

@@ -118,17 +118,18 @@ function Act({ duty, deeds }: { duty: schedule.Duty; deeds: Deeds }) {
 }
 
 /** A duty with its reason and its one action; on a phone the action stands below the words. */
-export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Deeds; also?: ReactNode }) {
+export function DutyRow({ duty, deeds, also, pageOf }: { duty: schedule.Duty; deeds: Deeds; also?: ReactNode; pageOf?: string }) {
   const { title, why } = dutyWords(duty);
   const { facts, subject } = duty;
+  const named = subject.name !== '' && subject.id !== pageOf;
   const [passing, setPassing] = useState(false);
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5 sm:flex-nowrap">
       {createElement(iconOf(duty), { size: 22, className: `shrink-0 ${toneOf(duty)}`, 'aria-hidden': true })}
       <div className="min-w-0 flex-1 basis-60">
         <div className="flex flex-wrap items-center gap-x-2">
-          <SubjectLink subject={subject} />
-          {facts.says === 'need' ? <VerdictChip verdict={facts.verdict} /> : <span>{subject.name ? `· ${title}` : title}</span>}
+          {named && <SubjectLink subject={subject} />}
+          {facts.says === 'need' ? <VerdictChip verdict={facts.verdict} /> : <span>{named ? `· ${title}` : title}</span>}
           {duty.plannedOn && <span className="rounded bg-well px-1.5 text-sm">you planned it</span>}
         </div>
         <p className="text-sm text-soft">
@@ -155,10 +156,10 @@ export function DutyRow({ duty, deeds, also }: { duty: schedule.Duty; deeds: Dee
 }
 
 /** Duties in one sheet, each with its action. */
-export const DutyList = ({ duties, deeds }: { duties: readonly schedule.Duty[]; deeds: Deeds }) => (
+export const DutyList = ({ duties, deeds, pageOf }: { duties: readonly schedule.Duty[]; deeds: Deeds; pageOf?: string }) => (
   <ul className="sheet divide-y divide-line">
     {duties.map((duty) => (
-      <DutyRow key={duty.id} duty={duty} deeds={deeds} />
+      <DutyRow key={duty.id} duty={duty} deeds={deeds} {...(pageOf ? { pageOf } : {})} />
     ))}
   </ul>
 );

@@ -104,7 +104,7 @@ export function PlacePage() {
     >
       {wants.length > 0 && (
         <div className="mb-6">
-          <Duties duties={wants} />
+          <Duties duties={wants} pageOf={data.id} />
         </div>
       )}
       {measured && data.ribbon.length > 0 && (
