@@ -1,12 +1,13 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { Button, Failure, Loading, Section } from '../../ui/parts';
+import { useNear } from '../../ui/useNear';
 import { useNow } from '../../ui/useNow';
 import { withChoice } from '../../ui/address';
 import { useChart } from './queries';
 
-// Chart.js is large: it comes when a chart is first drawn.
+// Chart.js is large: it comes when a chart is first neared.
 const ClimateChart = lazy(async () => ({ default: (await import('./ClimateChart')).ClimateChart }));
 
 const HOUR = 3_600_000;
@@ -31,6 +32,8 @@ export function ChartSection({ place }: { place: PlaceData }) {
   const to = new Date(now - backMs).toISOString();
   const from = new Date(now - backMs - spanMs).toISOString();
   const chart = useChart(place.id, from, to);
+  const sheet = useRef<HTMLDivElement>(null);
+  const near = useNear(sheet);
   const back = Number(params.get('back') ?? 0);
   const go = (n: number) => setParams(withChoice(params, 'back', n > 0 ? String(n) : null), { replace: true });
   return (
@@ -47,7 +50,8 @@ export function ChartSection({ place }: { place: PlaceData }) {
         </span>
       }
     >
-      <div className="sheet p-4">
+      {/* As high as the chart, so that what stands below does not jump when it comes. */}
+      <div ref={sheet} className="sheet min-h-[28rem] p-4">
         <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="How long">
           {SPANS.map(([s, name]) => (
             <button
@@ -66,9 +70,11 @@ export function ChartSection({ place }: { place: PlaceData }) {
           (chart.data.points.length === 0 ? (
             <p className="py-12 text-center text-soft">No readings in this time.</p>
           ) : (
-            <Suspense fallback={<Loading />}>
-              <ClimateChart chart={chart.data} band={place} />
-            </Suspense>
+            near && (
+              <Suspense fallback={<Loading />}>
+                <ClimateChart chart={chart.data} band={place} />
+              </Suspense>
+            )
           ))}
       </div>
     </Section>
