@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { atScale } from '../bench/atScale.mjs';
+import { manyClients } from '../bench/manyClients.mjs';
 import { bin, ensureInstalled, must, ROOT } from './run.mjs';
 
 const PORT = 4898;
@@ -177,3 +178,4 @@ firstPage();
 await coldStart();
 await storageApi();
 await atScale();
+await manyClients();
