@@ -14,11 +14,14 @@ import {
 import { air, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
+import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { PlaceService } from '../storage/place.service.js';
-import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
+import { places } from '../storage/places.table.js';
+import { climateEvents } from './air.table.js';
+import { DeviceRepository, type CalibrationRow, type DeviceRow, type EventRow } from './device.repository.js';
 import { ReadingRepository } from './reading.repository.js';
 import { extentOf } from './deviceLog.js';
 import type { KnownDevice } from './houseAir.js';
@@ -52,6 +55,9 @@ const toCalibration = (row: CalibrationRow): Calibration => ({
 /** The hygrometers and weather stations, their salt tests, and the readings they push. */
 @Injectable()
 export class DeviceService {
+  /** What is told of devices and stands in other tables. */
+  private readonly around = new Kept<{ placeNames: Map<string, string>; jumps: Map<string, EventRow[]> }>();
+
   constructor(
     private readonly database: Database,
     private readonly repository: DeviceRepository,
@@ -199,8 +205,10 @@ export class DeviceService {
   /** What a page shows of a device: asked for all at once, so that many cost what one does. */
   private async views(db: Db): Promise<(device: KnownDevice) => Device> {
     const house = await this.series.air(db);
-    const placeNames = await this.places.names(db);
-    const jumps = await this.repository.clockJumps(db);
+    const { placeNames, jumps } = await this.around.get(this.database.changes.stampOf(places, climateEvents), async () => ({
+      placeNames: await this.places.names(db),
+      jumps: await this.repository.clockJumps(db),
+    }));
     const nowMs = this.clock.now().getTime();
     return ({ row, calibrations, placeId, log }) => {
       const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;

@@ -4,7 +4,7 @@ import { items } from '../gear/gear.table.js';
 import { settings } from '../settings/settings.table.js';
 import { supplies } from '../supplies/supplies.table.js';
 import { freshDatabase } from '../testing/freshDatabase.js';
-import { Changes, Kept } from './changes.js';
+import { Changes, Kept, Said } from './changes.js';
 import type { Database } from './database.js';
 
 describe('what was written to', () => {
@@ -23,6 +23,18 @@ describe('what was written to', () => {
     const before = tables.map((t) => changes.stampOf(t));
     changes.note(statement);
     expect(tables.filter((t, i) => changes.stampOf(t) !== before[i])).toEqual(moved);
+  });
+});
+
+describe('what is said', () => {
+  it('counts changes, and not the same words again', () => {
+    const said = new Said();
+    const first = said.of({ damp: null, names: ['a'] });
+    expect(said.of({ damp: null, names: ['a'] })).toBe(first);
+    const second = said.of({ damp: '2026-03-10', names: ['a'] });
+    expect(second).not.toBe(first);
+    // Back to what it was is a change as well: nothing kept for the first is still kept.
+    expect(said.of({ damp: null, names: ['a'] })).not.toBe(second);
   });
 });
 

@@ -52,3 +52,16 @@ export class Kept<T> {
     return value;
   }
 }
+
+/** Counts how often what is said changes: the same words again are no change. */
+export class Said {
+  private last = '';
+  private times = 0;
+
+  of(value: unknown): number {
+    const text = JSON.stringify(value);
+    if (text !== this.last) this.times += 1;
+    this.last = text;
+    return this.times;
+  }
+}

@@ -1,11 +1,11 @@
 import type { Item } from '@bright-keeper/contract';
 import { schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
+import { calibrations, climateEvents } from '../air/air.table.js';
 import { DeviceService } from '../air/device.service.js';
 import { cleanings } from '../care/care.table.js';
 import { teardowns } from '../care/teardown.table.js';
-import { Kept } from '../db/changes.js';
+import { Kept, Said } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { items, surfaceStates } from '../gear/gear.table.js';
 import { looks } from '../inspection/inspection.table.js';
@@ -36,11 +36,13 @@ const FEW = 3;
 const OF_THE_SHELF = [items, surfaceStates, looks, cleanings, teardowns, stays, places];
 const MADE_FROM = [
   ...[...OF_THE_SHELF, timers, supplies, outings],
-  ...[devices, deviceStays, calibrations, readingDays, climateEvents, journalEntries, rhythms, settings],
+  // Of the air it is what it says that counts; salt tests and gel are entries of the journal too.
+  ...[calibrations, climateEvents, journalEntries, rhythms, settings],
 ];
 const MS_PER_MINUTE = 60_000;
 const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).about === 'thing');
 
+type AirNow = Pick<schedule.Facts, 'places' | 'hygrometers'>;
 type Asked = { until?: schedule.Day; changes?: readonly schedule.RhythmChange[]; only?: readonly schedule.DutyCode[] };
 export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayReason; since: string; until: string | null } | null };
 
@@ -48,6 +50,7 @@ export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayR
 @Injectable()
 export class AgendaService {
   private readonly kept = new Kept<schedule.Agenda>();
+  private readonly said = new Said();
   private readonly shelf = new Kept<schedule.ThingFacts[]>();
 
   constructor(
@@ -67,22 +70,40 @@ export class AgendaService {
   ) {}
 
   /** All that is due and falls due, up to a day; 12 months where none is given. */
-  async agenda({ until, changes, only }: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
-    const reckoned = () => this.reckoned({ ...(until ? { until } : {}), ...(changes ? { changes } : {}), ...(only ? { only } : {}) }, db);
-    if (until || changes || only) return reckoned();
-    // By the minute, for a hygrometer falls silent by the clock alone.
+  async agenda(asked: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
+    const air = await this.airNow(db);
+    if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
+    // By the minute, for some of it hangs on the clock alone.
     const minute = Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
-    return this.kept.get(`${minute} ${this.database.changes.stampOf(...MADE_FROM)}`, reckoned);
+    const stamp = this.database.changes.stampOf(...MADE_FROM);
+    return this.kept.get(`${minute} ${stamp} ${this.said.of(air)}`, () => this.reckoned(asked, air, db));
   }
 
-  private async reckoned({ until, changes, only }: Asked, db: Db): Promise<schedule.Agenda> {
-    const facts = await this.facts(db);
+  private async reckoned({ until, changes, only }: Asked, air: AirNow, db: Db): Promise<schedule.Agenda> {
+    const facts = await this.facts(air, db);
     const entries = await this.journal.forDuties(db);
     return schedule.agendaFrom(facts, entries, changes ?? (await this.rhythms.all(db)), {
       now: this.clock.now().toISOString(),
       ...(until ? { until } : {}),
       ...(only ? { only } : {}),
     });
+  }
+
+  /** What the air says to duties. Most readings change nothing of it: the risk goes by whole hours. */
+  private async airNow(db: Db): Promise<AirNow> {
+    return {
+      places: await this.climate.facts(db),
+      hygrometers: (await this.devices.all(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest }) => ({
+        id,
+        name,
+        outdoor,
+        placeName,
+        addedAt,
+        silent,
+        // When one was heard last matters only of one that is silent.
+        lastHeardAt: silent ? (latest?.at ?? null) : null,
+      })),
+    };
   }
 
   /** What is at hand or comes next for some things, by their ids; the soonest first. */
@@ -113,40 +134,32 @@ export class AgendaService {
   }
 
   private async narrow(db: Db, things: readonly Item[], entries: readonly schedule.Entry[]): Promise<schedule.Agenda> {
-    const facts = { ...(await this.around(db)), things: await this.thingsFrom(db, things) };
+    const facts = { ...(await this.around(await this.climate.facts(db), db)), things: await this.thingsFrom(db, things) };
     const now = this.clock.now().toISOString();
     return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until: now.slice(0, 10) });
   }
 
-  private async facts(db: Db): Promise<schedule.Facts> {
+  private async facts({ places, hygrometers }: AirNow, db: Db): Promise<schedule.Facts> {
     const stamp = this.database.changes.stampOf(...OF_THE_SHELF);
     const things = await this.shelf.get(stamp, async () => this.thingsFrom(db, await this.gear.all(db)));
-    const [around, hygrometers, supplies] = [await this.around(db), await this.devices.all(db), await this.supplies.dated(db)];
+    const supplies = await this.supplies.dated(db);
     const names = new Map(things.map((t) => [t.id, t.name]));
     return {
-      ...around,
+      ...(await this.around(places, db)),
       things,
-      hygrometers: hygrometers.map((d) => ({
-        id: d.id,
-        name: d.name,
-        outdoor: d.outdoor,
-        placeName: d.placeName,
-        addedAt: d.addedAt,
-        silent: d.silent,
-        lastHeardAt: d.latest?.at ?? null,
-      })),
+      hygrometers,
       supplies,
       timers: (await this.timers.all(db)).map((t) => ({ ...t, itemName: t.itemId ? (names.get(t.itemId) ?? null) : null })),
     };
   }
 
   /** What duties of things hang on besides the things: the air of the places they lie in, and where they were taken. */
-  private async around(db: Db): Promise<schedule.Facts> {
+  private async around(air: AirNow['places'], db: Db): Promise<schedule.Facts> {
     const { timeZone } = await this.settings.get(db);
     return {
       ...schedule.NO_FACTS,
       timeZone,
-      places: await this.climate.facts(db),
+      places: air,
       outings: (await this.outings.dated(db)).map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
         id,
         name,
