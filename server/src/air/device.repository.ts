@@ -14,6 +14,7 @@ export type EventRow = typeof climateEvents.$inferSelect;
 
 const BEGINNING = new Date(0);
 const MOST_EVENTS = 400;
+const MOST_TOLD = 20_000;
 const kindOf = sql<string>`${climateEvents.data}->>'kind'`;
 const GEL_EVENTS = ['gel-set', 'gel-dried', 'gel-out', 'indicator'] satisfies storage.GelAct['kind'][];
 
@@ -56,6 +57,8 @@ export class DeviceRepository {
       .set({ stamp: sql`${devices.stamp} + 1` })
       .where(eq(devices.id, id))
       .returning({ stamp: devices.stamp });
+    // Where nobody reads the air for weeks the devices are read whole when somebody does.
+    if (this.told.size >= MOST_TOLD) this.told.clear();
     if (row) this.told.set(`${id} ${row.stamp}`, days);
   }
 

@@ -3,7 +3,7 @@ import type { Surface } from '../../care/knowledge/index.js';
 import type { DueBecause } from '../because.js';
 import { addDays, daysBetween, later, localDay, type Day } from '../day.js';
 import { laterCalls, windowOf } from '../dueWindows.js';
-import type { ThingFacts } from '../facts.js';
+import type { HygrometerFacts, ThingFacts } from '../facts.js';
 import { isTicked, type DatedEntry, type JournalData } from '../journal.js';
 import { rhythmFor, type Rhythm } from '../rhythms.js';
 import { firstCall, type Call } from '../triggers.js';
@@ -129,6 +129,20 @@ export const recursFor = (thing: ThingFacts, code: string, { has, lacks }: { has
   if (thing.status !== 'in-use' || !kindFacts(thing.kind).rhythms.some((r) => r === code)) return false;
   const owns = (surface: Surface) => hasSurface(thing.kind, thing.traits, surface);
   return (!has || owns(has)) && (!lacks || !owns(lacks));
+};
+
+/** What recurs of a hygrometer, counted from the last entry that did it, or from the day it came. */
+export const recurringOfHygrometer = (
+  { id, addedAt }: Pick<HygrometerFacts, 'id' | 'addedAt'>,
+  code: string,
+  standard: Rhythm,
+  last: DatedEntry | null,
+  context: Context,
+): Found[] => {
+  const counted: Counted = last
+    ? countedFrom(last)
+    : { on: localDay(addedAt, context.facts.timeZone), at: null, because: { because: 'since-on-the-shelf' }, done: false };
+  return recurring({ code, standard, subject: { id }, counted }, context);
 };
 
 /** A look that recurs: every look and every clean counts; what was never looked at is due at once. */

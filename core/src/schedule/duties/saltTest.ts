@@ -1,8 +1,7 @@
 import { isSkipped } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
-import { localDay } from '../day.js';
 import { hygrometerDuty } from './duty.js';
-import { countedFrom, recurring, type Counted } from './recurring.js';
+import { recurringOfHygrometer } from './recurring.js';
 
 const rhythm = {
   triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=12', from: 'last-done' }],
@@ -22,12 +21,9 @@ export const saltTest = hygrometerDuty({
   rhythm,
   basis: commonPractice,
   appliesTo: (device) => !device.outdoor,
-  dueFrom: ({ id, addedAt }, context, code) => {
-    const last = context.journal.last({ kind: 'hygrometer', id }, (d) => d.kind === 'salt-test' || isSkipped(d, code));
-    const counted: Counted = last
-      ? countedFrom(last)
-      : { on: localDay(addedAt, context.facts.timeZone), at: null, because: { because: 'since-on-the-shelf' }, done: false };
-    return recurring({ code, standard: rhythm, subject: { id }, counted }, context).map((found) => ({
+  dueFrom: (device, context, code) => {
+    const last = context.journal.last({ kind: 'hygrometer', id: device.id }, (d) => d.kind === 'salt-test' || isSkipped(d, code));
+    return recurringOfHygrometer(device, code, rhythm, last, context).map((found) => ({
       ...found,
       facts: { says: 'salt-test', lastAt: last?.at ?? null },
     }));
