@@ -151,11 +151,18 @@ describe('a wall clock', () => {
 });
 
 describe('the memory of what was worked out', () => {
-  it('asks once for a key and forgets the oldest', () => {
-    const memo = new Memo(2);
+  it('has the last answer for each thing one asks about, however many there are', () => {
+    const memo = new Memo();
     let asked = 0;
-    const get = (key: string) => memo.get(key, () => ++asked);
-    expect([get('a'), get('a'), get('b'), get('c')]).toEqual([1, 1, 2, 3]);
-    expect(get('a')).toBe(4);
+    const get = (of: string, key: string) => memo.get(of, key, () => ++asked);
+    const places = Array.from({ length: 500 }, (_, i) => `place ${i}`);
+    for (const place of places) get(place, 'dry');
+    expect(asked).toBe(500);
+    for (const place of places) get(place, 'dry');
+    expect(asked).toBe(500);
+    expect(get('place 7', 'damp')).toBe(501);
+    expect(get('place 7', 'damp')).toBe(501);
+    // Only the last key of a thing is kept.
+    expect(get('place 7', 'dry')).toBe(502);
   });
 });

@@ -1,13 +1,16 @@
-/** Remembers what was worked out for a key; the oldest goes when there are too many. */
+/**
+ * Remembers the last answer for each thing one asks about, with the key it was worked out for. It holds as much as there
+ * are things, so that there is no number of them at which it forgets what it needs next.
+ */
 export class Memo {
-  private readonly kept = new Map<string, unknown>();
-  constructor(private readonly most = 300) {}
+  private readonly kept = new Map<string, { key: string; value: unknown }>();
 
-  get<T>(key: string, compute: () => T): T {
-    if (this.kept.has(key)) return this.kept.get(key) as T;
+  /** @param of what is asked about. @param key the same as long as the answer is. */
+  get<T>(of: string, key: string, compute: () => T): T {
+    const known = this.kept.get(of);
+    if (known?.key === key) return known.value as T;
     const value = compute();
-    if (this.kept.size >= this.most) this.kept.delete(this.kept.keys().next().value!);
-    this.kept.set(key, value);
+    this.kept.set(of, { key, value });
     return value;
   }
 }

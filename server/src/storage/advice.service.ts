@@ -79,8 +79,8 @@ export class AdviceService {
     const options = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE, start: exposure };
     const scenario = { box, setPointPct: setPointOf(place) };
     const hour = Math.floor(nowMs / MS_PER_HOUR);
-    const key = `advice/${place.id}/${hour}/${schools.humidity}/${JSON.stringify(scenario)}/${printOf(wholeHours(recent, hour))}/${others.map((o) => o.name).join()}`;
-    return this.memo.get(key, () => {
+    const key = `${hour}/${schools.humidity}/${JSON.stringify(scenario)}/${printOf(wholeHours(recent, hour))}/${others.map((o) => o.name).join()}`;
+    return this.memo.get(place.id, key, () => {
       const around = air.readingsOf(recent);
       const now = measured ?? storage.tryScenario(scenario, around, place, options);
       const advice = storage.adviseChange(now, scenario, around, place, options, others);

@@ -120,7 +120,7 @@ export class ClimateService {
     const { whole, print, assessment } = this.assessed(known, school);
     const gel = this.gelOf(known);
     const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
-    const limits = this.memo.get(`limits/${place.highPct}/${print}/${lately.length}`, () => ({
+    const limits = this.memo.get(`limits/${place.id}`, `${place.highPct}/${print}/${lately.length}`, () => ({
       dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
       drySince: storage.passedSince(lately, storage.tooDry),
     }));
@@ -163,7 +163,7 @@ export class ClimateService {
     const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : house.hours(id, span);
     const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
     const hourly = house.hourly(id, { fromMs: 0, toMs });
-    const { index, dose, daysPast, gaps } = this.memo.get(`models/${printOf(hourly)}`, () => ({
+    const { index, dose, daysPast, gaps } = this.memo.get(`models/${id}`, printOf(hourly), () => ({
       index: fungus.mouldAlong(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
       ...fungus.warningAlong(hourly),
       gaps: fungus.gapsOf(hourly),
@@ -227,7 +227,7 @@ export class ClimateService {
 
   private knownOf({ air: house, names }: House, place: Place, events: EventRow[]): Known {
     const toMs = this.clock.now().getTime();
-    const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...events.map((e) => e.at.getTime()));
+    const oldest = Math.min(toMs - WHAT_IF_DAYS * MS_PER_DAY, ...gelEventsOf(events).map((e) => air.instantMs(e.at)));
     return {
       place,
       hourly: house.hourly(place.id, { fromMs: 0, toMs }),
@@ -250,7 +250,7 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: lying.length,
       assessment,
-      ribbon: this.memo.get(`ribbon/${place.id}/${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}`, () =>
+      ribbon: this.memo.get(`ribbon/${place.id}`, `${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}`, () =>
         ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole)),
       ),
       gel: this.gelOf(known),
@@ -258,15 +258,15 @@ export class ClimateService {
   }
 
   /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. */
-  private assessed({ hourly }: Known, school: fungus.HumiditySchool) {
+  private assessed({ place, hourly }: Known, school: fungus.HumiditySchool) {
     const whole = air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
     const print = printOf(whole);
-    return { whole, print, assessment: whole.length > 0 ? this.assess(whole, school, print) : null };
+    return { whole, print, assessment: whole.length > 0 ? this.assess(`whole/${place.id}`, whole, school, print) : null };
   }
 
   /** The risk of a log; the same log is not walked twice. */
-  private assess(hourly: air.AirLog, humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
-    return this.memo.get(`risk/${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
+  private assess(of: string, hourly: air.AirLog, humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
+    return this.memo.get(of, `${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
   }
 
   /** The seal, fitted once an hour at most: a fit searches some hundred simulations. */
@@ -275,8 +275,8 @@ export class ClimateService {
     const { place, hourly, events, room } = known;
     const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
     const fromMs = hour * MS_PER_HOUR - SEAL_DAYS * MS_PER_DAY;
-    const key = `seal/${place.id}/${hour}/${events.length}/${printOf(wholeHours(hourly, hour))}/${printOf(wholeHours(room.log, hour))}`;
-    return this.memo.get(key, () => fitSeal(known, fromMs));
+    const key = `${hour}/${events.length}/${printOf(wholeHours(hourly, hour))}/${printOf(wholeHours(room.log, hour))}`;
+    return this.memo.get(`seal/${place.id}`, key, () => fitSeal(known, fromMs));
   }
 
   /** Gel is reckoned once an hour at most: a year ahead is walked each time. No seal is measured while it lies there. */
@@ -287,7 +287,8 @@ export class ClimateService {
     const inside = readingsSince(hourly, now.getTime() - MS_PER_DAY);
     const box = boxOf(place, null, null);
     const hour = Math.floor(now.getTime() / MS_PER_HOUR);
-    return this.memo.get(`gel/${place.id}/${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.log.length}`, () =>
+    const key = `${JSON.stringify(box)}/${gelEvents.length}/${hour}/${printOf(inside)}/${room.log.length}`;
+    return this.memo.get(`gel/${place.id}`, key, () =>
       storage.reckonGel({
         events: gelEvents,
         box,
@@ -323,7 +324,7 @@ export class ClimateService {
       const lying = lyingIn.get(id) ?? [];
       const hourly = house.hourly(id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
       const sorted = hourly.humidityPct.toSorted();
-      const { level } = this.assess(hourly, schools.humidity, printOf(hourly));
+      const { level } = this.assess(`ribbon-risk/${id}`, hourly, schools.humidity, printOf(hourly));
       return {
         id,
         name,
