@@ -186,11 +186,14 @@ test('a task is dragged by touch: a short press takes it, a swipe scrolls past i
     fingers.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] });
   await page.goto(`${running.url}/calendar?view=month`);
   const halden = chip(page, 'Halden 50/1.4');
-  await halden.scrollIntoViewIfNeeded();
   const tomorrow = cellOf(page, schedule.addDays(today, 1));
-  const grip = async () => {
+  /** Where a finger takes it, once the page has come to rest. */
+  const grip = async (): Promise<{ x: number; y: number }> => {
+    await halden.scrollIntoViewIfNeeded();
+    const before = (await halden.boundingBox())!;
+    await page.waitForTimeout(150);
     const { x, y } = (await halden.boundingBox())!;
-    return { x: x + 20, y: y + 8 };
+    return y === before.y ? { x: x + 20, y: y + 8 } : grip();
   };
 
   let start = await grip();
