@@ -68,8 +68,8 @@ async function measure(size) {
     'Today, after every device told something': median(afterPush),
     'the shelf': await medianOf(url, '/api/gear?limit=50'),
     'the shelf by what is due': await medianOf(url, '/api/gear?limit=50&sort=due'),
-    'places': await medianOf(url, '/api/storage'),
-    'hygrometers': await medianOf(url, '/api/air/devices'),
+    places: await medianOf(url, '/api/storage'),
+    hygrometers: await medianOf(url, '/api/air/devices'),
     'a trivial request beside Today': await worstBeside(url, () => timed(url, '/api/today')),
     'a trivial request beside the agenda': await worstBeside(url, () => timed(url, '/api/schedule/agenda')),
   };
