@@ -1,7 +1,7 @@
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fillHousehold, startServer } from './scale.mjs';
+import { fillHousehold, memoryOf, startServer } from './scale.mjs';
 
 const PORT = 4897;
 const RUNS = 9;
@@ -33,13 +33,6 @@ async function worstBeside(url, work) {
   }
   await ended;
   return worst;
-}
-
-/** How much memory a process holds now, and held at its most, MB. */
-function memoryOf(pid) {
-  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
-  const mb = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024);
-  return `${mb('VmRSS')} MB now, ${mb('VmHWM')} MB at most`;
 }
 
 async function measure(size) {

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -6,6 +7,7 @@ const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const STEP_MIN = 10;
 const MS_PER_DAY = 86_400_000;
 const KINDS = ['lens', 'lens', 'lens', 'mirrorless-body', 'filter', 'binocular'];
+/** How the logs of these benchmarks are written. */
 const FORMAT = {
   delimiter: ',',
   decimal: '.',
@@ -68,31 +70,34 @@ export async function fillHousehold({ send }, { things, places, days }) {
   const bytes = Buffer.from(content).toString('base64');
   await send('POST', '/api/gear/import', { fileBase64: bytes });
   for (let i = 0; i < places; i += 1) {
-    const place = await send('POST', '/api/storage/places', {
-      name: `Place ${i}`,
-      kind: ['shelf', 'cupboard', 'dry-cabinet', 'hard-case'][i % 4],
-      volumeL: 200,
-      airChangesPerDay: null,
-      openingsPerWeek: 0,
-      lining: 'none',
-      lowPct: 35,
-      highPct: 60,
-      standsInId: null,
-      note: '',
-    });
-    const device = await send('POST', '/api/air/devices', {
-      name: `Logger ${i}`,
-      source: 'csv',
-      outdoor: false,
-      placeId: place.id,
-      everyMinutes: STEP_MIN,
-      note: '',
-    });
-    await send(
-      'POST',
-      `/api/air/devices/${device.id}/log?format=${encodeURIComponent(JSON.stringify(FORMAT))}`,
-      logOf(days, i),
-      'text/csv',
-    );
+    const kind = ['shelf', 'cupboard', 'dry-cabinet', 'hard-case'][i % 4];
+    const { device } = await addMeasuredPlace(send, { name: `Place ${i}`, kind, everyMinutes: STEP_MIN });
+    await send('POST', logAddress(device.id), logOf(days, i), 'text/csv');
   }
+}
+
+/** A place and the hygrometer that lies in it, whose log is imported. */
+export async function addMeasuredPlace(send, { name, kind, everyMinutes }) {
+  const usual = {
+    volumeL: 200,
+    airChangesPerDay: null,
+    openingsPerWeek: 0,
+    lining: 'none',
+    lowPct: 35,
+    highPct: 60,
+    standsInId: null,
+    note: '',
+  };
+  const place = await send('POST', '/api/storage/places', { name, kind, ...usual });
+  const logger = { name: `${name}, logger`, source: 'csv', outdoor: false, placeId: place.id, everyMinutes, note: '' };
+  return { place, device: await send('POST', '/api/air/devices', logger) };
+}
+
+export const logAddress = (deviceId) => `/api/air/devices/${deviceId}/log?format=${encodeURIComponent(JSON.stringify(FORMAT))}`;
+
+/** How much memory a process holds now, and held at its most, MB. */
+export function memoryOf(pid) {
+  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
+  const mb = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024);
+  return `${mb('VmRSS')} MB now, ${mb('VmHWM')} MB at most`;
 }

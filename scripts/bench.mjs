@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { atScale } from '../bench/atScale.mjs';
+import { addMeasuredPlace, logAddress, memoryOf, startServer } from '../bench/scale.mjs';
 import { manyClients } from '../bench/manyClients.mjs';
 import { bin, ensureInstalled, must, ROOT } from './run.mjs';
 
@@ -47,13 +48,6 @@ async function coldStart() {
   );
 }
 
-/** How much memory a process holds now, and held at its most, MB. */
-function memoryOf(pid) {
-  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
-  const mb = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024);
-  return `${mb('VmRSS')} MB now, ${mb('VmHWM')} MB at most`;
-}
-
 /** A log of so many minutes as CSV, made as it is read, so that it is never held. */
 async function* minuteLog(rows, endMs) {
   yield 'time,temperature,humidity\n';
@@ -70,44 +64,12 @@ async function* minuteLog(rows, endMs) {
 /** Five years of minutes into the running server, and its charts out again. */
 async function storageApi() {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-bench-'));
-  const url = `http://localhost:${PORT}`;
-  const server = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], {
-    env: { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DATA: dataDir },
-  });
-  const post = async (path, body) =>
-    (await fetch(url + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })).json();
-  for (;;) {
-    try {
-      if ((await fetch(`${url}/api/settings`)).ok) break;
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
-  }
-  const usual = {
-    volumeL: 200,
-    airChangesPerDay: null,
-    openingsPerWeek: 0,
-    lining: 'none',
-    lowPct: 35,
-    highPct: 60,
-    standsInId: null,
-    note: '',
-  };
-  const place = await post('/api/storage/places', { name: 'Shelf', kind: 'shelf', ...usual });
-  const device = await post('/api/air/devices', {
-    name: 'Logger',
-    source: 'csv',
-    outdoor: false,
-    placeId: place.id,
-    everyMinutes: 1,
-    note: '',
-  });
-  const columns = { date: 'time', time: null, temperature: 'temperature', humidity: 'humidity' };
-  const format = { delimiter: ',', decimal: '.', dateOrder: 'iso', ...columns, temperatureUnit: 'C', humidityUnit: 'pct', timeZone: 'UTC' };
+  const { child, url, send, stop } = await startServer(dataDir, PORT);
+  const { place, device } = await addMeasuredPlace(send, { name: 'Shelf', kind: 'shelf', everyMinutes: 1 });
   const endMs = Math.floor(Date.now() / 60_000) * 60_000;
   const importRows = async (rows, end) => {
     const begin = performance.now();
-    const response = await fetch(`${url}/api/air/devices/${device.id}/log?format=${encodeURIComponent(JSON.stringify(format))}`, {
+    const response = await fetch(url + logAddress(device.id), {
       method: 'POST',
       headers: { 'content-type': 'text/csv' },
       body: ReadableStream.from(minuteLog(rows, end)).pipeThrough(new TextEncoderStream()),
@@ -118,7 +80,7 @@ async function storageApi() {
   };
   const million = await importRows(1_000_000, endMs);
   console.log(
-    `import of a CSV of 1 million rows: ${million.seconds.toFixed(1)} s, ${Math.round(million.accepted / million.seconds / 1000)},000 rows a second; memory ${memoryOf(server.pid)}`,
+    `import of a CSV of 1 million rows: ${million.seconds.toFixed(1)} s, ${Math.round(million.accepted / million.seconds / 1000)},000 rows a second; memory ${memoryOf(child.pid)}`,
   );
   await importRows(1_630_000, endMs - 1_000_000 * 60_000);
   const chart = async (days) => {
@@ -141,11 +103,9 @@ async function storageApi() {
     console.log(`chart of ${name} out of 2.6 million readings: median ${times[7].toFixed(0)} ms`);
   }
   console.log(
-    `the first chart after an import: ${first.toFixed(0)} ms; memory of the server ${memoryOf(server.pid)} (aim for a year: under 150 ms median)`,
+    `the first chart after an import: ${first.toFixed(0)} ms; memory of the server ${memoryOf(child.pid)} (aim for a year: under 150 ms median)`,
   );
-  const ended = new Promise((resolve) => server.on('exit', resolve));
-  server.kill('SIGTERM');
-  await ended;
+  await stop();
 }
 
 /** What the browser loads for the first page: the entry, everything it imports, and the page's own chunk with its imports. */
