@@ -1,7 +1,7 @@
 import type { Item } from '@bright-keeper/contract';
 import { schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { calibrations, climateEvents } from '../air/air.table.js';
+import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
 import { DeviceService } from '../air/device.service.js';
 import { cleanings } from '../care/care.table.js';
 import { teardowns } from '../care/teardown.table.js';
@@ -39,6 +39,8 @@ const MADE_FROM = [
   // Of the air it is what it says that counts; salt tests and gel are entries of the journal too.
   ...[calibrations, climateEvents, journalEntries, rhythms, settings],
 ];
+/** What the air says is made from these. */
+const OF_THE_AIR = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settings];
 const MS_PER_MINUTE = 60_000;
 const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).about === 'thing');
 
@@ -50,6 +52,7 @@ export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayR
 @Injectable()
 export class AgendaService {
   private readonly kept = new Kept<schedule.Agenda>();
+  private readonly air = new Kept<{ air: AirNow; said: number }>();
   private readonly said = new Said();
   private readonly shelf = new Kept<schedule.ThingFacts[]>();
 
@@ -71,12 +74,15 @@ export class AgendaService {
 
   /** All that is due and falls due, up to a day; 12 months where none is given. */
   async agenda(asked: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
-    const air = await this.airNow(db);
-    if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
     // By the minute, for some of it hangs on the clock alone.
     const minute = Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
-    const stamp = this.database.changes.stampOf(...MADE_FROM);
-    return this.kept.get(`${minute} ${stamp} ${this.said.of(air)}`, () => this.reckoned(asked, air, db));
+    const { changes } = this.database;
+    const { air, said } = await this.air.get(`${minute} ${changes.stampOf(...OF_THE_AIR)}`, async () => {
+      const now = await this.airNow(db);
+      return { air: now, said: this.said.of(now) };
+    });
+    if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
+    return this.kept.get(`${minute} ${changes.stampOf(...MADE_FROM)} ${said}`, () => this.reckoned(asked, air, db));
   }
 
   private async reckoned({ until, changes, only }: Asked, air: AirNow, db: Db): Promise<schedule.Agenda> {
