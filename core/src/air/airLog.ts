@@ -1,3 +1,4 @@
+import { digit, fourDigits, twoDigits } from './digits.js';
 import type { Reading } from './reading.js';
 
 /**
@@ -13,7 +14,7 @@ export type AirLog = {
 /** A log however it is told. */
 export type Log = readonly Reading[] | AirLog;
 
-export const isColumns = (log: Log): log is AirLog => 'ms' in log;
+const isColumns = (log: Log): log is AirLog => 'ms' in log;
 
 const SHAPE_LENGTH = 24;
 const [T, COLON, POINT, Z] = [...'T:.Z'].map((c) => c.charCodeAt(0)) as [number, number, number, number];
@@ -25,12 +26,6 @@ const isOurShape = (at: string): boolean =>
   at.charCodeAt(16) === COLON &&
   at.charCodeAt(19) === POINT &&
   at.charCodeAt(23) === Z;
-/** NaN where it is no digit. */
-const digit = (text: string, at: number): number => {
-  const value = text.charCodeAt(at) - 48;
-  return value >= 0 && value <= 9 ? value : NaN;
-};
-const two = (text: string, at: number): number => 10 * digit(text, at) + digit(text, at + 1);
 /** The day of the last instant read, and when it began: readings of one day stand side by side. */
 let lastDay = NaN;
 let lastDayMs = 0;
@@ -41,12 +36,12 @@ let lastDayMs = 0;
  */
 export function instantMs(at: string): number {
   if (!isOurShape(at)) return Date.parse(at);
-  const hours = two(at, 11);
-  const minutes = two(at, 14);
-  const seconds = two(at, 17);
-  const ms = 100 * digit(at, 20) + two(at, 21);
+  const hours = twoDigits(at, 11);
+  const minutes = twoDigits(at, 14);
+  const seconds = twoDigits(at, 17);
+  const ms = 100 * digit(at, 20) + twoDigits(at, 21);
   if (!(hours < 24 && minutes < 60 && seconds < 60 && ms >= 0)) return Date.parse(at);
-  const day = ((two(at, 0) * 100 + two(at, 2)) * 100 + two(at, 5)) * 100 + two(at, 8);
+  const day = (fourDigits(at, 0) * 100 + twoDigits(at, 5)) * 100 + twoDigits(at, 8);
   if (day !== lastDay) {
     lastDayMs = Date.parse(at.slice(0, 10));
     lastDay = day;
@@ -73,7 +68,7 @@ export function columnsOf(log: Log): AirLog {
 
 /** The instant of a reading as text. */
 export const atOf = (log: Log, i: number): string => (isColumns(log) ? new Date(log.ms[i]!).toISOString() : log[i]!.at);
-export const readingAt = (log: AirLog, i: number): Reading => ({
+const readingAt = (log: AirLog, i: number): Reading => ({
   at: atOf(log, i),
   temperatureC: log.temperatureC[i]!,
   humidityPct: log.humidityPct[i]!,
@@ -97,6 +92,7 @@ export function between(log: AirLog, fromMs: number, toMs: number): AirLog {
   const [from, to] = [firstFrom(log.ms, fromMs), firstFrom(log.ms, toMs + 1)];
   return part(log, from, Math.max(from, to));
 }
+
 /** Several logs one after another. */
 export function joined(logs: readonly AirLog[]): AirLog {
   const whole = emptyLog(logs.reduce((sum, log) => sum + log.length, 0));

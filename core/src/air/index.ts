@@ -11,21 +11,8 @@ export {
   NO_CORRECTION,
   type SaltTest,
 } from './calibration.js';
-export {
-  atOf,
-  between,
-  columnsOf,
-  emptyLog,
-  firstFrom,
-  instantMs,
-  isColumns,
-  joined,
-  part,
-  readingAt,
-  readingsOf,
-  type AirLog,
-  type Log,
-} from './airLog.js';
+export { atOf, between, columnsOf, emptyLog, firstFrom, instantMs, joined, part, readingsOf, type AirLog, type Log } from './airLog.js';
+export { fourDigits, twoDigits } from './digits.js';
 export { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from './reading.js';
 export { type Salt, saltName, saltPointPct, SALTS, saltUncertaintyPct } from './saltPoints.js';
 export { dewPointC, saturationPressureHPa } from './saturation.js';

@@ -85,13 +85,6 @@ export function guessFormat(text: string, timeZone: string): LogFormat | null {
 const CLOCK = /(\d{1,2}):(\d{2})(?::(\d{2}))?(?:\.\d+)?\s*([ap]m)?/i;
 const OFFSET = /(?:T|\s|\d)(Z|[+-]\d{2}:?\d{2})$/;
 
-const digit = (text: string, at: number): number => {
-  const value = text.charCodeAt(at) - 48;
-  return value >= 0 && value <= 9 ? value : NaN;
-};
-const two = (text: string, at: number): number => 10 * digit(text, at) + digit(text, at + 1);
-const four = (text: string, at: number): number => 100 * two(text, at) + two(text, at + 2);
-
 /** The day that was read last, as a number of its digits, and when it began. */
 let lastDay = { day: NaN, ms: NaN };
 function dayMs(year: number, month: number, day: number): number {
@@ -111,14 +104,16 @@ function dayMs(year: number, month: number, day: number): number {
 function usualLocal(text: string, order: DateOrder): number {
   const { length } = text;
   if (length !== 16 && length !== 19) return NaN;
-  const begins = order === 'iso' ? dayMs(four(text, 0), two(text, 5), two(text, 8)) : dayFirstMs(text, order);
-  const [hours, minutes] = [two(text, 11), two(text, 14)];
-  const seconds = length === 19 && text[16] === ':' ? two(text, 17) : length === 16 ? 0 : NaN;
+  const begins = order === 'iso' ? dayMs(air.fourDigits(text, 0), air.twoDigits(text, 5), air.twoDigits(text, 8)) : dayFirstMs(text, order);
+  const [hours, minutes] = [air.twoDigits(text, 11), air.twoDigits(text, 14)];
+  const seconds = length === 19 && text[16] === ':' ? air.twoDigits(text, 17) : length === 16 ? 0 : NaN;
   const apart = text[13] === ':' && (text[10] === ' ' || text[10] === 'T');
   return apart && hours < 24 && minutes < 60 && seconds < 60 ? begins + ((hours * 60 + minutes) * 60 + seconds) * 1000 : NaN;
 }
 const dayFirstMs = (text: string, order: DateOrder): number =>
-  order === 'dmy' ? dayMs(four(text, 6), two(text, 3), two(text, 0)) : dayMs(four(text, 6), two(text, 0), two(text, 3));
+  order === 'dmy'
+    ? dayMs(air.fourDigits(text, 6), air.twoDigits(text, 3), air.twoDigits(text, 0))
+    : dayMs(air.fourDigits(text, 6), air.twoDigits(text, 0), air.twoDigits(text, 3));
 
 const ISO_INSTANT = 24;
 
