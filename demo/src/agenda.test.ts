@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { schedule } from '@bright-keeper/core';
-import { AgendaService, AppModule, openDatabase, SeededIds, SetClock, type Database } from '@bright-keeper/server';
+import { AgendaService, AppModule, openInMemory, SeededIds, SetClock, type Database } from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { playDemo } from './play.js';
@@ -18,7 +18,7 @@ const before = JSON.parse(readFileSync(new URL('fixtures/agendaBefore.json', imp
 let database: Database;
 let duties: schedule.Duty[];
 beforeAll(async () => {
-  database = await openDatabase();
+  database = await openInMemory();
   await playDemo(database, LOADED_AT);
   // Outings are new: without them it is the same household.
   await database.db.execute('delete from outing');

@@ -15,10 +15,10 @@ const marker = join(dataDir, 'demo-loaded.json');
 /** Empties the demo directory, unless another process has it open. */
 async function reset(): Promise<void> {
   mkdirSync(dataDir, { recursive: true });
-  const release = await lockDirectory(dataDir);
+  const release = lockDirectory(dataDir);
   rmSync(marker, { force: true });
   rmSync(join(dataDir, 'db'), { recursive: true, force: true });
-  await release();
+  release();
 }
 
 try {

@@ -1,4 +1,4 @@
-import { openDatabase } from '@bright-keeper/server';
+import { openInMemory } from '@bright-keeper/server';
 import { describe, expect, it } from 'vitest';
 import { playDemo, THINGS } from './play.js';
 
@@ -6,7 +6,7 @@ const LOADED_AT = new Date('2026-05-20T09:00:00Z');
 
 /** Everything the demo has put into a database, as one text. */
 async function playedText(): Promise<string> {
-  const database = await openDatabase();
+  const database = await openInMemory();
   await playDemo(database, LOADED_AT);
   const tables = ['item', 'surface_state', 'contact', 'journal_entry', 'look', 'cleaning', 'outing', 'supply'];
   const rows = await Promise.all(tables.map((table) => database.db.execute(`select * from ${table} order by 1, 2`)));

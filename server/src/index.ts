@@ -2,7 +2,8 @@ import 'reflect-metadata';
 
 export { createApp } from './app.js';
 export { AppModule } from './app.module.js';
-export { openDatabase, Database } from './db/database.js';
+export { Database } from './db/database.js';
+export { openInMemory } from './db/open.js';
 export { DirectoryInUse, lockDirectory } from './db/lock.js';
 export { SeededIds, SetClock, SystemClock, SystemIds } from './platform/clock.js';
 export { DEFAULT_PORT, portFromEnvironment, serve } from './serve.js';

@@ -6,5 +6,7 @@ const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 export const MIGRATIONS = beside('../migrations');
 /** An empty household, made when the program is built; there is none beside the sources. */
 export const TEMPLATE = beside('../dist/template/db');
+/** The embedded database's thread, as built. */
+export const DATABASE_THREAD = beside('../dist/db/embedded/thread.js');
 export const WORKERS = beside('../workers');
 export const WEB = beside('../../web/dist');

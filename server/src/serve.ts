@@ -1,7 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
-import { openDatabase } from './db/database.js';
+import { openOnFiles } from './db/open.js';
 import type { Platform } from './db/database.module.js';
 import { SystemClock, SystemIds } from './platform/clock.js';
 
@@ -31,7 +31,7 @@ const portTaken = (port: number) =>
  */
 export async function serve({ dataDir, port, webDir, prepare }: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
   // The database wakes on its own thread of work, so the application's code is loaded meanwhile: a second less to wait.
-  const [database, { createApp }] = await Promise.all([openDatabase(dataDir), import('./app.js')]);
+  const [database, { createApp }] = await Promise.all([openOnFiles({ dataDir, apart: true, onStopped: (why) => console.error(`The database was started anew: ${why}.`) }), import('./app.js')]);
   const platform: Platform = { database, clock: new SystemClock(), ids: new SystemIds() };
   await prepare?.(platform);
   const app = await createApp(platform, webDir);

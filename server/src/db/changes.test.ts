@@ -4,7 +4,7 @@ import { items } from '../gear/gear.table.js';
 import { settings } from '../settings/settings.table.js';
 import { supplies } from '../supplies/supplies.table.js';
 import { freshDatabase } from '../testing/freshDatabase.js';
-import { Changes, Kept, Said } from './changes.js';
+import { Changes, Kept, Said, writtenBy } from './changes.js';
 import type { Database } from './database.js';
 
 describe('what was written to', () => {
@@ -21,7 +21,7 @@ describe('what was written to', () => {
     const changes = new Changes();
     const tables = [items, settings, supplies];
     const before = tables.map((t) => changes.stampOf(t));
-    changes.note(statement);
+    changes.note(writtenBy(statement));
     expect(tables.filter((t, i) => changes.stampOf(t) !== before[i])).toEqual(moved);
   });
 });

@@ -1,12 +1,22 @@
 import { getTableName, type Table } from 'drizzle-orm';
 
-const READS = /^\s*(select|begin|commit|rollback|savepoint|release|set)\b/i;
+const READS = /^\s*(select|begin|commit|rollback|savepoint|release|set|checkpoint|listen)\b/i;
 const WRITES = /^\s*(?:insert\s+into|update|delete\s+from)\s+"?(\w+)"?/i;
+
+/** What a statement writes to: a table, nothing, or something that cannot be told from it. */
+export type Written = { table: string } | 'nothing' | 'unknown';
+
+/** Reads a statement on its way to the database. */
+export function writtenBy(statement: string): Written {
+  if (READS.test(statement)) return 'nothing';
+  const table = WRITES.exec(statement)?.[1];
+  return table ? { table } : 'unknown';
+}
 
 /**
  * How often each table was written to since the program began. Whatever was worked out from tables is kept as long as
- * their counts stand still: the one idea of what makes it stale. A write is counted when it is sent; who asks in
- * between waits for it at the database, and so sees it.
+ * their counts stand still: the one idea of what makes it stale. A write is counted when it is sent, and again when it
+ * has become true: what somebody worked out in between may be from before it.
  */
 export class Changes {
   private readonly counts = new Map<string, number>();
@@ -17,12 +27,10 @@ export class Changes {
     return this.unknown;
   }
 
-  /** Reads a statement on its way to the database. What cannot be told from it may have changed anything. */
-  note(statement: string): void {
-    if (READS.test(statement)) return;
-    const table = WRITES.exec(statement)?.[1];
-    if (table) this.counts.set(table, (this.counts.get(table) ?? 0) + 1);
-    else this.undone();
+  /** What cannot be told may have changed anything. */
+  note(written: Written): void {
+    if (written === 'unknown') this.undone();
+    else if (written !== 'nothing') this.counts.set(written.table, (this.counts.get(written.table) ?? 0) + 1);
   }
 
   /** Something was taken back: what was worked out in between never came to be. */

@@ -1,35 +1,61 @@
-import { PGlite, types } from '@electric-sql/pglite';
-import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
-import { migrate } from 'drizzle-orm/pglite/migrator';
-import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
-import { MIGRATIONS } from '../paths.js';
-import { Changes } from './changes.js';
-import { DOCUMENTS } from './documents.js';
-import { lockDirectory } from './lock.js';
-import { beginFromTemplate } from './template.js';
-import { rewriteOldDocuments } from './rewriteDocuments.js';
+import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import pg from 'pg';
+import { Changes, type Written } from './changes.js';
+import { watchedClient, type Listener } from './client.js';
+import { Settled } from './settled.js';
 
-type Drizzle = PgliteDatabase<Record<string, never>>;
+type Drizzle = NodePgDatabase<Record<string, never>>;
 /** What a repository queries with: the database itself or a running transaction. */
 export type Db = Pick<Drizzle, 'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'execute'>;
 
-/** The open database. Whatever belongs together runs in one `transaction`. */
-export abstract class Database {
-  abstract readonly db: Db;
-  abstract readonly changes: Changes;
-  abstract transaction<T>(work: (db: Db) => Promise<T>): Promise<T>;
-  abstract close(): Promise<void>;
+/** Bytes as PostgreSQL writes them, `\\x` and two digits each. */
+function bytesFrom(text: string): Uint8Array {
+  const { buffer, byteOffset, byteLength } = Buffer.from(text.slice(2), 'hex');
+  return new Uint8Array(buffer, byteOffset, byteLength);
 }
+pg.types.setTypeParser(pg.types.builtins.BYTEA, bytesFrom);
 
-class PgliteStore extends Database {
-  constructor(
-    readonly db: Drizzle,
-    readonly changes: Changes,
-    private readonly client: PGlite,
-    private readonly release: () => Promise<void>,
-  ) {
-    super();
+/** Which database it is, and what differs with it. */
+export type Backing = {
+  kind: 'embedded' | 'postgres';
+  /** @param Client the driver's client, which tells what is written through it. */
+  connect: (Client: typeof pg.Client) => pg.Pool;
+  /** Brings what was committed to disk; null where a commit does so by itself. */
+  flush: ((pool: pg.Pool) => Promise<unknown>) | null;
+  /** How often the database has been started. */
+  lives: () => number;
+  close: (pool: pg.Pool) => Promise<void>;
+  /** Tells others on the same database what was written; hears of it from them. Null where there can be no others. */
+  others: { tell: Listener['along']; hear: (heard: (written: Written) => void) => void } | null;
+};
+
+/** The open database: the one way to it, whichever it is. Whatever belongs together runs in one `transaction`. */
+export class Database {
+  readonly db: Drizzle;
+  readonly changes = new Changes();
+  readonly pool: pg.Pool;
+  private readonly settling: Settled | null;
+
+  constructor(private readonly backing: Backing) {
+    this.settling = backing.flush && new Settled(() => backing.flush!(this.pool));
+    this.pool = backing.connect(
+      watchedClient({
+        sent: (written) => {
+          this.changes.note(written);
+          this.settling?.note();
+        },
+        committed: (all) => all.forEach((written) => this.changes.note(written)),
+        along: (written) => backing.others?.tell(written) ?? null,
+      }),
+    );
+    // An idle line that breaks is replaced by the next who asks; there is nobody to tell.
+    this.pool.on('error', () => {});
+    backing.others?.hear((written) => this.changes.note(written));
+    this.db = drizzle(this.pool);
+  }
+
+  get kind(): Backing['kind'] {
+    return this.backing.kind;
   }
 
   async transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
@@ -41,43 +67,35 @@ class PgliteStore extends Database {
     }
   }
 
+  /**
+   * To be asked when something begins that somebody will be told of.
+   *
+   * @returns what to wait for before telling them: all that was written is on disk then.
+   */
+  promise(): () => Promise<void> {
+    const life = this.backing.lives();
+    return async () => {
+      await this.settling?.now();
+      // A database that was started anew has forgotten what was not on disk yet: nobody may be told that it is kept.
+      if (life !== this.backing.lives()) throw new DatabaseRestarted();
+    };
+  }
+
+  /** Moves what the log holds into the files it belongs to, so that a start after a crash is short. */
+  async checkpoint(): Promise<void> {
+    await this.pool.query('checkpoint');
+  }
+
   async close(): Promise<void> {
-    await this.client.close();
-    await this.release();
+    await this.settling?.now().catch(() => {});
+    await this.backing.close(this.pool);
   }
 }
 
-/** Bytes as PostgreSQL writes them, `\\x` and two digits each. The driver's own way takes twenty times as long. */
-function bytesFrom(text: string): Uint8Array {
-  const { buffer, byteOffset, byteLength } = Buffer.from(text.slice(2), 'hex');
-  return new Uint8Array(buffer, byteOffset, byteLength);
-}
-const hexOf = (bytes: Uint8Array): string => `\\x${Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('hex')}`;
-
-/**
- * Opens the database in a directory of its own and brings its schema up to date; without a directory it lives
- * in memory, where it may begin as a dump of another one: that is five times quicker than a new one.
- *
- * @throws DirectoryInUse when another process has the directory open.
- */
-export async function openDatabase(dataDir?: string, loadDataDir?: Blob): Promise<Database> {
-  if (dataDir) mkdirSync(dataDir, { recursive: true });
-  const release = dataDir ? await lockDirectory(dataDir) : async () => {};
-  try {
-    if (dataDir) beginFromTemplate(join(dataDir, 'db'));
-    const client = await PGlite.create({
-      ...(dataDir ? { dataDir: join(dataDir, 'db') } : {}),
-      ...(loadDataDir ? { loadDataDir } : {}),
-      parsers: { [types.BYTEA]: bytesFrom },
-      serializers: { [types.BYTEA]: hexOf },
-    });
-    const changes = new Changes();
-    const db = drizzle(client, { logger: { logQuery: (statement) => changes.note(statement) } });
-    await migrate(db, { migrationsFolder: MIGRATIONS });
-    await db.transaction((tx) => rewriteOldDocuments(tx, DOCUMENTS));
-    return new PgliteStore(db, changes, client, release);
-  } catch (error) {
-    await release();
-    throw error;
+/** The database was started anew while something was under way: whether that is kept is not known. */
+export class DatabaseRestarted extends Error {
+  constructor() {
+    super('The database was started anew while this was under way.');
+    this.name = 'DatabaseRestarted';
   }
 }

@@ -1,6 +1,6 @@
-import { createHash } from 'node:crypto';
-import { existsSync, realpathSync, rmSync } from 'node:fs';
-import { createConnection, createServer, type Server } from 'node:net';
+/// <reference path="./fs-native-extensions.d.ts" />
+import { tryLock, unlock } from 'fs-native-extensions';
+import { closeSync, constants, ftruncateSync, openSync, readFileSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** Another process owns the data directory. */
@@ -11,55 +11,41 @@ export class DirectoryInUse extends Error {
   }
 }
 
-/**
- * Where the lock listens. The kernel frees an abstract socket (Linux) and a named pipe (Windows) the moment its
- * process dies, however it dies; elsewhere a socket file is probed, and removed when nobody answers.
- */
-function lockAddress(dataDir: string): { address: string; isFile: boolean } {
-  const key = createHash('sha256').update(realpathSync(dataDir)).digest('hex').slice(0, 32);
-  if (process.platform === 'linux') return { address: `\0bright-keeper-${key}`, isFile: false };
-  if (process.platform === 'win32') return { address: `\\\\.\\pipe\\bright-keeper-${key}`, isFile: false };
-  return { address: join(dataDir, 'in-use.sock'), isFile: true };
+/** The file that is locked, and tells who holds it. */
+export const LOCK_FILE = 'in-use';
+
+function holderOf(file: string): string {
+  try {
+    return readFileSync(file, 'utf8').trim() || 'by another process';
+  } catch {
+    // Where a lock forbids reading as well.
+    return 'by another process';
+  }
 }
 
-/** Asks whoever holds the lock who they are; null when nobody answers. */
-const askHolder = (address: string): Promise<string | null> =>
-  new Promise((resolve) => {
-    let said = '';
-    const socket = createConnection(address);
-    socket.setTimeout(2000, () => socket.destroy());
-    socket.on('data', (data) => (said += data.toString()));
-    socket.on('error', () => resolve(null));
-    socket.on('close', (failed) => !failed && resolve(said || 'by a process that does not answer'));
-  });
-
-const listen = (address: string): Promise<Server> =>
-  new Promise((resolve, reject) => {
-    const started = new Date().toISOString();
-    const server = createServer((socket) => socket.end(`by process ${process.pid}, started ${started}`));
-    server.once('error', reject);
-    server.listen(address, () => resolve(server));
-  });
-
-const isTaken = (error: unknown) => (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-
 /**
- * Takes the data directory for this process. PGlite has no lock of its own, and two processes on one directory
- * corrupt it without a word.
+ * Takes the data directory for this process: two on one directory corrupt it without a word. The lock is the kernel's, on
+ * a file in the directory itself, so it holds from another container and through another path to the same folder, and is
+ * free the moment the process dies, however it dies.
  *
  * @returns how to let go of it again.
  * @throws DirectoryInUse naming the process that holds it.
  */
-export async function lockDirectory(dataDir: string): Promise<() => Promise<void>> {
-  const { address, isFile } = lockAddress(dataDir);
-  const holder = isFile && existsSync(address) ? await askHolder(address) : null;
-  if (isFile && holder === null) rmSync(address, { force: true });
-  try {
-    const server = await listen(address);
-    server.unref();
-    return () => new Promise((resolve) => server.close(() => resolve()));
-  } catch (error) {
-    if (!isTaken(error)) throw error;
-    throw new DirectoryInUse(dataDir, holder ?? (await askHolder(address)) ?? 'by another process');
+export function lockDirectory(dataDir: string): () => void {
+  const file = join(dataDir, LOCK_FILE);
+  // Not emptied on opening: until the lock is ours, what stands in it is another's.
+  const fd = openSync(file, constants.O_RDWR | constants.O_CREAT, 0o600);
+  if (!tryLock(fd)) {
+    closeSync(fd);
+    throw new DirectoryInUse(dataDir, holderOf(file));
   }
+  ftruncateSync(fd);
+  writeSync(fd, `by process ${process.pid}, started ${new Date().toISOString()}\n`, 0);
+  let held = true;
+  return () => {
+    if (!held) return;
+    held = false;
+    unlock(fd);
+    closeSync(fd);
+  };
 }

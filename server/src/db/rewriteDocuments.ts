@@ -15,9 +15,9 @@ export async function rewriteOldDocuments(db: Pick<Db, 'execute'>, columns: read
       key.map((k) => sql.identifier(k)),
       sql`, `,
     );
-    const { rows } = (await db.execute(
+    const { rows } = await db.execute<Record<string, unknown>>(
       sql`select ${keys}, ${columnName} as document from ${tableName} where (${columnName}->>'v')::int < ${kind.version}`,
-    )) as unknown as { rows: Record<string, unknown>[] };
+    );
     for (const row of rows) {
       const now = JSON.stringify(keptDocument(kind, readDocument(kind, row.document)));
       const here = sql.join(

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { openDatabase } from './database.js';
+import { openOnFiles } from './open.js';
 import { beginFromTemplate, makeTemplate } from './template.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-template-'));
@@ -15,7 +15,7 @@ describe('a new directory', () => {
     const dataDir = join(folder, 'fresh');
     mkdirSync(dataDir);
     beginFromTemplate(join(dataDir, 'db'), template);
-    const database = await openDatabase(dataDir);
+    const database = await openOnFiles({ dataDir, apart: false });
     const { rows } = (await database.db.execute(sql`select count(*)::int as n from item`)) as unknown as { rows: { n: number }[] };
     expect(rows).toEqual([{ n: 0 }]);
     await database.close();

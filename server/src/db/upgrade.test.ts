@@ -1,16 +1,17 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
 import { care, schedule } from '@bright-keeper/core';
 import { becauseWords, readPlan } from '@bright-keeper/words';
-import { drizzle } from 'drizzle-orm/pglite';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { BECAUSE_DOCUMENT } from '../gear/gear.documents.js';
 import { MIGRATIONS } from '../paths.js';
 import { JOURNAL_DOCUMENT } from '../journal/journal.documents.js';
 import { PLAN_DOCUMENT } from '../care/care.documents.js';
+import { Database } from './database.js';
 import { readDocument, type DocumentKind } from './document.js';
 import { DOCUMENTS } from './documents.js';
+import { overEngine } from './embedded/embedded.js';
+import { openEngine } from './embedded/engine.js';
 import { rewriteOldDocuments } from './rewriteDocuments.js';
 
 /** Rows of the demo household as the program of each schema wrote them; the last of its line before the next schema came. */
@@ -30,15 +31,15 @@ function fixtureOf(name: string): Fixture {
   return fixture;
 }
 
-async function migrate(db: PGlite, names: readonly string[]): Promise<void> {
+async function migrate(db: Database, names: readonly string[]): Promise<void> {
   for (const name of names)
     for (const statement of readFileSync(join(MIGRATIONS, `${name}.sql`), 'utf8').split('--> statement-breakpoint'))
-      await db.exec(statement);
+      await db.pool.query(statement);
 }
 
-async function fill(db: PGlite, fixture: Fixture): Promise<void> {
+async function fill(db: Database, fixture: Fixture): Promise<void> {
   for (const [table, rows] of Object.entries(fixture))
-    await db.query(`insert into "${table}" select * from json_populate_recordset(null::"${table}", $1)`, [JSON.stringify(rows)]);
+    await db.pool.query(`insert into "${table}" select * from json_populate_recordset(null::"${table}", $1)`, [JSON.stringify(rows)]);
 }
 
 type Task = { item_id: string; task: string; due: string; because?: unknown; reason?: unknown };
@@ -54,21 +55,21 @@ function causes(fixture: Fixture): Task[] {
 const SENTENCE = /[A-Za-z’]+ [a-z’]+ [a-z’]+ [a-z’]+/;
 
 describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
-  let db: PGlite;
+  let db: Database;
   const fixture = fixtureOf(name);
-  const all = async <T>(sql: string): Promise<T[]> => (await db.query<T>(sql)).rows;
+  const all = async <T>(sql: string): Promise<T[]> => (await db.pool.query(sql)).rows as T[];
   const documents = async <T>(kind: DocumentKind<T>, table: string, column: string): Promise<T[]> =>
     (await all<{ document: unknown }>(`select "${column}" as document from "${table}" order by ${KEYS[table] ?? 'id'}`)).map((row) =>
       readDocument(kind, row.document),
     );
 
   beforeAll(async () => {
-    db = await PGlite.create();
+    db = new Database(overEngine(await openEngine(null), false));
     const at = SCHEMAS.indexOf(name);
     await migrate(db, SCHEMAS.slice(0, at + 1));
     await fill(db, fixture);
     await migrate(db, SCHEMAS.slice(at + 1));
-    expect(await rewriteOldDocuments(drizzle(db), DOCUMENTS)).toBeGreaterThan(0);
+    expect(await rewriteOldDocuments(db.db, DOCUMENTS)).toBeGreaterThan(0);
   }, 60_000);
   afterAll(() => db.close());
 
@@ -80,7 +81,7 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
   });
 
   it('has nothing left to rewrite, and no sentence in what the program itself wrote', async () => {
-    expect(await rewriteOldDocuments(drizzle(db), DOCUMENTS)).toBe(0);
+    expect(await rewriteOldDocuments(db.db, DOCUMENTS)).toBe(0);
     for (const { table, column } of DOCUMENTS.filter((d) => !['stages', 'answers', 'data'].includes(d.column)))
       for (const { text } of await all<{ text: string }>(`select "${column}"::text as text from "${table}"`))
         expect(SENTENCE.exec(text)?.[0], `${table}.${column}`).toBeUndefined();
@@ -141,27 +142,27 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
 });
 
 describe('a household kept by the first programs', () => {
-  let db: PGlite;
+  let db: Database;
   const now = '2026-03-01T10:00:00Z';
-  const one = async <T>(sql: string): Promise<T> => (await db.query<T>(sql)).rows[0]!;
+  const one = async <T>(sql: string): Promise<T> => (await db.pool.query(sql)).rows[0] as T;
   beforeAll(async () => {
-    db = await PGlite.create();
+    db = new Database(overEngine(await openEngine(null), false));
     await migrate(db, SCHEMAS.slice(0, 4));
     const schools = { ...care.DEFAULT_SCHOOLS, mirror: 'air-only' };
-    await db.query(
+    await db.pool.query(
       `insert into item (id, name, kind, traits, notes, status, created_at, updated_at) values ($1, 'Old one', 'lens', $2, '', 'in-use', $3, $3)`,
       ['00000000-0000-7000-8000-000000000001', { coated: false, filterFitted: true }, now],
     );
-    await db.query(`insert into settings (id, schools, time_zone, currency) values (1, $1, 'UTC', 'EUR')`, [schools]);
-    await db.query(
+    await db.pool.query(`insert into settings (id, schools, time_zone, currency) values (1, $1, 'UTC', 'EUR')`, [schools]);
+    await db.pool.query(
       `insert into supply (id, thing, role, state, stock, note, created_at) values ($1, 'lens-fluid', 'any', 'clean', 100, '', $2)`,
       ['00000000-0000-7000-8000-000000000002', now],
     );
-    await db.query(`insert into timer (id, label, started_at, ends_at) values ($1, 'A middling zoom warms in its padded bag', $2, $2)`, [
-      '00000000-0000-7000-8000-000000000003',
-      now,
-    ]);
-    await db.query(`insert into climate_event (id, at, data) values ($1, $2, $3)`, [
+    await db.pool.query(
+      `insert into timer (id, label, started_at, ends_at) values ($1, 'A middling zoom warms in its padded bag', $2, $2)`,
+      ['00000000-0000-7000-8000-000000000003', now],
+    );
+    await db.pool.query(`insert into climate_event (id, at, data) values ($1, $2, $3)`, [
       '00000000-0000-7000-8000-000000000004',
       now,
       { kind: 'clock-jump', detail: 'Its clock went back by 12 min.' },

@@ -1,15 +1,16 @@
-import { PGlite } from '@electric-sql/pglite';
-import { drizzle } from 'drizzle-orm/pglite';
-import { migrate } from 'drizzle-orm/pglite/migrator';
-import { openDatabase, type Database } from '../db/database.js';
-import { MIGRATIONS } from '../paths.js';
+import { Database } from '../db/database.js';
+import { overEngine } from '../db/embedded/embedded.js';
+import { openEngine } from '../db/embedded/engine.js';
+import { bringUpToDate } from '../db/migrate.js';
+import { openInMemory } from '../db/open.js';
 
 /** An empty household in its present schema, made once for all the tests of a file. */
 async function makeTemplate(): Promise<Blob> {
-  const client = await PGlite.create();
-  await migrate(drizzle(client), { migrationsFolder: MIGRATIONS });
-  const dump = await client.dumpDataDir('none');
-  await client.close();
+  const engine = await openEngine(null);
+  const database = new Database(overEngine(engine, false));
+  await bringUpToDate(database);
+  const dump = await engine.dump();
+  await database.close();
   return dump;
 }
 
@@ -18,5 +19,5 @@ let template: Promise<Blob> | null = null;
 /** An empty household in memory. */
 export async function freshDatabase(): Promise<Database> {
   template ??= makeTemplate();
-  return openDatabase(undefined, await template);
+  return openInMemory(await template);
 }

@@ -1,0 +1,63 @@
+import pg, { type QueryConfig, type QueryResult } from 'pg';
+import { writtenBy, type Written } from './changes.js';
+
+/** Who wants to know what is written. */
+export type Listener = {
+  /** A statement goes out. */
+  sent: (written: Written) => void;
+  /** What a transaction, or a statement on its own, wrote has become true. */
+  committed: (written: readonly Written[]) => void;
+  /** A statement to send along with what was written, in the same transaction; null for none. */
+  along: (written: readonly Written[]) => QueryConfig | null;
+};
+
+type Done = (error: Error, result: QueryResult) => void;
+type Query = (config: string | QueryConfig, values?: unknown, done?: Done) => Promise<QueryResult> | void;
+
+const BEGIN = /^\s*begin\b/i;
+const COMMIT = /^\s*commit\b/i;
+const ROLLBACK = /^\s*rollback\s*;?\s*$/i;
+
+/** A driver's client that tells what is written through it, when it is sent and when it has become true. */
+export function watchedClient(listener: Listener): typeof pg.Client {
+  class WatchedClient extends pg.Client {
+    /** What the open transaction has written; null outside of one. */
+    private open: Written[] | null = null;
+
+    private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, config, values, done);
+
+    // The driver's own type of this method has a dozen overloads; ours takes what they take.
+    override query = ((config: string | QueryConfig, values?: unknown, done?: Done) => {
+      const text = typeof config === 'string' ? config : config.text;
+      const written = writtenBy(text);
+      if (written !== 'nothing') listener.sent(written);
+      const ending = COMMIT.test(text) ? (this.open ?? []) : null;
+      if (ending && ending.length > 0) this.sendAlong(ending);
+      const told = ending ?? (this.open || written === 'nothing' ? [] : [written]);
+      if (BEGIN.test(text)) this.open = [];
+      else if (ending || ROLLBACK.test(text)) this.open = null;
+      else if (written !== 'nothing') this.open?.push(written);
+      const after = (): void => {
+        if (told.length === 0) return;
+        listener.committed(told);
+        if (!ending) this.sendAlong(told);
+      };
+      if (typeof done === 'function') {
+        return this.plain(config, values, (error, result) => {
+          if (!error) after();
+          done(error, result);
+        });
+      }
+      const result = this.plain(config, values);
+      return result instanceof Promise ? result.then((r) => (after(), r)) : result;
+    }) as typeof pg.Client.prototype.query;
+
+    /** Goes out on the same line, and so before whatever is asked next. */
+    private sendAlong(written: readonly Written[]): void {
+      const statement = listener.along(written);
+      // If the line breaks here, what was meant to be told is told by the one who listens coming back.
+      if (statement) void (this.plain(statement) as Promise<QueryResult>).catch(() => {});
+    }
+  }
+  return WatchedClient;
+}

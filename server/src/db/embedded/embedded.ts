@@ -1,0 +1,69 @@
+import pg from 'pg';
+import { DATABASE_THREAD } from '../../paths.js';
+import type { Backing } from '../database.js';
+import type { Engine, Exchange } from './engine.js';
+import { EngineKeeper } from './keeper.js';
+import { Wire } from './wire.js';
+
+const A_MINUTE_MS = 60_000;
+
+/**
+ * Syncs the log up to here, as a message in it that says nothing. Everything that was committed before lies before it.
+ */
+const FLUSH = "select pg_logical_emit_message(false, '', '', true)";
+
+/** One line, since the engine has one. */
+const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): pg.Pool => {
+  // The driver's types do not name what it takes of the client's own settings: where its bytes go.
+  const settings: pg.PoolConfig & Pick<pg.ClientConfig, 'stream'> = {
+    max: 1,
+    idleTimeoutMillis: 0,
+    Client,
+    user: 'postgres',
+    database: 'postgres',
+    password: '',
+    ssl: false,
+    stream: () => new Wire(ready) as never,
+  };
+  return new pg.Pool(settings);
+};
+
+/** An engine in this thread. @param onFiles has it files to sync? */
+export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
+  kind: 'embedded',
+  connect: (Client) => lineTo(() => Promise.resolve(engine.exchange), Client),
+  flush: onFiles ? (pool) => pool.query(FLUSH) : null,
+  lives: () => 1,
+  close: async (pool) => {
+    await pool.end();
+    await engine.close();
+  },
+  others: null,
+});
+
+/** The embedded database in a thread of its own, started anew when it ends or hangs. */
+export async function embeddedApart(directory: string, onStopped: (why: string) => void): Promise<Backing> {
+  let lives = 1;
+  const keeper = new EngineKeeper({
+    script: DATABASE_THREAD,
+    directory,
+    patienceMs: A_MINUTE_MS,
+    restMs: 2000,
+    onStopped: (why) => {
+      lives += 1;
+      onStopped(why);
+    },
+  });
+  await keeper.ready();
+  return {
+    kind: 'embedded',
+    connect: (Client) => lineTo(() => keeper.ready(), Client),
+    flush: (pool) => pool.query(FLUSH),
+    lives: () => lives,
+    close: async (pool) => {
+      await pool.end();
+      await keeper.close();
+    },
+    others: null,
+  };
+}

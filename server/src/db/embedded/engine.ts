@@ -1,0 +1,35 @@
+import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
+import { makeDurable, type FileLayer, type Syncing } from './durableFiles.js';
+
+/** Takes what a driver writes to a PostgreSQL server and gives back what the server answers. */
+export type Exchange = (message: Uint8Array) => Promise<Uint8Array>;
+
+/** The embedded database as a server of one connection, spoken to in PostgreSQL's own protocol. */
+export type Engine = { exchange: Exchange; dump: () => Promise<Blob>; close: () => Promise<void> };
+
+/**
+ * PostgreSQL as it should run on files: with its syncs. A commit does not sync by itself, since the store syncs once
+ * for all that arrive together before any of their answers leaves.
+ */
+const ON_FILES = [
+  ...PGlite.defaultStartParams.filter((param) => param !== '-F'),
+  ...['wal_sync_method=fsync', 'synchronous_commit=off', 'max_wal_size=64MB'].flatMap((setting) => ['-c', setting]),
+];
+
+type Inner = { Module: { FS: FileLayer } };
+
+/**
+ * Opens the embedded database.
+ *
+ * @param directory its files; without one it lives in memory, where it may begin as a dump of another one.
+ */
+export async function openEngine(directory: string | null, dump?: Blob, syncing?: Syncing): Promise<Engine> {
+  const options: PGliteOptions = directory ? { dataDir: directory, startParams: ON_FILES } : dump ? { loadDataDir: dump } : {};
+  const database = await PGlite.create(options);
+  if (directory) makeDurable((database as unknown as Inner).Module.FS, `${PGlite.paths.PGDATA}/PG_VERSION`, syncing);
+  return {
+    exchange: (message) => database.execProtocolRaw(message),
+    dump: () => database.dumpDataDir('none'),
+    close: () => database.close(),
+  };
+}

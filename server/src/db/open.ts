@@ -1,0 +1,83 @@
+import { readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { copyTree } from './copyTree.js';
+import { Database } from './database.js';
+import { embeddedApart, overEngine } from './embedded/embedded.js';
+import { openEngine } from './embedded/engine.js';
+import { lockDirectory } from './lock.js';
+import { bringUpToDate } from './migrate.js';
+import { postgres } from './postgres.js';
+import { privateDirectory } from './privateFiles.js';
+import { beginFromTemplate } from './template.js';
+
+const BEFORE_UPGRADE = 'before-upgrade-';
+const KEPT_SNAPSHOTS = 2;
+
+/** Copies the files as they are, with nobody writing, beside what the last upgrades began from. */
+function keepSnapshot(dataDir: string, files: string): void {
+  const ours = () =>
+    readdirSync(dataDir)
+      .filter((name) => name.startsWith(BEFORE_UPGRADE))
+      .sort();
+  copyTree(files, join(dataDir, `${BEFORE_UPGRADE}${new Date().toISOString().replace(/[:.]/g, '-')}`));
+  for (const old of ours().slice(0, -KEPT_SNAPSHOTS)) rmSync(join(dataDir, old), { recursive: true });
+}
+
+/** Brings it up to date, or closes it again. */
+async function ready(database: Database, before?: () => Promise<void>): Promise<Database> {
+  try {
+    await bringUpToDate(database, { ...(before ? { before } : {}) });
+    return database;
+  } catch (error) {
+    await database.close().catch(() => {});
+    throw error;
+  }
+}
+
+/** A household in memory, for tests: gone when it is closed. @param dump what it begins as. */
+export async function openInMemory(dump?: Blob): Promise<Database> {
+  return ready(new Database(overEngine(await openEngine(null, dump), false)));
+}
+
+/** A household on a PostgreSQL server. @param url as of libpq. */
+export async function openOnServer(url: string): Promise<Database> {
+  return ready(new Database(await postgres(url)));
+}
+
+export type OnFiles = {
+  dataDir: string;
+  /** In a thread of its own, so that nobody waits for it who does not need it. */
+  apart: boolean;
+  onStopped?: (why: string) => void;
+};
+
+/**
+ * Opens the embedded database in a directory of its own, which is made when it is not there.
+ *
+ * @throws DirectoryInUse when another process has it open; NotPrivate when others can reach it and that cannot be
+ * changed; DataIsNewer when a newer program wrote it.
+ */
+export async function openOnFiles({ dataDir, apart, onStopped = () => {} }: OnFiles): Promise<Database> {
+  privateDirectory(dataDir);
+  const release = lockDirectory(dataDir);
+  const files = join(dataDir, 'db');
+  try {
+    beginFromTemplate(files);
+    const backing = apart ? await embeddedApart(files, onStopped) : overEngine(await openEngine(files), true);
+    const closeFiles = backing.close;
+    const database = new Database({
+      ...backing,
+      close: async (pool) => {
+        await closeFiles(pool);
+        release();
+      },
+    });
+    return await ready(database, async () => {
+      await database.checkpoint();
+      keepSnapshot(dataDir, files);
+    });
+  } catch (error) {
+    release();
+    throw error;
+  }
+}

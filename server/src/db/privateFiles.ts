@@ -1,0 +1,42 @@
+import { chmodSync, mkdirSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+
+const OTHERS = 0o077;
+const PRIVATE_FOLDER = 0o700;
+const PRIVATE_FILE = 0o600;
+
+/** The directory, or something in it, cannot be closed to others. */
+export class NotPrivate extends Error {
+  constructor(path: string) {
+    super(
+      `Others on this machine can reach ${path}, and it belongs to another user, so it cannot be closed to them. Start the program as its owner, or name another directory with BRIGHT_KEEPER_DATA.`,
+    );
+    this.name = 'NotPrivate';
+  }
+}
+
+function close(path: string, mode: number): void {
+  if ((statSync(path).mode & OTHERS) === 0) return;
+  try {
+    chmodSync(path, mode);
+  } catch {
+    throw new NotPrivate(path);
+  }
+}
+
+/**
+ * Makes a directory that nobody else can read, and closes one that is open to others, with all that is in it.
+ *
+ * @throws NotPrivate when it belongs to somebody else.
+ */
+export function privateDirectory(path: string): void {
+  mkdirSync(path, { recursive: true, mode: PRIVATE_FOLDER });
+  // Windows keeps what is in a person's folder to that person, and has no such bits.
+  if (process.platform === 'win32') return;
+  close(path, PRIVATE_FOLDER);
+  for (const entry of readdirSync(path, { withFileTypes: true, recursive: true })) {
+    const inside = join(entry.parentPath, entry.name);
+    if (entry.isDirectory()) close(inside, PRIVATE_FOLDER);
+    else if (entry.isFile()) close(inside, PRIVATE_FILE);
+  }
+}
