@@ -4,6 +4,7 @@ export * from './routes.js';
 export * from './air/index.js';
 export type * from './fungus/index.js';
 export * from './gear/index.js';
+export * from './household/index.js';
 export * from './inspection/index.js';
 export * from './care/index.js';
 export * from './schedule/index.js';

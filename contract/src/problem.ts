@@ -1,5 +1,5 @@
 /** An error a person can cause: a code for programs, a sentence and a remedy for people. */
-export type ErrorEntry = { status: 400 | 401 | 404 | 409 | 413 | 415 | 422; title: string; remedy: string };
+export type ErrorEntry = { status: 400 | 401 | 404 | 409 | 413 | 415 | 422 | 429 | 503 | 507; title: string; remedy: string };
 export const errorTable = <T extends Record<string, ErrorEntry>>(table: T): T => table;
 
 /** An RFC 9457 problem document, as every 4xx and 5xx answer carries it. */
@@ -22,5 +22,24 @@ export const commonErrors = errorTable({
   'bad-json': { status: 400, title: 'The request is not valid JSON', remedy: 'Send one JSON object.' },
   'not-found': { status: 404, title: 'There is nothing here', remedy: 'Check the address, or go back to the shelf.' },
   'too-large': { status: 413, title: 'That is too much at once', remedy: 'Send at most 16 MB.' },
+  unkeepable: {
+    status: 400,
+    title: 'That cannot be kept as it is',
+    remedy: 'A number or a date is too large, or a text holds a sign that is none. Correct it; nothing was saved.',
+  },
+  'cut-off': { status: 400, title: 'The request broke off', remedy: 'Send it again.' },
+  'already-there': { status: 409, title: 'That is there already', remedy: 'Look at what is there, or choose another name.' },
+  busy: { status: 409, title: 'Somebody else was changing the same', remedy: 'Nothing was saved. Try once more.' },
+  'too-often': { status: 429, title: 'Too many requests', remedy: 'Wait a minute, then try again.' },
+  'database-away': {
+    status: 503,
+    title: 'The database is being started anew',
+    remedy: 'Whether this was saved is not certain. Wait a few seconds, look, and try again.',
+  },
+  'disk-full': {
+    status: 507,
+    title: 'The disk is nearly full',
+    remedy: 'Nothing new is taken until there is room again; what is kept stays readable. Make room on the disk, then try once more.',
+  },
   stale: { status: 409, title: 'This was changed elsewhere in the meantime', remedy: 'Look at the newer version and save again.' },
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { schedule } from '@bright-keeper/core';
-import { AgendaService, AppModule, openInMemory, SeededIds, SetClock, type Database } from '@bright-keeper/server';
+import { AgendaService, AppModule, DataFolder, Disk, openInMemory, SeededIds, SetClock, type Database } from '@bright-keeper/server';
 import { NestFactory } from '@nestjs/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { playDemo } from './play.js';
@@ -23,9 +23,12 @@ beforeAll(async () => {
   // Outings are new: without them it is the same household.
   await database.db.execute('delete from outing');
   const clock = new SetClock(LOADED_AT);
-  const context = await NestFactory.createApplicationContext(AppModule.with({ database, clock, ids: new SeededIds(clock) }), {
-    logger: ['error'],
-  });
+  const context = await NestFactory.createApplicationContext(
+    AppModule.with({ database, clock, ids: new SeededIds(clock), disk: new Disk(null), data: new DataFolder(null) }),
+    {
+      logger: ['error'],
+    },
+  );
   ({ duties } = await context.get(AgendaService).agenda());
 }, 120_000);
 afterAll(() => database.close());

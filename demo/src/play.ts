@@ -4,6 +4,8 @@ import { care, type schedule } from '@bright-keeper/core';
 import {
   AppModule,
   CareService,
+  DataFolder,
+  Disk,
   DutyService,
   GearService,
   InspectionService,
@@ -131,9 +133,12 @@ function happen(services: Services, clock: SetClock, itemId: string, thing: Demo
  */
 export async function playDemo(database: Database, loadedAt: Date): Promise<void> {
   const clock = new SetClock(loadedAt);
-  const context = await NestFactory.createApplicationContext(AppModule.with({ database, clock, ids: new SeededIds(clock) }), {
-    logger: ['error'],
-  });
+  const context = await NestFactory.createApplicationContext(
+    AppModule.with({ database, clock, ids: new SeededIds(clock), disk: new Disk(null), data: new DataFolder(null) }),
+    {
+      logger: ['error'],
+    },
+  );
   const services: Services = {
     gear: context.get(GearService),
     inspection: context.get(InspectionService),

@@ -4,6 +4,7 @@ import { CareModule } from './care/care.module.js';
 import { DatabaseModule, type Platform } from './db/database.module.js';
 import { FungusModule } from './fungus/fungus.module.js';
 import { GearModule } from './gear/gear.module.js';
+import { HouseholdModule } from './household/household.module.js';
 import { InspectionModule } from './inspection/inspection.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
 import { SettingsModule } from './settings/settings.module.js';
@@ -30,6 +31,7 @@ export class AppModule {
         FungusModule,
         TripModule,
         TodayModule,
+        HouseholdModule,
       ],
     };
   }

@@ -9,8 +9,11 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/database.module.js';
+import { Acknowledge } from './http/acknowledge.js';
+import { whileThereIsRoom } from './http/diskRoom.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
+import { frameworkLog } from './platform/log.js';
 
 const BODY_LIMIT = '16mb';
 const A_YEAR_S = 31_536_000;
@@ -42,7 +45,7 @@ function serveWeb(app: NestExpressApplication, webDir: string): void {
 
 /** The application over an open database, ready to listen. */
 export async function createApp(platform: Platform, webDir?: string): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: ['error', 'warn'], bodyParser: false });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
   // Served over plain http on this machine, so browsers must not be told to upgrade.
   app.use(
     helmet({
@@ -53,9 +56,11 @@ export async function createApp(platform: Platform, webDir?: string): Promise<Ne
     }),
   );
   app.use(localOnly);
+  app.use(whileThereIsRoom(platform.disk));
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());
+  app.useGlobalInterceptors(new Acknowledge(platform.database));
   app.enableShutdownHooks(['SIGTERM', 'SIGINT']);
   serveDocs(app);
   if (webDir && existsSync(webDir)) serveWeb(app, webDir);

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 const beside = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -10,3 +11,5 @@ export const TEMPLATE = beside('../dist/template/db');
 export const DATABASE_THREAD = beside('../dist/db/embedded/thread.js');
 export const WORKERS = beside('../workers');
 export const WEB = beside('../../web/dist');
+/** What this program calls itself. */
+export const VERSION = (JSON.parse(readFileSync(beside('../package.json'), 'utf8')) as { version: string }).version;

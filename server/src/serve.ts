@@ -3,6 +3,9 @@ import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { openOnFiles } from './db/open.js';
 import type { Platform } from './db/database.module.js';
+import { log } from './platform/log.js';
+import { DataFolder } from './platform/dataFolder.js';
+import { Disk } from './platform/disk.js';
 import { SystemClock, SystemIds } from './platform/clock.js';
 
 export const DEFAULT_PORT = 4870;
@@ -30,9 +33,20 @@ const portTaken = (port: number) =>
  * @throws DirectoryInUse when the data is open elsewhere; Error when the port is taken.
  */
 export async function serve({ dataDir, port, webDir, prepare }: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
+  // What this process writes is its owner's alone.
+  process.umask(0o077);
   // The database wakes on its own thread of work, so the application's code is loaded meanwhile: a second less to wait.
-  const [database, { createApp }] = await Promise.all([openOnFiles({ dataDir, apart: true, onStopped: (why) => console.error(`The database was started anew: ${why}.`) }), import('./app.js')]);
-  const platform: Platform = { database, clock: new SystemClock(), ids: new SystemIds() };
+  const [database, { createApp }] = await Promise.all([
+    openOnFiles({ dataDir, apart: true, onStopped: (why) => log.error({ why }, 'the database ended and is started anew') }),
+    import('./app.js'),
+  ]);
+  const platform: Platform = {
+    database,
+    clock: new SystemClock(),
+    ids: new SystemIds(),
+    disk: new Disk(dataDir),
+    data: new DataFolder(dataDir),
+  };
   await prepare?.(platform);
   const app = await createApp(platform, webDir);
   try {

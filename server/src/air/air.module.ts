@@ -13,6 +13,6 @@ import { SeriesService } from './series.service.js';
   imports: [PlaceModule, SettingsModule],
   controllers: [AirController],
   providers: [DeviceRepository, DeviceService, ExportService, LogService, ReadingRepository, SeriesService],
-  exports: [DeviceRepository, DeviceService, LogService, SeriesService],
+  exports: [DeviceRepository, DeviceService, LogService, ReadingRepository, SeriesService],
 })
 export class AirModule {}

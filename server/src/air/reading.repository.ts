@@ -120,7 +120,11 @@ export class ReadingRepository {
       .from(readingDays)
       .where(eq(readingDays.deviceId, deviceId))
       .orderBy(asc(readingDays.day));
-    for (const { day } of rows) yield this.toReadings(day, (await this.columnsOf(db, deviceId, [day])).get(day)!);
+    for (let i = 0; i < rows.length; i += DAYS_AT_ONCE) {
+      const some = rows.slice(i, i + DAYS_AT_ONCE).map((row) => row.day);
+      const columns = await this.columnsOf(db, deviceId, some);
+      for (const day of some) yield this.toReadings(day, columns.get(day)!);
+    }
   }
 
   async latest(db: Db, deviceId: string): Promise<air.Reading | null> {

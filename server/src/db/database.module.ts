@@ -1,8 +1,10 @@
 import { Global, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
 import { Clock, Ids } from '../platform/clock.js';
+import { DataFolder } from '../platform/dataFolder.js';
+import { Disk } from '../platform/disk.js';
 import { Database } from './database.js';
 
-export type Platform = { database: Database; clock: Clock; ids: Ids };
+export type Platform = { database: Database; clock: Clock; ids: Ids; disk: Disk; data: DataFolder };
 
 class CloseOnShutdown implements OnApplicationShutdown {
   constructor(private readonly database: Database) {}
@@ -15,16 +17,18 @@ class CloseOnShutdown implements OnApplicationShutdown {
 @Global()
 @Module({})
 export class DatabaseModule {
-  static with({ database, clock, ids }: Platform): DynamicModule {
+  static with({ database, clock, ids, disk, data }: Platform): DynamicModule {
     return {
       module: DatabaseModule,
       providers: [
         { provide: Database, useValue: database },
         { provide: Clock, useValue: clock },
         { provide: Ids, useValue: ids },
+        { provide: Disk, useValue: disk },
+        { provide: DataFolder, useValue: data },
         { provide: CloseOnShutdown, useValue: new CloseOnShutdown(database) },
       ],
-      exports: [Database, Clock, Ids],
+      exports: [Database, Clock, Ids, Disk, DataFolder],
     };
   }
 }

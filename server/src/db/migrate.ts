@@ -19,12 +19,12 @@ export class DataIsNewer extends Error {
 const UPGRADE_LOCK = 48_700_001;
 const LIST = sql`drizzle.__drizzle_migrations`;
 
-type Step = { hash: string; folderMillis: number; sql: string[] };
+export type Step = { hash: string; folderMillis: number; sql: string[] };
 /** The steps of the schema, in order. */
 export const steps = (folder = MIGRATIONS): Step[] => readMigrationFiles({ migrationsFolder: folder });
 
 /** When the last step was written that the data has been through, ms; null for an empty database. */
-async function lastStep(db: Pick<Db, 'execute'>): Promise<number | null> {
+export async function lastStep(db: Pick<Db, 'execute'>): Promise<number | null> {
   const { rows: known } = await db.execute<{ list: string | null }>(sql`select to_regclass('drizzle.__drizzle_migrations')::text as list`);
   if (known[0]!.list === null) return null;
   const { rows } = await db.execute<{ at: string | null }>(sql`select max(created_at)::text as at from ${LIST}`);
@@ -58,14 +58,25 @@ export async function bringUpToDate(database: Database, { before, all = steps() 
   const { ahead, empty } = await standing(database.db, all);
   if (ahead.length > 0 && !empty) await before?.();
   await database.transaction(async (db) => {
-    // Of several processes that start at once one does the work, the others find it done.
-    await db.execute(sql`select pg_advisory_xact_lock(${UPGRADE_LOCK})`);
-    await db.execute(sql`create schema if not exists drizzle`);
-    await db.execute(sql`create table if not exists ${LIST} (id serial primary key, hash text not null, created_at bigint)`);
-    for (const step of (await standing(db, all)).ahead) {
-      for (const statement of step.sql) await db.execute(sql.raw(statement));
-      await db.execute(sql`insert into ${LIST} (hash, created_at) values (${step.hash}, ${step.folderMillis})`);
-    }
+    await goThrough(db, all);
     await rewriteOldDocuments(db, DOCUMENTS);
   });
+}
+
+/** Takes the schema through those of these steps that are ahead of it, inside a transaction. */
+export async function goThrough(db: Db, all: readonly Step[]): Promise<void> {
+  // Of several processes that start at once one does the work, the others find it done.
+  await db.execute(sql`select pg_advisory_xact_lock(${UPGRADE_LOCK})`);
+  await db.execute(sql`create schema if not exists drizzle`);
+  await db.execute(sql`create table if not exists ${LIST} (id serial primary key, hash text not null, created_at bigint)`);
+  for (const step of (await standing(db, all)).ahead) {
+    for (const statement of step.sql) await db.execute(sql.raw(statement));
+    await db.execute(sql`insert into ${LIST} (hash, created_at) values (${step.hash}, ${step.folderMillis})`);
+  }
+}
+
+/** Takes everything away again, tables and their history, inside a transaction. */
+export async function goBack(db: Db, tables: readonly string[]): Promise<void> {
+  for (const table of tables) await db.execute(sql`drop table if exists ${sql.identifier(table)} cascade`);
+  await db.execute(sql`drop table if exists ${LIST}`);
 }

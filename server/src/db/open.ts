@@ -1,4 +1,4 @@
-import { readdirSync, rmSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { copyTree } from './copyTree.js';
 import { Database } from './database.js';
@@ -58,11 +58,12 @@ export type OnFiles = {
  * changed; DataIsNewer when a newer program wrote it.
  */
 export async function openOnFiles({ dataDir, apart, onStopped = () => {} }: OnFiles): Promise<Database> {
-  privateDirectory(dataDir);
+  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
   const release = lockDirectory(dataDir);
   const files = join(dataDir, 'db');
   try {
     beginFromTemplate(files);
+    privateDirectory(dataDir);
     const backing = apart ? await embeddedApart(files, onStopped) : overEngine(await openEngine(files), true);
     const closeFiles = backing.close;
     const database = new Database({

@@ -1,4 +1,4 @@
-import { chmodSync, mkdirSync, readdirSync, statSync } from 'node:fs';
+import { chmodSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 
 const OTHERS = 0o077;
@@ -25,12 +25,11 @@ function close(path: string, mode: number): void {
 }
 
 /**
- * Makes a directory that nobody else can read, and closes one that is open to others, with all that is in it.
+ * Closes a directory to all others, with all that is in it.
  *
- * @throws NotPrivate when it belongs to somebody else.
+ * @throws NotPrivate when it is open to others and belongs to somebody else.
  */
 export function privateDirectory(path: string): void {
-  mkdirSync(path, { recursive: true, mode: PRIVATE_FOLDER });
   // Windows keeps what is in a person's folder to that person, and has no such bits.
   if (process.platform === 'win32') return;
   close(path, PRIVATE_FOLDER);

@@ -1,6 +1,8 @@
 import { commonErrors, PROBLEM_TYPE, type Problem } from '@bright-keeper/contract';
-import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
-import type { Response } from 'express';
+import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import { log } from '../platform/log.js';
+import { databaseFault, forTheLog } from './databaseFault.js';
 import { problem, ProblemError } from './problem.js';
 
 type WithStatus = { status?: number; type?: string };
@@ -11,6 +13,9 @@ function fromFramework(error: unknown): Problem | null {
   if (type === 'entity.too.large' || status === 413) return problem(commonErrors, 'too-large').problem;
   if (type?.startsWith('entity.') || type === 'encoding.unsupported' || error instanceof SyntaxError)
     return problem(commonErrors, 'bad-json').problem;
+  // What the address says cannot be decoded.
+  if (error instanceof URIError) return problem(commonErrors, 'not-found').problem;
+  if (type === 'request.aborted') return problem(commonErrors, 'cut-off').problem;
   if (!(error instanceof HttpException)) return null;
   if (error.getStatus() === 404) return problem(commonErrors, 'not-found').problem;
   if (error.getStatus() === 400) return problem(commonErrors, 'bad-json', { detail: error.message }).problem;
@@ -28,13 +33,15 @@ const OUR_FAULT: Problem = {
 /** Every error leaves as an RFC 9457 problem document. */
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
-  private readonly logger = new Logger('http');
-
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
-    const known = error instanceof ProblemError ? error.problem : fromFramework(error);
-    if (!known) this.logger.error(error instanceof Error ? (error.stack ?? error.message) : String(error));
+    const known = error instanceof ProblemError ? error.problem : (fromFramework(error) ?? databaseFault(error));
+    if (!known || known.status >= 500) {
+      const { method, path } = host.switchToHttp().getRequest<Request>();
+      log.error({ method, path, ...forTheLog(error) }, 'a request failed');
+    }
     const body = known ?? OUR_FAULT;
+    if (body.status === 503) response.setHeader('Retry-After', '5');
     response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));
   }
 }

@@ -31,6 +31,6 @@ import { ScheduleController } from './schedule.controller.js';
     FeedRepository,
     RhythmService,
   ],
-  exports: [BenchDaysService, DutyService],
+  exports: [BenchDaysService, CalendarService, DutyService],
 })
 export class ScheduleModule {}

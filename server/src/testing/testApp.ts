@@ -6,6 +6,9 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
 import { SeededIds, SetClock } from '../platform/clock.js';
+import { DataFolder } from '../platform/dataFolder.js';
+import { Disk } from '../platform/disk.js';
+import { BackupService } from '../household/backup.service.js';
 import { freshDatabase } from './freshDatabase.js';
 
 export const START = new Date('2026-03-10T10:00:00Z');
@@ -24,12 +27,16 @@ export const SHELF: PlaceInput = {
   note: '',
 };
 
-/** The whole application in this process over a database in memory, at a time the test sets. */
-export async function testApp() {
+/**
+ * The whole application in this process over a database in memory, at a time the test sets.
+ *
+ * @param dataDir a folder of its own, for what is kept beside the database.
+ */
+export async function testApp({ dataDir = null }: { dataDir?: string | null } = {}) {
   const clock = new SetClock(START);
   const ids = new SeededIds(clock);
   const database = await freshDatabase();
-  const app: NestExpressApplication = await createApp({ database, clock, ids });
+  const app: NestExpressApplication = await createApp({ database, clock, ids, disk: new Disk(dataDir), data: new DataFolder(dataDir) });
   await app.init();
   const http = request(app.getHttpServer());
   await http.put(routes.settings).send({ version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'EUR' });
@@ -66,7 +73,7 @@ export async function testApp() {
         .expect(201)
     ).body as Place;
 
-  return { app, http, clock, ids, database, add, look, startCleaning, addPlace };
+  return { app, http, clock, ids, database, dataDir, backups: app.get(BackupService), add, look, startCleaning, addPlace };
 }
 
 export type TestApp = Awaited<ReturnType<typeof testApp>>;

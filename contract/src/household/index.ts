@@ -1,0 +1,2 @@
+export * from './errors.js';
+export * from './schema.js';

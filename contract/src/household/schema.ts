@@ -1,0 +1,44 @@
+import Joi from 'joi';
+
+/** How the program and what it stands on are doing. */
+export type Health = {
+  version: string;
+  /** The server’s clock, ISO 8601. */
+  now: string;
+  database: { kind: 'embedded' | 'postgres'; answers: boolean };
+  /** Null where the data lies on no disk of this machine. */
+  disk: { freeBytes: number; marginBytes: number; enough: boolean } | null;
+};
+
+/** A backup that was read back when it was made, and found whole. */
+export type BackupFile = { name: string; madeAt: string; bytes: number };
+
+export type Backups = {
+  /** Where they are put. */
+  folder: string;
+  /** Newest first. */
+  files: BackupFile[];
+  /** Why the last try failed; null when it did not. */
+  trouble: string | null;
+};
+
+export type BackupFolder = { folder: string };
+const MAX_PATH = 1000;
+export const backupFolder = Joi.object<BackupFolder>({ folder: Joi.string().trim().max(MAX_PATH).required() });
+
+/** How many rows of a table a file brings, held against what is here. */
+export type TableMerge = { table: string; rows: number; fresh: number; same: number; changed: number };
+
+/** What taking a file in would do. */
+export type MergePreview = {
+  madeAt: string;
+  program: string;
+  tables: TableMerge[];
+};
+
+/** What was taken in, or restored. */
+export type TakenIn = { tables: number; rows: number };
+
+const BACKUP_NAME = /^bright-keeper-\d{4}-\d{2}-\d{2}T\d{4}(\d{2})?Z\.zip$/;
+export type ByBackupName = { name: string };
+export const backupName = Joi.object<ByBackupName>({ name: Joi.string().pattern(BACKUP_NAME).required() });

@@ -1,0 +1,177 @@
+import { householdErrors, type BackupFile, type Backups } from '@bright-keeper/contract';
+import { Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import { access, constants, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
+import { isAbsolute, join } from 'node:path';
+import { Database } from '../db/database.js';
+import { problem } from '../http/problem.js';
+import { Clock } from '../platform/clock.js';
+import { DataFolder } from '../platform/dataFolder.js';
+import { log } from '../platform/log.js';
+import { ArchiveReader, syncFile } from './archive.js';
+import { writeArchive } from './dump.js';
+import { nothingThere } from './restore.js';
+import { outlived } from './retention.js';
+
+const MS_PER_DAY = 86_400_000;
+const MS_PER_HOUR = 3_600_000;
+/** The first look comes when a start is over. */
+const SOON_MS = 5 * 60_000;
+const CHOICE = 'backups.json';
+const NAME = /^bright-keeper-(\d{4}-\d{2}-\d{2})T(\d{2})(\d{2})(\d{2})Z\.zip$/;
+
+const nameAt = (at: Date): string => `bright-keeper-${at.toISOString().slice(0, 19).replace(/:/g, '')}Z.zip`;
+function madeAt(name: string): Date | null {
+  const [, day, hours, minutes, seconds] = NAME.exec(name) ?? [];
+  return day ? new Date(`${day}T${hours}:${minutes}:${seconds}Z`) : null;
+}
+
+/** Backups of the household: made each day and when asked for, read back, and thinned out as they age. */
+@Injectable()
+export class BackupService implements OnApplicationBootstrap, OnApplicationShutdown {
+  private timer: NodeJS.Timeout | null = null;
+  private making: Promise<BackupFile> | null = null;
+  private trouble: string | null = null;
+
+  constructor(
+    private readonly database: Database,
+    private readonly clock: Clock,
+    private readonly data: DataFolder,
+  ) {}
+
+  onApplicationBootstrap(): void {
+    if (this.data.path) this.lookAgainIn(SOON_MS);
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    if (this.timer) clearTimeout(this.timer);
+    await this.making?.catch(() => {});
+  }
+
+  private lookAgainIn(ms: number): void {
+    this.timer = setTimeout(() => {
+      void this.daily().finally(() => this.lookAgainIn(MS_PER_HOUR));
+    }, ms);
+    this.timer.unref();
+  }
+
+  /** Makes a backup when the last one is a day old and there is something to keep. */
+  async daily(): Promise<BackupFile | null> {
+    try {
+      const [last] = await this.files();
+      const isDue = !last || this.clock.now().getTime() - Date.parse(last.madeAt) >= MS_PER_DAY;
+      if (!isDue || (await nothingThere(this.database.db))) return null;
+      return await this.make();
+    } catch (error) {
+      this.failed(error);
+      return null;
+    }
+  }
+
+  /** When the last good one was made; null when there is none. */
+  async lastAt(): Promise<string | null> {
+    if (!this.data.path) return null;
+    return (await this.files().catch(() => []))[0]?.madeAt ?? null;
+  }
+
+  async state(): Promise<Backups> {
+    const folder = await this.folder();
+    return { folder, files: await this.files().catch(() => []), trouble: this.trouble };
+  }
+
+  /** Makes one now. Two who ask at once get the same one. */
+  make(): Promise<BackupFile> {
+    this.making ??= this.makeOne().finally(() => (this.making = null));
+    return this.making;
+  }
+
+  private async makeOne(): Promise<BackupFile> {
+    try {
+      const folder = await this.folder();
+      await mkdir(folder, { recursive: true, mode: 0o700 });
+      const at = this.clock.now();
+      const name = nameAt(at);
+      const path = join(folder, name);
+      const unfinished = `${path}.unfinished`;
+      await rm(unfinished, { force: true });
+      try {
+        await writeArchive(this.database, unfinished, at);
+        await syncFile(unfinished);
+        const archive = await ArchiveReader.open(unfinished);
+        await archive.verify().finally(() => archive.close());
+        // Only what was read back and found whole is called a backup.
+        await rename(unfinished, path);
+        await syncFile(folder);
+      } catch (error) {
+        await rm(unfinished, { force: true });
+        throw error;
+      }
+      this.trouble = null;
+      await this.thinOut(folder);
+      return { name, madeAt: at.toISOString(), bytes: (await stat(path)).size };
+    } catch (error) {
+      this.failed(error);
+      throw problem(householdErrors, 'backup-failed', { detail: this.trouble ?? undefined });
+    }
+  }
+
+  private failed(error: unknown): void {
+    this.trouble = error instanceof Error ? error.message : String(error);
+    log.error({ error: this.trouble }, 'the backup could not be made');
+  }
+
+  private async thinOut(folder: string): Promise<void> {
+    const dated = (await readdir(folder)).flatMap((name) => {
+      const at = madeAt(name);
+      return at ? [{ name, at }] : [];
+    });
+    for (const { name } of outlived(dated)) await rm(join(folder, name), { force: true });
+  }
+
+  /** What is there, newest first. */
+  private async files(): Promise<BackupFile[]> {
+    const folder = await this.folder();
+    const names = await readdir(folder).catch(() => []);
+    const files: BackupFile[] = [];
+    for (const name of names) {
+      const at = madeAt(name);
+      if (at) files.push({ name, madeAt: at.toISOString(), bytes: (await stat(join(folder, name))).size });
+    }
+    return files.sort((a, b) => (a.madeAt < b.madeAt ? 1 : -1));
+  }
+
+  /** The file of a backup. @throws ProblemError when it is gone. */
+  async pathOf(name: string): Promise<string> {
+    const path = join(await this.folder(), name);
+    await access(path).catch(() => {
+      throw problem(householdErrors, 'no-such-backup');
+    });
+    return path;
+  }
+
+  /** Where they go: a folder of this machine, and so no part of the household, which may move to another one. */
+  private async folder(): Promise<string> {
+    if (!this.data.path) throw problem(householdErrors, 'folder-unusable');
+    const usual = join(this.data.path, 'backups');
+    try {
+      const { folder } = JSON.parse(await readFile(join(this.data.path, CHOICE), 'utf8')) as { folder?: unknown };
+      return typeof folder === 'string' ? folder : usual;
+    } catch {
+      return usual;
+    }
+  }
+
+  /** Puts them somewhere else from now on; those that are there stay. @throws ProblemError when nothing can be written there. */
+  async putInto(folder: string): Promise<Backups> {
+    if (!this.data.path) throw problem(householdErrors, 'folder-unusable');
+    const fields = { folder: 'Name a folder of this machine that exists, by its whole path, and that may be written to.' };
+    if (!isAbsolute(folder)) throw problem(householdErrors, 'folder-unusable', { fields });
+    try {
+      if (!(await stat(folder)).isDirectory()) throw new Error('no folder');
+      await access(folder, constants.W_OK);
+    } catch {
+      throw problem(householdErrors, 'folder-unusable', { fields });
+    }
+    await writeFile(join(this.data.path, CHOICE), JSON.stringify({ folder }, null, 2));
+    return this.state();
+  }
+}

@@ -1,0 +1,31 @@
+import { sql } from 'drizzle-orm';
+import { rm } from 'node:fs/promises';
+import type { Database, Db } from '../db/database.js';
+import { lastStep } from '../db/migrate.js';
+import { VERSION } from '../paths.js';
+import { ArchiveWriter, type Manifest } from './archive.js';
+import { rowsOf } from './rows.js';
+import { tablesOf } from './tables.js';
+
+/** What else goes into the file, written from the same moment of the data. */
+export type Besides = (db: Db, archive: ArchiveWriter) => Promise<void>;
+
+/**
+ * Writes the whole household into one file, as it stood at one moment, while others go on reading and writing.
+ *
+ * @throws what the disk says when there is no room; nothing is left of the file then.
+ */
+export async function writeArchive(database: Database, path: string, now: Date, besides?: Besides): Promise<Manifest> {
+  const archive = new ArchiveWriter(path);
+  try {
+    return await database.transaction(async (db) => {
+      await db.execute(sql`set transaction isolation level repeatable read`);
+      for (const table of await tablesOf(db)) await archive.table(table.name, rowsOf(db, table));
+      await besides?.(db, archive);
+      return archive.finish({ program: VERSION, madeAt: now.toISOString(), schemaStep: (await lastStep(db)) ?? 0 });
+    });
+  } catch (error) {
+    await rm(path, { force: true });
+    throw error;
+  }
+}

@@ -1,0 +1,101 @@
+import {
+  backupFolder,
+  backupName,
+  type BackupFile,
+  type BackupFolder,
+  type Backups,
+  type ByBackupName,
+  type Health,
+  type MergePreview,
+  type TakenIn,
+} from '@bright-keeper/contract';
+import { Controller, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
+import { ApiConsumes, ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { Database } from '../db/database.js';
+import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { ArchiveReader } from './archive.js';
+import { BackupService } from './backup.service.js';
+import { HouseholdExportService } from './export.service.js';
+import { HealthService } from './health.service.js';
+import { Incoming } from './incoming.js';
+import { restore } from './restore.js';
+import { previewOf, takeIn } from './takeIn.js';
+
+const ZIP = 'application/zip';
+
+@ApiTags('household')
+@Controller('api')
+export class HouseholdController {
+  constructor(
+    private readonly database: Database,
+    private readonly checkUp: HealthService,
+    private readonly backups: BackupService,
+    private readonly everything: HouseholdExportService,
+    private readonly incoming: Incoming,
+  ) {}
+
+  @Get('health')
+  @Describe({ summary: 'Whether the database answers, how much room the disk has, the clock and the version' })
+  health(): Promise<Health> {
+    return this.checkUp.health();
+  }
+
+  @Get('household/backups')
+  @Describe({ summary: 'The backups there are, newest first' })
+  list(): Promise<Backups> {
+    return this.backups.state();
+  }
+
+  @Post('household/backups')
+  @Describe({ summary: 'Make a backup now, and read it back', answers: 201 })
+  make(): Promise<BackupFile> {
+    return this.backups.make();
+  }
+
+  @Get('household/backups/:name')
+  @Describe({ summary: 'One of them, as a file' })
+  async one(@CheckedParams(backupName) { name }: ByBackupName, @Res() response: Response): Promise<void> {
+    response.download(await this.backups.pathOf(name), name, { dotfiles: 'allow' });
+  }
+
+  @Put('household/backup-folder')
+  @Describe({ summary: 'Put backups somewhere else from now on', body: backupFolder })
+  putInto(@CheckedBody(backupFolder) { folder }: BackupFolder): Promise<Backups> {
+    return this.backups.putInto(folder);
+  }
+
+  @Get('household/export.zip')
+  @Describe({ summary: 'Everything in open formats, in one file' })
+  export(@Res() response: Response): Promise<void> {
+    return this.everything.toZip(response);
+  }
+
+  @Post('household/take-in/preview')
+  @HttpCode(200)
+  @ApiConsumes(ZIP)
+  @Describe({ summary: 'What taking in another household’s file would do' })
+  preview(@Req() request: Request): Promise<MergePreview> {
+    return this.incoming.during(request, (path) => previewOf(this.database, path));
+  }
+
+  @Post('household/take-in')
+  @HttpCode(200)
+  @ApiConsumes(ZIP)
+  @Describe({ summary: 'Take another household’s file into this one, all or nothing' })
+  takeIn(@Req() request: Request): Promise<TakenIn> {
+    return this.incoming.during(request, (path) => takeIn(this.database, path));
+  }
+
+  @Post('household/restore')
+  @HttpCode(200)
+  @ApiConsumes(ZIP)
+  @Describe({ summary: 'Restore a backup into an empty household' })
+  restore(@Req() request: Request): Promise<TakenIn> {
+    return this.incoming.during(request, async (path) => {
+      const archive = await ArchiveReader.open(path);
+      return restore(this.database, archive).finally(() => archive.close());
+    });
+  }
+}

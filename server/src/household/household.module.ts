@@ -1,0 +1,15 @@
+import { Module } from '@nestjs/common';
+import { AirModule } from '../air/air.module.js';
+import { ScheduleModule } from '../schedule/schedule.module.js';
+import { BackupService } from './backup.service.js';
+import { HouseholdExportService } from './export.service.js';
+import { HealthService } from './health.service.js';
+import { HouseholdController } from './household.controller.js';
+import { Incoming } from './incoming.js';
+
+@Module({
+  imports: [AirModule, ScheduleModule],
+  controllers: [HouseholdController],
+  providers: [BackupService, HealthService, HouseholdExportService, Incoming],
+})
+export class HouseholdModule {}

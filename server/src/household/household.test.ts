@@ -1,0 +1,126 @@
+import { routes, type Backups, type Health, type MergePreview } from '@bright-keeper/contract';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeEach, afterEach, describe, expect, it } from 'vitest';
+import yauzl from 'yauzl';
+import { testApp, type TestApp } from '../testing/testApp.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-data-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+/** Every entry of a ZIP file with its text. */
+async function unzipped(path: string): Promise<Map<string, string>> {
+  const zip = await yauzl.openPromise(path, { lazyEntries: true, autoClose: false });
+  const texts = new Map<string, string>();
+  for await (const entry of zip.eachEntry()) {
+    const parts: Buffer[] = [];
+    for await (const part of await zip.openReadStreamPromise(entry)) parts.push(part as Buffer);
+    texts.set(entry.fileName, Buffer.concat(parts).toString('utf8'));
+  }
+  zip.close();
+  return texts;
+}
+
+describe('a household that is kept safe', () => {
+  let app: TestApp;
+  beforeEach(async () => {
+    app = await testApp({ dataDir: mkdtempSync(join(folder, 'household-')) });
+  }, 60_000);
+  afterEach(() => app.app.close());
+
+  const download = async (path: string, name: string): Promise<string> => {
+    const { body } = await app.http.get(path).responseType('blob').expect(200);
+    const file = join(folder, name);
+    writeFileSync(file, body as Buffer);
+    return file;
+  };
+  const send = (path: string, file: string) => app.http.post(path).set('content-type', 'application/zip').send(readFileSync(file));
+
+  it('says how it is', async () => {
+    const { body } = (await app.http.get(routes.health).expect(200)) as { body: Health };
+    expect(body.database).toEqual({ kind: 'embedded', answers: true });
+    expect(body.disk!.freeBytes).toBeGreaterThan(0);
+    expect(body.version).toMatch(/^\d+\.\d+\.\d+$/);
+  });
+
+  it('makes a backup that can be fetched and restored elsewhere', async () => {
+    const lens = await app.add('A lens');
+    const { body } = await app.http.post(routes.backups).expect(201);
+    const { body: state } = (await app.http.get(routes.backups).expect(200)) as { body: Backups };
+    expect(state.files).toEqual([body]);
+    const file = await download(routes.backup(state.files[0]!.name), 'fetched.zip');
+
+    const elsewhere = await testApp({ dataDir: mkdtempSync(join(folder, 'elsewhere-')) });
+    await elsewhere.http.post(routes.restore).set('content-type', 'application/zip').send(readFileSync(file)).expect(200);
+    expect((await elsewhere.http.get(routes.item(lens.id)).expect(200)).body).toMatchObject({ name: 'A lens' });
+    // A second time there is something there.
+    const { body: refused } = await elsewhere.http
+      .post(routes.restore)
+      .set('content-type', 'application/zip')
+      .send(readFileSync(file))
+      .expect(409);
+    expect((refused as { code: string }).code).toBe('household-not-empty');
+    await elsewhere.app.close();
+  }, 60_000);
+
+  it('exports everything in open formats, the archived too, and takes it in again', async () => {
+    const lens = await app.add('=A lens; with a semicolon');
+    const gone = await app.add('An archived body', { kind: 'slr-body' });
+    await app.http.post(routes.itemArchive(gone.id)).send({ version: gone.version }).expect(204);
+    const file = await download(routes.exportAll, 'everything.zip');
+    const texts = await unzipped(file);
+    expect([...texts.keys()]).toEqual(
+      expect.arrayContaining(['README.txt', 'schema.json', 'calendar.ics', 'csv/item.csv', 'data/item.json', 'manifest.json']),
+    );
+    const rows = JSON.parse(texts.get('data/item.json')!) as { id: string; name: string }[];
+    expect(rows.map((r) => r.name).sort()).toEqual(['=A lens; with a semicolon', 'An archived body']);
+    const schema = JSON.parse(texts.get('schema.json')!) as { $defs: Record<string, { items: { required: string[] } }> };
+    for (const [name, { items }] of Object.entries(schema.$defs))
+      for (const row of JSON.parse(texts.get(`data/${name}.json`)!) as object[]) expect(Object.keys(row)).toEqual(items.required);
+    expect(texts.get('calendar.ics')).toContain('BEGIN:VCALENDAR');
+    // A spreadsheet must not run what somebody called a thing.
+    expect(texts.get('csv/item.csv')).toContain("'=A lens");
+
+    const { body } = (await send(routes.takeInPreview, file).expect(200)) as { body: MergePreview };
+    expect(body.tables.find((t) => t.table === 'item')).toEqual({ table: 'item', rows: 2, fresh: 0, same: 2, changed: 0 });
+    await app.http.put(routes.item(lens.id)).send({ ...lens, name: 'Renamed' });
+    await send(routes.takeIn, file).expect(200);
+    expect((await app.http.get(routes.item(lens.id))).body).toMatchObject({ name: lens.name });
+    expect(readdirSync(join(app.dataDir!, 'passing'))).toEqual([]);
+  }, 60_000);
+
+  it('makes one backup a day by itself, none of an empty household', async () => {
+    const { backups, clock } = app;
+    expect(await backups.daily()).toBeNull();
+    await app.add('A lens');
+    const first = await backups.daily();
+    expect(first).not.toBeNull();
+    clock.set(new Date(clock.now().getTime() + 23 * 3_600_000));
+    expect(await backups.daily()).toBeNull();
+    clock.set(new Date(clock.now().getTime() + 3_600_000));
+    expect(await backups.daily()).not.toBeNull();
+  }, 60_000);
+
+  it('puts backups where it is told to, and refuses what is no folder', async () => {
+    const other = mkdtempSync(join(folder, 'other-'));
+    expect(((await app.http.put(routes.backupFolder).send({ folder: other }).expect(200)).body as Backups).folder).toBe(other);
+    await app.add('A lens');
+    await app.http.post(routes.backups).expect(201);
+    expect(readdirSync(other)).toHaveLength(1);
+    for (const no of [join(other, 'not-there'), 'relative/path', join(other, readdirSync(other)[0]!)]) {
+      const { body } = await app.http.put(routes.backupFolder).send({ folder: no }).expect(422);
+      expect((body as { fields: object }).fields).toHaveProperty('folder');
+    }
+  }, 60_000);
+
+  it.each([
+    ['no ZIP', Buffer.from('hello')],
+    ['nothing', Buffer.alloc(0)],
+  ])('says why a file cannot be read: %s', async (_, bytes) => {
+    for (const path of [routes.restore, routes.takeIn, routes.takeInPreview]) {
+      const { body } = await app.http.post(path).set('content-type', 'application/zip').send(bytes).expect(422);
+      expect((body as { code: string }).code).toBe('archive-unreadable');
+    }
+  });
+});

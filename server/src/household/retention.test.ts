@@ -1,0 +1,43 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { outlived } from './retention.js';
+
+const MS_PER_DAY = 86_400_000;
+const FIRST = Date.UTC(2026, 0, 1, 3);
+const day = (n: number) => ({ at: new Date(FIRST + n * MS_PER_DAY) });
+
+/** What is left when one is made each day, and what has outlived itself goes each day. */
+function daily(days: number): Date[] {
+  let kept: { at: Date }[] = [];
+  for (let n = 0; n < days; n += 1) {
+    kept.push(day(n));
+    const gone = new Set(outlived(kept));
+    kept = kept.filter((one) => !gone.has(one));
+  }
+  return kept.map(({ at }) => at).sort((a, b) => b.getTime() - a.getTime());
+}
+
+describe('what is kept of daily backups', () => {
+  it('is the last seven days, then weeks, then months', () => {
+    const kept = daily(400);
+    const ages = kept.map((at) => Math.round((FIRST + 399 * MS_PER_DAY - at.getTime()) / MS_PER_DAY));
+    expect(ages.slice(0, 7)).toEqual([0, 1, 2, 3, 4, 5, 6]);
+    expect(ages.some((age) => age >= 21 && age <= 35)).toBe(true);
+    // Twelve months back, one each.
+    expect(ages.at(-1)).toBeGreaterThanOrEqual(330);
+    expect(new Set(kept.map((at) => at.toISOString().slice(0, 7))).size).toBe(12);
+    expect(kept.length).toBeLessThanOrEqual(7 + 5 + 12 + 1);
+  });
+
+  it('never loses the newest, and going through it twice takes nothing more', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 1000 }), { minLength: 1, maxLength: 60 }), (days) => {
+        const all = days.map(day);
+        const gone = new Set(outlived(all));
+        const left = all.filter((one) => !gone.has(one));
+        expect(left.map(({ at }) => at.getTime())).toContain(Math.max(...all.map(({ at }) => at.getTime())));
+        expect(outlived(left)).toEqual([]);
+      }),
+    );
+  });
+});

@@ -1,0 +1,102 @@
+import { householdErrors, type MergePreview, type TableMerge, type TakenIn } from '@bright-keeper/contract';
+import { DatabaseError } from 'pg';
+import { rm } from 'node:fs/promises';
+import type { Database, Db } from '../db/database.js';
+import { steps } from '../db/migrate.js';
+import { openInMemory } from '../db/open.js';
+import { problem } from '../http/problem.js';
+import { ArchiveReader } from './archive.js';
+import { writeArchive } from './dump.js';
+import { restore, inOneGo } from './restore.js';
+import { heldAgainst, merge } from './rows.js';
+import { tablesOf, type TableShape } from './tables.js';
+
+/** One household has one set of settings: its own stay. */
+const STAYS = new Set(['settings']);
+
+async function* rowsFrom(archive: ArchiveReader, table: TableShape): AsyncGenerator<string[]> {
+  if (inOneGo(table)) yield await archive.allRows(table.name);
+  else yield* archive.rows(table.name);
+}
+
+/** The tables that come, each with its shape here. */
+async function coming(db: Db, { manifest }: ArchiveReader): Promise<TableShape[]> {
+  return (await tablesOf(db)).filter(({ name }) => !STAYS.has(name) && manifest.tables.some((t) => t.name === name));
+}
+
+/**
+ * The same file in the present schema: one of an earlier schema grows up in a household of its own, in memory.
+ *
+ * @param path of the file; the grown one lies beside it until `work` is done.
+ */
+async function inPresentSchema<T>(path: string, work: (archive: ArchiveReader) => Promise<T>): Promise<T> {
+  const archive = await ArchiveReader.open(path);
+  try {
+    const all = steps();
+    if (archive.manifest.schemaStep === all.at(-1)!.folderMillis) return await work(archive);
+    const grown = `${path}.grown`;
+    const database = await openInMemory();
+    try {
+      await restore(database, archive, all);
+      await writeArchive(database, grown, new Date(archive.manifest.madeAt));
+      const present = await ArchiveReader.open(grown);
+      try {
+        return await work(present);
+      } finally {
+        present.close();
+      }
+    } finally {
+      await database.close();
+      await rm(grown, { force: true });
+    }
+  } finally {
+    archive.close();
+  }
+}
+
+/** What taking a file in would do, table by table. Nothing is changed. */
+export const previewOf = (database: Database, path: string): Promise<MergePreview> =>
+  inPresentSchema(path, async (archive) => {
+    const tables: TableMerge[] = [];
+    for (const table of await coming(database.db, archive)) {
+      const sum = { table: table.name, rows: 0, fresh: 0, same: 0, changed: 0 };
+      for await (const rows of rowsFrom(archive, table)) {
+        const { fresh, changed } = await heldAgainst(database.db, table, rows);
+        sum.rows += rows.length;
+        sum.fresh += fresh;
+        sum.changed += changed;
+        sum.same += rows.length - fresh - changed;
+      }
+      if (sum.rows > 0) tables.push(sum);
+    }
+    return { madeAt: archive.manifest.madeAt, program: archive.manifest.program, tables };
+  });
+
+/**
+ * Takes another household's file into this one, all or nothing: what is new is added, what has the same id becomes as it
+ * is in the file, everything else stays.
+ *
+ * @throws ProblemError when the file is damaged, or the two contradict each other.
+ */
+export const takeIn = (database: Database, path: string): Promise<TakenIn> =>
+  inPresentSchema(path, (archive) =>
+    database
+      .transaction(async (db) => {
+        const taken = { tables: 0, rows: 0 };
+        for (const table of await coming(db, archive)) {
+          let count = 0;
+          for await (const rows of rowsFrom(archive, table)) {
+            await merge(db, table, rows);
+            count += rows.length;
+          }
+          taken.tables += count > 0 ? 1 : 0;
+          taken.rows += count;
+        }
+        return taken;
+      })
+      .catch((error: unknown) => {
+        // Rules the schema itself keeps, class 23: two open looks at one thing, say.
+        const cause = error instanceof Error ? error.cause : null;
+        throw cause instanceof DatabaseError && cause.code?.startsWith('23') ? problem(householdErrors, 'archive-conflict') : error;
+      }),
+  );

@@ -1,0 +1,18 @@
+import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
+import { mergeMap, type Observable } from 'rxjs';
+import type { Database } from '../db/database.js';
+
+/** No answer leaves before all that it may tell of is on disk. */
+export class Acknowledge implements NestInterceptor {
+  constructor(private readonly database: Database) {}
+
+  intercept(_: ExecutionContext, next: CallHandler): Observable<unknown> {
+    const kept = this.database.promise();
+    return next.handle().pipe(
+      mergeMap(async (answer: unknown) => {
+        await kept();
+        return answer;
+      }),
+    );
+  }
+}

@@ -1,0 +1,14 @@
+import { commonErrors } from '@bright-keeper/contract';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import type { Disk } from '../platform/disk.js';
+import { problem } from './problem.js';
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Takes nothing new while the disk is nearly full: what is there stays whole, and can be read. */
+export const whileThereIsRoom =
+  (disk: Disk): RequestHandler =>
+  (request: Request, _: Response, next: NextFunction) => {
+    if (READS.has(request.method)) return next();
+    disk.room().then((room) => next(room && !room.enough ? problem(commonErrors, 'disk-full') : undefined), next);
+  };
