@@ -5,7 +5,7 @@ import { openOnFiles } from './db/open.js';
 import type { Platform } from './db/database.module.js';
 import { log } from './platform/log.js';
 import { DataFolder } from './platform/dataFolder.js';
-import { Disk } from './platform/disk.js';
+import { Disk, marginFromEnvironment } from './platform/disk.js';
 import { SystemClock, SystemIds } from './platform/clock.js';
 
 export const DEFAULT_PORT = 4870;
@@ -44,7 +44,7 @@ export async function serve({ dataDir, port, webDir, prepare }: ServeOptions): P
     database,
     clock: new SystemClock(),
     ids: new SystemIds(),
-    disk: new Disk(dataDir),
+    disk: new Disk(dataDir, marginFromEnvironment()),
     data: new DataFolder(dataDir),
   };
   await prepare?.(platform);

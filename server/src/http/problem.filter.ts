@@ -36,7 +36,8 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const known = error instanceof ProblemError ? error.problem : (fromFramework(error) ?? databaseFault(error));
-    if (!known || known.status >= 500) {
+    // What a service refuses on purpose is no news to the log.
+    if (!known || (known.status >= 500 && !(error instanceof ProblemError))) {
       const { method, path } = host.switchToHttp().getRequest<Request>();
       log.error({ method, path, ...forTheLog(error) }, 'a request failed');
     }

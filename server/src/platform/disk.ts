@@ -6,7 +6,20 @@ const MB = 1024 * 1024;
  * What must stay free on the disk the data lies on: the database's log grows in files of 16 MB, and it needs room to
  * move what it holds into its tables, now and at the next start.
  */
-export const MARGIN_MB = 96;
+const MARGIN_MB = 96;
+
+/**
+ * The margin as `BRIGHT_KEEPER_DISK_MARGIN_MB` sets it, in MB.
+ *
+ * @throws RangeError when it is no number of megabytes.
+ */
+export function marginFromEnvironment(): number {
+  const text = process.env.BRIGHT_KEEPER_DISK_MARGIN_MB;
+  if (!text) return MARGIN_MB;
+  const megabytes = Number(text);
+  if (!(megabytes >= 0)) throw new RangeError(`BRIGHT_KEEPER_DISK_MARGIN_MB is "${text}"; give a number of megabytes.`);
+  return megabytes;
+}
 
 /** How much room there is, in bytes. */
 export type Room = { freeBytes: number; marginBytes: number; enough: boolean };

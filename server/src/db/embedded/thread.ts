@@ -1,5 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { openEngine } from './engine.js';
+import { lastWords } from './panic.js';
 
 /** What the engine's thread is asked: to carry a message over, or to close its files and end. */
 export type Asked = { message: Uint8Array } | 'close';
@@ -11,7 +12,7 @@ async function serveEngine(port: NonNullable<typeof parentPort>, directory: stri
   const tell = (told: Told, transfer: ArrayBuffer[] = []) => port.postMessage(told, transfer);
   const engine = await openEngine(directory);
   tell({ opened: true });
-  let last: Promise<void> = Promise.resolve();
+  let turn: Promise<void> = Promise.resolve();
   const answer = async (asked: Asked): Promise<void> => {
     if (asked === 'close') {
       await engine.close();
@@ -20,12 +21,14 @@ async function serveEngine(port: NonNullable<typeof parentPort>, directory: stri
       return;
     }
     const said = await engine.exchange(asked.message);
+    const last = lastWords(said);
+    if (last !== null) throw new Error(last);
     // The engine may keep the buffer it answered from, so what is handed over is a copy.
     const copy = said.slice();
     tell({ answer: copy }, [copy.buffer]);
   };
   port.on('message', (asked: Asked) => {
-    last = last.then(() => answer(asked)).catch(broke);
+    turn = turn.then(() => answer(asked)).catch(broke);
   });
   function broke(error: unknown): void {
     tell({ failed: error instanceof Error ? error.message : String(error) });
