@@ -3,7 +3,7 @@ import { Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } f
 import { access, constants, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { isAbsolute, join } from 'node:path';
 import { Database } from '../db/database.js';
-import { problem } from '../http/problem.js';
+import { problem, ProblemError } from '../http/problem.js';
 import { Clock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { log } from '../platform/log.js';
@@ -109,6 +109,7 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
       await this.thinOut(folder);
       return { name, madeAt: at.toISOString(), bytes: (await stat(path)).size };
     } catch (error) {
+      if (error instanceof ProblemError) throw error;
       this.failed(error);
       throw problem(householdErrors, 'backup-failed', { detail: this.trouble ?? undefined });
     }
