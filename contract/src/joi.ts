@@ -46,18 +46,40 @@ export function fieldsOf(error: Joi.ValidationError): Record<string, string> {
 }
 
 const MAX_VERSION = 2_147_483_647;
-export const id = () => Joi.string().guid();
+/** An id as we write them: a UUID and nothing around it. */
+export const uuidText = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+export const id = () => Joi.string().pattern(uuidText).messages({ 'string.pattern.base': 'This is not an id of ours.' });
 export const version = () => Joi.number().integer().min(1).max(MAX_VERSION);
 
-/** A calendar day that exists, `YYYY-MM-DD`. */
+/** The calendar as far as anybody keeps lenses: what lies outside is a slip, and no database need hold it. */
+const FIRST_DAY = '1800-01-01';
+const LAST_DAY = '2999-12-31';
+/** Moments are of what people and devices did with this program. */
+const FIRST_INSTANT = '1970-01-01';
+
+const isDay = (text: string): boolean => {
+  const at = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text);
+};
+
+/** A calendar day that exists, `YYYY-MM-DD`, between 1800 and 2999. */
 export const day = () =>
   Joi.string()
     .pattern(/^\d{4}-\d{2}-\d{2}$/)
     .custom((value: string, helpers) => {
-      const at = new Date(`${value}T00:00:00Z`);
-      const exists = !Number.isNaN(at.getTime()) && at.toISOString().startsWith(value);
-      return exists ? value : helpers.message({ custom: `${value} is not a day of the calendar.` });
+      if (!isDay(value)) return helpers.message({ custom: `${value} is not a day of the calendar.` });
+      return value >= FIRST_DAY && value <= LAST_DAY ? value : helpers.message({ custom: 'Give a day between 1800 and 2999.' });
     });
+
+const INSTANT = /^(\d{4}-\d{2}-\d{2})T([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d{1,9})?)?(Z|[+-](0\d|1[0-3]):[0-5]\d|[+-]14:00)$/;
+
+/** A moment that exists, as of ISO 8601 with its offset, between 1970 and 2999: an impossible one is refused, not moved. */
+export const instant = () =>
+  Joi.string().custom((value: string, helpers) => {
+    const on = INSTANT.exec(value)?.[1];
+    if (!on || !isDay(on)) return helpers.message({ custom: 'Write a moment like 2026-03-10T10:00:00Z.' });
+    return on > FIRST_INSTANT && on <= LAST_DAY ? value : helpers.message({ custom: 'Give a moment between 1970 and 2999.' });
+  });
 
 /** A time zone that this machine knows, by its IANA name. */
 export const timeZone = () =>

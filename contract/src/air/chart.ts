@@ -1,10 +1,11 @@
 import type { fungus, storage } from '@bright-keeper/core';
 import Joi from 'joi';
+import { instant } from '../joi.js';
 
 export type ChartQuery = { from: string; to: string; points: number };
 export const chartQuery = Joi.object<ChartQuery>({
-  from: Joi.string().isoDate().required(),
-  to: Joi.string().isoDate().required(),
+  from: instant().required(),
+  to: instant().required(),
   points: Joi.number().integer().min(10).max(2000).default(600),
 });
 

@@ -20,7 +20,8 @@ export const airErrors = errorTable({
   'log-unreadable': {
     status: 422,
     title: 'This file cannot be read as a log',
-    remedy: 'Save it as CSV with a heading line, in UTF-8, and try again.',
+    remedy: 'Save it as CSV with a heading line and try again.',
   },
+  'log-type': { status: 415, title: 'This is no CSV file', remedy: 'Send the log as it is, as text/csv.' },
   'log-format': { status: 400, title: 'How to read the file is not clear', remedy: 'Choose the columns and try again; nothing was saved.' },
 });

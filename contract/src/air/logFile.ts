@@ -43,8 +43,11 @@ export const logImportQuery = Joi.object<LogImportQuery>({
 });
 
 /** The beginning of a file, for guessing. */
-export type LogPreviewRequest = { text: string; format?: LogFormat };
-export const logPreviewRequest = Joi.object<LogPreviewRequest>({ text: Joi.string().max(400_000).required(), format: logFormat });
+export type LogPreviewRequest = { startBase64: string; format?: LogFormat };
+export const logPreviewRequest = Joi.object<LogPreviewRequest>({
+  startBase64: Joi.string().base64().max(400_000).required(),
+  format: logFormat,
+});
 
 export type LogRow = {
   line: number;
@@ -57,7 +60,16 @@ export type LogRow = {
 export type LogPreview = { format: LogFormat; columns: string[]; rows: LogRow[] };
 
 /** Why a row was set aside. */
-export const LOG_FAULTS = ['no-time', 'no-number', 'out-of-range', 'in-the-future', 'short-row'] as const;
+export const LOG_FAULTS = [
+  'no-time',
+  'no-number',
+  'out-of-range',
+  'in-the-future',
+  'short-row',
+  'open-quote',
+  'too-long',
+  'too-wide',
+] as const;
 export type LogFault = (typeof LOG_FAULTS)[number];
 export type LogImportResult = {
   rows: number;

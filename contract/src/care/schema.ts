@@ -1,6 +1,6 @@
 import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, version } from '../joi.js';
+import { id, instant, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
 
 const { ITEM_KINDS, MATERIALS, SCHOOL_IDS, SOIL_IDS, SURFACE_IDS, TOOLS } = care;
@@ -86,7 +86,7 @@ const stepId = () => Joi.string().max(120);
 const event = Joi.alternatives().try(
   Joi.object({ type: Joi.string().valid('ready', 'stop').required() }),
   Joi.object({ type: Joi.string().valid('rehearsed').required(), step: stepId().required() }),
-  Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required(), at: Joi.string().isoDate() }),
+  Joi.object({ type: Joi.string().valid('done').required(), step: stepId().required(), at: instant() }),
   Joi.object({ type: Joi.string().valid('late').required(), step: stepId().required(), inside: Joi.boolean().required() }),
   Joi.object({
     type: Joi.string().valid('take').required(),
@@ -115,7 +115,7 @@ const event = Joi.alternatives().try(
   Joi.object({
     type: Joi.string().valid('exposure').required(),
     step: stepId().required(),
-    at: Joi.string().isoDate().required(),
+    at: instant().required(),
     seconds: Joi.number().min(sensor.SHORTEST_EXPOSURE_S).max(sensor.LONGEST_EXPOSURE_S).required(),
   }),
   Joi.object({

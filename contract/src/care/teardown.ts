@@ -27,7 +27,7 @@ export const startTeardown = Joi.object<StartTeardown>({ itemId: id().required()
 
 const line = () => Joi.string().allow('').max(LONGEST_LINE).required();
 const stage = Joi.object<care.TeardownStage>({
-  id: Joi.string().guid().required(),
+  id: id().required(),
   what: line(),
   parts: line(),
   screws: line(),

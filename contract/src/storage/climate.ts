@@ -1,7 +1,7 @@
 import { storage, type air, type fungus } from '@bright-keeper/core';
 import Joi from 'joi';
 import type { ClimateEvent, Forecast, Latest } from '../air/index.js';
-import { id } from '../joi.js';
+import { id, instant } from '../joi.js';
 import type { Place } from './places.js';
 
 /** One day of a ribbon. */
@@ -82,7 +82,7 @@ export type WhatIfStart = {
 };
 
 export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });
-const at = Joi.string().isoDate().allow(null).default(null);
+const at = instant().allow(null).default(null);
 const kind = (...kinds: string[]) =>
   Joi.string()
     .valid(...kinds)

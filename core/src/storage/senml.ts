@@ -53,6 +53,8 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: numb
     if (record.v === undefined) return;
     const seconds = (base.bt ?? 0) + (record.t ?? 0);
     const ms = seconds < RELATIVE_BELOW_S ? now.getTime() + seconds * 1000 : seconds * 1000;
+    // Before 1970, or no number of ours at all.
+    if (!(ms >= 0)) return void setAside.push({ index, reason: 'no-time' });
     const known = quantityOf(record.u ?? base.bu, record.v);
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
     if (!inRange(known.quantity, known.value)) return void setAside.push({ index, reason: 'out-of-range' });

@@ -329,6 +329,8 @@ describe('a SenML pack', () => {
     ['a wrong unit', { u: 'Fahr', v: 70 }, 'unknown-unit'],
     ['a humidity of 140', { u: '%RH', v: 140 }, 'out-of-range'],
     ['tomorrow', { u: '%RH', v: 50, t: 86_400 }, 'in-the-future'],
+    ['before anybody counted', { u: '%RH', v: 50, t: -1e300 }, 'no-time'],
+    ['beyond any calendar', { u: '%RH', v: 50, t: 1e300 }, 'in-the-future'],
     ['a humidity alone', { u: '%RH', v: 50, t: -5 }, 'half-a-reading'],
     ['a version of tomorrow', { bver: 11, u: '%RH', v: 50 }, 'wrong-version'],
   ])('sets aside %s with its reason and keeps the good ones', (_, bad, reason) => {

@@ -1,4 +1,5 @@
 import {
+  airErrors,
   calibrationInput,
   deviceInput,
   deviceUpdate,
@@ -28,6 +29,7 @@ import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
+import { problem } from '../http/problem.js';
 import { DeviceService } from './device.service.js';
 import { ExportService } from './export.service.js';
 import { LogService } from './log.service.js';
@@ -125,6 +127,8 @@ export class AirController {
     @CheckedQuery(logImportQuery) { format, check }: LogImportQuery,
     @Req() request: Request,
   ): Promise<LogImportResult> {
+    // By now the body parser has read a body of this type, and there is nothing left to read.
+    if (request.is(['json', '+json'])) throw problem(airErrors, 'log-type');
     return this.logs.import(id, request, this.logs.formatFrom(format), check);
   }
 

@@ -173,7 +173,13 @@ describe('a salt test', () => {
 });
 
 describe('a CSV log', () => {
-  const preview = async (text: string) => (await t.http.post(routes.logPreview).send({ text }).expect(200)).body as LogPreview;
+  const preview = async (text: string) =>
+    (
+      await t.http
+        .post(routes.logPreview)
+        .send({ startBase64: Buffer.from(text).toString('base64') })
+        .expect(200)
+    ).body as LogPreview;
   const send = async (id: string, text: string, format: object, check = false) =>
     t.http
       .post(`${routes.logImport(id)}?check=${check}&format=${encodeURIComponent(JSON.stringify(format))}`)
@@ -238,10 +244,61 @@ describe('a CSV log', () => {
     expect((await get(id)).readings).toBe(0);
     const done = (await send(id, text, format)).body as LogImportResult;
     expect(done).toMatchObject({ accepted: 4, duplicates: 1, clockJumps: 1 });
-    expect(done.setAside).toEqual({ 'no-time': 1, 'no-number': 1, 'out-of-range': 1, 'in-the-future': 1, 'short-row': 1 });
+    expect(done.setAside).toMatchObject({ 'no-time': 1, 'no-number': 1, 'out-of-range': 1, 'in-the-future': 1, 'short-row': 1 });
     expect(done.examples[0]).toMatchObject({ line: 4, problem: 'no-time' });
     expect(done.gaps).toHaveLength(1);
     expect((await send(id, text, format)).body as LogImportResult).toMatchObject({ accepted: 0, duplicates: 5 });
+  });
+
+  it.each([
+    ['a byte-order mark before the date', '\uFEFFtime,temp,hum\n2026-01-01T00:00:00Z,20,50\n', 'utf8', [null]],
+    ['UTF-16', '\uFEFFtime;temp;hum\n2026-01-01T00:00:00Z;20;50\n', 'utf16le', [null]],
+    [
+      'a quotation mark that is not closed',
+      'time,temp,hum\n"2026-01-01T00:00:00Z,20,50\n2026-01-01T01:00:00Z,20,50\n',
+      'utf8',
+      ['open-quote', null],
+    ],
+    [
+      'days and times that are none',
+      'time,temp,hum\n2026-02-31T00:00:00Z,20,50\n2026-02-28T10:75:00Z,20,50\n2026-02-28T10:00:00+99:99,20,50\n1969-12-31T23:00:00Z,20,50\n2026-02-28T10:00:00+05:30,20,50\n',
+      'utf8',
+      ['no-time', 'no-time', 'no-time', 'no-time', null],
+    ],
+    [
+      'times beyond any calendar',
+      'date,temp,hum\n1e300,20,50\n-1e300,20,50\n1767600000,20,50\n',
+      'utf8',
+      ['in-the-future', 'no-time', null],
+    ],
+  ] as const)('with %s is read row by row', async (_, text, encoding, faults) => {
+    const bytes = Buffer.from(text, encoding);
+    const seen = (
+      await t.http
+        .post(routes.logPreview)
+        .send({ startBase64: bytes.toString('base64') })
+        .expect(200)
+    ).body as LogPreview;
+    const format = { ...seen.format, dateOrder: text.startsWith('date') ? 'unix-s' : 'iso' };
+    const { id } = await addDevice({ source: 'csv' });
+    const { body } = await t.http
+      .post(`${routes.logImport(id)}?format=${encodeURIComponent(JSON.stringify(format))}`)
+      .set('content-type', 'text/csv')
+      .send(bytes)
+      .expect(200);
+    const done = body as LogImportResult;
+    expect(done.accepted).toBe(faults.filter((f) => f === null).length);
+    expect(done.examples.map((e) => e.problem)).toEqual(faults.filter((f) => f !== null));
+  });
+
+  it('is not taken as JSON', async () => {
+    const { id } = await addDevice({ source: 'csv' });
+    const { format } = await preview('time,temp,hum\n2026-01-01T00:00:00Z,20,50\n');
+    const { body } = await t.http
+      .post(`${routes.logImport(id)}?format=${encodeURIComponent(JSON.stringify(format))}`)
+      .send({ time: 1 })
+      .expect(415);
+    expect((body as { code: string }).code).toBe('log-type');
   });
 
   it('notices a wrong time zone where it overlaps what is there', async () => {
@@ -260,7 +317,10 @@ describe('a CSV log', () => {
 
   it('refuses what is no table and a format that does not fit, naming the remedy', async () => {
     const { id } = await addDevice({ source: 'csv' });
-    await t.http.post(routes.logPreview).send({ text: 'just some words' }).expect(422);
+    await t.http
+      .post(routes.logPreview)
+      .send({ startBase64: Buffer.from('just some words').toString('base64') })
+      .expect(422);
     const { format } = await preview('time,temp,hum\n2026-01-01T00:00:00Z,20,50\n');
     const wrong = await send(id, 'a,b\n1,2\n', format);
     expect(wrong.status).toBe(400);

@@ -13,7 +13,8 @@ import {
 import { air, fungus, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import type { Readable } from 'node:stream';
-import Papa from 'papaparse';
+import { decode, decoded } from '../csv/decode.js';
+import { csvRows, csvStream, type CsvRow } from '../csv/rows.js';
 import { Database } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
@@ -108,33 +109,26 @@ export class LogService {
     private readonly ids: Ids,
   ) {}
 
-  async preview({ text, format: given }: LogPreviewRequest): Promise<LogPreview> {
+  async preview({ startBase64, format: given }: LogPreviewRequest): Promise<LogPreview> {
+    const { text } = decode(Buffer.from(startBase64, 'base64'), true);
     const format = given ?? guessFormat(text, (await this.settings.get()).timeZone);
     if (!format) throw problem(airErrors, 'log-unreadable');
-    const { data } = Papa.parse<string[]>(text, {
-      delimiter: format.delimiter,
-      skipEmptyLines: 'greedy',
-      preview: PREVIEW_ROWS + 1,
-    });
-    const [columns, ...rows] = data;
-    const read = this.readerFor(format, columns ?? []);
-    return {
-      format,
-      columns: columns ?? [],
-      rows: rows.map((cells, i) => {
-        const row: Row = { ...NO_ROW };
-        const problem = read(cells, row);
-        const said = problem === null ? { ...row, at: new Date(row.ms).toISOString() } : null;
-        return {
-          line: i + 2,
-          cells,
-          at: said?.at ?? null,
-          temperatureC: said?.temperatureC ?? null,
-          humidityPct: said?.humidityPct ?? null,
-          problem,
-        };
-      }),
-    };
+    const [headings, ...rows] = csvRows(text, format.delimiter).slice(0, PREVIEW_ROWS + 1);
+    const columns = headingsOf(headings);
+    const read = this.readerFor(format, columns);
+    return { format, columns, rows: rows.map((row) => this.shown(row, read)) };
+  }
+
+  private shown(row: CsvRow, read: RowReader): LogPreview['rows'][number] {
+    const nothing = { line: row.line, at: null, temperatureC: null, humidityPct: null };
+    if (row.fault) return { ...nothing, cells: [row.text], problem: row.fault };
+    const said: Row = { ...NO_ROW };
+    const { cells } = row;
+    const problem = read(cells, said);
+    const { temperatureC, humidityPct } = said;
+    return problem
+      ? { ...nothing, cells, problem }
+      : { ...nothing, cells, at: new Date(said.ms).toISOString(), temperatureC, humidityPct, problem };
   }
 
   /** @throws ProblemError when the format in the address is none. */
@@ -172,19 +166,21 @@ export class LogService {
     };
     let read: RowReader | null = null;
     const row: Row = { ...NO_ROW };
-    for await (const rows of rowsFrom(body, format.delimiter)) {
-      for (const cells of read ? rows : rows.slice(1)) {
-        read ??= this.readerFor(format, rows[0]!);
+    for await (const records of csvStream(decoded(body), format.delimiter)) {
+      for (const record of records) {
+        if (!read) {
+          read = this.readerFor(format, headingsOf(record));
+          continue;
+        }
         tally.rows += 1;
-        const fault = read(cells, row);
+        const fault = record.fault ?? read(record.cells, row);
         if (fault) {
-          tally.fault(tally.rows + 1, fault, cells);
+          tally.fault(record.line, fault, record.cells ?? [record.text]);
           continue;
         }
         tally.good(row);
         if (batch.add(row)) await flush();
       }
-      read ??= rows[0] ? this.readerFor(format, rows[0]) : null;
     }
     if (!read) throw problem(airErrors, 'log-unreadable');
     await flush();
@@ -230,38 +226,8 @@ export class LogService {
   }
 }
 
-/** The rows of a CSV stream, a chunk of the file at a time; the stream waits while they are worked on. */
-async function* rowsFrom(body: Readable, delimiter: string): AsyncGenerator<string[][]> {
-  const stream = { waiting: [] as string[][][], parser: null as Papa.Parser | null, done: false, error: null as Error | null };
-  let wake: () => void = () => undefined;
-  const end = (error: Error | null) => {
-    stream.error = error;
-    stream.done = true;
-    wake();
-  };
-  // A sender that goes away in the middle ends the log there; what was read before is kept.
-  body.once('close', () => {
-    if (!body.readableEnded) end(new Error('the log was cut off while it was read'));
-  });
-  Papa.parse<string[]>(body, {
-    delimiter,
-    skipEmptyLines: 'greedy',
-    chunk: ({ data }, parser) => {
-      parser.pause();
-      stream.parser = parser;
-      stream.waiting.push(data);
-      wake();
-    },
-    complete: () => end(null),
-    error: end,
-  });
-  for (;;) {
-    const rows = stream.waiting.shift();
-    if (rows) {
-      yield rows;
-      stream.parser?.resume();
-    } else if (stream.error) throw stream.error;
-    else if (stream.done) return;
-    else await new Promise<void>((resolve) => (wake = resolve));
-  }
+/** @throws ProblemError when the first record is none that can stand over columns. */
+function headingsOf(record: CsvRow | undefined): string[] {
+  if (!record?.cells) throw problem(airErrors, 'log-unreadable');
+  return record.cells;
 }

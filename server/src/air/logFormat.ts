@@ -1,6 +1,7 @@
 import type { DateOrder, LogFault, LogFormat } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
-import Papa from 'papaparse';
+import { guessDelimiter } from '../csv/delimiter.js';
+import { csvRows } from '../csv/rows.js';
 import { zonedToUtc } from './zone.js';
 
 /** What a heading is called in logs of many makers and languages. */
@@ -12,21 +13,7 @@ const NAMES = {
   dewPoint: /dew|tau|rocio|rosée/i,
 } as const;
 
-const DELIMITERS = [';', '\t', '|', ','] as const;
 const SAMPLE_ROWS = 40;
-
-const rowsOf = (text: string, delimiter: string): string[][] =>
-  Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy', preview: SAMPLE_ROWS }).data;
-
-/** The delimiter that cuts the most rows into the same number of cells, more cells first. */
-function guessDelimiter(text: string): LogFormat['delimiter'] {
-  const score = (delimiter: string) => {
-    const widths = rowsOf(text, delimiter).map((r) => r.length);
-    const width = widths[0] ?? 1;
-    return width < 2 ? 0 : (widths.filter((w) => w === width).length / widths.length) * 100 + width;
-  };
-  return [...DELIMITERS].sort((a, b) => score(b) - score(a))[0]!;
-}
 
 const NUMBER = /^-?\d+([.,]\d+)?$/;
 const isNumeric = (cells: readonly string[]): boolean => cells.length > 0 && cells.every((c) => NUMBER.test(c.trim()));
@@ -46,7 +33,9 @@ function guessDateOrder(cells: readonly string[]): DateOrder {
 /** How a log is to be read, guessed from its first rows; null when no time, temperature and humidity can be told apart. */
 export function guessFormat(text: string, timeZone: string): LogFormat | null {
   const delimiter = guessDelimiter(text);
-  const [headings, ...rows] = rowsOf(text, delimiter);
+  const [headings, ...rows] = csvRows(text, delimiter)
+    .slice(0, SAMPLE_ROWS)
+    .flatMap(({ cells }) => (cells ? [cells] : []));
   if (!headings || rows.length === 0 || headings.length < 2) return null;
   const column = (i: number) => rows.map((r) => (r[i] ?? '').trim()).filter(Boolean);
   const find = (name: RegExp, not?: RegExp, taken: readonly number[] = []) =>
@@ -116,6 +105,8 @@ const dayFirstMs = (text: string, order: DateOrder): number =>
     : dayMs(air.fourDigits(text, 6), air.twoDigits(text, 0), air.twoDigits(text, 3));
 
 const ISO_INSTANT = 24;
+/** No zone is further from UTC. */
+const MOST_OFFSET_MIN = 14 * 60;
 
 /** An instant in ms from the text of a log; NaN when it is none. */
 export function instantFrom(text: string, { dateOrder, timeZone }: Pick<LogFormat, 'dateOrder' | 'timeZone'>): number {
@@ -137,13 +128,17 @@ export function instantFrom(text: string, { dateOrder, timeZone }: Pick<LogForma
   const clock = CLOCK.exec(trimmed.slice(numbers[0].length));
   let hour = Number(clock?.[1] ?? 0);
   if (clock?.[4]) hour = (hour % 12) + (clock[4].toLowerCase() === 'pm' ? 12 : 0);
-  const local = Date.UTC(year < 100 ? 2000 + year : year, month - 1, day, hour, Number(clock?.[2] ?? 0), Number(clock?.[3] ?? 0));
-  // Months and days out of range would roll over into another day.
-  if (month < 1 || month > 12 || new Date(local).getUTCDate() !== day) return NaN;
+  const [minute, second] = [Number(clock?.[2] ?? 0), Number(clock?.[3] ?? 0)];
+  // What is out of range would roll over into another hour or day.
+  if (hour > 23 || minute > 59 || second > 59) return NaN;
+  const local = dayMs(year < 100 ? 2000 + year : year, month, day) + ((hour * 60 + minute) * 60 + second) * 1000;
+  if (Number.isNaN(local)) return NaN;
   const offset = OFFSET.exec(trimmed)?.[1];
   if (!offset) return zonedToUtc(local, timeZone);
   if (offset === 'Z') return local;
-  const minutes = Number(offset.slice(1, 3)) * 60 + Number(offset.slice(-2));
+  const [hours, rest] = [Number(offset.slice(1, 3)), Number(offset.slice(-2))];
+  const minutes = hours * 60 + rest;
+  if (rest > 59 || minutes > MOST_OFFSET_MIN) return NaN;
   return local - (offset.startsWith('-') ? -1 : 1) * minutes * 60_000;
 }
 
@@ -171,7 +166,8 @@ export function rowReader(format: LogFormat, headings: readonly string[], now: D
   return (cells, row) => {
     if (cells.length <= widest) return 'short-row';
     const ms = instantFrom(time < 0 ? cells[date]! : `${cells[date]} ${cells[time]}`, format);
-    if (!Number.isFinite(ms)) return 'no-time';
+    // Hygrometers that keep logs are younger than 1970, and days are counted from there.
+    if (!(ms >= 0)) return 'no-time';
     const rawT = number(cells[temperature]!);
     const rawH = number(cells[humidity]!);
     if (Number.isNaN(rawT) || Number.isNaN(rawH)) return 'no-number';

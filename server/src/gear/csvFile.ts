@@ -1,6 +1,9 @@
-import Papa from 'papaparse';
+import { decode, type Encoding } from '../csv/decode.js';
+import { guessDelimiter } from '../csv/delimiter.js';
+import { unguarded } from '../csv/formula.js';
+import { csvRows, type CsvFault } from '../csv/rows.js';
+import { BYTE_ORDER_MARK, csvLines } from '../csv/write.js';
 
-export type Encoding = 'UTF-8' | 'UTF-16' | 'Windows-1252';
 export type CsvFile = {
   encoding: Encoding;
   delimiter: string;
@@ -9,21 +12,13 @@ export type CsvFile = {
   notices: string[];
 };
 
-const startsWith = (bytes: Uint8Array, ...mark: number[]) => mark.every((byte, i) => bytes[i] === byte);
+const FAULT_WORDS: Record<CsvFault, string> = {
+  'open-quote': 'a quotation mark is not closed',
+  'too-long': 'it is far too long',
+  'too-wide': 'it has too many cells',
+};
 
-/**
- * Text out of bytes: a byte-order mark decides; otherwise UTF-8 if it is valid UTF-8, else the encoding that
- * spreadsheets on older systems write.
- */
-function decode(bytes: Uint8Array): { text: string; encoding: Encoding } {
-  if (startsWith(bytes, 0xff, 0xfe)) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' };
-  if (startsWith(bytes, 0xfe, 0xff)) return { text: new TextDecoder('utf-16be').decode(bytes), encoding: 'UTF-16' };
-  try {
-    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'UTF-8' };
-  } catch {
-    return { text: new TextDecoder('windows-1252').decode(bytes), encoding: 'Windows-1252' };
-  }
-}
+const MOST_NOTICES = 20;
 
 /** Headings may be empty or stand twice; each column gets a name of its own. */
 function nameColumns(headings: readonly string[]): string[] {
@@ -37,10 +32,6 @@ function nameColumns(headings: readonly string[]): string[] {
   });
 }
 
-const FORMULA_START = /^'([=+\-@\t\r])/;
-/** Undoes the quote that guards a formula in exported files, so that export and import are each other's inverse. */
-const unguard = (cell: string) => cell.replace(FORMULA_START, '$1');
-
 /**
  * Reads a CSV file as a table with a heading line: any common delimiter, quoted line breaks, with or without a
  * byte-order mark. Nothing in it is ever run: `=…` is text.
@@ -50,21 +41,24 @@ const unguard = (cell: string) => cell.replace(FORMULA_START, '$1');
 export function readCsv(bytes: Uint8Array): CsvFile | null {
   const { text, encoding } = decode(bytes);
   if (text.includes('\0')) return null;
-  const parsed = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t', '|'] });
-  const [headings, ...body] = parsed.data;
-  if (!headings || headings.every((h) => h.trim() === '')) return null;
-  const columns = nameColumns(headings);
-  const notices = parsed.errors.filter((e) => e.type === 'Quotes').map((e) => `Line ${(e.row ?? 0) + 1}: a quotation mark is not closed.`);
+  const delimiter = guessDelimiter(text);
+  const [headings, ...body] = csvRows(text, delimiter);
+  if (!headings?.cells) return null;
+  const columns = nameColumns(headings.cells);
+  const notices = body
+    .flatMap((row) => (row.fault ? [`Line ${row.line}: ${FAULT_WORDS[row.fault]}; it was left out.`] : []))
+    .slice(0, MOST_NOTICES);
   if (encoding === 'Windows-1252') notices.push('The file is not UTF-8; it was read as Windows-1252. Check the accents.');
-  const tooLong = body.filter((row) => row.length > columns.length).length;
+  const good = body.flatMap((row) => (row.cells ? [row] : []));
+  const tooLong = good.filter(({ cells }) => cells.length > columns.length).length;
   if (tooLong > 0) notices.push(`${tooLong} rows have more cells than the heading line; the extra cells are left out.`);
-  const rows = body.map((row, i) => ({
-    line: i + 2,
-    cells: Object.fromEntries(columns.map((c, j) => [c, unguard((row[j] ?? '').trim())])),
+  const rows = good.map(({ line, cells }) => ({
+    line,
+    cells: Object.fromEntries(columns.map((c, j) => [c, unguarded((cells[j] ?? '').trim())])),
   }));
-  return { encoding, delimiter: parsed.meta.delimiter, columns, rows, notices };
+  return { encoding, delimiter, columns, rows, notices };
 }
 
-/** A table as CSV (RFC 4180) with a byte-order mark, cells that a spreadsheet would run guarded by a quote. */
+/** A table as a CSV file for whoever opens it in a spreadsheet. */
 export const writeCsv = (columns: readonly string[], rows: readonly (readonly unknown[])[]): string =>
-  '\uFEFF' + Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) }, { escapeFormulae: true, newline: '\r\n' }) + '\r\n';
+  BYTE_ORDER_MARK + csvLines([columns, ...rows]);

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { BYTE_ORDER_MARK, csvLines } from '../csv/write.js';
 import type { TableShape } from './tables.js';
 
 const cell = (value: unknown): unknown => (value !== null && typeof value === 'object' ? JSON.stringify(value) : value);
@@ -6,8 +6,7 @@ const cell = (value: unknown): unknown => (value !== null && typeof value === 'o
 /** Rows of a table as lines of CSV, for whoever opens it in a spreadsheet; what is nested stands as JSON in its cell. */
 export async function* csvOf(table: TableShape, rows: AsyncIterable<string[]>): AsyncGenerator<string> {
   const columns = table.columns.filter(({ type }) => type !== 'bytea').map(({ name }) => name);
-  const lines = (data: unknown[][]) => Papa.unparse(data, { newline: '\r\n', escapeFormulae: true, delimiter: ',' }) + '\r\n';
-  yield '\uFEFF' + lines([columns]);
+  yield BYTE_ORDER_MARK + csvLines([columns]);
   for await (const some of rows)
-    yield lines(some.map((row) => JSON.parse(row) as Record<string, unknown>).map((row) => columns.map((c) => cell(row[c]))));
+    yield csvLines(some.map((row) => JSON.parse(row) as Record<string, unknown>).map((row) => columns.map((c) => cell(row[c]))));
 }

@@ -1,4 +1,4 @@
-import { gearErrors } from '@bright-keeper/contract';
+import { gearErrors, unkeepableTexts, uuidText } from '@bright-keeper/contract';
 import { problem } from './problem.js';
 
 /** Where the next page begins: the sort key of the last row and its id. */
@@ -11,7 +11,8 @@ export function readCursor(cursor: string | undefined): Mark | null {
   if (cursor === undefined) return null;
   try {
     const [key, id] = JSON.parse(Buffer.from(cursor, 'base64url').toString()) as [unknown, unknown];
-    if (typeof key === 'string' && typeof id === 'string' && /^[0-9a-f-]{36}$/.test(id)) return { key, id };
+    if (typeof key === 'string' && typeof id === 'string' && uuidText.test(id) && Object.keys(unkeepableTexts(key)).length === 0)
+      return { key, id };
   } catch {
     // Falls through to the same answer as a mark of the wrong shape.
   }

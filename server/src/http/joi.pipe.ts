@@ -1,4 +1,4 @@
-import { commonErrors, fieldsOf, JOI_OPTIONS, JOI_QUERY_OPTIONS } from '@bright-keeper/contract';
+import { commonErrors, fieldsOf, JOI_OPTIONS, JOI_QUERY_OPTIONS, unkeepableTexts } from '@bright-keeper/contract';
 import { Body, Param, Query, type PipeTransform } from '@nestjs/common';
 import type Joi from 'joi';
 import { problem } from './problem.js';
@@ -10,6 +10,8 @@ class JoiPipe<T> implements PipeTransform<unknown, T> {
   ) {}
 
   transform(value: unknown): T {
+    const unkeepable = unkeepableTexts(value);
+    if (Object.keys(unkeepable).length > 0) throw problem(commonErrors, 'bad-input', { fields: unkeepable });
     const result = this.schema.validate(value ?? {}, this.options);
     if (result.error) throw problem(commonErrors, 'bad-input', { fields: fieldsOf(result.error) });
     return result.value;

@@ -15,7 +15,9 @@ function fromFramework(error: unknown): Problem | null {
     return problem(commonErrors, 'bad-json').problem;
   // What the address says cannot be decoded.
   if (error instanceof URIError) return problem(commonErrors, 'not-found').problem;
-  if (type === 'request.aborted') return problem(commonErrors, 'cut-off').problem;
+  // The sender went away; nobody hears this.
+  if (type === 'request.aborted' || (error instanceof Error && error.message === 'aborted'))
+    return problem(commonErrors, 'cut-off').problem;
   if (!(error instanceof HttpException)) return null;
   if (error.getStatus() === 404) return problem(commonErrors, 'not-found').problem;
   if (error.getStatus() === 400) return problem(commonErrors, 'bad-json', { detail: error.message }).problem;

@@ -31,8 +31,24 @@ export function seeded(seed: number): () => number {
 const A_UUID = '01a20000-0000-7000-8000-0000000000aa';
 const HOSTILE: unknown[] = [
   ...['', ' ', '\0', 'a\0b', '\ud800', 'x\udfff', '\u202e', '=1+1', "'; drop table item; --", '💥', 'x'.repeat(70_000), '../../etc/passwd'],
-  ...[`(${A_UUID})`, `[${A_UUID}]`, `{${A_UUID}}`, A_UUID.replaceAll('-', ':'), '-'.repeat(36), A_UUID.replaceAll('-', ''), A_UUID.toUpperCase(), 'nil'],
-  ...['0000-01-01T00:00:00Z', '-000001-01-01T00:00:00Z', '+275760-09-13T00:00:00Z', '+999999-01-01T00:00:00Z', '2026-02-31T10:00:00Z', '1969-12-31T23:00:00Z'],
+  ...[
+    `(${A_UUID})`,
+    `[${A_UUID}]`,
+    `{${A_UUID}}`,
+    A_UUID.replaceAll('-', ':'),
+    '-'.repeat(36),
+    A_UUID.replaceAll('-', ''),
+    A_UUID.toUpperCase(),
+    'nil',
+  ],
+  ...[
+    '0000-01-01T00:00:00Z',
+    '-000001-01-01T00:00:00Z',
+    '+275760-09-13T00:00:00Z',
+    '+999999-01-01T00:00:00Z',
+    '2026-02-31T10:00:00Z',
+    '1969-12-31T23:00:00Z',
+  ],
   ...['0000-01-01', '2026-02-31', '9999-12-31', '2026-13-01', '2026-01-01T00:75:00Z', '2026-01-01T00:00:00+99:99', '26-1-1', 'yesterday'],
   ...[0, -0, -1, 0.1, 1e300, -1e300, 2 ** 31, 2 ** 31 - 1, -(2 ** 31) - 1, 2 ** 53, Number.MIN_VALUE, 1e-300, '1e400', '-0', 'NaN'],
   ...[null, true, false, [], {}, [[]], [null], { a: { b: {} } }, ['x'], { constructor: 1 }, { toString: 'x' }],
@@ -81,7 +97,8 @@ export class Fuzzer {
       if (this.chance(0.03)) object[this.pick(['extra', '__proto__', 'constructor', '\0', ''])] = 1;
       return object;
     }
-    if (schema.type === 'array') return Array.from({ length: Math.floor(this.random() * 4) }, () => this.value(schema.items, name, depth + 1));
+    if (schema.type === 'array')
+      return Array.from({ length: Math.floor(this.random() * 4) }, () => this.value(schema.items, name, depth + 1));
     if (schema.type === 'boolean') return this.chance(0.5);
     if (schema.type === 'integer' || schema.type === 'number') return this.number(schema, name);
     return this.text(schema, name);
@@ -95,8 +112,10 @@ export class Fuzzer {
 
   private text({ format }: Schema, name: string): string {
     if (format === 'uuid' || /id$/i.test(name)) return this.pick(this.ids);
-    if (format === 'date' || /day|On$|from|to$/.test(name)) return this.pick(['2026-03-10', '2026-04-01', '2027-01-31', '2026-03-10T10:00:00Z']);
-    if (format === 'date-time' || /at$/i.test(name)) return this.pick(['2026-03-10T09:00:00Z', '2026-03-01T00:00:00.000Z', '2025-12-31T23:59:59+01:00']);
+    if (format === 'date' || /day|On$|from|to$/.test(name))
+      return this.pick(['2026-03-10', '2026-04-01', '2027-01-31', '2026-03-10T10:00:00Z']);
+    if (format === 'date-time' || /at$/i.test(name))
+      return this.pick(['2026-03-10T09:00:00Z', '2026-03-01T00:00:00.000Z', '2025-12-31T23:59:59+01:00']);
     return this.pick(['a', 'A lens', 'NaCl', 'UTC', 'lens', 'dust', 'front-glass', '21:00']);
   }
 
@@ -118,12 +137,19 @@ export class Fuzzer {
     );
     const content = Object.values(operation.requestBody?.content ?? {})[0];
     const headers: Record<string, string> = { authorization: `Bearer ${this.pick([...this.keys, 'wrong', ''])}` };
-    return { method, path: `${address}${query.length > 0 ? `?${query.join('&')}` : ''}`, headers, body: this.body(method, content?.schema, headers) };
+    return {
+      method,
+      path: `${address}${query.length > 0 ? `?${query.join('&')}` : ''}`,
+      headers,
+      body: this.body(method, content?.schema, headers),
+    };
   }
 
   private body(method: string, schema: Schema | undefined, headers: Record<string, string>): string | Buffer | undefined {
     if (method === 'GET' || method === 'HEAD') return undefined;
-    headers['content-type'] = this.chance(0.95) ? 'application/json' : this.pick(['text/csv', 'text/plain', 'application/zip', 'application/senml+json', '']);
+    headers['content-type'] = this.chance(0.95)
+      ? 'application/json'
+      : this.pick(['text/csv', 'text/plain', 'application/zip', 'application/senml+json', '']);
     const text = JSON.stringify(this.value(schema, 'body')) ?? '';
     if (this.chance(0.94)) return text;
     return this.pick([

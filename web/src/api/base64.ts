@@ -1,5 +1,5 @@
 /** A file as base64, the way a JSON body carries it; rejects if the file cannot be read. */
-export const base64Of = (file: File): Promise<string> =>
+export const base64Of = (file: Blob): Promise<string> =>
   new Promise((resolve, reject) => {
     const reader = new FileReader();
     reader.onload = () => resolve((reader.result as string).replace(/^data:[^,]*,/, ''));

@@ -7,7 +7,7 @@ const ENDS = new Set(['PANIC', 'FATAL']);
 /** The fields of an error message, by their letter (PostgreSQL manual, "Error and Notice Message Fields"). */
 function fieldsOf(body: Buffer): Map<number, string> {
   const fields = new Map<number, string>();
-  for (let at = 0; at < body.length && body[at] !== 0; ) {
+  for (let at = 0; at < body.length && body[at] !== 0;) {
     const end = body.indexOf(0, at + 1);
     fields.set(body[at]!, body.toString('utf8', at + 1, end));
     at = end + 1;

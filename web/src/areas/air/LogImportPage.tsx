@@ -1,6 +1,7 @@
 import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
 import { useReducer, useState } from 'react';
 import { useParams } from 'react-router';
+import { base64Of } from '../../api/base64';
 import { FileDrop } from '../../ui/FilePicker';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
@@ -15,6 +16,9 @@ const FAULT_WORDS: Record<LogFault, string> = {
   'out-of-range': 'outside what a hygrometer can see',
   'in-the-future': 'in the future',
   'short-row': 'too few cells',
+  'open-quote': 'a quotation mark that is not closed',
+  'too-long': 'far too long for a row',
+  'too-wide': 'far too many cells',
 };
 const ORDER_WORDS: Record<LogFormat['dateOrder'], string> = {
   iso: 'year, month, day',
@@ -234,8 +238,8 @@ export function LogImportPage() {
   const device = devices.data.devices.find((d) => d.id === id);
   const read = async (chosen: File, format?: LogFormat) => {
     run.reset();
-    const text = await chosen.slice(0, PREVIEW_BYTES).text();
-    guess.mutate({ text, ...(format ? { format } : {}) }, { onSuccess: (answer) => act({ type: 'read', preview: answer }) });
+    const startBase64 = await base64Of(chosen.slice(0, PREVIEW_BYTES));
+    guess.mutate({ startBase64, ...(format ? { format } : {}) }, { onSuccess: (answer) => act({ type: 'read', preview: answer }) });
   };
   const choose = (chosen: File) => {
     act({ type: 'chosen', file: chosen });
