@@ -32,6 +32,18 @@ export default defineConfig({
         },
       },
       {
+        // The same tests of the same services, over PostgreSQL.
+        ...source,
+        test: {
+          name: 'postgres',
+          include: ['server/src/**/*.test.ts'],
+          exclude: ['server/src/db/embedded/**', 'server/src/db/*.test.ts', 'server/src/csv/**'],
+          globalSetup: ['server/src/testing/onPostgres.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
         // By name, not by condition: packages of others name their sources too, and would be taken at that word.
         resolve: { conditions: ['module', 'browser', 'development'], alias: OUR_SOURCES },
         test: {

@@ -1,11 +1,12 @@
 import 'reflect-metadata';
+import { databaseUrl } from './db/choose.js';
 import { WEB } from './paths.js';
 import { dataDirectory, portFromEnvironment, serve } from './serve.js';
 
 try {
   const dataDir = dataDirectory();
-  const { address } = await serve({ dataDir, port: portFromEnvironment(), webDir: WEB });
-  console.log(`Bright Keeper is at ${address}  (data in ${dataDir})`);
+  const { address } = await serve({ dataDir, url: databaseUrl(), port: portFromEnvironment(), webDir: WEB });
+  console.log(`Bright Keeper is at ${address}  (data in ${databaseUrl() ? 'PostgreSQL' : dataDir})`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);
   process.exit(1);

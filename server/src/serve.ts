@@ -1,7 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
-import { openOnFiles } from './db/open.js';
+import { openChosen } from './db/choose.js';
 import type { Platform } from './db/database.module.js';
 import { log } from './platform/log.js';
 import { DataFolder } from './platform/dataFolder.js';
@@ -22,7 +22,14 @@ export function portFromEnvironment(): number {
   return port;
 }
 
-export type ServeOptions = { dataDir: string; port: number; webDir?: string; prepare?: (platform: Platform) => Promise<void> };
+export type ServeOptions = {
+  dataDir: string;
+  /** A PostgreSQL server that keeps the household instead of the directory. */
+  url?: string | null;
+  port: number;
+  webDir?: string;
+  prepare?: (platform: Platform) => Promise<void>;
+};
 
 const portTaken = (port: number) =>
   new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
@@ -32,12 +39,18 @@ const portTaken = (port: number) =>
  *
  * @throws DirectoryInUse when the data is open elsewhere; Error when the port is taken.
  */
-export async function serve({ dataDir, port, webDir, prepare }: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
+export async function serve({
+  dataDir,
+  url = null,
+  port,
+  webDir,
+  prepare,
+}: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
   // What this process writes is its owner's alone.
   process.umask(0o077);
   // The database wakes on its own thread of work, so the application's code is loaded meanwhile: a second less to wait.
   const [database, { createApp }] = await Promise.all([
-    openOnFiles({ dataDir, apart: true, onStopped: (why) => log.error({ why }, 'the database ended and is started anew') }),
+    openChosen({ dataDir, url, apart: true, onStopped: (why) => log.error({ why }, 'the database ended and is started anew') }),
     import('./app.js'),
   ]);
   const platform: Platform = {

@@ -25,6 +25,24 @@ function leavesOpen(line: string, delimiter: string, isOpen: boolean): boolean {
   return open;
 }
 
+/** Where the lines of a text end, asked for from left to right. Each sort of end is looked for once, not at every line. */
+class LineEnds {
+  private feed: number;
+  private back: number;
+  constructor(private readonly text: string) {
+    this.feed = text.indexOf('\n');
+    this.back = text.indexOf('\r');
+  }
+
+  /** -1 where there is none; a carriage return at the very end may be half of one, and waits. */
+  after(from: number): number {
+    if (this.feed >= 0 && this.feed < from) this.feed = this.text.indexOf('\n', from);
+    if (this.back >= 0 && this.back < from) this.back = this.text.indexOf('\r', from);
+    if (this.back < 0 || (this.feed >= 0 && this.feed < this.back)) return this.feed;
+    return this.back === this.text.length - 1 ? -1 : this.back;
+  }
+}
+
 /**
  * Reads a table as it comes (RFC 4180), one record after the other: quoted cells may hold line breaks, lines end in any
  * of the usual ways, blank lines are passed over. A quotation mark that is not closed sets its own line aside and no more.
@@ -43,10 +61,9 @@ export class CsvRows {
   /** @returns the records that are whole with this. */
   push(text: string): CsvRow[] {
     const all = this.rest + text;
+    const ends = new LineEnds(all);
     let from = 0;
-    for (;;) {
-      const end = this.endOfLine(all, from);
-      if (end < 0) break;
+    for (let end = ends.after(from); end >= 0; end = ends.after(from)) {
       this.take(all.slice(from, end));
       from = all[end] === '\r' && all[end + 1] === '\n' ? end + 2 : end + 1;
     }
@@ -66,14 +83,6 @@ export class CsvRows {
     if (last !== '') this.take(last);
     while (this.open) this.giveUp(this.open);
     return this.out.splice(0);
-  }
-
-  /** Where the line ends; a carriage return at the very end may be the half of a line end, and waits. */
-  private endOfLine(text: string, from: number): number {
-    const feed = text.indexOf('\n', from);
-    const back = text.indexOf('\r', from);
-    if (back < 0 || (feed >= 0 && feed < back)) return feed;
-    return back === text.length - 1 ? -1 : back;
   }
 
   private set(line: number, fault: CsvFault, text: string): void {

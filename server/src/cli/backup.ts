@@ -1,0 +1,4 @@
+import 'reflect-metadata';
+import { backup, run } from './household.js';
+
+await run(() => backup(process.argv[2]));
