@@ -13,6 +13,8 @@ const OUR_SOURCES = Object.fromEntries(
 export default defineConfig({
   test: {
     reporters: ['default'],
+    // As many as the machine has cores: left to itself the runner keeps one of two for nobody.
+    maxWorkers: '100%',
     projects: [
       {
         ...source,

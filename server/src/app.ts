@@ -37,7 +37,7 @@ function serveWeb(app: NestExpressApplication, webDir: string): void {
   );
   app.use(express.static(webDir, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
   app.use((request: express.Request, response: express.Response, next: express.NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api')) return next();
+    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(join(webDir, 'index.html'));
   });

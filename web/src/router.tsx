@@ -1,5 +1,6 @@
 import { createBrowserRouter } from 'react-router';
 import { Loading } from './ui/parts';
+import { HealthBar } from './areas/household';
 import { RunBar } from './areas/schedule';
 import { Broken, NotHere, Shell } from './ui/Shell';
 
@@ -20,7 +21,17 @@ const approach = (to: string): void => void STATION_CODE[to]?.().catch(() => und
 /** Every address; each area's code comes when it is first opened. */
 export const router = createBrowserRouter([
   {
-    element: <Shell bar={<RunBar />} onApproach={approach} />,
+    element: (
+      <Shell
+        bar={
+          <>
+            <HealthBar />
+            <RunBar />
+          </>
+        }
+        onApproach={approach}
+      />
+    ),
     hydrateFallbackElement: <Loading />,
     errorElement: <Broken />,
     children: [
@@ -58,6 +69,7 @@ export const router = createBrowserRouter([
       { path: 'handbook', lazy: async () => ({ Component: (await import('./areas/handbook/HandbookPage')).HandbookPage }) },
       { path: 'diagnose', lazy: async () => ({ Component: (await import('./areas/inspection/DiagnosePage')).DiagnosePage }) },
       { path: 'settings', lazy: async () => ({ Component: (await import('./areas/settings/SettingsPage')).SettingsPage }) },
+      { path: 'settings/data', lazy: async () => ({ Component: (await import('./areas/household/DataPage')).DataPage }) },
       { path: '*', element: <NotHere /> },
     ],
   },

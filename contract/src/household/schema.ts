@@ -8,6 +8,8 @@ export type Health = {
   database: { kind: 'embedded' | 'postgres'; answers: boolean };
   /** Null where the data lies on no disk of this machine. */
   disk: { freeBytes: number; marginBytes: number; enough: boolean } | null;
+  /** The last good backup; late when a household that has something in it went two days without one. Null in memory. */
+  backup: { lastAt: string | null; late: boolean; trouble: string | null } | null;
 };
 
 /** A backup that was read back when it was made, and found whole. */

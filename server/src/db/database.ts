@@ -15,6 +15,20 @@ function bytesFrom(text: string): Uint8Array {
 }
 pg.types.setTypeParser(pg.types.builtins.BYTEA, bytesFrom);
 
+/** What one process does because there may be others on the same database. */
+export type Others = {
+  /** The statement that tells them what was written. */
+  tell: Listener['along'];
+  /** Hears of it from them. */
+  hear: (heard: (written: Written) => void) => void;
+  /**
+   * Waits, inside a transaction, until nobody else is in the middle of one that writes.
+   *
+   * @returns how many there have been.
+   */
+  takeTurn: (db: Db) => Promise<number>;
+};
+
 /** Which database it is, and what differs with it. */
 export type Backing = {
   kind: 'embedded' | 'postgres';
@@ -25,8 +39,8 @@ export type Backing = {
   /** How often the database has been started. */
   lives: () => number;
   close: (pool: pg.Pool) => Promise<void>;
-  /** Tells others on the same database what was written; hears of it from them. Null where there can be no others. */
-  others: { tell: Listener['along']; hear: (heard: (written: Written) => void) => void } | null;
+  /** Others on the same database; null where there can be none. */
+  others: Others | null;
 };
 
 /** The open database: the one way to it, whichever it is. Whatever belongs together runs in one `transaction`. */
@@ -35,6 +49,7 @@ export class Database {
   readonly changes = new Changes();
   readonly pool: pg.Pool;
   private readonly settling: Settled | null;
+  private lastTurn = NaN;
 
   constructor(private readonly backing: Backing) {
     this.settling = backing.flush && new Settled(() => backing.flush!(this.pool));
@@ -58,13 +73,31 @@ export class Database {
     return this.backing.kind;
   }
 
+  /** Runs what belongs together, all or nothing, one after the other. */
   async transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
     try {
-      return await this.db.transaction(work);
+      return await this.db.transaction(async (db) => {
+        await this.takeTurn(db);
+        return work(db);
+      });
     } catch (error) {
       this.changes.undone();
       throw error;
     }
+  }
+
+  /** What is read in it is of one moment, however long it takes; it writes nothing, and nobody waits for it who need not. */
+  snapshot<T>(work: (db: Db) => Promise<T>): Promise<T> {
+    return this.db.transaction(work, { isolationLevel: 'repeatable read', accessMode: 'read only' });
+  }
+
+  /** What others wrote between our turns may not have been heard yet: then nothing that was worked out is kept. */
+  private async takeTurn(db: Db): Promise<void> {
+    const { others } = this.backing;
+    if (!others) return;
+    const turn = await others.takeTurn(db);
+    if (turn !== this.lastTurn + 1) this.changes.undone();
+    this.lastTurn = turn;
   }
 
   /**

@@ -1,8 +1,10 @@
-import { householdErrors, type BackupFile, type Backups } from '@bright-keeper/contract';
+import { householdErrors, type BackupFile, type Backups, type Health } from '@bright-keeper/contract';
 import { Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import { min } from 'drizzle-orm';
 import { access, constants, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { isAbsolute, join } from 'node:path';
 import { Database } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
 import { problem, ProblemError } from '../http/problem.js';
 import { Clock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
@@ -13,6 +15,7 @@ import { nothingThere } from './restore.js';
 import { outlived } from './retention.js';
 
 const MS_PER_DAY = 86_400_000;
+const LATE_MS = 2 * MS_PER_DAY;
 const MS_PER_HOUR = 3_600_000;
 /** The first look comes when a start is over. */
 const SOON_MS = 5 * 60_000;
@@ -67,10 +70,18 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
     }
   }
 
-  /** When the last good one was made; null when there is none. */
-  async lastAt(): Promise<string | null> {
+  /** How long ago the last good one was made, and whether that is too long. */
+  async standing(): Promise<Health['backup']> {
     if (!this.data.path) return null;
-    return (await this.files().catch(() => []))[0]?.madeAt ?? null;
+    const lastAt = (await this.files().catch(() => []))[0]?.madeAt ?? null;
+    return { lastAt, late: await this.isLate(lastAt), trouble: this.trouble };
+  }
+
+  private async isLate(lastAt: string | null): Promise<boolean> {
+    const since = this.clock.now().getTime() - LATE_MS;
+    if (lastAt !== null) return Date.parse(lastAt) < since;
+    const [oldest] = await this.database.db.select({ at: min(items.createdAt) }).from(items);
+    return oldest!.at !== null && oldest!.at.getTime() < since;
   }
 
   async state(): Promise<Backups> {

@@ -1,4 +1,3 @@
-import { sql } from 'drizzle-orm';
 import { rm } from 'node:fs/promises';
 import type { Database, Db } from '../db/database.js';
 import { lastStep } from '../db/migrate.js';
@@ -18,8 +17,7 @@ export type Besides = (db: Db, archive: ArchiveWriter) => Promise<void>;
 export async function writeArchive(database: Database, path: string, now: Date, besides?: Besides): Promise<Manifest> {
   const archive = new ArchiveWriter(path);
   try {
-    return await database.transaction(async (db) => {
-      await db.execute(sql`set transaction isolation level repeatable read`);
+    return await database.snapshot(async (db) => {
       for (const table of await tablesOf(db)) await archive.table(table.name, rowsOf(db, table));
       await besides?.(db, archive);
       return archive.finish({ program: VERSION, madeAt: now.toISOString(), schemaStep: (await lastStep(db)) ?? 0 });

@@ -5,6 +5,7 @@ import { Database } from '../db/database.js';
 import { VERSION } from '../paths.js';
 import { Clock } from '../platform/clock.js';
 import { Disk } from '../platform/disk.js';
+import { BackupService } from './backup.service.js';
 
 const PATIENCE_MS = 2000;
 
@@ -15,11 +16,13 @@ export class HealthService {
     private readonly database: Database,
     private readonly disk: Disk,
     private readonly clock: Clock,
+    private readonly backups: BackupService,
   ) {}
 
   async health(): Promise<Health> {
     const [answers, disk] = await Promise.all([this.answers(), this.disk.room()]);
-    return { version: VERSION, now: this.clock.now().toISOString(), database: { kind: this.database.kind, answers }, disk };
+    const backup = answers ? await this.backups.standing() : null;
+    return { version: VERSION, now: this.clock.now().toISOString(), database: { kind: this.database.kind, answers }, disk, backup };
   }
 
   /** Whether the database answers before anybody would lose patience. */

@@ -8,6 +8,7 @@ import { createApp } from '../app.js';
 import { SeededIds, SetClock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { Disk } from '../platform/disk.js';
+import type { Database } from '../db/database.js';
 import { BackupService } from '../household/backup.service.js';
 import { freshDatabase } from './freshDatabase.js';
 
@@ -31,11 +32,12 @@ export const SHELF: PlaceInput = {
  * The whole application in this process over a database in memory, at a time the test sets.
  *
  * @param dataDir a folder of its own, for what is kept beside the database.
+ * @param opened a database that is open already.
  */
-export async function testApp({ dataDir = null }: { dataDir?: string | null } = {}) {
+export async function testApp({ dataDir = null, opened = null }: { dataDir?: string | null; opened?: Database | null } = {}) {
   const clock = new SetClock(START);
   const ids = new SeededIds(clock);
-  const database = await freshDatabase();
+  const database = opened ?? (await freshDatabase());
   const app: NestExpressApplication = await createApp({ database, clock, ids, disk: new Disk(dataDir), data: new DataFolder(dataDir) });
   await app.init();
   const http = request(app.getHttpServer());

@@ -20,6 +20,8 @@ export const keys = {
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,
+  health: ['health'] as const,
+  backups: ['backups'] as const,
   schedule: ['schedule'] as const,
   agenda: ['schedule', 'agenda'] as const,
   benchDays: ['schedule', 'bench-days'] as const,

@@ -1,6 +1,6 @@
 import type { Settings } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { Day } from '../../ui/when';
 import { Field } from '../gear';
 import { useSettings } from './queries';
@@ -126,6 +126,12 @@ export function SettingsPage() {
       <div className="space-y-8">
         <ThemeChoice />
         <SettingsForm settings={settings.data} />
+        <Section title="Your data">
+          <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+            <p>Backups, everything in one file, another household’s file, and where all this is kept.</p>
+            <ButtonLink to="/settings/data">Look after your data</ButtonLink>
+          </div>
+        </Section>
         <p className="text-sm text-soft">
           Programs can use everything here too:{' '}
           <a className="link" href="/api/docs">

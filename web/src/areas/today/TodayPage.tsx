@@ -4,6 +4,7 @@ import { Failure, Loading, Page, Section } from '../../ui/parts';
 import { longDate } from '../../ui/dates';
 import { At } from '../../ui/when';
 import { logWords } from '../gear';
+import { LastBackup, RestoreDoor } from '../household';
 import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';
 import { Doors } from './Doors';
 import { Fold } from '../../ui/Fold';
@@ -73,6 +74,7 @@ export function TodayPage() {
       <Page title="Today" sub="Nothing is on the shelf yet. Where would you begin?">
         <div className="space-y-8">
           <Doors />
+          <RestoreDoor />
           {needs.shown.length > 0 && <DutyList duties={needs.shown} deeds={deeds} />}
           <Ribbons />
         </div>
@@ -97,6 +99,7 @@ export function TodayPage() {
           {beforeLeaving.length > 0 && <BeforeLeaving duties={beforeLeaving} />}
           <Ribbons />
           <Lately recent={recent} />
+          <LastBackup />
         </div>
       </div>
     </Page>

@@ -1,0 +1,75 @@
+import { routes, type Settings } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openOnServer } from '../db/open.js';
+import { freshOnServer } from '../testing/freshDatabase.js';
+import { testApp, type TestApp } from '../testing/testApp.js';
+
+const server = inject('postgres');
+
+/** Two whole applications, as two processes would be, on one household. */
+describe.runIf(server)('two programs on one PostgreSQL database', () => {
+  let here: TestApp;
+  let there: TestApp;
+  beforeAll(async () => {
+    const url = await freshOnServer(server!);
+    here = await testApp({ opened: await openOnServer(url) });
+    there = await testApp({ opened: await openOnServer(url) });
+  });
+  afterAll(() => Promise.all([here.app.close(), there.app.close()]));
+
+  /** Notices travel on their own line; a moment later both know the same. */
+  const soon = async (check: () => Promise<void>): Promise<void> => {
+    for (let tries = 0; ; tries += 1) {
+      try {
+        return await check();
+      } catch (error) {
+        if (tries === 50) throw error;
+        await new Promise((resolve) => setTimeout(resolve, 20));
+      }
+    }
+  };
+  const agendaOf = async (app: TestApp): Promise<schedule.Agenda> =>
+    (await app.http.get(routes.agenda).expect(200)).body as schedule.Agenda;
+
+  it('see what the other one wrote, though both keep what they have worked out', async () => {
+    expect((await agendaOf(there)).duties).toEqual((await agendaOf(here)).duties);
+    const lens = await here.add('A lens that was never looked at');
+    const isAsked = (agenda: schedule.Agenda) => agenda.duties.some((d) => d.subject.name === lens.name);
+    expect(isAsked(await agendaOf(here))).toBe(true);
+    await soon(async () => expect(isAsked(await agendaOf(there))).toBe(true));
+
+    const { body } = await here.http.get(routes.settings);
+    await there.http.get(routes.settings);
+    await here.http
+      .put(routes.settings)
+      .send({ ...(body as Settings), currency: 'CHF' })
+      .expect(200);
+    await soon(async () => expect((await there.http.get(routes.settings)).body).toMatchObject({ currency: 'CHF' }));
+  });
+
+  it('lose no edit: of two at once one is told that it is stale', async () => {
+    const lens = await here.add('Edited twice');
+    const edit = (app: TestApp, notes: string) => {
+      const { name, kind, traits, acquiredOn, version } = lens;
+      return app.http.put(routes.item(lens.id)).send({ name, kind, traits, acquiredOn, notes, version });
+    };
+    const answers = await Promise.all([edit(here, 'from here'), edit(there, 'from there')]);
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
+    const kept = answers.find((a) => a.status === 200)!.body as { notes: string };
+    await soon(async () => expect((await there.http.get(routes.item(lens.id))).body).toMatchObject({ notes: kept.notes }));
+  });
+
+  it('do no duty twice: of many who tick it off at once one did', async () => {
+    const lens = await here.add('Its cap is lost');
+    const subject = { kind: 'thing', id: lens.id };
+    await here.http.post(routes.capMissing).send({ itemId: lens.id, surface: 'front-cap' }).expect(201);
+    await soon(async () =>
+      expect((await agendaOf(there)).duties.some((d) => d.subject.id === lens.id && d.code === 'cap-missing')).toBe(true),
+    );
+    const tick = (app: TestApp) => app.http.post(routes.dutyDone).send({ code: 'cap-missing', subject });
+    const statuses = (await Promise.all([here, there, here, there, here, there].map(tick))).map((a) => a.status);
+    expect(statuses.filter((s) => s === 201 || s === 200)).toHaveLength(1);
+    expect(statuses.filter((s) => s >= 500)).toEqual([]);
+  });
+});

@@ -1,0 +1,44 @@
+import {
+  routes,
+  type BackupFile,
+  type BackupFolder,
+  type Backups,
+  type Health,
+  type MergePreview,
+  type TakenIn,
+} from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryClient } from '../../api/client';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+
+const A_MINUTE_MS = 60_000;
+const ZIP = 'application/zip';
+
+/** How the server is: asked again each minute, since a disk fills while one works. */
+export const useHealth = () =>
+  useQuery(
+    { queryKey: keys.health, queryFn: () => http.get<Health>(routes.health), refetchInterval: A_MINUTE_MS, staleTime: A_MINUTE_MS / 2 },
+    queryClient,
+  );
+
+export const useBackups = () => useQuery({ queryKey: keys.backups, queryFn: () => http.get<Backups>(routes.backups) });
+
+const refetchSafety = () => Promise.all([keys.backups, keys.health].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+
+export const useMakeBackup = () => useMutation({ mutationFn: () => http.post<BackupFile>(routes.backups, {}), onSettled: refetchSafety });
+
+export const usePutInto = () =>
+  useMutation({ mutationFn: (to: BackupFolder) => http.put<Backups>(routes.backupFolder, to), onSuccess: refetchSafety });
+
+export const useTakeInPreview = () =>
+  useMutation({ mutationFn: (file: File) => http.postFile<MergePreview>(routes.takeInPreview, file, ZIP) });
+
+/** Everything may be another thing now, so nothing that was fetched is kept. */
+const forgetAll = () => queryClient.invalidateQueries();
+
+export const useTakeIn = () =>
+  useMutation({ mutationFn: (file: File) => http.postFile<TakenIn>(routes.takeIn, file, ZIP), onSuccess: forgetAll });
+
+export const useRestore = () =>
+  useMutation({ mutationFn: (file: File) => http.postFile<TakenIn>(routes.restore, file, ZIP), onSuccess: forgetAll });
