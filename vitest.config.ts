@@ -20,6 +20,7 @@ export default defineConfig({
         ...source,
         test: {
           name: 'core',
+          isolate: false,
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts'],
           testTimeout: 30_000,
         },
@@ -28,6 +29,7 @@ export default defineConfig({
         ...source,
         test: {
           name: 'server',
+          isolate: false,
           include: ['server/src/**/*.test.ts', 'devices/src/**/*.test.ts', 'demo/src/**/*.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 60_000,
@@ -38,6 +40,7 @@ export default defineConfig({
         ...source,
         test: {
           name: 'postgres',
+          isolate: false,
           include: ['server/src/**/*.test.ts'],
           exclude: ['server/src/db/embedded/**', 'server/src/db/*.test.ts', 'server/src/csv/**'],
           globalSetup: ['server/src/testing/onPostgres.ts'],
