@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -10,6 +10,19 @@ export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
 export function run(command, args, options = {}) {
   const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
   return status === 0;
+}
+
+/** Like `run`, but others go on meanwhile; what it says is shown whole when it has ended. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+    child.once('close', (status) => {
+      process.stdout.write(said);
+      resolve(status === 0);
+    });
+  });
 }
 
 /** Like `run`, but a failure ends this process. */

@@ -11,6 +11,7 @@ import { AppModule } from './app.module.js';
 import type { Platform } from './db/database.module.js';
 import { Acknowledge } from './http/acknowledge.js';
 import { whileThereIsRoom } from './http/diskRoom.js';
+import { Ending } from './http/ending.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { frameworkLog } from './platform/log.js';
@@ -44,8 +45,9 @@ function serveWeb(app: NestExpressApplication, webDir: string): void {
 }
 
 /** The application over an open database, ready to listen. */
-export async function createApp(platform: Platform, webDir?: string): Promise<NestExpressApplication> {
+export async function createApp(platform: Platform, webDir?: string, ending = new Ending()): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
+  app.use(ending.takeLeave);
   // Served over plain http on this machine, so browsers must not be told to upgrade.
   app.use(
     helmet({
@@ -61,7 +63,6 @@ export async function createApp(platform: Platform, webDir?: string): Promise<Ne
   app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));
-  app.enableShutdownHooks(['SIGTERM', 'SIGINT']);
   serveDocs(app);
   if (webDir && existsSync(webDir)) serveWeb(app, webDir);
   return app;

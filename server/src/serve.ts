@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { openChosen } from './db/choose.js';
 import type { Platform } from './db/database.module.js';
 import { log } from './platform/log.js';
+import { endOnSignals, Ending } from './http/ending.js';
 import { DataFolder } from './platform/dataFolder.js';
 import { Disk, marginFromEnvironment } from './platform/disk.js';
 import { SystemClock, SystemIds } from './platform/clock.js';
@@ -61,12 +62,14 @@ export async function serve({
     data: new DataFolder(dataDir),
   };
   await prepare?.(platform);
-  const app = await createApp(platform, webDir);
+  const ending = new Ending();
+  const app = await createApp(platform, webDir, ending);
   try {
     await app.listen(port, '127.0.0.1');
   } catch (error) {
     await app.close();
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
   }
+  endOnSignals(app, ending);
   return { app, address: `http://localhost:${port}` };
 }

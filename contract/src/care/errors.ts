@@ -12,6 +12,16 @@ export const careErrors = errorTable({
   'teardown-finished': { status: 409, title: 'This record is finished', remedy: 'It is kept; start a new one when it is opened again.' },
   'not-closed': { status: 409, title: 'Something is not back yet', remedy: 'Tick every stage as you put it back.' },
   'photo-not-found': { status: 404, title: 'There is no photograph of this stage', remedy: 'Take one before the next stage.' },
+  'stage-not-found': {
+    status: 404,
+    title: 'This stage is not there',
+    remedy: 'Wait until it is saved, then choose the photograph once more.',
+  },
+  'photo-unreadable': {
+    status: 422,
+    title: 'This is no photograph that can be shown',
+    remedy: 'Choose a JPEG, PNG or WebP file that opens elsewhere, of at most a hundred megapixels.',
+  },
   'already-touched': {
     status: 409,
     title: 'Something has been touched already',

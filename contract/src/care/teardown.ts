@@ -47,11 +47,8 @@ export const saveTeardown = Joi.object<SaveTeardown>({
   stages: stages.required(),
 });
 
-export type TeardownPhoto = { type: (typeof PHOTO_TYPES)[number]; base64: string };
+export type TeardownPhoto = { base64: string };
 export const teardownPhoto = Joi.object<TeardownPhoto>({
-  type: Joi.string()
-    .valid(...PHOTO_TYPES)
-    .required(),
   base64: Joi.string().base64().max(LARGEST_PHOTO_BASE64).required(),
 });
 

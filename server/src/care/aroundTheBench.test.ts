@@ -1,5 +1,6 @@
 import { routes, type Cleaning, type ItemPage, type Log, type Settings, type Teardown } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -167,17 +168,17 @@ describe('a teardown record', () => {
     const started = (await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(201)).body as Teardown;
     expect((await page(id)).openTeardownId).toBe(started.id);
     await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(409);
-    await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ type: 'image/png', base64: PNG }).expect(204);
-    const photo = await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(200);
-    expect(photo.headers['content-type']).toBe('image/png');
-    expect((photo.body as Buffer).toString('base64')).toBe(PNG);
-
+    expect((await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: PNG }).expect(404)).body.code).toBe('stage-not-found');
     const saved = (
       await t.http
         .put(routes.teardown(started.id))
         .send({ version: 1, phase: 'closing', stages: [stage] })
         .expect(200)
     ).body as Teardown;
+    await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: PNG }).expect(204);
+    const photo = await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(200);
+    expect(photo.headers['content-type']).toBe('image/png');
+    expect((await sharp(photo.body as Buffer).metadata()).width).toBe(1);
     const early = await t.http.post(routes.teardownFinish(started.id)).send({ version: saved.version }).expect(409);
     expect(early.body.detail).toMatch(/Front ring/);
     await t.http
@@ -190,6 +191,31 @@ describe('a teardown record', () => {
       .expect(200);
     const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
     expect(log.entries[0]!.data).toEqual({ kind: 'opened', depth: 'front-group', stages: 1 });
+  });
+
+  it('keeps a photograph upright and without the place where it was taken, and nothing that is none', async () => {
+    const { id } = await t.add('Old fifty', { traits: manual });
+    const started = (await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(201)).body as Teardown;
+    await t.http
+      .put(routes.teardown(started.id))
+      .send({ version: 1, phase: 'opening', stages: [stage] })
+      .expect(200);
+    const put = (bytes: Buffer) => t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: bytes.toString('base64') });
+    const lying = sharp({ create: { width: 40, height: 20, channels: 3, background: 'grey' } })
+      .withExif({ IFD0: { Orientation: '6' }, IFD3: { GPSLatitude: '38/1 42/1 0/1', GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 });
+    const taken = await lying.jpeg().toBuffer();
+    expect((await sharp(taken).metadata()).exif).toBeDefined();
+    await put(taken).expect(204);
+    const kept = await sharp((await t.http.get(routes.teardownPhoto(started.id, STAGE))).body as Buffer).metadata();
+    expect([kept.format, kept.width, kept.height, kept.exif]).toEqual(['jpeg', 20, 40, undefined]);
+    for (const bytes of [
+      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
+      Buffer.from('GIF89a'),
+      taken.subarray(0, 200),
+      Buffer.from('text'),
+    ])
+      expect((await put(bytes).expect(422)).body.code).toBe('photo-unreadable');
   });
 
   it('is refused for a body and for radioactive glass, with the reason', async () => {

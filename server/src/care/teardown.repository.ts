@@ -1,4 +1,4 @@
-import type { Teardown, TeardownPhoto } from '@bright-keeper/contract';
+import type { Teardown } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
@@ -43,8 +43,7 @@ export class TeardownRepository {
     await db.delete(teardowns).where(eq(teardowns.id, id));
   }
 
-  async savePhoto(db: Db, teardownId: string, stageId: string, { type, base64 }: TeardownPhoto): Promise<void> {
-    const data = new Uint8Array(Buffer.from(base64, 'base64'));
+  async savePhoto(db: Db, teardownId: string, stageId: string, { type, data }: { type: string; data: Uint8Array }): Promise<void> {
     await db
       .insert(teardownPhotos)
       .values({ teardownId, stageId, type, data })

@@ -1,4 +1,4 @@
-import type { ItemPage, Teardown, TeardownPhoto } from '@bright-keeper/contract';
+import type { ItemPage, Teardown } from '@bright-keeper/contract';
 import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
@@ -35,7 +35,7 @@ function StageForm({ record, stage, number, act }: StageProps) {
   const [shown, setShown] = useState(0);
   const edit = (change: Partial<care.TeardownStage>) => act({ type: 'edit', id: stage.id, change });
   const keep = async (file: File) => {
-    const photo = { stageId: stage.id, type: file.type as TeardownPhoto['type'], base64: await base64Of(file) };
+    const photo = { stageId: stage.id, base64: await base64Of(file) };
     save.mutate(photo, {
       onSuccess: () => {
         edit({ hasPhoto: true });

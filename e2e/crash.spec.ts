@@ -1,0 +1,194 @@
+import { routes, type Backups, type Device, type DeviceToken } from '@bright-keeper/contract';
+import { expect, test } from '@playwright/test';
+import { execFileSync, spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { freePort, freshDirectory, start, type Running } from './server.js';
+
+const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+const PATIENCE_MS = 120_000;
+
+const send = (method: string, url: string, body: object, headers: Record<string, string> = {}) =>
+  fetch(url, { method, headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const lens = (name: string, notes = '') => ({ name, kind: 'lens', traits: {}, notes, acquiredOn: null });
+
+/** A sequence that is the same each time, so that a failure can be had again. */
+function sequence(seed: number): () => number {
+  let state = seed;
+  return () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
+}
+
+/** All that was acknowledged to those who wrote. */
+type Ledger = { things: Map<string, string>; readings: number; deviceId: string | null };
+
+/** Writes of every sort until the server is gone: things added and edited, readings pushed. Only what was answered counts. */
+async function write(server: Running, ledger: Ledger, round: number): Promise<void> {
+  if (!ledger.deviceId) {
+    const probe = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' };
+    ledger.deviceId = ((await (await send('POST', server.url + routes.devices, probe)).json()) as Device).id;
+  }
+  const { token } = (await (await send('POST', server.url + routes.deviceToken(ledger.deviceId), {})).json()) as DeviceToken;
+  const adding = async () => {
+    for (let i = 0; ; i += 1) {
+      const name = `Lens ${round}/${i}`;
+      const added = await send('POST', server.url + routes.gear, lens(name));
+      if (added.status !== 201) return;
+      const item = (await added.json()) as { id: string; version: number };
+      ledger.things.set(item.id, name);
+      const edited = await send('PUT', server.url + routes.item(item.id), { ...lens(`${name} edited`), version: item.version });
+      if (edited.status === 200) ledger.things.set(item.id, `${name} edited`);
+    }
+  };
+  const pushing = async () => {
+    const from = Date.parse('2026-01-01T00:00:00Z') / 1000 + round * 1_000_000;
+    for (let i = 0; ; i += 1) {
+      const bt = from + i * 600;
+      const pack = [
+        { bt, n: 't', u: 'Cel', v: 20 },
+        { n: 'h', u: '%RH', v: 50 },
+      ];
+      const pushed = await send('POST', server.url + routes.pushReadings, pack, { authorization: `Bearer ${token}` });
+      if (pushed.status === 200) ledger.readings += 1;
+    }
+  };
+  await Promise.all([adding(), adding(), pushing()].map((work) => work.catch(() => undefined)));
+}
+
+/** Holds what a server knows against what was acknowledged. An edit whose answer was lost may be there or not. */
+async function check(server: Running, ledger: Ledger): Promise<void> {
+  const shelf = new Map<string, string>();
+  for (let cursor: string | null = ''; cursor !== null;) {
+    const page = (await (await fetch(`${server.url}${routes.gear}?limit=200${cursor && `&cursor=${cursor}`}`)).json()) as {
+      items: { item: { id: string; name: string } }[] | { id: string; name: string }[];
+      nextCursor: string | null;
+    };
+    for (const row of page.items) {
+      const item = 'item' in row ? row.item : row;
+      shelf.set(item.id, item.name);
+    }
+    cursor = page.nextCursor;
+  }
+  for (const [id, name] of ledger.things) expect([name, `${name} edited`], `${name} is ${shelf.get(id)}`).toContain(shelf.get(id));
+  const device = (await (await fetch(server.url + routes.device(ledger.deviceId!))).json()) as Device;
+  expect(device.readings).toBeGreaterThanOrEqual(ledger.readings);
+}
+
+test.describe('a server that ends at any moment', () => {
+  test.setTimeout(PATIENCE_MS);
+
+  test('has lost nothing it acknowledged, killed again and again under mixed writes', async () => {
+    const random = sequence(20_261_126);
+    const dataDir = freshDirectory();
+    const ledger: Ledger = { things: new Map(), readings: 0, deviceId: null };
+    for (let round = 0; round < 5; round += 1) {
+      const server = await start({ dataDir });
+      if (round > 0) await check(server, ledger);
+      const writing = write(server, ledger, round);
+      await pause(600 + random() * 1500);
+      await server.kill('SIGKILL');
+      await writing;
+    }
+    const last = await start({ dataDir });
+    await check(last, ledger);
+    expect(ledger.things.size).toBeGreaterThan(20);
+    expect(ledger.readings).toBeGreaterThan(5);
+    await last.kill('SIGTERM');
+  });
+
+  test('begins anew after a kill in the middle of its first start', async () => {
+    for (const ms of [150, 500, 900, 1400]) {
+      const dataDir = freshDirectory();
+      const child = spawn(process.execPath, [join(ROOT, 'server/dist/bundle.js')], {
+        env: { ...process.env, PORT: String(await freePort()), BRIGHT_KEEPER_DATA: dataDir },
+        stdio: 'ignore',
+      });
+      const ended = new Promise((resolve) => child.once('exit', resolve));
+      await pause(ms);
+      child.kill('SIGKILL');
+      await ended;
+      const server = await start({ dataDir });
+      expect((await send('POST', server.url + routes.gear, lens('First'))).status).toBe(201);
+      await server.kill('SIGTERM');
+    }
+  });
+
+  test('leaves whole backups only, and what it had, when it is killed while it makes one', async () => {
+    const dataDir = freshDirectory();
+    const server = await start({ dataDir });
+    for (let i = 0; i < 100; i += 1) await send('POST', server.url + routes.gear, lens(`Lens ${i}`, 'x'.repeat(4000)));
+    const making = send('POST', server.url + routes.backups, {}).catch(() => null);
+    const folder = join(dataDir, 'backups');
+    while (!existsSync(folder) || readdirSync(folder).length === 0) await pause(1);
+    await server.kill('SIGKILL');
+    await making;
+    const again = await start({ dataDir });
+    const { files } = (await (await fetch(again.url + routes.backups)).json()) as Backups;
+    expect((await send('POST', again.url + routes.backups, {})).status).toBe(201);
+    await again.kill('SIGTERM');
+    for (const { name } of files) {
+      const said = execFileSync(process.execPath, [join(ROOT, 'server/dist/cli/restore.js'), join(folder, name), '--check']);
+      expect(said.toString()).toContain('came out as they went in');
+    }
+  });
+
+  test('ends within ten seconds of being asked to, however many keep asking', async () => {
+    const server = await start();
+    let going = true;
+    const asking = Array.from({ length: 30 }, async () => {
+      while (going) await fetch(server.url + routes.today).catch(() => pause(5));
+    });
+    await pause(1500);
+    const asked = Date.now();
+    expect(await server.kill('SIGTERM')).not.toBeNull();
+    const took = Date.now() - asked;
+    going = false;
+    await Promise.all(asking);
+    expect(took).toBeLessThan(10_000);
+  });
+});
+
+/** A disk of its own, small enough to fill. Only root may make one. */
+function smallDisk(): string | null {
+  const at = mkdtempSync(join(tmpdir(), 'bright-keeper-disk-'));
+  try {
+    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=256m', 'tmpfs', at], { stdio: 'ignore' });
+    return at;
+  } catch {
+    rmSync(at, { recursive: true });
+    return null;
+  }
+}
+
+test('a full disk: reads go on, writes are refused in words, and all goes on by itself when there is room', async ({ page }) => {
+  test.setTimeout(PATIENCE_MS);
+  const disk = smallDisk();
+  test.skip(disk === null, 'only root may make a disk to fill');
+  try {
+    const server = await start({ dataDir: join(disk!, 'data') });
+    expect((await send('POST', server.url + routes.gear, lens('Before'))).status).toBe(201);
+    const filler = join(disk!, 'filler');
+    const chunk = Buffer.alloc(1024 * 1024);
+    for (const full = () => Number(execFileSync('df', ['--output=avail', '-m', disk!]).toString().split('\n')[1]); full() > 40;)
+      writeFileSync(filler, chunk, { flag: 'a' });
+
+    const refused = await send('POST', server.url + routes.gear, lens('Too much'));
+    expect(refused.status).toBe(507);
+    expect(((await refused.json()) as { code: string }).code).toBe('disk-full');
+    await page.goto(server.url + '/gear');
+    await expect(page.getByRole('alert')).toContainText('The disk is nearly full');
+    await expect(page.getByText('Before').first()).toBeVisible();
+
+    rmSync(filler);
+    expect((await send('POST', server.url + routes.gear, lens('After'))).status).toBe(201);
+    await page.reload();
+    await expect(page.getByText('After').first()).toBeVisible();
+    await expect(page.getByText('The disk is nearly full')).toHaveCount(0);
+    expect(statSync(join(disk!, 'data')).mode & 0o077).toBe(0);
+    await server.kill('SIGTERM');
+  } finally {
+    execFileSync('umount', [disk!]);
+  }
+});
