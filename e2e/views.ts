@@ -58,6 +58,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Outings: '/outings?outing=new',
     Supplies: '/supplies',
     Handbook: '/handbook',
+    'Your data': '/settings/data',
     'Where is the dirt': '/diagnose',
     Settings: '/settings',
   };

@@ -11,15 +11,21 @@ const OUT = join(ROOT, 'docs', 'screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-/** A fresh demo household of its own, so that the pictures never show anybody's data. */
-function startDemo() {
-  const env = { ...process.env, PORT: String(PORT), BRIGHT_KEEPER_DEMO_DATA: mkdtempSync(join(tmpdir(), 'bright-keeper-shots-')) };
-  const demo = spawn(process.execPath, [join(ROOT, 'demo', 'dist', 'main.js')], { env });
+/** A program on a directory of its own, so that the pictures never show anybody's data. */
+function startProgram(script, port, more = {}) {
+  const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-shots-'));
+  const env = { ...process.env, PORT: String(port), BRIGHT_KEEPER_DATA: dataDir, BRIGHT_KEEPER_DEMO_DATA: dataDir, ...more };
+  const program = spawn(process.execPath, [join(ROOT, script)], { env });
   return new Promise((resolve, reject) => {
-    demo.stdout.on('data', (text) => String(text).includes(' is at ') && resolve(demo));
-    demo.on('exit', (code) => reject(new Error(`the demo ended with ${code}`)));
-    demo.stderr.pipe(process.stderr);
+    program.stdout.on('data', (text) => String(text).includes(' is at ') && resolve(program));
+    program.on('exit', (code) => reject(new Error(`${script} ended with ${code}`)));
+    program.stderr.pipe(process.stderr);
   });
+}
+
+function end(program) {
+  program.removeAllListeners('exit');
+  program.kill('SIGTERM');
 }
 
 async function api(method, path, body) {
@@ -65,6 +71,7 @@ async function prepare(care) {
   const cleaning = await api('POST', '/api/care/cleanings', { itemId: lens, place: 'home' });
   const events = standingAt(care, cleaning.plan, 'front-glass', 'damp-wipe');
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
+  await api('POST', '/api/household/backups');
   const { places } = await api('GET', '/api/storage/places');
   const placeOf = (name) => places.find((p) => p.name === name).id;
   return {
@@ -107,19 +114,18 @@ const shots = ({ cupboard, gelBox, sensorClean, lens, look, cleaning, benchDay }
   ['place', `/storage/${cupboard}?span=season`],
   ['what-if', `/storage/${gelBox}/what-if?massG=300`],
   ['calendar', '/calendar'],
-  ['calendar-month', '/calendar?view=month'],
-  ['calendar-phone', '/calendar', { size: PHONE }],
   ['bench-day', `/calendar/bench/${benchDay}`],
   ['rhythms', '/calendar/rhythms?duty=sensor-frame'],
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
+  ['data', '/settings/data'],
 ];
 
-async function shoot(browser, [name, path, { size = DESK, theme = 'day' } = {}]) {
+async function shoot(browser, [name, path, { size = DESK, theme = 'day', at = URL_HERE } = {}]) {
   const context = await browser.newContext({ viewport: size });
   await context.addInitScript((t) => localStorage.setItem('theme', t), theme);
   const page = await context.newPage();
-  await page.goto(URL_HERE + path, { waitUntil: 'networkidle' });
+  await page.goto(at + path, { waitUntil: 'networkidle' });
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(OUT, `${name}.png`) });
   await context.close();
@@ -133,12 +139,15 @@ const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
 const { care } = await import('../core/dist/index.js');
-const demo = await startDemo();
+const demo = await startProgram('demo/dist/main.js', PORT);
+// An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
+const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: '999999999' });
 const browser = await chromium.launch(CHROMIUM);
 try {
   for (const shot of shots(await prepare(care))) await shoot(browser, shot);
+  await shoot(browser, ['first-page-disk-full', '/', { at: `http://localhost:${PORT + 1}` }]);
 } finally {
   await browser.close();
-  demo.removeAllListeners('exit');
-  demo.kill('SIGTERM');
+  end(demo);
+  end(full);
 }

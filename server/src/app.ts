@@ -12,6 +12,7 @@ import type { Platform } from './db/database.module.js';
 import { Acknowledge } from './http/acknowledge.js';
 import { whileThereIsRoom } from './http/diskRoom.js';
 import { Ending } from './http/ending.js';
+import { againstGuessing } from './http/guessing.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { frameworkLog } from './platform/log.js';
@@ -59,6 +60,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   );
   app.use(localOnly);
   app.use(whileThereIsRoom(platform.disk));
+  app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression());
   app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());

@@ -24,7 +24,7 @@ import {
   type Versioned,
 } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
-import { Controller, Get, Headers, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
+import { Controller, Delete, Get, Headers, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
@@ -80,6 +80,13 @@ export class AirController {
   @Describe({ summary: 'A new key to push readings with; shown once', byId: true, answers: 201 })
   token(@CheckedParams(idParam) { id }: ById): Promise<DeviceToken> {
     return this.devices.newToken(id);
+  }
+
+  @Delete('devices/:id/token')
+  @HttpCode(204)
+  @Describe({ summary: 'Take its key away', byId: true, answers: 204 })
+  revoke(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.devices.revokeToken(id);
   }
 
   @Post('devices/:id/calibrations')

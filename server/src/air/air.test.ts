@@ -80,6 +80,11 @@ describe('a device that pushes', () => {
     await tokenOf(id);
     await push(token, pack).expect(401);
     await t.http.post(routes.pushReadings).send(pack).expect(401);
+    const last = await tokenOf(id);
+    await push(last, pack).expect(200);
+    await t.http.delete(routes.deviceToken(id)).expect(204);
+    await push(last, pack).expect(401);
+    expect(((await t.http.get(routes.device(id))).body as Device).hasToken).toBe(false);
   });
 
   it('has its good readings kept and the others set aside with a reason', async () => {

@@ -122,6 +122,14 @@ export class DeviceService {
     });
   }
 
+  /** Takes its key away: whatever has it can push nothing any more. */
+  async revokeToken(id: string): Promise<void> {
+    await this.database.transaction(async (db) => {
+      await this.find(db, id);
+      await this.repository.set(db, id, { tokenHash: null });
+    });
+  }
+
   calibrate(id: string, { at, points, note }: CalibrationInput): Promise<Device> {
     return this.database.transaction(async (db) => {
       await this.find(db, id);

@@ -1,17 +1,27 @@
 import { routes, type Device } from '@bright-keeper/contract';
 import { Button, Failure, Notice } from '../../ui/parts';
-import { useNewToken } from './queries';
+import { useNewToken, useRevokeToken } from './queries';
 
 /** The key a device pushes with, shown once, and how to use it. */
 export function DeviceKey({ device }: { device: Device }) {
   const make = useNewToken(device.id);
+  const revoke = useRevokeToken(device.id);
   const origin = window.location.origin;
   return (
     <div className="space-y-2">
-      <Button disabled={make.isPending} onClick={() => make.mutate()}>
-        {device.hasToken ? 'Make a new key; the old one stops working' : 'Make a key'}
-      </Button>
+      <div className="flex flex-wrap gap-2">
+        <Button disabled={make.isPending} onClick={() => make.mutate(undefined, { onSuccess: () => revoke.reset() })}>
+          {device.hasToken ? 'Make a new key; the old one stops working' : 'Make a key'}
+        </Button>
+        {device.hasToken && (
+          <Button disabled={revoke.isPending} onClick={() => revoke.mutate(undefined, { onSuccess: () => make.reset() })}>
+            Take its key away
+          </Button>
+        )}
+      </div>
       {make.error && <Failure error={make.error} />}
+      {revoke.error && <Failure error={revoke.error} />}
+      {revoke.isSuccess && <Notice tone="good">Its key opens nothing any more.</Notice>}
       {make.data && (
         <Notice tone="good">
           <p>Copy it now: only its fingerprint is kept.</p>

@@ -98,6 +98,13 @@ describe('hygrometers', () => {
     expect(screen.getByText('Copy it now: only its fingerprint is kept.')).toBeTruthy();
   });
 
+  it('lose their key when it is taken away', async () => {
+    const page = show([{ ...dial, hasToken: true }], { [`DELETE ${routes.deviceToken('d')}`]: undefined }, open);
+    fireEvent.click(await screen.findByRole('button', { name: 'Take its key away' }));
+    expect(await screen.findByText('Its key opens nothing any more.')).toBeTruthy();
+    expect(page.written().map((c) => `${c.method} ${c.path}`)).toEqual([`DELETE ${routes.deviceToken('d')}`]);
+  });
+
   it('that were changed elsewhere in the meantime say so, and keep what was typed', async () => {
     show([dial], { [`PUT ${routes.device('d')}`]: new Refusal({ status: 409, code: 'stale', title: 'It was changed elsewhere' }) }, open);
     fireEvent.click(await screen.findByRole('button', { name: 'Edit or move' }));

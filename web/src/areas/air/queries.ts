@@ -27,6 +27,9 @@ export const useAddDevice = () =>
   useMutation({ mutationFn: (input: DeviceInput) => http.post<Device>(routes.devices, input), onSettled: storageChanged });
 export const useUpdateDevice = (id: string) =>
   useMutation({ mutationFn: (change: DeviceUpdate) => http.put<Device>(routes.device(id), change), onSettled: storageChanged });
+export const useRevokeToken = (id: string) =>
+  useMutation({ mutationFn: () => http.delete(routes.deviceToken(id)), onSettled: storageChanged });
+
 export const useNewToken = (id: string) =>
   useMutation({ mutationFn: () => http.post<DeviceToken>(routes.deviceToken(id), {}), onSettled: storageChanged });
 export const useCalibrate = (id: string) =>

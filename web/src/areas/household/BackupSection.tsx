@@ -41,13 +41,13 @@ function Folder({ folder }: { folder: string }) {
     put.mutate({ folder: typed });
   };
   return (
-    <form onSubmit={submit} noValidate className="flex flex-wrap items-end gap-3">
+    <form onSubmit={submit} noValidate className="flex flex-wrap items-start gap-3">
       <div className="min-w-64 flex-1">
         <Field label="Backups are put into" id="folder" error={error} hint="A folder on another disk survives the loss of this one.">
           <input id="folder" className="input font-mono" value={typed} aria-invalid={!!error} onChange={(e) => setTyped(e.target.value)} />
         </Field>
       </div>
-      <Button type="submit" disabled={typed.trim() === folder || put.isPending}>
+      <Button type="submit" className="sm:mt-7" disabled={typed.trim() === folder || put.isPending}>
         Put them there
       </Button>
       {put.error && !error && <Failure error={put.error} />}
@@ -81,6 +81,9 @@ export function BackupSection({ backups }: { backups: Backups }) {
           <DataTable caption="The backups there are" columns={COLUMNS} rows={files} rowKey={(file) => file.name} stacks />
         )}
         <Folder key={folder} folder={folder} />
+        <p className="max-w-prose text-sm text-soft">
+          A backup comes back into an empty household: its first page takes the file, and so does <code>npm run restore</code>.
+        </p>
       </div>
     </Section>
   );

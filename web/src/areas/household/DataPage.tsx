@@ -56,7 +56,7 @@ export function DataPage() {
   if (backups.isError) return <Failure error={backups.error} onRetry={() => void backups.refetch()} />;
   if (health.isError) return <Failure error={health.error} onRetry={() => void health.refetch()} />;
   return (
-    <Page title="Your data" sub="All of it is yours, on this machine, and can leave it whole.">
+    <Page title="Your data" sub="All of it is yours, and can leave whole.">
       <div className="space-y-8">
         <BackupSection backups={backups.data} />
         <TakeOut />
