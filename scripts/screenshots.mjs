@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, statfsSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM, ensureChromium } from './chromium.mjs';
@@ -10,6 +10,12 @@ const URL_HERE = `http://localhost:${PORT}`;
 const OUT = join(ROOT, 'docs', 'screenshots');
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
+
+/** More megabytes than the disk has left, and not many more. */
+function moreThanIsFree() {
+  const { bavail, bsize } = statfsSync(tmpdir());
+  return Math.ceil((bavail * bsize) / 1024 ** 2) + 500;
+}
 
 /** A program on a directory of its own, so that the pictures never show anybody's data. */
 function startProgram(script, port, more = {}) {
@@ -141,7 +147,7 @@ await ensureBuilt();
 const { care } = await import('../core/dist/index.js');
 const demo = await startProgram('demo/dist/main.js', PORT);
 // An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
-const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: '999999999' });
+const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: String(moreThanIsFree()) });
 const browser = await chromium.launch(CHROMIUM);
 try {
   for (const shot of shots(await prepare(care))) await shoot(browser, shot);

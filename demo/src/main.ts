@@ -13,7 +13,7 @@ const dataDir = process.env.BRIGHT_KEEPER_DEMO_DATA || join(homedir(), '.bright-
 const marker = join(dataDir, 'demo-loaded.json');
 
 /** Empties the demo directory, unless another process has it open. */
-async function reset(): Promise<void> {
+function reset(): void {
   mkdirSync(dataDir, { recursive: true });
   const release = lockDirectory(dataDir);
   rmSync(marker, { force: true });
@@ -24,7 +24,7 @@ async function reset(): Promise<void> {
 try {
   const port = portFromEnvironment();
   // A load that was cut short left no marker: it is begun anew.
-  if (process.argv.includes('--reset') || !existsSync(marker)) await reset();
+  if (process.argv.includes('--reset') || !existsSync(marker)) reset();
   const { app, address } = await serve({
     dataDir,
     port,

@@ -1,7 +1,14 @@
-/// <reference path="./fs-native-extensions.d.ts" />
-import { tryLock, unlock } from 'fs-native-extensions';
 import { closeSync, constants, ftruncateSync, openSync, readFileSync, writeSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
+
+/** The package ships no types; this is what we use of it. */
+type KernelLock = {
+  /** False when another holds the lock. */
+  tryLock: (fd: number) => boolean;
+  unlock: (fd: number) => void;
+};
+const { tryLock, unlock } = createRequire(import.meta.url)('fs-native-extensions') as KernelLock;
 
 /** Another process owns the data directory. */
 export class DirectoryInUse extends Error {

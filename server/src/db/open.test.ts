@@ -55,7 +55,7 @@ describe('a data directory', () => {
     lockDirectory(dataDir)();
   });
 
-  it.runIf(process.platform !== 'win32')('is closed to others, with all that is in it', async () => {
+  it.runIf(process.platform !== 'win32')('is closed to others, with all that is in it', () => {
     const dataDir = household();
     chmodSync(dataDir, 0o755);
     chmodSync(join(dataDir, 'db', 'PG_VERSION'), 0o666);

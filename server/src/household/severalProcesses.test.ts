@@ -12,7 +12,7 @@ describe.runIf(server)('two programs on one PostgreSQL database', () => {
   let here: TestApp;
   let there: TestApp;
   beforeAll(async () => {
-    const url = await freshOnServer(server!);
+    const url = await freshOnServer(server);
     here = await testApp({ opened: await openOnServer(url) });
     there = await testApp({ opened: await openOnServer(url) });
   });

@@ -10,7 +10,7 @@ function* causes(error: unknown): Generator<unknown> {
 }
 
 /** What a request can bring about that the database refuses, by PostgreSQL's code (appendix A of its manual). */
-const BY_CODE: Record<string, keyof typeof commonErrors & string> = {
+const BY_CODE: Record<string, keyof typeof commonErrors> = {
   '23505': 'already-there',
   '40001': 'busy',
   '40P01': 'busy',

@@ -21,7 +21,7 @@ export class Ending {
     if (this.begun) return;
     this.begun = true;
     const late = setTimeout(() => process.exit(1), DEADLINE_MS);
-    const server = app.getHttpServer() as Server;
+    const server: Server = app.getHttpServer();
     server.closeIdleConnections();
     const impatient = setTimeout(() => server.closeAllConnections(), PATIENCE_MS);
     await app.close();

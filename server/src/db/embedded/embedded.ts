@@ -23,7 +23,7 @@ const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): pg.Po
     database: 'postgres',
     password: '',
     ssl: false,
-    stream: () => new Wire(ready) as never,
+    stream: () => new Wire(ready),
   };
   return new pg.Pool(settings);
 };
