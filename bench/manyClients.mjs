@@ -1,10 +1,13 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { durableCluster } from './durable.mjs';
 import { fillHousehold, startServer } from './scale.mjs';
 
 const PORT = 4896;
-const SIZE = { things: 300, places: 12, days: 365 };
+const A_KEEPER = { things: 300, places: 12, days: 365 };
+/** A club of twenty keepers, as far as one household reaches. */
+const A_CLUB = { things: 5000, places: 100, days: 60 };
 const CLIENTS = 20;
 const SECONDS = 20;
 const DAY = 86_400_000;
@@ -17,11 +20,20 @@ const random = () => {
 };
 const pick = (list) => list[Math.floor(random() * list.length)];
 
-/** Twenty people at once who look at pages, charts and things, and note a reading now and then. */
+/** Twenty keepers of a keeper's household, and of a club's over both databases. */
 export async function manyClients() {
+  await twentyAtOnce('embedded', A_KEEPER);
+  await twentyAtOnce('embedded', A_CLUB);
+  const cluster = await durableCluster();
+  await twentyAtOnce('PostgreSQL', A_CLUB, cluster.urlOf('postgres'));
+  cluster.stop();
+}
+
+/** Twenty people at once who look at pages, charts and things, and note a reading now and then. */
+async function twentyAtOnce(database, size, databaseUrl) {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-clients-'));
-  const server = await startServer(dataDir, PORT);
-  await fillHousehold(server, SIZE);
+  const server = await startServer(dataDir, PORT, databaseUrl);
+  await fillHousehold(server, size);
   const { url } = server;
   const get = async (path) => (await fetch(url + path)).json();
   const { items } = await get('/api/gear?limit=100');
@@ -69,7 +81,7 @@ export async function manyClients() {
   times.sort((a, b) => a - b);
   const at = (share) => times[Math.min(times.length - 1, Math.floor(times.length * share))].toFixed(0);
   console.log(
-    `${CLIENTS} clients, ${SIZE.things} things, ${SIZE.places} device-years: ${Math.round(times.length / SECONDS)} requests a second, ` +
+    `${database}: ${CLIENTS} clients, ${size.things} things, ${size.places} hygrometers over ${size.days} days: ${Math.round(times.length / SECONDS)} requests a second, ` +
       `half in ${at(0.5)} ms, 95 % in ${at(0.95)} ms, 99 % in ${at(0.99)} ms, ${failed} failed (aims: 300 ms, 1 s, none)`,
   );
 }

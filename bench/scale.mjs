@@ -21,10 +21,10 @@ const FORMAT = {
   timeZone: 'UTC',
 };
 
-/** Starts the bundle that people run, on a directory; ready when it answers. */
-export async function startServer(dataDir, port) {
+/** Starts the bundle that people run, on a directory or a PostgreSQL server; ready when it answers. */
+export async function startServer(dataDir, port, databaseUrl = '') {
   const child = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], {
-    env: { ...process.env, PORT: String(port), BRIGHT_KEEPER_DATA: dataDir },
+    env: { ...process.env, PORT: String(port), BRIGHT_KEEPER_DATA: dataDir, DATABASE_URL: databaseUrl },
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   const url = `http://localhost:${port}`;

@@ -102,7 +102,7 @@ test.describe('a server that ends at any moment', () => {
     for (const ms of [150, 500, 900, 1400]) {
       const dataDir = freshDirectory();
       const child = spawn(process.execPath, [join(ROOT, 'server/dist/bundle.js')], {
-        env: { ...process.env, PORT: String(await freePort()), BRIGHT_KEEPER_DATA: dataDir },
+        env: { ...process.env, DATABASE_URL: '', PORT: String(await freePort()), BRIGHT_KEEPER_DATA: dataDir },
         stdio: 'ignore',
       });
       const ended = new Promise((resolve) => child.once('exit', resolve));

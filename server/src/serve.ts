@@ -1,4 +1,5 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { mkdirSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { openChosen } from './db/choose.js';
@@ -49,6 +50,8 @@ export async function serve({
 }: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
   // What this process writes is its owner's alone.
   process.umask(0o077);
+  // Backups go there by default, wherever the household itself is kept.
+  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
   // The database wakes on its own thread of work, so the application's code is loaded meanwhile: a second less to wait.
   const [database, { createApp }] = await Promise.all([
     openChosen({ dataDir, url, apart: true, onStopped: (why) => log.error({ why }, 'the database ended and is started anew') }),

@@ -50,6 +50,7 @@ export class Database {
   readonly pool: pg.Pool;
   private readonly settling: Settled | null;
   private lastTurn = NaN;
+  private inTheLog = false;
 
   constructor(private readonly backing: Backing) {
     this.settling = backing.flush && new Settled(() => backing.flush!(this.pool));
@@ -58,6 +59,7 @@ export class Database {
         sent: (written) => {
           this.changes.note(written);
           this.settling?.note();
+          this.inTheLog = true;
         },
         committed: (all) => all.forEach((written) => this.changes.note(written)),
         along: (written) => backing.others?.tell(written) ?? null,
@@ -114,9 +116,15 @@ export class Database {
     };
   }
 
-  /** Moves what the log holds into the files it belongs to, so that a start after a crash is short. */
+  /** Moves what the log holds into the files it belongs to, so that the log stays small and a start after a crash short. */
   async checkpoint(): Promise<void> {
+    this.inTheLog = false;
     await this.pool.query('checkpoint');
+  }
+
+  /** The same, where something was written since the last one. */
+  async checkpointIfWritten(): Promise<void> {
+    if (this.inTheLog) await this.checkpoint();
   }
 
   async close(): Promise<void> {

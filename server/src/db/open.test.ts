@@ -68,6 +68,21 @@ describe('a data directory', () => {
   });
 });
 
+describe('the log of the database', () => {
+  it('is moved into the files it belongs to, so that it does not grow for ever', async () => {
+    const database = await openOnFiles({ dataDir: household(), apart: false, checkpointEveryMs: 20 });
+    const last = async () =>
+      (await database.pool.query<{ at: string }>('select checkpoint_lsn::text as at from pg_control_checkpoint()')).rows[0]!.at;
+    const before = await last();
+    await new Promise((resolve) => setTimeout(resolve, 80));
+    // Nothing was written: there is nothing to move.
+    expect(await last()).toBe(before);
+    await database.pool.query('create table written (id int)');
+    await expect.poll(last, { timeout: 5000 }).not.toBe(before);
+    await database.close();
+  }, 60_000);
+});
+
 describe('an upgrade', () => {
   const all = steps();
   const before = all.slice(0, -1);

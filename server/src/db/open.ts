@@ -49,7 +49,11 @@ export type OnFiles = {
   /** In a thread of its own, so that nobody waits for it who does not need it. */
   apart: boolean;
   onStopped?: (why: string) => void;
+  checkpointEveryMs?: number;
 };
+
+/** A server of its own would see to it by itself; the embedded one has no process for it, and its log would only grow. */
+const CHECKPOINT_EVERY_MS = 2 * 60_000;
 
 /**
  * Opens the embedded database in a directory of its own, which is made when it is not there.
@@ -57,7 +61,12 @@ export type OnFiles = {
  * @throws DirectoryInUse when another process has it open; NotPrivate when others can reach it and that cannot be
  * changed; DataIsNewer when a newer program wrote it.
  */
-export async function openOnFiles({ dataDir, apart, onStopped = () => {} }: OnFiles): Promise<Database> {
+export async function openOnFiles({
+  dataDir,
+  apart,
+  onStopped = () => {},
+  checkpointEveryMs = CHECKPOINT_EVERY_MS,
+}: OnFiles): Promise<Database> {
   mkdirSync(dataDir, { recursive: true, mode: 0o700 });
   const release = lockDirectory(dataDir);
   const files = join(dataDir, 'db');
@@ -65,11 +74,12 @@ export async function openOnFiles({ dataDir, apart, onStopped = () => {} }: OnFi
     beginFromTemplate(files);
     privateDirectory(dataDir);
     const backing = apart ? await embeddedApart(files, onStopped) : overEngine(await openEngine(files), true);
-    const closeFiles = backing.close;
+    const checkpoints = setInterval(() => void database.checkpointIfWritten().catch(() => {}), checkpointEveryMs).unref();
     const database = new Database({
       ...backing,
       close: async (pool) => {
-        await closeFiles(pool);
+        clearInterval(checkpoints);
+        await backing.close(pool);
         release();
       },
     });

@@ -21,8 +21,11 @@ const idOf = (flag: string): number => Number(execFileSync('id', [flag, USER]).t
 /** A PostgreSQL server of one's own, on a socket in a folder that goes with it. */
 export type Cluster = { urlOf: (database: string) => string; stop: () => void };
 
-/** @throws Error when PostgreSQL is not installed, or does not start. */
-export function startCluster(): Cluster {
+/**
+ * @param durable whether commits reach the disk: what tests keep is thrown away.
+ * @throws Error when PostgreSQL is not installed, or does not start.
+ */
+export function startCluster({ durable = false } = {}): Cluster {
   const bin = binaries();
   if (!bin) throw new Error('PostgreSQL is not installed: apt-get install postgresql');
   const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-postgres-'));
@@ -35,8 +38,7 @@ export function startCluster(): Cluster {
     if (status !== 0) throw new Error(`${command} failed: ${stderr.toString()}`);
   };
   must('initdb', '-D', data, '-U', USER, '-A', 'trust', '-E', 'UTF8', '--locale=C', '--no-sync');
-  // What is kept here is thrown away: nothing has to reach the disk.
-  const settings = `-c listen_addresses= -c unix_socket_directories=${folder} -c fsync=off -c max_connections=200`;
+  const settings = `-c listen_addresses= -c unix_socket_directories=${folder} -c fsync=${durable ? 'on' : 'off'} -c max_connections=200`;
   must('pg_ctl', '-D', data, '-w', '-l', join(folder, 'log'), '-o', settings, 'start');
   return {
     urlOf: (database) => `postgresql://${USER}@localhost/${database}?host=${encodeURIComponent(folder)}`,
