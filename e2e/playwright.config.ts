@@ -14,7 +14,8 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   // Two cores: one browser beside the servers it talks to.
   workers: 2,
-  retries: 0,
+  // Two browsers on two cores lose a tap now and then; the report names who needed a second try, and twice is a failure.
+  retries: 1,
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Lisbon',
