@@ -38,6 +38,8 @@ export type Backing = {
   flush: ((pool: pg.Pool) => Promise<unknown>) | null;
   /** How often the database has been started. */
   lives: () => number;
+  /** Whether it is there to be asked; that others are before one in the line does not count. */
+  isThere: (pool: pg.Pool) => Promise<boolean>;
   close: (pool: pg.Pool) => Promise<void>;
   /** Others on the same database; null where there can be none. */
   others: Others | null;
@@ -69,6 +71,10 @@ export class Database {
     this.pool.on('error', () => {});
     backing.others?.hear((written) => this.changes.note(written));
     this.db = drizzle(this.pool);
+  }
+
+  isThere(): Promise<boolean> {
+    return this.backing.isThere(this.pool);
   }
 
   get kind(): Backing['kind'] {

@@ -7,6 +7,7 @@ import type { Backing } from './database.js';
 const CHANNEL = 'bright_keeper_changes';
 const OLDEST_MAJOR = 15;
 const AGAIN_MS = 1000;
+const PATIENCE_MS = 2000;
 
 /**
  * Transactions that write take turns at one row: what a service reads and then decides by must not change in between,
@@ -86,6 +87,17 @@ export async function postgres(url: string, connections = 20): Promise<Backing> 
     connect: (Client) => new pg.Pool({ ...settings, max: connections, Client }),
     flush: null,
     lives: () => 1,
+    isThere: async () => {
+      const asking = new pg.Client({ ...settings, connectionTimeoutMillis: PATIENCE_MS });
+      try {
+        await asking.connect();
+        return true;
+      } catch {
+        return false;
+      } finally {
+        await asking.end().catch(() => {});
+      }
+    },
     close: async (pool) => {
       await ears?.close();
       await pool.end();

@@ -34,6 +34,7 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   connect: (Client) => lineTo(() => Promise.resolve(engine.exchange), Client),
   flush: onFiles ? (pool) => pool.query(FLUSH) : null,
   lives: () => 1,
+  isThere: () => Promise.resolve(true),
   close: async (pool) => {
     await pool.end();
     await engine.close();
@@ -60,6 +61,12 @@ export async function embeddedApart(directory: string, onStopped: (why: string) 
     connect: (Client) => lineTo(() => keeper.ready(), Client),
     flush: (pool) => pool.query(FLUSH),
     lives: () => lives,
+    // Asking starts one where none is running.
+    isThere: () =>
+      keeper.ready().then(
+        () => true,
+        () => false,
+      ),
     close: async (pool) => {
       await pool.end();
       await keeper.close();

@@ -13,12 +13,20 @@ import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 
 const A_MINUTE_MS = 60_000;
+/** Whoever waits for room, or for the database, is told soon after. */
+const SOON_MS = 5000;
+const isWell = (health: Health | undefined): boolean => !health || (health.database.answers && (health.disk?.enough ?? true));
 const ZIP = 'application/zip';
 
-/** How the server is: asked again each minute, since a disk fills while one works. */
+/** How the server is: asked again each minute, since a disk fills while one works, and more often while it does not go on. */
 export const useHealth = () =>
   useQuery(
-    { queryKey: keys.health, queryFn: () => http.get<Health>(routes.health), refetchInterval: A_MINUTE_MS, staleTime: A_MINUTE_MS / 2 },
+    {
+      queryKey: keys.health,
+      queryFn: () => http.get<Health>(routes.health),
+      refetchInterval: ({ state }) => (isWell(state.data) ? A_MINUTE_MS : SOON_MS),
+      staleTime: A_MINUTE_MS / 2,
+    },
     queryClient,
   );
 
