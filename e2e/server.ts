@@ -34,7 +34,12 @@ type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: numbe
 /** Starts a built program as its own process and resolves when it has printed its address or has ended. */
 export async function start({ program = 'server', dataDir = freshDirectory(), port }: Options = {}): Promise<Running> {
   const onPort = port ?? (await freePort());
-  const env = { ...process.env, DATABASE_URL: '', PORT: String(onPort), [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir };
+  const env = {
+    ...process.env,
+    DATABASE_URL: '',
+    PORT: String(onPort),
+    [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir,
+  };
   const child = spawn(process.execPath, [join(ROOT, PROGRAMS[program])], { env, stdio: ['ignore', 'pipe', 'pipe'] });
   let output = '';
   const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));

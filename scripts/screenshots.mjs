@@ -20,7 +20,14 @@ function moreThanIsFree() {
 /** A program on a directory of its own, so that the pictures never show anybody's data. */
 function startProgram(script, port, more = {}) {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-shots-'));
-  const env = { ...process.env, DATABASE_URL: '', PORT: String(port), BRIGHT_KEEPER_DATA: dataDir, BRIGHT_KEEPER_DEMO_DATA: dataDir, ...more };
+  const env = {
+    ...process.env,
+    DATABASE_URL: '',
+    PORT: String(port),
+    BRIGHT_KEEPER_DATA: dataDir,
+    BRIGHT_KEEPER_DEMO_DATA: dataDir,
+    ...more,
+  };
   const program = spawn(process.execPath, [join(ROOT, script)], { env });
   return new Promise((resolve, reject) => {
     program.stdout.on('data', (text) => String(text).includes(' is at ') && resolve(program));
