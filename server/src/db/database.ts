@@ -83,11 +83,14 @@ export class Database {
 
   /** Runs what belongs together, all or nothing, one after the other. */
   async transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
+    let turn: number | null = null;
     try {
-      return await this.db.transaction(async (db) => {
-        await this.takeTurn(db);
+      const result = await this.db.transaction(async (db) => {
+        turn = await this.takeTurn(db);
         return work(db);
       });
+      this.lastTurn = turn ?? this.lastTurn;
+      return result;
     } catch (error) {
       this.changes.undone();
       throw error;
@@ -99,13 +102,16 @@ export class Database {
     return this.db.transaction(work, { isolationLevel: 'repeatable read', accessMode: 'read only' });
   }
 
-  /** What others wrote between our turns may not have been heard yet: then nothing that was worked out is kept. */
-  private async takeTurn(db: Db): Promise<void> {
+  /**
+   * What others wrote between our turns may not have been heard yet: then nothing that was worked out is kept. Only a turn
+   * that came to its end counts; one that was taken back is given to the next who asks.
+   */
+  private async takeTurn(db: Db): Promise<number | null> {
     const { others } = this.backing;
-    if (!others) return;
+    if (!others) return null;
     const turn = await others.takeTurn(db);
     if (turn !== this.lastTurn + 1) this.changes.undone();
-    this.lastTurn = turn;
+    return turn;
   }
 
   /**

@@ -60,16 +60,22 @@ describe.runIf(server)('two programs on one PostgreSQL database', () => {
     await soon(async () => expect((await there.http.get(routes.item(lens.id))).body).toMatchObject({ notes: kept.notes }));
   });
 
-  it('do no duty twice: of many who tick it off at once one did', async () => {
+  it('do no duty twice: of many who tick it off at once one did, time and again', async () => {
     const lens = await here.add('Its cap is lost');
     const subject = { kind: 'thing', id: lens.id };
-    await here.http.post(routes.capMissing).send({ itemId: lens.id, surface: 'front-cap' }).expect(201);
-    await soon(async () =>
-      expect((await agendaOf(there)).duties.some((d) => d.subject.id === lens.id && d.code === 'cap-missing')).toBe(true),
-    );
     const tick = (app: TestApp) => app.http.post(routes.dutyDone).send({ code: 'cap-missing', subject });
-    const statuses = (await Promise.all([here, there, here, there, here, there].map(tick))).map((a) => a.status);
-    expect(statuses.filter((s) => s === 201 || s === 200)).toHaveLength(1);
-    expect(statuses.filter((s) => s >= 500)).toEqual([]);
+    // Those who come too late take their turn back, so the next round begins with turns that were given twice.
+    for (let round = 0; round < 8; round += 1) {
+      for (const app of [here, there]) app.clock.set(new Date(app.clock.now().getTime() + 60_000));
+      await here.http.post(routes.capMissing).send({ itemId: lens.id, surface: 'front-cap' }).expect(201);
+      await soon(async () =>
+        expect((await agendaOf(there)).duties.some((d) => d.subject.id === lens.id && d.code === 'cap-missing')).toBe(true),
+      );
+      // Of one instant the ids decide what came first, and those of two programs in a test are no clock.
+      for (const app of [here, there]) app.clock.set(new Date(app.clock.now().getTime() + 60_000));
+      const statuses = (await Promise.all([here, there, here, there, here, there].map(tick))).map((a) => a.status);
+      expect(statuses.filter((s) => s === 201)).toHaveLength(1);
+      expect(statuses.filter((s) => s >= 500)).toEqual([]);
+    }
   });
 });
