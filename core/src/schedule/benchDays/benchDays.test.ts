@@ -12,6 +12,8 @@ import {
   type BenchTask,
 } from './index.js';
 
+import { searchExactly } from './search.js';
+
 const MONDAY = '2026-03-02';
 
 /** Seeded numbers below n. */
@@ -288,5 +290,21 @@ describe('the exact solver', () => {
         ).toBe(true);
       if (costOf(exact) === 0) expect(plan.fewest, `seed ${seed}`).toBeLessThanOrEqual(exact.days.length);
     }
+  });
+});
+
+describe('a club with thousands of tasks', () => {
+  it('has its search ended before the stack is, with the placement it began with', () => {
+    const jobs = Array.from({ length: 20_000 }, (_, i) => ({
+      task: { id: `t${i}`, ruleId: 'r', subjectId: 's', earliest: MONDAY, due: MONDAY, latest: MONDAY, minutes: 1 },
+      first: 0,
+      last: 0,
+      minutes: 1,
+      setUp: null,
+      weight: 1,
+    }));
+    const start = { slotOf: jobs.map(() => 0), cost: 1, days: 1 };
+    const found = searchExactly([{ day: MONDAY, minutes: 30_000 }], jobs, start, 1, 1_000_000);
+    expect(found).toEqual({ placement: start, proven: false });
   });
 });

@@ -95,6 +95,9 @@ export function greedyOrders(jobs: readonly Job[]): number[][] {
   ];
 }
 
+/** A keeper has a few hundred. */
+const MOST_SEARCHED = 1500;
+
 /**
  * Looks for something better than a placement by trying every one that could be, job by job from the one with the
  * least choice, until none is left or so many steps are made.
@@ -114,6 +117,8 @@ export function searchExactly(
   const loads = slots.map((s) => new DayLoad(s.minutes));
   const slotOf: (number | null)[] = new Array<number | null>(jobs.length).fill(null);
   const done = () => best.cost === 0 && best.days <= bound;
+  // So many deep it would not come to an end within any number of steps, and the stack would come to its own.
+  if (jobs.length > MOST_SEARCHED) return { placement: best, proven: done() };
 
   const descend = (depth: number, cost: number, days: number): void => {
     if (left-- <= 0 || done()) return;
