@@ -47,20 +47,29 @@ export class SeriesService {
     // What was read and then taken back is forgotten.
     if (upsets !== this.upsets) this.logs = new Map();
     this.upsets = upsets;
+    // Others may begin to load meanwhile and forget what this one goes by.
+    const known = this.logs;
     const rows = await this.devices.everyOne(db);
     const [stays, tests] = [await this.devices.stays(db), await this.devices.calibrations(db)];
-    this.logs = await this.logsOf(
+    const logs = await this.logsOf(
       db,
       rows,
       grouped(tests, (c) => c.deviceId),
+      known,
     );
-    return new HouseAir(rows, stays, tests, this.logs);
+    if (this.upsets === upsets) this.logs = logs;
+    return new HouseAir(rows, stays, tests, logs);
   }
 
   /** The log of every device: those that stand still as they are, the others with the days that changed told anew. */
-  private async logsOf(db: Db, rows: readonly DeviceRow[], tests: ReadonlyMap<string, CalibrationRow[]>): Promise<Map<string, DeviceLog>> {
-    const stale = rows.filter((row) => this.logs.get(row.id)?.stamp !== row.stamp);
-    const days = stale.length > 0 ? await this.daysOf(db, stale) : null;
+  private async logsOf(
+    db: Db,
+    rows: readonly DeviceRow[],
+    tests: ReadonlyMap<string, CalibrationRow[]>,
+    known: ReadonlyMap<string, DeviceLog>,
+  ): Promise<Map<string, DeviceLog>> {
+    const stale = rows.filter((row) => known.get(row.id)?.stamp !== row.stamp);
+    const days = stale.length > 0 ? await this.daysOf(db, stale, known) : null;
     const latest =
       stale.length > 0
         ? await this.readings.latestOf(
@@ -71,17 +80,21 @@ export class SeriesService {
     return new Map(
       rows.map(({ id, stamp }): [string, DeviceLog] => {
         const own = days?.get(id);
-        if (!own) return [id, this.logs.get(id)!];
+        if (!own) return [id, known.get(id)!];
         const corrections = correctionsOf(tests.get(id) ?? []);
         return [id, { stamp, days: own, corrections, latest: latest!.get(id) ?? null, hourly: hourlyOf(own, corrections) }];
       }),
     );
   }
 
-  private async daysOf(db: Db, stale: readonly DeviceRow[]): Promise<Map<string, DeviceLog['days']>> {
+  private async daysOf(
+    db: Db,
+    stale: readonly DeviceRow[],
+    known: ReadonlyMap<string, DeviceLog>,
+  ): Promise<Map<string, DeviceLog['days']>> {
     const changed = new Map(
       stale.map(({ id, stamp }) => {
-        const before = this.logs.get(id);
+        const before = known.get(id);
         return [id, before ? this.devices.daysChanged(id, before.stamp, stamp) : null] as const;
       }),
     );
@@ -91,9 +104,7 @@ export class SeriesService {
     const all = whole.length > 0 ? await this.readings.packedDays(db, whole) : [];
     const some = moved.length > 0 ? await this.readings.packedDays(db, moved, days) : [];
     const told = grouped([...all, ...some], (d) => d.deviceId);
-    return new Map(
-      stale.map(({ id }) => [id, withDays(changed.get(id) === null ? new Map() : this.logs.get(id)!.days, told.get(id) ?? [])]),
-    );
+    return new Map(stale.map(({ id }) => [id, withDays(changed.get(id) === null ? new Map() : known.get(id)!.days, told.get(id) ?? [])]));
   }
 }
 
