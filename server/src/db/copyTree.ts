@@ -1,20 +1,12 @@
-import { closeSync, constants, cpSync, fsyncSync, openSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { constants, cpSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-
-function sync(path: string): void {
-  const fd = openSync(path, 'r');
-  try {
-    fsyncSync(fd);
-  } finally {
-    closeSync(fd);
-  }
-}
+import { syncPath } from './syncPath.js';
 
 /** Brings a folder to disk with all that is in it, and its own name. */
 function syncTree(folder: string): void {
-  for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true })) sync(join(entry.parentPath, entry.name));
-  sync(folder);
-  sync(dirname(folder));
+  for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true })) syncPath(join(entry.parentPath, entry.name));
+  syncPath(folder);
+  syncPath(dirname(folder));
 }
 
 /**
@@ -28,5 +20,5 @@ export function copyTree(from: string, to: string): void {
   cpSync(from, unfinished, { recursive: true, mode: constants.COPYFILE_FICLONE });
   syncTree(unfinished);
   renameSync(unfinished, to);
-  sync(dirname(to));
+  syncPath(dirname(to));
 }

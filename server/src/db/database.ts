@@ -39,7 +39,7 @@ export type Backing = {
   /** How often the database has been started. */
   lives: () => number;
   /** Whether it is there to be asked; that others are before one in the line does not count. */
-  isThere: (pool: pg.Pool) => Promise<boolean>;
+  isThere: () => Promise<boolean>;
   close: (pool: pg.Pool) => Promise<void>;
   /** Others on the same database; null where there can be none. */
   others: Others | null;
@@ -74,7 +74,7 @@ export class Database {
   }
 
   isThere(): Promise<boolean> {
-    return this.backing.isThere(this.pool);
+    return this.backing.isThere();
   }
 
   get kind(): Backing['kind'] {

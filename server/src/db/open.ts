@@ -34,9 +34,9 @@ async function ready(database: Database, before?: () => Promise<void>): Promise<
   }
 }
 
-/** A household in memory, for tests: gone when it is closed. @param dump what it begins as. */
-export async function openInMemory(dump?: Blob): Promise<Database> {
-  return ready(new Database(overEngine(await openEngine(null, dump), false)));
+/** A household in memory, for tests: gone when it is closed. */
+export async function openInMemory(): Promise<Database> {
+  return ready(new Database(overEngine(await openEngine(null), false)));
 }
 
 /** A household on a PostgreSQL server. @param url as of libpq. */

@@ -17,10 +17,6 @@ export class Settled {
     this.written += 1;
   }
 
-  get unsettled(): boolean {
-    return this.onDisk < this.written;
-  }
-
   /** Waits until all that was sent before this call is on disk. */
   async now(): Promise<void> {
     const goal = this.written;

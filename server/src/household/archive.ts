@@ -1,7 +1,6 @@
 import { householdErrors } from '@bright-keeper/contract';
 import { createHash, type Hash } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { open } from 'node:fs/promises';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createInterface } from 'node:readline';
@@ -9,7 +8,7 @@ import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import yazl from 'yazl';
 import { problem } from '../http/problem.js';
 
-export const FORMAT = 'bright-keeper-household';
+const FORMAT = 'bright-keeper-household';
 const FORMAT_VERSION = 1;
 const MANIFEST = 'manifest.json';
 const ROWS_AT_ONCE = 2000;
@@ -28,7 +27,7 @@ export type Manifest = {
 };
 
 /** A table's rows in an archive: a JSON array with one row to a line, so that it can be read whole or line by line. */
-export const tableFile = (table: string): string => `data/${table}.json`;
+const tableFile = (table: string): string => `data/${table}.json`;
 
 /** Counts rows and sums bytes as they pass. */
 class Sum extends Transform {
@@ -191,14 +190,4 @@ async function readManifest(zip: ZipFile, entry: Entry | undefined): Promise<Man
   if (manifest.format !== FORMAT || !Array.isArray(manifest.tables)) throw problem(householdErrors, 'archive-unreadable');
   if (manifest.formatVersion > FORMAT_VERSION) throw problem(householdErrors, 'archive-newer');
   return manifest;
-}
-
-/** Brings a finished file to disk. */
-export async function syncFile(path: string): Promise<void> {
-  const file = await open(path, 'r');
-  try {
-    await file.sync();
-  } finally {
-    await file.close();
-  }
 }

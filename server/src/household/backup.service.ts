@@ -4,12 +4,13 @@ import { min } from 'drizzle-orm';
 import { access, constants, mkdir, readdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { isAbsolute, join } from 'node:path';
 import { Database } from '../db/database.js';
+import { syncPath } from '../db/syncPath.js';
 import { items } from '../gear/gear.table.js';
 import { problem, ProblemError } from '../http/problem.js';
 import { Clock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { log } from '../platform/log.js';
-import { ArchiveReader, syncFile } from './archive.js';
+import { ArchiveReader } from './archive.js';
 import { writeArchive } from './dump.js';
 import { nothingThere } from './restore.js';
 import { outlived } from './retention.js';
@@ -106,12 +107,12 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
       await rm(unfinished, { force: true });
       try {
         await writeArchive(this.database, unfinished, at);
-        await syncFile(unfinished);
+        syncPath(unfinished);
         const archive = await ArchiveReader.open(unfinished);
         await archive.verify().finally(() => archive.close());
         // Only what was read back and found whole is called a backup.
         await rename(unfinished, path);
-        await syncFile(folder);
+        syncPath(folder);
       } catch (error) {
         await rm(unfinished, { force: true });
         throw error;

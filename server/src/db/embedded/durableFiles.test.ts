@@ -15,7 +15,7 @@ describe.runIf(process.platform === 'linux')('the embedded database on files', (
   let synced: Synced[] = [];
   let database: Database;
   beforeAll(async () => {
-    const engine = await openEngine(join(folder, 'db'), undefined, {
+    const engine = await openEngine(join(folder, 'db'), {
       file: (fd) => synced.push({ kind: 'file', of: readlinkSync(`/proc/self/fd/${fd}`).replace(join(folder, 'db'), '') }),
       folder: (path) => synced.push({ kind: 'folder', of: path.replace(join(folder, 'db'), '') }),
     });

@@ -1,5 +1,6 @@
-import { closeSync, fsyncSync, openSync } from 'node:fs';
+import { fsyncSync } from 'node:fs';
 import { join } from 'node:path';
+import { syncPath } from '../syncPath.js';
 
 /** A file or folder as the database's file layer knows it. */
 type FileNode = { name: string; parent: FileNode; mount: { opts: { root: string } }; node_ops: NodeOps; stream_ops: StreamOps };
@@ -15,18 +16,7 @@ export type FileLayer = { lookupPath: (path: string) => { node: FileNode } };
 /** What is asked of the system, so that a test can record it. */
 export type Syncing = { file: (fd: number) => void; folder: (path: string) => void };
 
-function syncFolder(path: string): void {
-  // Windows keeps names of files without being asked, and cannot be asked.
-  if (process.platform === 'win32') return;
-  const fd = openSync(path, 'r');
-  try {
-    fsyncSync(fd);
-  } finally {
-    closeSync(fd);
-  }
-}
-
-const SYSTEM: Syncing = { file: fsyncSync, folder: syncFolder };
+const SYSTEM: Syncing = { file: fsyncSync, folder: syncPath };
 
 function folderOf(node: FileNode): string {
   const names: string[] = [];

@@ -5,7 +5,7 @@ import { makeDurable, type FileLayer, type Syncing } from './durableFiles.js';
 export type Exchange = (message: Uint8Array) => Promise<Uint8Array>;
 
 /** The embedded database as a server of one connection, spoken to in PostgreSQL's own protocol. */
-export type Engine = { exchange: Exchange; dump: () => Promise<Blob>; close: () => Promise<void> };
+export type Engine = { exchange: Exchange; close: () => Promise<void> };
 
 /**
  * PostgreSQL as it should run on files: with its syncs. A commit does not sync by itself, since the store syncs once
@@ -21,15 +21,14 @@ type Inner = { Module: { FS: FileLayer } };
 /**
  * Opens the embedded database.
  *
- * @param directory its files; without one it lives in memory, where it may begin as a dump of another one.
+ * @param directory its files; without one it lives in memory.
  */
-export async function openEngine(directory: string | null, dump?: Blob, syncing?: Syncing): Promise<Engine> {
-  const options: PGliteOptions = directory ? { dataDir: directory, startParams: ON_FILES } : dump ? { loadDataDir: dump } : {};
+export async function openEngine(directory: string | null, syncing?: Syncing): Promise<Engine> {
+  const options: PGliteOptions = directory ? { dataDir: directory, startParams: ON_FILES } : {};
   const database = await PGlite.create(options);
   if (directory) makeDurable((database as unknown as Inner).Module.FS, `${PGlite.paths.PGDATA}/PG_VERSION`, syncing);
   return {
     exchange: (message) => database.execProtocolRaw(message),
-    dump: () => database.dumpDataDir('none'),
     close: () => database.close(),
   };
 }
