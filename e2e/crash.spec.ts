@@ -1,7 +1,7 @@
 import { routes, type Backups, type Device, type DeviceToken } from '@bright-keeper/contract';
 import { expect, test } from '@playwright/test';
 import { execFileSync, spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -57,8 +57,8 @@ async function write(server: Running, ledger: Ledger, round: number): Promise<vo
   await Promise.all([adding(), adding(), pushing()].map((work) => work.catch(() => undefined)));
 }
 
-/** Holds what a server knows against what was acknowledged. An edit whose answer was lost may be there or not. */
-async function check(server: Running, ledger: Ledger): Promise<void> {
+/** Every thing on the shelf of a server: its name by its id. */
+async function shelfOf(server: Running): Promise<Map<string, string>> {
   const shelf = new Map<string, string>();
   for (let cursor: string | null = ''; cursor !== null;) {
     const page = (await (await fetch(`${server.url}${routes.gear}?limit=200${cursor && `&cursor=${cursor}`}`)).json()) as {
@@ -71,9 +71,52 @@ async function check(server: Running, ledger: Ledger): Promise<void> {
     }
     cursor = page.nextCursor;
   }
+  return shelf;
+}
+
+/** Holds what a server knows against what was acknowledged. An edit whose answer was lost may be there or not. */
+async function check(server: Running, ledger: Ledger): Promise<void> {
+  const shelf = await shelfOf(server);
   for (const [id, name] of ledger.things) expect([name, `${name} edited`], `${name} is ${shelf.get(id)}`).toContain(shelf.get(id));
   const device = (await (await fetch(server.url + routes.device(ledger.deviceId!))).json()) as Device;
   expect(device.readings).toBeGreaterThanOrEqual(ledger.readings);
+}
+
+/** So many things come with the other household. */
+const MANY = 600;
+
+/** What is used here of the server's own modules, as the build made them. */
+type Built = {
+  Database: new (backing: unknown) => {
+    pool: { query: (sql: string, values?: unknown[]) => Promise<unknown> };
+    transaction: (work: (db: unknown) => Promise<void>) => Promise<void>;
+    close: () => Promise<void>;
+  };
+  overEngine: (engine: unknown, onFiles: boolean) => unknown;
+  openEngine: (files: string) => Promise<unknown>;
+  goThrough: (db: unknown, steps: readonly unknown[]) => Promise<void>;
+  steps: () => unknown[];
+};
+
+/** A directory as the program of an earlier schema left it, and how much was in it. */
+async function oldHousehold(): Promise<{ dataDir: string; things: number; entries: number }> {
+  const built = async (name: string) => (await import(`file://${join(ROOT, 'server/dist/db', name)}`)) as Built;
+  const { Database } = await built('database.js');
+  const { overEngine } = await built('embedded/embedded.js');
+  const { openEngine } = await built('embedded/engine.js');
+  const { goThrough, steps } = await built('migrate.js');
+  const old = '0005_facts-and-words';
+  const fixture = JSON.parse(readFileSync(join(ROOT, `server/src/db/fixtures/${old}.json`), 'utf8')) as Record<string, object[]>;
+  const dataDir = freshDirectory();
+  const database = new Database(overEngine(await openEngine(join(dataDir, 'db')), true));
+  const at = readdirSync(join(ROOT, 'server/migrations')).filter((f) => f.endsWith('.sql') && f <= `${old}.sql`).length;
+  await database.transaction((db) => goThrough(db, steps().slice(0, at)));
+  for (const [table, rows] of Object.entries(fixture)) {
+    await database.pool.query(`delete from "${table}"`);
+    await database.pool.query(`insert into "${table}" select * from json_populate_recordset(null::"${table}", $1)`, [JSON.stringify(rows)]);
+  }
+  await database.close();
+  return { dataDir, things: fixture.item!.length, entries: fixture.log_entry!.length };
 }
 
 test.describe('a server that ends at any moment', () => {
@@ -132,6 +175,60 @@ test.describe('a server that ends at any moment', () => {
       const said = execFileSync(process.execPath, [join(ROOT, 'server/dist/cli/restore.js'), join(folder, name), '--check']);
       expect(said.toString()).toContain('came out as they went in');
     }
+  });
+
+  test('takes in all of another household or none of it, killed at any moment while it does', async () => {
+    const other = await start();
+    const csv = ['name,kind', ...Array.from({ length: MANY }, (_, i) => `Thing ${i},lens`)].join('\n');
+    const imported = await send('POST', other.url + routes.importConfirm, { fileBase64: Buffer.from(csv).toString('base64') });
+    expect(imported.status, await imported.text()).toBe(201);
+    const file = Buffer.from(await (await fetch(other.url + routes.exportAll)).arrayBuffer());
+    await other.kill('SIGTERM');
+
+    const dataDir = freshDirectory();
+    const random = sequence(7);
+    for (let round = 0, told: number | null = null; told !== 200; round += 1) {
+      const server = await start({ dataDir });
+      const taking = fetch(server.url + routes.takeIn, { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file })
+        .then(({ status }) => status)
+        .catch(() => null);
+      // The last time it may take as long as it likes.
+      told = await Promise.race([taking, round < 3 ? pause(20 + random() * 1200).then(() => null) : taking]);
+      await server.kill('SIGKILL');
+      const again = await start({ dataDir });
+      const there = (await shelfOf(again)).size;
+      await again.kill('SIGTERM');
+      if (told === 200) expect(there).toBe(MANY);
+      else expect([0, MANY]).toContain(there);
+    }
+  });
+
+  test('grows up from an old household, killed again and again while it does', async () => {
+    const { dataDir, things, entries } = await oldHousehold();
+    const random = sequence(11);
+    for (let round = 0; round < 6; round += 1) {
+      const child = spawn(process.execPath, [join(ROOT, 'server/dist/bundle.js')], {
+        env: { ...process.env, DATABASE_URL: '', PORT: String(await freePort()), BRIGHT_KEEPER_DATA: dataDir },
+        stdio: 'ignore',
+      });
+      const ended = new Promise((resolve) => child.once('exit', resolve));
+      await pause(300 + random() * 1200);
+      child.kill('SIGKILL');
+      await ended;
+    }
+    const server = await start({ dataDir });
+    expect((await shelfOf(server)).size).toBe(things);
+    const file = join(dataDir, 'all.zip');
+    writeFileSync(file, Buffer.from(await (await fetch(server.url + routes.exportAll)).arrayBuffer()));
+    const said = execFileSync(process.execPath, [join(ROOT, 'server/dist/cli/restore.js'), file, '--check']).toString();
+    expect(said).toContain('came out as they went in');
+    expect(readdirSync(dataDir).some((name) => name.startsWith('before-upgrade-'))).toBe(true);
+    // What only a log of that day told is an entry of the journal now.
+    const agenda = await fetch(server.url + routes.today);
+    expect(agenda.status).toBe(200);
+    const journal = JSON.parse(execFileSync('unzip', ['-p', file, 'data/journal_entry.json']).toString()) as unknown[];
+    expect(journal.length).toBeGreaterThanOrEqual(entries);
+    await server.kill('SIGTERM');
   });
 
   test('ends within ten seconds of being asked to, however many keep asking', async () => {

@@ -21,6 +21,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
   const { devices } = (await (await request.get(running.url + routes.devices)).json()) as Devices;
   const { plan } = (await (await request.get(running.url + routes.benchDays)).json()) as BenchDays;
   const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
+  const body = items.find((i) => i.name === 'Skerrow M2')!;
   const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
   const teardown = (await (
     await request.post(running.url + routes.teardowns, { data: { itemId: old.id, depth: 'front-group' } })
@@ -47,6 +48,10 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     'In the field': '/field?happened=sand',
     'Open it or not': `/gear/${old.id}/opening`,
     Opened: `/teardown/${teardown.id}`,
+    'Dust on the sensor': `/gear/${body.id}/frames`,
+    'Front mark': `/gear/${id}/front-mark`,
+    Glare: `/gear/${items.find((i) => i.name.startsWith('Ostrane 135'))!.id}/glare`,
+    'Who changed what': '/settings/data/trail',
     'Stuck filter': `/gear/${id}/stuck-filter`,
     Calendar: '/calendar',
     'Calendar, a month': '/calendar?view=month',

@@ -135,6 +135,7 @@ runTypeScript('bench/src/space.ts');
 runTypeScript('bench/src/box.ts');
 runTypeScript('bench/src/mould.ts');
 runTypeScript('bench/src/agenda.ts');
+runTypeScript('bench/src/frame.ts');
 firstPage();
 await coldStart();
 await storageApi();

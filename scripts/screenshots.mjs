@@ -9,6 +9,7 @@ const PORT = 4899;
 const URL_HERE = `http://localhost:${PORT}`;
 const OUT = join(ROOT, 'docs', 'screenshots');
 const DESK = { width: 1280, height: 800 };
+const TALL = { width: 1280, height: 1480 };
 const PHONE = { width: 390, height: 844 };
 
 /** More megabytes than the disk has left, and not many more. */
@@ -90,11 +91,12 @@ async function prepare(care) {
   return {
     cupboard: placeOf('Oak cupboard'),
     gelBox: placeOf('Gasket box'),
+    body: idOf('Skerrow M2'),
+    hazed: idOf('Ostrane 135/3.5 (1962)'),
     sensorClean: await sensorClean(care, idOf('Skerrow M2')),
     lens,
     look: look.id,
     cleaning: cleaning.id,
-    benchDay: (await api('GET', '/api/schedule/bench-days')).plan.days[0].day,
   };
 }
 
@@ -113,22 +115,22 @@ async function sensorClean(care, itemId) {
 }
 
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ cupboard, gelBox, sensorClean, lens, look, cleaning, benchDay }) => [
+const shots = ({ cupboard, gelBox, sensorClean, body, hazed, lens, look, cleaning }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
   ['look', `/look/${look}`],
   ['plan', `/gear/${lens}/plan?surface=front-glass`],
   ['bench', `/bench/${cleaning}`],
-  ['bench-night-red', `/bench/${cleaning}`, { theme: 'night-red' }],
   ['bench-sensor', `/bench/${sensorClean}`],
+  ['frames', `/gear/${body}/frames`, { size: TALL }],
+  ['front-mark', `/gear/${lens}/front-mark?d=2&focal=35&length=60`],
+  ['glare', `/gear/${hazed}/glare`],
   ['field-phone', '/field?happened=spray', { size: PHONE }],
   ['storage', '/storage'],
   ['place', `/storage/${cupboard}?span=season`],
   ['what-if', `/storage/${gelBox}/what-if?massG=300`],
   ['calendar', '/calendar'],
-  ['bench-day', `/calendar/bench/${benchDay}`],
-  ['rhythms', '/calendar/rhythms?duty=sensor-frame'],
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
   ['data', '/settings/data'],

@@ -20,8 +20,10 @@ let duties: schedule.Duty[];
 beforeAll(async () => {
   database = await openInMemory();
   await playDemo(database, LOADED_AT);
-  // Outings are new: without them it is the same household.
+  // Outings and test frames are new: without them it is the same household.
   await database.db.execute('delete from outing');
+  await database.db.execute('delete from sensor_frame');
+  await database.db.execute("delete from journal_entry where data->'data'->>'kind' = 'frame'");
   const clock = new SetClock(LOADED_AT);
   const context = await NestFactory.createApplicationContext(
     AppModule.with({ database, clock, ids: new SeededIds(clock), disk: new Disk(null), data: new DataFolder(null) }),

@@ -18,6 +18,7 @@ import {
 import { NestFactory } from '@nestjs/core';
 import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { DRAWER } from './drawer.js';
+import { takeFrames } from './frames.js';
 import { furnish } from './furnish.js';
 import { OUTINGS } from './outings.js';
 import { LENSES } from './lenses.js';
@@ -179,6 +180,8 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
   }
   await drawer.setIsAll(true);
   await noteOutings(context.get(OutingService), loadedAt, itemIds);
+  await takeFrames(context, clock, loadedAt, itemIds);
+  clock.set(loadedAt);
 }
 
 /** Outings as they are noted at home; days count back from the day of loading. */

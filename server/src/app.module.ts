@@ -7,10 +7,13 @@ import { GearModule } from './gear/gear.module.js';
 import { HouseholdModule } from './household/household.module.js';
 import { InspectionModule } from './inspection/inspection.module.js';
 import { ScheduleModule } from './schedule/schedule.module.js';
+import { BlobModule } from './blobs/blob.module.js';
+import { SensorModule } from './sensor/sensor.module.js';
 import { SettingsModule } from './settings/settings.module.js';
 import { StorageModule } from './storage/storage.module.js';
 import { SuppliesModule } from './supplies/supplies.module.js';
 import { TodayModule } from './today/today.module.js';
+import { TrailModule } from './trail/trail.module.js';
 import { TripModule } from './trip/trip.module.js';
 
 @Module({})
@@ -27,8 +30,11 @@ export class AppModule {
         CareModule,
         SuppliesModule,
         AirModule,
+        BlobModule,
+        SensorModule,
         StorageModule,
         FungusModule,
+        TrailModule,
         TripModule,
         TodayModule,
         HouseholdModule,

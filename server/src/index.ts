@@ -18,6 +18,7 @@ export { ClimateService } from './storage/climate.service.js';
 export { DeviceService } from './air/device.service.js';
 export { AgendaService } from './schedule/agenda.service.js';
 export { DutyService } from './schedule/duty.service.js';
+export { SensorService } from './sensor/sensor.service.js';
 export { OutingService } from './trip/outing.service.js';
 export { FieldService } from './care/field.service.js';
 export { ArchiveReader } from './household/archive.js';

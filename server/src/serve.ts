@@ -3,7 +3,9 @@ import { mkdirSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { openChosen } from './db/choose.js';
+import { placeForCopy } from './db/open.js';
 import type { Platform } from './db/database.module.js';
+import { writeArchive } from './household/dump.js';
 import { log } from './platform/log.js';
 import { endOnSignals, Ending } from './http/ending.js';
 import { DataFolder } from './platform/dataFolder.js';
@@ -54,7 +56,13 @@ export async function serve({
   mkdirSync(dataDir, { recursive: true, mode: 0o700 });
   // The database wakes on its own thread of work, so the application's code is loaded meanwhile: a second less to wait.
   const [database, { createApp }] = await Promise.all([
-    openChosen({ dataDir, url, apart: true, onStopped: (why) => log.error({ why }, 'the database ended and is started anew') }),
+    openChosen({
+      dataDir,
+      url,
+      apart: true,
+      onStopped: (why) => log.error({ why }, 'the database ended and is started anew'),
+      keepCopy: async (old) => void (await writeArchive(old, placeForCopy(dataDir, '.zip'), new Date())),
+    }),
     import('./app.js'),
   ]);
   const platform: Platform = {

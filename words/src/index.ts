@@ -16,6 +16,21 @@ export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } fr
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
 export { everyWords, monthWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
+export {
+  changeWords,
+  fateWords,
+  frontMarkWords,
+  fStop,
+  glareGradeWords,
+  glareTroubleWords,
+  notComparableWords,
+  otherLensWords,
+  sensorAdvice,
+  sensorViewWords,
+  sensorWords,
+  unfitWords,
+  zoneWords,
+} from './sensor/sensor.js';
 export { alertWords, type AlertWords } from './storage/alerts.js';
 export { homeWords } from './storage/home.js';
 export { timerWords } from './storage/timer.js';

@@ -1,8 +1,16 @@
-import { care, fungus, schedule, storage } from '@bright-keeper/core';
+import { care, fungus, schedule, sensor, storage } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import {
   alertWords,
   assessWords,
+  changeWords,
+  frontMarkWords,
+  glareGradeWords,
+  glareTroubleWords,
+  notComparableWords,
+  otherLensWords,
+  sensorWords,
+  unfitWords,
   barWords,
   becauseWords,
   beforeOpening,
@@ -261,4 +269,61 @@ describe('money', () => {
     [1200, 'GBP', '£1,200'],
     [12.5, 'NOK', 'NOK 12.50'],
   ])('%d %s is %s', (amount, currency, words) => expect(money(amount, currency).replace(/\u00a0/g, ' ')).toBe(words));
+});
+
+describe('what pictures tell', () => {
+  const spot = (more: object): sensor.TriedSpot => ({
+    x: 0.5,
+    y: 0.5,
+    depth: 0.1,
+    fwhmPx: 20,
+    diameterPx: 26,
+    kind: 'dust',
+    confidence: 1,
+    survived: [],
+    ...more,
+  });
+  const cases: sensor.TriedSpot[][] = [
+    [],
+    [spot({ depth: 0.01 })],
+    [spot({ depth: 0.0001 })],
+    [spot({})],
+    [spot({}), spot({ survived: ['blow'] })],
+    [spot({ survived: ['blow'] })],
+    [spot({ survived: ['swab', 'swab'] })],
+  ];
+  it('is a sentence for every judgement, and no other number than its own stands in it', () => {
+    const told = cases.flatMap((spots) =>
+      (['self', 'service'] as const).map((wet) => sensor.judgeSensor(spots, { measuredAt: 16, workingAt: 11, wet }).because),
+    );
+    expect(new Set(told.map((b) => b.because)).size).toBe(6);
+    for (const because of told) reads(sensorWords(because), because.because);
+    expect(sensorWords(sensor.judgeSensor(cases[4]!, { measuredAt: 16, workingAt: 11, wet: 'self' }).because)).toMatch(
+      /^2 specks show at f\/11, and air has not been tried on 1 of them yet/,
+    );
+  });
+  it('is a sentence for every fault of a frame and of a test, with what to do instead', () => {
+    for (const unfit of sensor.UNFIT) {
+      reads(unfitWords(unfit).what, unfit);
+      reads(unfitWords(unfit).instead, unfit);
+    }
+    for (const trouble of sensor.GLARE_TROUBLES) reads(glareTroubleWords(trouble), trouble);
+    for (const grade of sensor.GLARE_GRADES) reads(glareGradeWords(grade), grade);
+    reads(notComparableWords(sensor.GLARE_DIFFERENCES)!, 'differences');
+    expect(notComparableWords([])).toBeNull();
+  });
+  it('says what changed between two frames', () => {
+    for (const [stayed, gone] of [[1, 0], [3, 1], [3, 4]] as const) reads(otherLensWords(stayed, gone), `${stayed} ${gone}`); // prettier-ignore
+    expect(changeWords({ gone: 7, stayed: 2, moved: 0, fresh: 0 })).toBe('7 gone, 2 stayed.');
+    expect(changeWords({ gone: 0, stayed: 0, moved: 0, fresh: 0 })).toBe('Nothing to compare.');
+  });
+  it('says of a mark on the front whether it can be seen, and from where on', () => {
+    const mark = { diameterMm: 1, distanceToPupilMm: 30, focalMm: 50, sensorWidthMm: 36, sensorHeightMm: 24 };
+    for (const fNumber of [2, 8, 16, 22]) {
+      const said = frontMarkWords(sensor.frontMark({ ...mark, fNumber }), fNumber, sensor.markShowsFrom(mark));
+      reads(said, `f/${fNumber}`);
+      expect(said.includes('can be seen')).toBe(fNumber >= 8);
+    }
+    expect(frontMarkWords(sensor.frontMark({ ...mark, diameterMm: 0.05, fNumber: 8 }), 8, null)).toContain('at no aperture a lens has');
+  });
 });

@@ -76,6 +76,8 @@ export type Device = DeviceInput & {
   addedAt: string;
   /** Has a key been handed out, so that it may push? */
   hasToken: boolean;
+  /** When it last came with a key, ISO 8601; null when it did not within the last 400 days. */
+  keyUsedAt: string | null;
   /** Marked faults of its clock, newest first. */
   clockJumps: { at: string; backMin: number | null }[];
 };

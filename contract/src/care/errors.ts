@@ -17,11 +17,6 @@ export const careErrors = errorTable({
     title: 'This stage is not there',
     remedy: 'Wait until it is saved, then choose the photograph once more.',
   },
-  'photo-unreadable': {
-    status: 422,
-    title: 'This is no photograph that can be shown',
-    remedy: 'Choose a JPEG, PNG or WebP file that opens elsewhere, of at most a hundred megapixels.',
-  },
   'already-touched': {
     status: 409,
     title: 'Something has been touched already',

@@ -14,7 +14,6 @@ export {
 export { BECAUSE, planDocument } from './plan.js';
 export { type HappenedOutdoors, happenedOutdoors, type PutOff, type WaitForHome, waitForHome } from './field.js';
 export {
-  PHOTO_TYPES,
   type SaveTeardown,
   saveTeardown,
   type StageParam,

@@ -4,7 +4,6 @@ import { id, version } from '../joi.js';
 
 const LONGEST_LINE = 300;
 const MOST_STAGES = 60;
-export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const;
 const LARGEST_PHOTO_BASE64 = 8_000_000;
 
 /** The record of a thing that was opened: its stages with what came off and how it sat, until it is closed again. */

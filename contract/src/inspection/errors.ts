@@ -8,6 +8,7 @@ export const inspectionErrors = errorTable({
     title: 'This thing has no such surface',
     remedy: 'Leave the surface out, or correct the thing’s traits.',
   },
+  'too-many-photos': { status: 422, title: 'This look has sixty photographs', remedy: 'Remove one before you add another.' },
   'nothing-looked-at': {
     status: 422,
     title: 'No surface has been looked at yet',

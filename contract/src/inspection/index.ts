@@ -1,3 +1,16 @@
-export { type LookAnswer, type SaveLook, saveLook, type SoilSeen, type StartLook, startLook } from './schema.js';
+export {
+  type LookAnswer,
+  type LookPhoto,
+  type LookPhotoParam,
+  lookPhotoParam,
+  type LookPhotoQuery,
+  lookPhotoQuery,
+  type LookPhotos,
+  type SaveLook,
+  saveLook,
+  type SoilSeen,
+  type StartLook,
+  startLook,
+} from './schema.js';
 export type { LookDoc } from './dto.js';
 export { inspectionErrors } from './errors.js';

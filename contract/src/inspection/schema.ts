@@ -43,3 +43,16 @@ export const saveLook = Joi.object<SaveLook>({
     .required(),
   answers: Joi.array().items(lookAnswer).unique('surface').max(care.SURFACE_IDS.length).required(),
 });
+
+/** A photograph of what a look saw on a surface. */
+export type LookPhoto = { id: string; surface: care.Surface; blob: string; keepsAll: boolean; at: string };
+export type LookPhotos = { photos: LookPhoto[] };
+export type LookPhotoQuery = { surface: care.Surface; keepAll: boolean };
+export const lookPhotoQuery = Joi.object<LookPhotoQuery>({
+  surface: Joi.string()
+    .valid(...care.SURFACE_IDS)
+    .required(),
+  keepAll: Joi.boolean().default(false),
+});
+export type LookPhotoParam = { id: string; photoId: string };
+export const lookPhotoParam = Joi.object<LookPhotoParam>({ id: id().required(), photoId: id().required() });

@@ -18,7 +18,13 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   quarantined: {},
   released: {},
   edited: { changed: Joi.array().items(Joi.string()).required() },
-  look: { lookId: id().required(), verdicts: Joi.array().required(), notes: Joi.array().required(), looked: Joi.number().required() },
+  look: {
+    lookId: id().required(),
+    verdicts: Joi.array().required(),
+    notes: Joi.array().required(),
+    looked: Joi.number().required(),
+    photos: Joi.number(),
+  },
   clean: {
     cleaningId: id().required(),
     place: one(['home', 'field']),
@@ -28,6 +34,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
     minutes: Joi.number().required(),
     tacky: Joi.boolean(),
   },
+  frame: { frameId: id().required(), fNumber: Joi.number().required(), specks: Joi.number().required() },
   moved: { placeName: Joi.string().allow(null).required() },
   outdoors: { happening: one(care.HAPPENING_IDS) },
   opened: { depth: one(care.DEPTHS), stages: Joi.number().required() },

@@ -10,6 +10,7 @@ export {
   checkKind,
   type Depth,
   DEPTHS,
+  hasSurface,
   ITEM_KINDS,
   type ItemKind,
   type Kind,

@@ -114,6 +114,12 @@ describe('the rhythms of the trade', () => {
     expect(first(code, journal, { facts: house({ things: [lens({ kind })] }) })!.window).toEqual({ earliest, due, latest });
   });
 
+  it('a sensor frame that was read counts as the frame: the next is counted from it', () => {
+    const things = [lens({ kind: 'mirrorless-body' })];
+    const read = entry('2026-05-20', { kind: 'frame', frameId: 'f', fNumber: 16, specks: 3 });
+    expect(first('sensor-frame', [look('2026-05-01'), read], { facts: house({ things }) })!.window.due).toBe('2026-08-20');
+  });
+
   it('a sensor frame is due after 10 outings, before its 3 months are over', () => {
     const things = [lens({ kind: 'mirrorless-body' })];
     const outings = Array.from({ length: 10 }, (_, i) => outing(addDays('2026-05-10', i)));
@@ -524,5 +530,47 @@ describe('the agenda', () => {
       expect(name.length > 3 && /[.?]$/.test(what) && minutes > 0, code).toBe(true);
       expect(basis.kind).toBeTruthy();
     }
+  });
+});
+
+describe('a sensor clean', () => {
+  const frame = { frameAt: '2026-05-20T12:00:00Z', advice: 'blow', shows: 4, next: null } as const;
+  const body = (sensor: ThingFacts['sensor'], more: Partial<ThingFacts> = {}) => ({
+    facts: house({ things: [lens({ kind: 'mirrorless-body', ...(sensor ? { sensor } : {}), ...more })] }),
+  });
+  const dust = {
+    surface: 'sensor-cover',
+    verdict: 'clean',
+    findings: [{ soil: 'dust', severity: 2 }],
+    because: { reason: 'clean' },
+  } as never;
+
+  it('is asked for by the last frame, and may wait four weeks', () =>
+    expect(first('sensor-clean', [], body(frame))).toMatchObject({
+      window: { earliest: '2026-05-20', due: '2026-05-20', latest: '2026-06-17' },
+      facts: { says: 'sensor', advice: 'blow', shows: 4, frameOn: '2026-05-20' },
+    }));
+  it('is not asked for without a frame, nor where a look asks for the same', () => {
+    expect(first('sensor-clean', [], body(null))).toBeUndefined();
+    expect(first('sensor-clean', [], body(frame, { surfaces: [dust] }))).toBeUndefined();
+  });
+  it('once done asks for the frame that proves it, for two weeks; a clean of something else does not', () => {
+    const other = cleaned('2026-05-25', { outcomes: { screen: 'clean-enough' } });
+    expect(first('sensor-clean', [other], body(frame))!.facts).not.toHaveProperty('cleanedOn');
+    const done = cleaned('2026-05-26', { outcomes: { 'sensor-cover': 'clean-enough' } });
+    expect(first('sensor-clean', [done], body(frame))).toMatchObject({
+      window: { earliest: '2026-05-26', latest: '2026-06-09' },
+      facts: { cleanedOn: '2026-05-26' },
+    });
+    // The new frame has come, and nothing shows.
+    expect(first('sensor-clean', [done], body({ ...frame, frameAt: '2026-05-27T12:00:00Z', advice: 'leave', shows: 0 }))).toBeUndefined();
+  });
+  it('is foretold by how fast specks come, with how far that may be off; not for years ahead', () => {
+    const next = { likelyDays: 40, earlyDays: 22, lateDays: 90 };
+    expect(first('sensor-clean', [], body({ ...frame, advice: 'leave', shows: 1, next }))).toMatchObject({
+      window: { due: '2026-06-29' },
+      estimate: { from: '2026-06-11', to: '2026-08-18' },
+    });
+    expect(first('sensor-clean', [], body({ ...frame, advice: 'leave', shows: 1, next: { ...next, likelyDays: 900 } }))).toBeUndefined();
   });
 });

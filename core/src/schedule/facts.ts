@@ -2,6 +2,7 @@ import type { Because, Verdict } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
 import type { Severity, Soil, Surface, Traits } from '../care/knowledge/index.js';
 import type { Assessment } from '../fungus/index.js';
+import type { NextClean, SensorAdvice } from '../sensor/index.js';
 import type { DesiccantKind, TypicalThing, Wrapping } from '../storage/index.js';
 import type { DrawerThing } from '../supplies/index.js';
 import type { Day } from './day.js';
@@ -17,6 +18,17 @@ export type OpenWorkFacts = { work: 'look' | 'cleaning' | 'teardown'; id: string
 /** Where a thing lies; `since` is an instant. */
 export type StayFacts = { placeId: string; name: string; forTravel: boolean; since: string };
 
+/** What the test frames of a body say of its sensor. */
+export type SensorFacts = {
+  /** When the last one was taken, ISO 8601. */
+  frameAt: string;
+  advice: SensorAdvice;
+  /** Specks that show at the apertures in use. */
+  shows: number;
+  /** When a clean will be worth it, from then. */
+  next: NextClean | null;
+};
+
 export type ThingFacts = {
   id: string;
   name: string;
@@ -27,6 +39,7 @@ export type ThingFacts = {
   surfaces: readonly SurfaceFacts[];
   open: readonly OpenWorkFacts[];
   stay: StayFacts | null;
+  sensor?: SensorFacts | null;
 };
 
 export type PlaceGel = {

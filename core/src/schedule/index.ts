@@ -32,6 +32,7 @@ export {
   type PlaceClimateFacts,
   type SupplyFacts,
   type SurfaceFacts,
+  type SensorFacts,
   type ThingFacts,
   type TimerFacts,
 } from './facts.js';

@@ -23,6 +23,8 @@ export type ThingEntry =
       verdicts: { surface: Surface; verdict: Verdict; findings: { soil: Soil; severity: Severity }[] }[];
       notes: { surface: Surface; note: string }[];
       looked: number;
+      /** How many photographs were taken. */
+      photos?: number;
     }
   | {
       kind: 'clean';
@@ -35,6 +37,8 @@ export type ThingEntry =
       /** A sticky finish was worked on: what is left of it is pressed again. */
       tacky?: boolean;
     }
+  /** A test frame of its sensor was read. */
+  | { kind: 'frame'; frameId: string; fNumber: number; specks: number }
   | { kind: 'moved'; placeName: string | null }
   | { kind: 'outdoors'; happening: HappeningId }
   | { kind: 'opened'; depth: Depth; stages: number }

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.js';
 import { PlaceModule } from '../storage/place.module.js';
+import { TrailModule } from '../trail/trail.module.js';
 import { AirController } from './air.controller.js';
 import { DeviceRepository } from './device.repository.js';
 import { DeviceService } from './device.service.js';
@@ -10,7 +11,7 @@ import { ReadingRepository } from './reading.repository.js';
 import { SeriesService } from './series.service.js';
 
 @Module({
-  imports: [PlaceModule, SettingsModule],
+  imports: [PlaceModule, SettingsModule, TrailModule],
   controllers: [AirController],
   providers: [DeviceRepository, DeviceService, ExportService, LogService, ReadingRepository, SeriesService],
   exports: [DeviceRepository, DeviceService, LogService, ReadingRepository, SeriesService],

@@ -20,6 +20,9 @@ import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { PlaceService } from '../storage/place.service.js';
 import { places } from '../storage/places.table.js';
+import type { Deed } from '../trail/deeds.js';
+import { TrailService } from '../trail/trail.service.js';
+import { trail } from '../trail/trail.table.js';
 import { climateEvents } from './air.table.js';
 import { DeviceRepository, type CalibrationRow, type DeviceRow, type EventRow } from './device.repository.js';
 import { ReadingRepository } from './reading.repository.js';
@@ -34,6 +37,9 @@ const FORECAST_AHEAD_MS = 15 * 86_400_000;
 const CLOCK_JUMP_MS = 5 * 60_000;
 /** So many jumps of a clock are told, the newest. */
 const MOST_JUMPS = 20;
+
+const PUSHED: Deed = { act: 'pushed', subject: 'readings' };
+const FORETOLD: Deed = { act: 'pushed', subject: 'forecast' };
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -57,6 +63,7 @@ const toCalibration = (row: CalibrationRow): Calibration => ({
 export class DeviceService {
   /** What is told of devices and stands in other tables. */
   private readonly around = new Kept<{ placeNames: Map<string, string>; jumps: Map<string, EventRow[]> }>();
+  private readonly keyUse = new Kept<Map<string, Date>>();
 
   constructor(
     private readonly database: Database,
@@ -64,6 +71,7 @@ export class DeviceService {
     private readonly readings: ReadingRepository,
     private readonly series: SeriesService,
     private readonly places: PlaceService,
+    private readonly trail: TrailService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -165,7 +173,7 @@ export class DeviceService {
   /** A SenML pack as a device pushes it: the good readings are kept, the rest is set aside with its reason. */
   push(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
     const { readings, setAside } = storage.readSenml(pack, this.clock.now());
-    return this.store(device.id, readings, setAside);
+    return this.store(device.id, readings, setAside, PUSHED);
   }
 
   /** What a weather station expects; the last forecast replaces the one before. */
@@ -173,16 +181,21 @@ export class DeviceService {
     if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
     const now = this.clock.now();
     const { readings, setAside } = storage.readSenml(pack, now, FORECAST_AHEAD_MS);
-    await this.repository.set(this.database.db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
+    await this.database.transaction(async (db) => {
+      await this.repository.set(db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
+      await this.trail.byDevice(db, device.id, FORETOLD);
+    });
     return { accepted: readings.length, duplicates: 0, setAside };
   }
 
-  private store(id: string, readings: readonly air.Reading[], setAside: Accepted['setAside']): Promise<Accepted> {
+  /** @param deed of the device itself, where it came with its key. */
+  private store(id: string, readings: readonly air.Reading[], setAside: Accepted['setAside'], deed?: Deed): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
       await this.markClockJump(db, id, readings);
       const { days, ...counted } = await this.readings.add(db, id, readings);
       if (counted.accepted > 0) await this.repository.touch(db, id, days);
+      if (deed) await this.trail.byDevice(db, id, deed);
       return { ...counted, setAside };
     });
   }
@@ -217,6 +230,7 @@ export class DeviceService {
       placeNames: await this.places.names(db),
       jumps: await this.repository.clockJumps(db),
     }));
+    const keyUse = await this.keyUse.get(this.database.changes.stampOf(trail), () => this.trail.lastOfDevices(db));
     const nowMs = this.clock.now().getTime();
     return ({ row, calibrations, placeId, log }) => {
       const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
@@ -238,6 +252,7 @@ export class DeviceService {
         driftPctPerYear: air.driftPctPerYear(log.corrections),
         addedAt: row.createdAt.toISOString(),
         hasToken: tokenHash !== null,
+        keyUsedAt: keyUse.get(id)?.toISOString() ?? null,
         clockJumps: (jumps.get(id) ?? [])
           .slice(0, MOST_JUMPS)
           .flatMap(({ at, data }) => (data.kind === 'clock-jump' ? [{ at: at.toISOString(), backMin: data.backMin }] : [])),

@@ -215,7 +215,7 @@ describe('a teardown record', () => {
       taken.subarray(0, 200),
       Buffer.from('text'),
     ])
-      expect((await put(bytes).expect(422)).body.code).toBe('photo-unreadable');
+      expect((await put(bytes).expect(422)).body.code).toBe('picture-unreadable');
   });
 
   it('is refused for a body and for radioactive glass, with the reason', async () => {

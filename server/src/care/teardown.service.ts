@@ -15,7 +15,7 @@ import { problem } from '../http/problem.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { photoToKeep } from './photo.js';
+import { pictureToKeep } from '../blobs/picture.js';
 import { TeardownRepository } from './teardown.repository.js';
 
 /** Records of things that were opened, stage by stage, until they are closed again. */
@@ -92,7 +92,7 @@ export class TeardownService {
 
   async savePhoto(id: string, stageId: string, { base64 }: TeardownPhoto): Promise<void> {
     // Before the transaction: others need not wait while a picture is worked on.
-    const photo = await photoToKeep(Buffer.from(base64, 'base64'));
+    const photo = await pictureToKeep(Buffer.from(base64, 'base64'));
     await this.database.transaction(async (db) => {
       const { stages } = await this.open(db, id);
       if (!stages.some((stage) => stage.id === stageId)) throw problem(careErrors, 'stage-not-found');

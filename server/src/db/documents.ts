@@ -10,6 +10,7 @@ import {
   PROBLEMS_DOCUMENT,
   RHYTHM_DOCUMENT,
 } from '../schedule/schedule.documents.js';
+import { FRAME_DOCUMENT } from '../sensor/sensor.documents.js';
 import { SCHOOLS_DOCUMENT } from '../settings/settings.documents.js';
 import type { DocumentKind } from './document.js';
 import type { DocumentColumn } from './rewriteDocuments.js';
@@ -38,5 +39,6 @@ export const DOCUMENTS: readonly DocumentColumn[] = [
   lies('cleaning', 'chosen_schools', CHOSEN_SCHOOLS_DOCUMENT),
   lies('teardown', 'stages', STAGES_DOCUMENT),
   lies('look', 'answers', ANSWERS_DOCUMENT),
+  lies('sensor_frame', 'data', FRAME_DOCUMENT),
   lies('settings', 'schools', SCHOOLS_DOCUMENT),
 ];

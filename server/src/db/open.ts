@@ -13,14 +13,13 @@ import { beginFromTemplate } from './template.js';
 const BEFORE_UPGRADE = 'before-upgrade-';
 const KEPT_SNAPSHOTS = 2;
 
-/** Copies the files as they are, with nobody writing, beside what the last upgrades began from. */
-function keepSnapshot(dataDir: string, files: string): void {
-  const ours = () =>
-    readdirSync(dataDir)
-      .filter((name) => name.startsWith(BEFORE_UPGRADE))
-      .sort();
-  copyTree(files, join(dataDir, `${BEFORE_UPGRADE}${new Date().toISOString().replace(/[:.]/g, '-')}`));
-  for (const old of ours().slice(0, -KEPT_SNAPSHOTS)) rmSync(join(dataDir, old), { recursive: true });
+/** Where a copy is kept of what was there before an upgrade; of earlier ones two stay, with this one. */
+export function placeForCopy(dataDir: string, ending = ''): string {
+  const ours = readdirSync(dataDir)
+    .filter((name) => name.startsWith(BEFORE_UPGRADE))
+    .sort();
+  for (const old of ours.slice(0, ours.length + 1 - KEPT_SNAPSHOTS)) rmSync(join(dataDir, old), { recursive: true });
+  return join(dataDir, `${BEFORE_UPGRADE}${new Date().toISOString().replace(/[:.]/g, '-')}${ending}`);
 }
 
 /** Brings it up to date, or closes it again. */
@@ -39,9 +38,15 @@ export async function openInMemory(): Promise<Database> {
   return ready(new Database(overEngine(await openEngine(null), false)));
 }
 
-/** A household on a PostgreSQL server. @param url as of libpq. */
-export async function openOnServer(url: string): Promise<Database> {
-  return ready(new Database(await postgres(url)));
+/**
+ * A household on a PostgreSQL server.
+ *
+ * @param url as of libpq.
+ * @param keepCopy of data that an earlier program wrote, before it is brought up to date.
+ */
+export async function openOnServer(url: string, keepCopy?: (database: Database) => Promise<void>): Promise<Database> {
+  const database = new Database(await postgres(url));
+  return ready(database, keepCopy && (() => keepCopy(database)));
 }
 
 export type OnFiles = {
@@ -85,7 +90,7 @@ export async function openOnFiles({
     });
     return await ready(database, async () => {
       await database.checkpoint();
-      keepSnapshot(dataDir, files);
+      copyTree(files, placeForCopy(dataDir));
     });
   } catch (error) {
     release();

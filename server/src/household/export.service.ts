@@ -12,6 +12,7 @@ import { CalendarService } from '../schedule/calendar.service.js';
 import { readingsCsv } from '../air/readingsCsv.js';
 import type { ArchiveWriter } from './archive.js';
 import { csvOf } from './csv.js';
+import { BlobRepository } from '../blobs/blob.repository.js';
 import { writeArchive } from './dump.js';
 import { Incoming } from './incoming.js';
 import { schemaOf } from './jsonSchema.js';
@@ -26,7 +27,7 @@ data/           every table, whole, as JSON: this is what is read when the file 
 csv/            the same tables for a spreadsheet, without what is stored as bytes
 readings/       what each hygrometer read, as read and as corrected
 calendar.ics    what is due, as a calendar (iCalendar)
-pictures/       photographs
+pictures/       photographs; those of looks and test frames by what they are called in the tables
 `;
 
 /** A name that any file system takes. */
@@ -41,6 +42,7 @@ export class HouseholdExportService {
     private readonly readings: ReadingRepository,
     private readonly series: SeriesService,
     private readonly calendars: CalendarService,
+    private readonly blobs: BlobRepository,
     private readonly clock: Clock,
     private readonly incoming: Incoming,
   ) {}
@@ -80,6 +82,11 @@ export class HouseholdExportService {
         sql`select data from teardown_photo where teardown_id = ${photo.teardown_id} and stage_id = ${photo.stage_id}`,
       );
       await archive.bytes(`pictures/${photo.teardown_id}/${photo.stage_id}.${EXTENSION[photo.type] ?? 'bin'}`, rows[0]!.data);
+    }
+    for (const blob of await this.blobs.all(db)) {
+      const parts: Uint8Array[] = [];
+      for await (const part of this.blobs.parts(db, blob)) parts.push(part);
+      await archive.bytes(`pictures/${blob.hash}.${EXTENSION[blob.type] ?? 'bin'}`, Buffer.concat(parts));
     }
   }
 }

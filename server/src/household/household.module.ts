@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { BlobModule } from '../blobs/blob.module.js';
 import { AirModule } from '../air/air.module.js';
 import { ScheduleModule } from '../schedule/schedule.module.js';
 import { BackupService } from './backup.service.js';
@@ -8,7 +9,7 @@ import { HouseholdController } from './household.controller.js';
 import { Incoming } from './incoming.js';
 
 @Module({
-  imports: [AirModule, ScheduleModule],
+  imports: [AirModule, BlobModule, ScheduleModule],
   controllers: [HouseholdController],
   providers: [BackupService, HealthService, HouseholdExportService, Incoming],
 })

@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeEach, afterEach, describe, expect, it } from 'vitest';
+import sharp from 'sharp';
 import yauzl from 'yauzl';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -68,10 +69,28 @@ describe('a household that is kept safe', () => {
     const lens = await app.add('=A lens; with a semicolon');
     const gone = await app.add('An archived body', { kind: 'slr-body' });
     await app.http.post(routes.itemArchive(gone.id)).send({ version: gone.version }).expect(200);
+    const look = (await app.http.post(routes.looks).send({ itemId: lens.id }).expect(201)).body as { id: string };
+    const picture = await sharp({ create: { width: 20, height: 10, channels: 3, background: '#345' } })
+      .png()
+      .toBuffer();
+    const kept = await app.http
+      .post(routes.lookPhotos(look.id))
+      .query({ surface: 'front-glass' })
+      .set('content-type', 'image/png')
+      .send(picture);
+    const { blob } = kept.body as { blob: string };
     const file = await download(routes.exportAll, 'everything.zip');
     const texts = await unzipped(file);
     expect([...texts.keys()]).toEqual(
-      expect.arrayContaining(['README.txt', 'schema.json', 'calendar.ics', 'csv/item.csv', 'data/item.json', 'manifest.json']),
+      expect.arrayContaining([
+        'README.txt',
+        'schema.json',
+        'calendar.ics',
+        'csv/item.csv',
+        'data/item.json',
+        'manifest.json',
+        `pictures/${blob}.png`,
+      ]),
     );
     const rows = JSON.parse(texts.get('data/item.json')!) as { id: string; name: string }[];
     expect(rows.map((r) => r.name).sort()).toEqual(['=A lens; with a semicolon', 'An archived body']);
@@ -87,6 +106,11 @@ describe('a household that is kept safe', () => {
     await app.http.put(routes.item(lens.id)).send({ ...lens, name: 'Renamed' });
     await send(routes.takeIn, file).expect(200);
     expect((await app.http.get(routes.item(lens.id))).body).toMatchObject({ name: lens.name });
+    // Elsewhere too it brings its pictures along.
+    const elsewhere = await testApp({ dataDir: mkdtempSync(join(folder, 'elsewhere-')) });
+    await elsewhere.http.post(routes.takeIn).set('content-type', 'application/zip').send(readFileSync(file)).expect(200);
+    await elsewhere.http.get(routes.blob(blob)).expect(200);
+    await elsewhere.app.close();
     expect(readdirSync(join(app.dataDir!, 'passing'))).toEqual([]);
   }, 60_000);
 

@@ -10,7 +10,7 @@ import { fill } from './rows.js';
 import { tablesOf, type TableShape } from './tables.js';
 
 /** What is in every household from its first minute, and no reason not to restore into it. */
-const OF_ITSELF = new Set(['settings']);
+const OF_ITSELF = new Set(['settings', 'trail']);
 
 async function isEmpty(db: Db, tables: readonly TableShape[]): Promise<boolean> {
   for (const { name } of tables.filter((t) => !OF_ITSELF.has(t.name))) {

@@ -1,11 +1,42 @@
 import { routes, type Settings } from '@bright-keeper/contract';
 import type { schedule } from '@bright-keeper/core';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { openOnServer } from '../db/open.js';
+import { steps } from '../db/migrate.js';
+import { openOnServer, placeForCopy } from '../db/open.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
+import { ArchiveReader } from './archive.js';
+import { writeArchive } from './dump.js';
 
 const server = inject('postgres');
+
+describe.runIf(server)('a household that an earlier program left on a server', () => {
+  it('is kept in a file before it is brought up to date', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-old-'));
+    const url = await freshOnServer(server);
+    const present = await openOnServer(url, () => Promise.reject(new Error('nothing to keep: it is up to date')));
+    const { folderMillis: last, sql } = steps().at(-1)!;
+    const made = [...sql.join('\n').matchAll(/create table "(\w+)"/gi)].map(([, name]) => name!);
+    for (const name of made) await present.pool.query(`drop table "${name}" cascade`);
+    await present.pool.query('delete from drizzle.__drizzle_migrations where created_at = $1', [last]);
+    await present.close();
+
+    const file = placeForCopy(folder, '.zip');
+    const grown = await openOnServer(url, async (old) => void (await writeArchive(old, file, new Date(0))));
+    for (const name of made) await grown.pool.query(`select 1 from "${name}"`);
+    await grown.close();
+    const archive = await ArchiveReader.open(file);
+    expect(archive.manifest.schemaStep).toBeLessThan(last);
+    expect(archive.manifest.tables.map((t) => t.name)).toContain('item');
+    expect(archive.manifest.tables.map((t) => t.name).filter((name) => made.includes(name))).toEqual([]);
+    expect(made.length).toBeGreaterThan(0);
+    archive.close();
+    rmSync(folder, { recursive: true });
+  });
+});
 
 /** Two whole applications, as two processes would be, on one household. */
 describe.runIf(server)('two programs on one PostgreSQL database', () => {

@@ -11,8 +11,8 @@ import { restore, inOneGo } from './restore.js';
 import { heldAgainst, merge } from './rows.js';
 import { tablesOf, type TableShape } from './tables.js';
 
-/** One household has one set of settings: its own stay. */
-const STAYS = new Set(['settings']);
+/** One household has one set of settings, and its own trail of who changed what: they stay. */
+const STAYS = new Set(['settings', 'trail']);
 
 async function* rowsFrom(archive: ArchiveReader, table: TableShape): AsyncGenerator<string[]> {
   if (inOneGo(table)) yield await archive.allRows(table.name);

@@ -2,6 +2,12 @@ import {
   idParam,
   saveLook,
   startLook,
+  lookPhotoParam,
+  lookPhotoQuery,
+  type LookPhoto,
+  type LookPhotoParam,
+  type LookPhotoQuery,
+  type LookPhotos,
   versioned,
   type ItemPage,
   type LookDoc,
@@ -9,18 +15,24 @@ import {
   type StartLook,
   type Versioned,
 } from '@bright-keeper/contract';
-import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
+import { Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
+import { ApiConsumes, ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
+import { pictureBytes } from '../blobs/picture.js';
+import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
 import { InspectionService } from './inspection.service.js';
+import { LookPhotoService } from './lookPhoto.service.js';
 
 type ById = { id: string };
 
 @ApiTags('inspection')
 @Controller('api/inspection/looks')
 export class InspectionController {
-  constructor(private readonly inspection: InspectionService) {}
+  constructor(
+    private readonly inspection: InspectionService,
+    private readonly photographs: LookPhotoService,
+  ) {}
 
   @Post()
   @Describe({ summary: 'Start a look, or go on with the open one', body: startLook, answers: 201 })
@@ -52,5 +64,29 @@ export class InspectionController {
   @Describe({ summary: 'Drop an open look', byId: true, answers: 204 })
   drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.inspection.drop(id);
+  }
+
+  @Get(':id/photos')
+  @Describe({ summary: 'The photographs of a look', byId: true })
+  photos(@CheckedParams(idParam) { id }: ById): Promise<LookPhotos> {
+    return this.photographs.of(id);
+  }
+
+  @Post(':id/photos')
+  @ApiConsumes('image/jpeg', 'image/png', 'image/webp')
+  @Describe({ summary: 'A photograph of a surface: the body is the picture', query: lookPhotoQuery, byId: true, answers: 201 })
+  async addPhoto(
+    @CheckedParams(idParam) { id }: ById,
+    @CheckedQuery(lookPhotoQuery) query: LookPhotoQuery,
+    @Req() request: Request,
+  ): Promise<LookPhoto> {
+    return this.photographs.add(id, query, await pictureBytes(request));
+  }
+
+  @Delete(':id/photos/:photoId')
+  @HttpCode(204)
+  @Describe({ summary: 'Remove a photograph', answers: 204 })
+  removePhoto(@CheckedParams(lookPhotoParam) { id, photoId }: LookPhotoParam): Promise<void> {
+    return this.photographs.remove(id, photoId);
   }
 }

@@ -17,6 +17,7 @@ import { Clock, Ids } from '../platform/clock.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { InspectionRepository } from './inspection.repository.js';
+import { LookPhotoService } from './lookPhoto.service.js';
 
 /** More than this happens to nothing between two looks. */
 const LOG_SINCE_LAST_LOOK = 100;
@@ -29,6 +30,7 @@ export class InspectionService {
     private readonly gear: GearService,
     private readonly gearRepository: GearRepository,
     private readonly journal: JournalRepository,
+    private readonly photos: LookPhotoService,
     private readonly settings: SettingsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
@@ -79,6 +81,7 @@ export class InspectionService {
             schools,
           ),
         }));
+        const { photos } = await this.photos.of(id, db);
         await this.update(db, id, version, { finishedAt: at });
         await this.gearRepository.saveStates(db, item.id, states);
         await this.journal.addForThings(db, [
@@ -90,6 +93,7 @@ export class InspectionService {
               kind: 'look',
               lookId: id,
               looked: answers.length,
+              ...(photos.length > 0 ? { photos: photos.length } : {}),
               verdicts: states
                 .filter((s) => s.findings.length > 0)
                 .map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
@@ -106,6 +110,7 @@ export class InspectionService {
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
       await this.open(db, id);
+      await this.photos.removeAll(db, id);
       await this.repository.remove(db, id);
     });
   }

@@ -1,6 +1,7 @@
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
-import { integer, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, pgTable, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { blobs } from '../blobs/blob.table.js';
 import { instant } from '../db/columns.js';
 import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
@@ -25,4 +26,23 @@ export const looks = pgTable(
       .on(t.itemId)
       .where(sql`finished_at is null`),
   ],
+);
+
+/** Photographs of what a look saw, surface by surface. */
+export const lookPhotos = pgTable(
+  'look_photo',
+  {
+    id: uuid().primaryKey(),
+    lookId: uuid('look_id')
+      .notNull()
+      .references(() => looks.id, { onDelete: 'cascade' }),
+    surface: text().$type<care.Surface>().notNull(),
+    blob: text()
+      .notNull()
+      .references(() => blobs.hash),
+    /** With what the camera wrote beside the picture, because the keeper wanted it. */
+    keepsAll: boolean('keeps_all').notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('look_photo_look').on(t.lookId)],
 );

@@ -60,6 +60,15 @@ export class JournalRepository {
     return row ? toEntry(row) : null;
   }
 
+  /** The entry that tells of a test frame. */
+  async ofFrame(db: Db, itemId: string, frameId: string): Promise<string | null> {
+    const [row] = await db
+      .select({ id: journalEntries.id })
+      .from(journalEntries)
+      .where(and(eq(journalEntries.subjectId, itemId), sql`${journalEntries.data}->'data'->>'frameId' = ${frameId}`));
+    return row?.id ?? null;
+  }
+
   async isUndone(db: Db, id: string): Promise<boolean> {
     const rows = await db
       .select({ id: journalEntries.id })

@@ -15,6 +15,8 @@ import { OpenWorkRepository } from '../gear/openWork.repository.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock } from '../platform/clock.js';
 import { grouped } from '../platform/grouped.js';
+import { SensorService } from '../sensor/sensor.service.js';
+import { dismissedSpots, sensorFrames } from '../sensor/sensor.table.js';
 import { settings } from '../settings/settings.table.js';
 import { places, stays } from '../storage/places.table.js';
 import { timers } from '../storage/timers.table.js';
@@ -29,19 +31,19 @@ import { SuppliesService } from '../supplies/supplies.service.js';
 import { OutingRepository } from '../trip/outing.repository.js';
 import { RhythmRepository } from './rhythm.repository.js';
 
-/** Duties of things: what an item's page and the shelf ask for. */
 /** Up to so many things are reckoned by themselves. */
 const FEW = 3;
 /** What is known of things is made from these, and all that falls due from these and the rest. */
-const OF_THE_SHELF = [items, surfaceStates, looks, cleanings, teardowns, stays, places];
+const OF_THE_SHELF = [items, surfaceStates, looks, cleanings, teardowns, stays, places, sensorFrames, dismissedSpots, outings, settings];
 const MADE_FROM = [
-  ...[...OF_THE_SHELF, timers, supplies, outings],
+  ...[...OF_THE_SHELF, timers, supplies],
   // Of the air it is what it says that counts; salt tests and gel are entries of the journal too.
-  ...[calibrations, climateEvents, journalEntries, rhythms, settings],
+  ...[calibrations, climateEvents, journalEntries, rhythms],
 ];
 /** What the air says is made from these. */
 const OF_THE_AIR = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settings];
 const MS_PER_MINUTE = 60_000;
+/** Duties of things: what an item's page and the shelf ask for. */
 const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).about === 'thing');
 
 type AirNow = Pick<schedule.Facts, 'places' | 'hygrometers'>;
@@ -66,6 +68,7 @@ export class AgendaService {
     private readonly devices: DeviceService,
     private readonly supplies: SuppliesService,
     private readonly outings: OutingRepository,
+    private readonly sensors: SensorService,
     private readonly journal: JournalRepository,
     private readonly rhythms: RhythmRepository,
     private readonly settings: SettingsService,
@@ -191,6 +194,7 @@ export class AgendaService {
     );
     const open = grouped(await this.openWork.all(db), (o) => o.itemId);
     const stays = new Map((await this.stays.open(db)).map((s) => [s.itemId, s]));
+    const sensors = await this.sensors.bodies(db);
     return things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
       const stay = stays.get(id);
       return {
@@ -201,6 +205,7 @@ export class AgendaService {
         status,
         addedAt: createdAt,
         surfaces: states.get(id) ?? [],
+        sensor: sensors.get(id) ?? null,
         open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
         stay: stay
           ? {

@@ -20,9 +20,11 @@ const MOST_KEPT = 20;
 const MINUTES_A_DAY = 1440;
 
 /** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not, and growth waits for no bench day. */
-const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'salt-test', 'wash'];
+const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'frame', 'salt-test', 'wash'];
 /** What goes to others or is an errand is no work of the bench. */
 const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over', 'cap-missing'];
+const isErrand = ({ code, facts }: schedule.Duty): boolean =>
+  NEVER_PLANNED.includes(code) || (facts.says === 'sensor' && facts.advice === 'hand-over');
 
 const taskOf = (duty: schedule.Duty, today: schedule.Day, firstFree: schedule.Day): PlannedTask => {
   const window = schedule.openWindow(duty, today, firstFree);
@@ -119,7 +121,7 @@ export class BenchDaysService {
     const firstFree = schedule.firstFreeDay(options) ?? today;
     return schedule
       .oneLookEach(duties)
-      .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy) && !NEVER_PLANNED.includes(d.code))
+      .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy) && !isErrand(d))
       .filter((d) => d.plannedOn !== null || (d.window.latest <= to && !(d.ahead > 0 && d.estimate)))
       .map((d) => taskOf(d, today, firstFree));
   }

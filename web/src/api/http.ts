@@ -53,8 +53,12 @@ export const http = {
   post: <T>(path: string, body: unknown) => json<T>('POST', path, body),
   put: <T>(path: string, body: unknown) => json<T>('PUT', path, body),
   /** A file as it is, streamed by the browser and never read into the page. */
-  postFile: async <T>(path: string, file: File, type: string): Promise<T> =>
+  postFile: async <T>(path: string, file: Blob, type: string): Promise<T> =>
     (await (await send(path, { method: 'POST', body: file, headers: { 'content-type': type } })).json()) as T,
+  /** Likewise where it is put in the place of another. */
+  putFile: async (path: string, file: Blob, type: string): Promise<void> => {
+    await send(path, { method: 'PUT', body: file, headers: { 'content-type': type } });
+  },
   delete: (path: string) => json<void>('DELETE', path),
 };
 

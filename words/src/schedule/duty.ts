@@ -24,6 +24,7 @@ const ACTIONS: Record<schedule.DoneBy, string> = {
   drawer: 'Open the drawer',
   move: 'Take it out',
   back: 'It is back',
+  frame: 'See the frames',
 };
 
 const WORK: Record<Extract<schedule.DutyFacts, { says: 'open-work' }>['work'], string> = {
@@ -64,6 +65,23 @@ function capsWords({ missing }: Extract<schedule.DutyFacts, { says: 'caps' }>): 
   };
 }
 
+/** What the last test frame says of it. */
+function sensorDutyWords({ advice, shows }: Extract<schedule.DutyFacts, { says: 'sensor' }>): string {
+  const now = `${count(shows, 'speck shows', 'specks show')} at the apertures in use`;
+  switch (advice) {
+    case 'blow':
+      return `${now}, and air has not been tried.`;
+    case 'swab':
+      return `${now}, and air did not move them.`;
+    case 'hand-over':
+      return `${now}, and what there is at the bench does not help: a workshop.`;
+    case 'leave':
+      return `${now}; as they have been coming, about now enough will for a clean to be worth it. Take a frame first.`;
+    default:
+      return advice satisfies never;
+  }
+}
+
 /** Only what has a word of its own beside the name of its kind of duty. */
 function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: string } {
   switch (facts.says) {
@@ -89,6 +107,13 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
       return capsWords(facts);
     case 'away':
       return { why: `It is ${AWAY[facts.why]} and was to be back by now.` };
+    case 'sensor':
+      return facts.cleanedOn
+        ? {
+            title: 'Frame after the clean',
+            why: 'It was cleaned since the last frame: a new one tells whether that helped, and what it left.',
+          }
+        : { why: sensorDutyWords(facts) };
     case 'outing':
       return { why: `${facts.things.map((t) => t.name).join(', ')}: look while there is still time to clean.` };
     default:

@@ -1,4 +1,5 @@
 import type { Basis, Material, Surface, Tool } from '../../care/knowledge/index.js';
+import type { SensorAdvice } from '../../sensor/index.js';
 import type { TypicalThing, Wrapping, AlertFacts } from '../../storage/index.js';
 import type { Verdict } from '../../care/index.js';
 import type { DueBecause } from '../because.js';
@@ -37,6 +38,7 @@ export const DONE_BY = [
   'drawer',
   'move',
   'back',
+  'frame',
 ] as const;
 export type DoneBy = (typeof DONE_BY)[number];
 
@@ -61,6 +63,8 @@ export type DutyFacts =
   | { says: 'stock'; thing: Material | Tool; stock: number }
   | { says: 'caps'; missing: Surface[] }
   | { says: 'away'; why: AwayReason; until: Day }
+  /** The last test frame asks for it, or will before long. */
+  | { says: 'sensor'; advice: SensorAdvice; shows: number; frameOn: Day; /** Where it was cleaned since. */ cleanedOn?: Day }
   | { says: 'outing'; from: Day; things: { id: string; name: string }[] };
 
 /** Between which local days a duty is done: not before the first, best on the second, at the latest on the third. */

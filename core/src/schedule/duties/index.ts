@@ -23,6 +23,7 @@ import { quarantineLook } from './quarantineLook.js';
 import { restock } from './restock.js';
 import { returnLook } from './returnLook.js';
 import { saltTest } from './saltTest.js';
+import { sensorClean } from './sensorClean.js';
 import { sensorFrame } from './sensorFrame.js';
 import { shellAndContacts } from './shellAndContacts.js';
 import { silent } from './silent.js';
@@ -36,6 +37,7 @@ export const DUTIES = {
   'filter-look': filterLook,
   'look-over': lookOver,
   'sensor-frame': sensorFrame,
+  'sensor-clean': sensorClean,
   exercise,
   'shell-and-contacts': shellAndContacts,
   'battery-contacts': batteryContacts,

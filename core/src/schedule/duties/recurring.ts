@@ -145,9 +145,19 @@ export const recurringOfHygrometer = (
   return recurring({ code, standard, subject: { id }, counted }, context);
 };
 
-/** A look that recurs: every look and every clean counts; what was never looked at is due at once. */
-export const recurringLook = (thing: ThingFacts, code: string, standard: Rhythm, context: Context): Found[] => {
-  const last = lastDoneOf(thing, code, true, context);
+/**
+ * A look that recurs: every look and every clean counts; what was never looked at is due at once.
+ *
+ * @param also what else counts as one.
+ */
+export const recurringLook = (
+  thing: ThingFacts,
+  code: string,
+  standard: Rhythm,
+  context: Context,
+  also: (data: JournalData) => boolean = () => false,
+): Found[] => {
+  const last = context.journal.last({ kind: 'thing', id: thing.id }, (d) => isTicked(d, code) || isLook(d) || also(d));
   const on = dayOfAdding(thing, context);
   const counted: Counted = last ? countedFrom(last) : { on, at: null, because: { because: 'never-looked-at' }, done: false };
   return recurring(

@@ -22,5 +22,5 @@ export const sensorFrame = thingDuty({
   rhythm,
   basis: commonPractice,
   appliesTo: (thing, _, code) => recursFor(thing, code, { has: 'sensor-cover' }),
-  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context, (d) => d.kind === 'frame'),
 });

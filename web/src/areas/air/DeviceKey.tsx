@@ -1,4 +1,5 @@
 import { routes, type Device } from '@bright-keeper/contract';
+import { At } from '../../ui/when';
 import { Button, Failure, Notice } from '../../ui/parts';
 import { useNewToken, useRevokeToken } from './queries';
 
@@ -19,6 +20,17 @@ export function DeviceKey({ device }: { device: Device }) {
           </Button>
         )}
       </div>
+      {device.hasToken && (
+        <p className="text-sm text-soft">
+          {device.keyUsedAt ? (
+            <>
+              Last came with its key <At instant={device.keyUsedAt} />.
+            </>
+          ) : (
+            'It has not come with its key yet.'
+          )}
+        </p>
+      )}
       {make.error && <Failure error={make.error} />}
       {revoke.error && <Failure error={revoke.error} />}
       {revoke.isSuccess && <Notice tone="good">Its key opens nothing any more.</Notice>}

@@ -26,6 +26,7 @@ const dial: Device = {
   driftPctPerYear: null,
   addedAt: '2025-03-10T00:00:00.000Z',
   hasToken: false,
+  keyUsedAt: null,
   clockJumps: [],
 };
 const show = (devices: Device[], more: Record<string, Handler> = {}, address = '/hygrometers', duties = agendaOf()) =>
@@ -96,6 +97,12 @@ describe('hygrometers', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Make a key' }));
     expect(await screen.findByText('once-only')).toBeTruthy();
     expect(screen.getByText('Copy it now: only its fingerprint is kept.')).toBeTruthy();
+  });
+
+  it('say when they last came with their key', async () => {
+    show([{ ...dial, hasToken: true, keyUsedAt: '2026-03-08T10:00:00Z' }], {}, open);
+    const said = await screen.findByText(/Last came with its key/);
+    expect(said.querySelector('time')!.dateTime).toBe('2026-03-08T10:00:00Z');
   });
 
   it('lose their key when it is taken away', async () => {

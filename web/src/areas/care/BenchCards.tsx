@@ -9,6 +9,7 @@ import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
 import { MotionDrawing } from './MotionDrawing';
 import { DryRun, PowerCheck, RunningExposure, StartExposure } from './SensorCards';
+import { SpecksAtTheBench } from '../sensor';
 import { StrokesDrawing } from './StrokesDrawing';
 import { Late, Reading } from './EndingCards';
 import { doneEvent } from './state';
@@ -45,9 +46,15 @@ const TurningButtons = ({ step, act }: { step: care.Step; act: (event: care.Benc
 
 const hasSensor = (step: care.Step): step is care.Step & { sensor: care.SensorWork } => step.sensor !== null;
 
-type StepCardProps = { step: care.Step; state: care.BenchState; traits: care.Traits; act: (event: care.BenchEvent) => void };
+type StepCardProps = {
+  itemId: string;
+  step: care.Step;
+  state: care.BenchState;
+  traits: care.Traits;
+  act: (event: care.BenchEvent) => void;
+};
 
-function StepCard({ step, state, traits, act }: StepCardProps) {
+function StepCard({ itemId, step, state, traits, act }: StepCardProps) {
   const facts = care.METHODS[step.method];
   const { attempt } = state;
   return (
@@ -72,7 +79,10 @@ function StepCard({ step, state, traits, act }: StepCardProps) {
       <ThingChoice step={step} taken={state.taken[step.id] ?? {}} act={act} />
       {step.fluidGoes && <p className="text-lg">{FLUID_WORDS[step.fluidGoes]}</p>}
       {step.sensor ? (
-        <StrokesDrawing strokes={step.sensor.strokes} format={traits.sensorFormat ?? 'full-frame'} />
+        <>
+          <StrokesDrawing strokes={step.sensor.strokes} format={traits.sensorFormat ?? 'full-frame'} />
+          <SpecksAtTheBench itemId={itemId} />
+        </>
       ) : (
         <MotionDrawing motion={step.motion} orientation={step.orientation} />
       )}
@@ -196,7 +206,8 @@ export function Card({
   if (state.phase === 'prepare') return <Lines title="Before you begin" lines={cleaning.plan.prepare.map(lineWords)} />;
   if (state.phase === 'round') return <RoundCard state={state} />;
   if (state.phase === 'round-look') return <RoundLook state={state} act={act} />;
-  if (state.phase === 'step' && step) return <StepCard step={step} state={state} traits={cleaning.request.item.traits} act={act} />;
+  if (state.phase === 'step' && step)
+    return <StepCard itemId={cleaning.itemId} step={step} state={state} traits={cleaning.request.item.traits} act={act} />;
   if (state.phase === 'look' && step) return <LookCard step={step} asks={care.asksNow(state, step)} />;
   if (state.phase === 'late' && step) return <Late step={step} act={act} />;
   if (state.phase === 'reading' && step) return <Reading step={step} act={act} />;

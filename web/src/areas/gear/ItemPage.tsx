@@ -7,6 +7,7 @@ import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from
 import { At, Day } from '../../ui/when';
 import { useStartLook } from '../inspection';
 import { Duties } from '../schedule';
+import { SensorDoors } from '../sensor';
 import { Away } from './Away';
 import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
@@ -189,6 +190,7 @@ export function ItemPage() {
           <Section title="What is due">
             <DueList item={data} />
           </Section>
+          <SensorDoors item={data} />
           {data.notes && (
             <Section title="Notes">
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>

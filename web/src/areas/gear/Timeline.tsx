@@ -1,6 +1,7 @@
 import type { LogEntry } from '@bright-keeper/contract';
 import { Button, Failure, Loading } from '../../ui/parts';
 import { At } from '../../ui/when';
+import { LookPhotos } from '../inspection';
 import { useLog } from './queries';
 import { logWords } from './words';
 
@@ -15,6 +16,7 @@ function Entry({ entry }: { entry: LogEntry }) {
           <At instant={entry.at} />
         </span>
       </p>
+      {entry.data.kind === 'look' && entry.data.photos && <LookPhotos lookId={entry.data.lookId} />}
       {lines.map((line) => (
         <p key={line} className="text-sm text-soft">
           {line}

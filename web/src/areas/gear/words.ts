@@ -83,6 +83,8 @@ export function logWords(data: LogData): Words {
       return { title: `Its ${care.surfaceFacts(data.surface).name} is missing`, lines: [] };
     case 'back':
       return { title: 'It is back', lines: [] };
+    case 'frame':
+      return { title: `Test frame at f/${data.fNumber}`, lines: [count(data.specks, 'speck', 'specks')] };
     case 'moved':
       return { title: data.placeName ? `Moved to: ${data.placeName}` : 'Taken out of its place', lines: [] };
     case 'outdoors':

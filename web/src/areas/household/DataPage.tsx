@@ -1,6 +1,6 @@
 import { routes, type Health } from '@bright-keeper/contract';
 import { Download } from 'lucide-react';
-import { Failure, Loading, Page, Section } from '../../ui/parts';
+import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { BackupSection } from './BackupSection';
 import { sizeWords } from './size';
 import { TakeIn } from './TakeIn';
@@ -48,6 +48,15 @@ const TakeOut = () => (
   </Section>
 );
 
+const WhoChangedWhat = () => (
+  <Section title="Who changed what">
+    <div className="sheet flex flex-wrap items-center justify-between gap-4 p-4">
+      <p className="max-w-prose">Every change is noted before it is answered: by you, or by a hygrometer with its key.</p>
+      <ButtonLink to="/settings/data/trail">See the changes</ButtonLink>
+    </div>
+  </Section>
+);
+
 /** Where everything is kept, how it is kept safe, and how it gets out and in. */
 export function DataPage() {
   const backups = useBackups();
@@ -61,6 +70,7 @@ export function DataPage() {
         <BackupSection backups={backups.data} />
         <TakeOut />
         <TakeIn />
+        <WhoChangedWhat />
         <HowItIsKept health={health.data} />
       </div>
     </Page>

@@ -1,4 +1,4 @@
-import { routes, type Backups, type Health, type MergePreview } from '@bright-keeper/contract';
+import { routes, TRAIL_ACTS, TRAIL_SUBJECTS, type Backups, type Health, type MergePreview, type Trail } from '@bright-keeper/contract';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
@@ -8,6 +8,8 @@ import { LastBackup } from './LastBackup';
 import { RestoreDoor } from './RestoreDoor';
 import { sizeWords } from './size';
 import { tableWords } from './tableWords';
+import { TrailPage } from './TrailPage';
+import { deedWords } from './trailWords';
 
 afterEach(() => {
   cleanup();
@@ -172,5 +174,51 @@ describe('words', () => {
 
   it('a table that is new here goes by its own name', () => {
     expect([tableWords('item'), tableWords('some_new_table')]).toEqual(['Things', 'some new table']);
+  });
+});
+
+describe('the page of who changed what', () => {
+  const at = '2026-03-10T10:00:00.000Z';
+  const entries: Trail['entries'] = [
+    { id: '1', who: { is: 'keeper' }, act: 'finished', subject: 'look', name: 'Fifty', firstAt: at, at, times: 1 },
+    {
+      id: '2',
+      who: { is: 'device', id: 'd', name: 'Probe' },
+      act: 'pushed',
+      subject: 'readings',
+      name: 'Probe',
+      firstAt: '2026-03-10T08:00:00.000Z',
+      at,
+      times: 12,
+    },
+  ];
+  const showTrail = (page: Trail | (() => Trail)) =>
+    showPage(TrailPage, '/trail', '/trail', { [`GET ${routes.settings}`]: SETTINGS, [`GET ${routes.trail}`]: page });
+
+  it('says who did what to what, and how often', async () => {
+    showTrail({ entries, nextCursor: null });
+    const rows = within(await screen.findByRole('table', { name: 'Who changed what' }));
+    expect(rows.getByText('Look finished').closest('tr')!.textContent).toMatch(/You.*Fifty/);
+    expect(rows.getByText('Readings pushed').closest('tr')!.textContent).toMatch(/12 times since .*Probe/);
+    expect(screen.queryByRole('button', { name: 'Older ones' })).toBeNull();
+  });
+
+  it('keeps whose changes are shown in the address, and fetches older ones when asked', async () => {
+    let asked = 0;
+    const page = showTrail(() => ({ entries: entries.map((e) => ({ ...e, id: `${e.id} ${(asked += 1)}` })), nextCursor: 'next' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'By hygrometers' }));
+    expect(page.address()).toBe('/trail?who=device');
+    const before = page.calls.length;
+    fireEvent.click(await screen.findByRole('button', { name: 'Older ones' }));
+    await waitFor(() => expect(page.calls.length).toBeGreaterThan(before));
+  });
+
+  it('says when there is nothing', async () => {
+    showTrail({ entries: [], nextCursor: null });
+    expect(await screen.findByText('Nothing was changed yet.')).toBeTruthy();
+  });
+
+  it('has words for every act on every subject', () => {
+    for (const subject of TRAIL_SUBJECTS) for (const act of TRAIL_ACTS) expect(deedWords({ subject, act })).toMatch(/^[A-Z][a-z ]+$/);
   });
 });

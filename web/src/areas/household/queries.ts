@@ -6,10 +6,12 @@ import {
   type Health,
   type MergePreview,
   type TakenIn,
+  type Trail,
+  type TrailQuery,
 } from '@bright-keeper/contract';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { queryClient } from '../../api/client';
-import { http } from '../../api/http';
+import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 
 const A_MINUTE_MS = 60_000;
@@ -31,6 +33,14 @@ export const useHealth = () =>
   );
 
 export const useBackups = () => useQuery({ queryKey: keys.backups, queryFn: () => http.get<Backups>(routes.backups) });
+
+export const useTrail = (who: TrailQuery['who']) =>
+  useInfiniteQuery({
+    queryKey: keys.trail(who),
+    queryFn: ({ pageParam }) => http.get<Trail>(routes.trail + queryString({ who, cursor: pageParam })),
+    initialPageParam: null as string | null,
+    getNextPageParam: (last) => last.nextCursor,
+  });
 
 const refetchSafety = () => Promise.all([keys.backups, keys.health].map((queryKey) => queryClient.invalidateQueries({ queryKey })));
 

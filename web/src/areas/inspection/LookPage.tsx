@@ -2,7 +2,7 @@ import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
 import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
@@ -10,6 +10,7 @@ import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
 import { useItem } from '../gear';
 import { FindingsPicker } from './FindingsPicker';
+import { SurfacePhotos } from './SurfacePhotos';
 import { useDropLook, useFinishLook, useLook } from './queries';
 import { answerFor, type LookDraft } from './state';
 import { useLooking } from './useLooking';
@@ -105,7 +106,20 @@ const VerdictLine = ({ verdict }: Pick<Looked, 'verdict'>) => (
 );
 
 /** One surface: what is seen on it, in taps and words, and on to the next. */
-function OneSurface({ index, steps, step, answer, verdict, previous, next, act, go, goOn }: Looked) {
+function OneSurface({
+  lookId,
+  itemId,
+  index,
+  steps,
+  step,
+  answer,
+  verdict,
+  previous,
+  next,
+  act,
+  go,
+  goOn,
+}: Looked & { lookId: string; itemId: string }) {
   return (
     <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
       <div className="flex items-start justify-between gap-4">
@@ -133,6 +147,12 @@ function OneSurface({ index, steps, step, answer, verdict, previous, next, act, 
           onChange={(e) => act({ type: 'note', surface: step.surface, note: e.target.value })}
         />
       </label>
+      <SurfacePhotos lookId={lookId} surface={step.surface} />
+      {step.surface === 'front-glass' && (
+        <Link className="link text-sm" to={`/gear/${itemId}/front-mark`}>
+          Is there a mark that stays? See whether it can ever show.
+        </Link>
+      )}
       <VerdictLine verdict={verdict} />
       <div className="flex justify-between gap-2">
         <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
@@ -184,7 +204,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           <HowToLook step={step} />
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
         </div>
-        <OneSurface {...looking} />
+        <OneSurface {...looking} lookId={look.id} itemId={item.id} />
       </div>
     </Page>
   );

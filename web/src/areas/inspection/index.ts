@@ -1,2 +1,3 @@
 /* What other areas may use of this one. */
+export { LookPhotos } from './LookPhotos';
 export { useStartLook } from './queries';

@@ -1,7 +1,15 @@
-import { routes, type ItemPage, type LookDoc, type SaveLook } from '@bright-keeper/contract';
+import {
+  routes,
+  type ItemPage,
+  type LookDoc,
+  type LookPhoto,
+  type LookPhotoQuery,
+  type LookPhotos,
+  type SaveLook,
+} from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
-import { http } from '../../api/http';
+import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 
 export const useStartLook = () =>
@@ -38,3 +46,18 @@ export const useDropLook = (look: LookDoc) =>
       gearChanged(look.itemId);
     },
   });
+
+export const useLookPhotos = (lookId: string) =>
+  useQuery({ queryKey: keys.lookPhotos(lookId), queryFn: () => http.get<LookPhotos>(routes.lookPhotos(lookId)) });
+
+const photosChanged = (lookId: string) => () => queryClient.invalidateQueries({ queryKey: keys.lookPhotos(lookId) });
+
+export const useAddPhoto = (lookId: string) =>
+  useMutation({
+    mutationFn: ({ file, ...query }: LookPhotoQuery & { file: File }) =>
+      http.postFile<LookPhoto>(routes.lookPhotos(lookId) + queryString(query), file, file.type || 'image/jpeg'),
+    onSettled: photosChanged(lookId),
+  });
+
+export const useRemovePhoto = (lookId: string) =>
+  useMutation({ mutationFn: (photoId: string) => http.delete(routes.lookPhoto(lookId, photoId)), onSettled: photosChanged(lookId) });

@@ -9,6 +9,7 @@ import {
   Luggage,
   PackageCheck,
   PlayCircle,
+  ScanSearch,
   Repeat,
   ShieldAlert,
   Shirt,
@@ -45,6 +46,7 @@ const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
   'due-back': PackageCheck,
   'cap-missing': CircleDashed,
   restock: ShoppingBasket,
+  'sensor-clean': ScanSearch,
 };
 const iconOf = ({ code, facts }: schedule.Duty): LucideIcon =>
   facts.says === 'air' && facts.cause === 'fungus' && facts.threat === 'thin-log' ? CircleHelp : (ICONS[code] ?? CalendarClock);

@@ -59,6 +59,8 @@ export function deedOf({ code, facts, subject }: Pick<schedule.Duty, 'code' | 'f
     case 'wash':
     case 'back':
       return { does: doneBy };
+    case 'frame':
+      return { leads: `/gear/${subject.id}/frames` };
     case 'plan':
       return { leads: `/gear/${subject.id}/plan` };
     default:

@@ -1,0 +1,225 @@
+import { PROBE, type Candidate } from './candidates.js';
+import type { Level } from './pyramid.js';
+import { at, SOFTNESS, STEP, stretched, templates, type Template } from './templates.js';
+
+/** A round shadow as it was measured on a level, in that level's pixels. */
+export type Measured = {
+  level: Level;
+  x: number;
+  y: number;
+  depth: number;
+  template: Template;
+  /** How often its depth is what could be wrong with it. */
+  snr: number;
+  /** The share of what is there that the shadow explains, 0 to 1. */
+  fit: number;
+  /** The light around it. */
+  plane: Plane;
+};
+
+const BINS_A_PIXEL = 2;
+const MOST_BINS = 96;
+/** A shadow is looked at to so many times its width. */
+const REACH = 1.7;
+const ROUNDS = 4;
+/** On a level a shadow is so wide at the most when it is measured: more pixels tell nothing more. */
+const COMFORTABLE = 11;
+/** How soft a shadow may be at least, and how soft against what its depth says: specks are neither quite round nor quite opaque. */
+const SOFT = 0.35;
+const SOFTER = 2.2;
+
+/** A plane through the light around a place, as it would be without a shadow: v = a + b·dx + c·dy. */
+export type Plane = { a: number; b: number; c: number };
+
+/** Through a ring of pixels; those that are much darker than the rest, another shadow say, are left out in a second try. */
+function planeAround({ width, height, data }: Level, x: number, y: number, from: number, to: number): Plane | null {
+  let plane: Plane | null = null;
+  let limit = Infinity;
+  for (let round = 0; round < 3; round += 1) {
+    let [n, sx, sy, sxx, sxy, syy, sv, sxv, syv, off] = [0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+    for (let py = Math.max(0, Math.floor(y - to)); py <= Math.min(height - 1, Math.ceil(y + to)); py += 1) {
+      for (let px = Math.max(0, Math.floor(x - to)); px <= Math.min(width - 1, Math.ceil(x + to)); px += 1) {
+        const [dx, dy] = [px - x, py - y];
+        const r2 = dx * dx + dy * dy;
+        if (r2 < from * from || r2 > to * to) continue;
+        const v = data[py * width + px]!;
+        const miss = plane ? v - (plane.a + plane.b * dx + plane.c * dy) : 0;
+        if (Math.abs(miss) > limit) continue;
+        n += 1;
+        sx += dx;
+        sy += dy;
+        sxx += dx * dx;
+        sxy += dx * dy;
+        syy += dy * dy;
+        sv += v;
+        sxv += dx * v;
+        syv += dy * v;
+        off += Math.abs(miss);
+      }
+    }
+    if (n < 8) return plane;
+    // Cramer's rule on the normal equations.
+    const det = n * (sxx * syy - sxy * sxy) - sx * (sx * syy - sxy * sy) + sy * (sx * sxy - sxx * sy);
+    if (Math.abs(det) < 1e-6) return { a: sv / n, b: 0, c: 0 };
+    plane = {
+      a: (sv * (sxx * syy - sxy * sxy) - sx * (sxv * syy - sxy * syv) + sy * (sxv * sxy - sxx * syv)) / det,
+      b: (n * (sxv * syy - sxy * syv) - sv * (sx * syy - sxy * sy) + sy * (sx * syv - sxv * sy)) / det,
+      c: (n * (sxx * syv - sxv * sxy) - sx * (sx * syv - sxv * sy) + sv * (sx * sxy - sxx * sy)) / det,
+    };
+    limit = round === 0 ? plane.a * 0.08 : Math.max(2, (2.5 * off) / n);
+  }
+  return plane;
+}
+
+/** The middle of what is dark within a reach, by its weight; null where nothing is. */
+function centroid({ width, height, data }: Level, x: number, y: number, reach: number, plane: Plane): { x: number; y: number } | null {
+  let [weight, wx, wy] = [0, 0, 0];
+  for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, Math.ceil(y + reach)); py += 1) {
+    for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, Math.ceil(x + reach)); px += 1) {
+      const [dx, dy] = [px - x, py - y];
+      const r = Math.hypot(dx, dy);
+      if (r > reach) continue;
+      const light = plane.a + plane.b * dx + plane.c * dy;
+      // Soft at its rim, so that a pixel more or less does not throw the middle about.
+      const w = (1 - data[py * width + px]! / light) * (1 - (r / reach) ** 2);
+      weight += w;
+      wx += w * dx;
+      wy += w * dy;
+    }
+  }
+  if (weight <= 0) return null;
+  const [mx, my] = [wx / weight, wy / weight];
+  return Math.hypot(mx, my) > reach ? null : { x: x + mx, y: y + my };
+}
+
+/**
+ * Measures the round shadow at a place of a frame: where its middle is, how deep and how wide it is.
+ *
+ * @returns null where there is none once its surroundings are known better.
+ */
+export function measure(levels: readonly Level[], { level, x, y }: Pick<Candidate, 'level' | 'x' | 'y'>): Measured | null {
+  const widthPx = PROBE.side * 1.2 * 2 ** level;
+  const on = levels[Math.min(level, Math.max(0, Math.floor(Math.log2(widthPx / COMFORTABLE)) + 1))]!;
+  const scale = 2 ** (level - on.level);
+  return measureOn(on, (x + 0.5) * scale - 0.5, (y + 0.5) * scale - 0.5, widthPx / 2 ** on.level);
+}
+
+function measureOn(level: Level, x0: number, y0: number, guess: number): Measured | null {
+  let [x, y, wide] = [x0, y0, guess];
+  let best: { template: Template; depth: number; offset: number; snr: number; fit: number } | null = null;
+  let plane: Plane | null = null;
+  for (let round = 0; round < ROUNDS; round += 1) {
+    plane = planeAround(level, x, y, Math.max(wide * 1.05, 2.2), Math.max(wide * REACH, 4.5));
+    if (!plane || plane.a <= 0) return null;
+    const moved = centroid(level, x, y, Math.max(wide * 0.8, 1.8), plane);
+    if (!moved || Math.hypot(moved.x - x0, moved.y - y0) > Math.max(guess, 2)) return best && finish();
+    plane = { ...plane, a: plane.a + plane.b * (moved.x - x) + plane.c * (moved.y - y) };
+    [x, y] = [moved.x, moved.y];
+    const found = bestTemplate(level, x, y, plane, Math.max(wide * REACH, 4.5));
+    if (!found) return null;
+    best = found;
+    const settled = Math.abs(found.template.wide - wide) < 0.06 * wide;
+    wide = found.template.wide;
+    if (settled && round > 0) break;
+  }
+  return finish();
+
+  function finish(): Measured {
+    return { level, x, y, depth: best!.depth, template: best!.template, snr: best!.snr, fit: best!.fit, plane: plane! };
+  }
+}
+
+const count = new Float64Array(MOST_BINS);
+const sum = new Float64Array(MOST_BINS);
+const squares = new Float64Array(MOST_BINS);
+const radius = new Float64Array(MOST_BINS);
+
+type Fit = { template: Template; depth: number; offset: number; left: number; tt: number };
+
+/** The fit at the width between the best and its two neighbours where, by a parabola, the least would be left over. */
+function between(best: Fit, narrower: Template | undefined, wider: Template | undefined, fitOf: (t: Template) => Fit | null): Fit {
+  const [a, c] = [narrower && fitOf(narrower), wider && fitOf(wider)];
+  if (!a || !c) return best;
+  const bend = a.left - 2 * best.left + c.left;
+  if (!(bend > 0)) return best;
+  const step = Math.min(0.5, Math.max(-0.5, (a.left - c.left) / 2 / bend));
+  return fitOf(stretched(best.template, STEP ** step)) ?? best;
+}
+
+/** The template that fits what is dark around a place best, by least squares over its rings, with its depth. */
+function bestTemplate(
+  { width, height, data }: Level,
+  x: number,
+  y: number,
+  plane: Plane,
+  reach: number,
+): { template: Template; depth: number; offset: number; snr: number; fit: number } | null {
+  const bins = Math.min(MOST_BINS, Math.ceil(reach * BINS_A_PIXEL) + 1);
+  count.fill(0, 0, bins);
+  sum.fill(0, 0, bins);
+  squares.fill(0, 0, bins);
+  radius.fill(0, 0, bins);
+  for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, Math.ceil(y + reach)); py += 1) {
+    for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, Math.ceil(x + reach)); px += 1) {
+      const [dx, dy] = [px - x, py - y];
+      const r = Math.hypot(dx, dy);
+      const bin = Math.floor(r * BINS_A_PIXEL);
+      if (bin >= bins) continue;
+      const share = 1 - data[py * width + px]! / (plane.a + plane.b * dx + plane.c * dy);
+      count[bin]! += 1;
+      sum[bin]! += share;
+      squares[bin]! += share * share;
+      radius[bin]! += r;
+    }
+  }
+  let [n, all, spread, degrees] = [0, 0, 0, 0];
+  for (let b = 0; b < bins; b += 1) {
+    const c = count[b]!;
+    if (c === 0) continue;
+    radius[b]! /= c;
+    n += c;
+    all += sum[b]!;
+    spread += squares[b]! - sum[b]! ** 2 / c;
+    degrees += c - 1;
+  }
+  const mean = all / n;
+  let total = 0;
+  for (let b = 0; b < bins; b += 1) if (count[b]! > 0) total += (sum[b]! / count[b]! - mean) ** 2 * count[b]!;
+  const fitOf = (template: Template): Fit | null => {
+    // Depth and the level of its surroundings together: two unknowns.
+    let [t1, t2, tv] = [0, 0, 0];
+    for (let b = 0; b < bins; b += 1) {
+      const c = count[b]!;
+      if (c === 0) continue;
+      const t = at(template, radius[b]!);
+      t1 += c * t;
+      t2 += c * t * t;
+      tv += t * sum[b]!;
+    }
+    const tt = t2 - (t1 * t1) / n;
+    if (tt <= 1e-9) return null;
+    const depth = (tv - (t1 * all) / n) / tt;
+    // A soft shadow is deep: so says the overlap of two discs. One that is soft and faint is unevenness of the light.
+    if (depth <= 0 || template.narrow > template.wide * Math.max(SOFT, SOFTER * Math.sqrt(depth))) return null;
+    return { template, depth, offset: (all - depth * t1) / n, left: total - depth * depth * tt, tt };
+  };
+  const set = templates();
+  let [best, index]: [Fit | null, number] = [null, 0];
+  for (const [i, template] of set.entries()) {
+    if (template.wide > reach * 1.15) break;
+    const fit = fitOf(template);
+    if (fit && (!best || fit.left < best.left)) [best, index] = [fit, i];
+  }
+  if (!best) return null;
+  const { template, depth, offset, left, tt } = between(best, set[index - SOFTNESS.length], set[index + SOFTNESS.length], fitOf);
+  const sigma = Math.sqrt(Math.max(spread, 1e-12) / Math.max(degrees, 1));
+  const clear = Math.min(0.9, Math.max(-0.9, offset));
+  return {
+    template,
+    // What surrounds it is not quite where the plane was: its own light is the measure.
+    depth: Math.min(1, depth / (1 - clear)),
+    offset,
+    snr: (depth * Math.sqrt(tt)) / Math.max(sigma, 1e-5),
+    fit: Math.max(0, 1 - left / Math.max(total, 1e-12)),
+  };
+}

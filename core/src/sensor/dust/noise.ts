@@ -1,0 +1,41 @@
+import type { Light } from './frame.js';
+import { robust } from './quantile.js';
+
+/** Noise is told for tiles of so many pixels a side. */
+export const TILE = 64;
+const EVERY = 4;
+/** What a pixel and half of its two neighbours together scatter, against one pixel. */
+const AGAINST_NEIGHBOURS = Math.sqrt(1.5);
+
+/** The noise of single pixels, tile by tile, as a share of the light there. */
+export type NoiseMap = { columns: number; rows: number; sigma: Float32Array; at: (x: number, y: number) => number };
+
+export function noiseOf({ width, height, data }: Light): NoiseMap {
+  const columns = Math.ceil(width / TILE);
+  const rows = Math.ceil(height / TILE);
+  const sigma = new Float32Array(columns * rows);
+  const values = new Float32Array((TILE / EVERY + 1) ** 2);
+  for (let row = 0; row < rows; row += 1) {
+    for (let column = 0; column < columns; column += 1) {
+      let n = 0;
+      for (let y = row * TILE; y < Math.min(height, (row + 1) * TILE); y += EVERY) {
+        for (let x = column * TILE + 1; x < Math.min(width - 1, (column + 1) * TILE); x += EVERY) {
+          const i = y * width + x;
+          const around = (data[i - 1]! + data[i + 1]!) / 2;
+          values[n] = (data[i]! - around) / Math.max(around, 1);
+          n += 1;
+        }
+      }
+      sigma[row * columns + column] = n > 0 ? robust(values, n).sigma / AGAINST_NEIGHBOURS : 0;
+    }
+  }
+  const at = (x: number, y: number): number =>
+    sigma[Math.min(rows - 1, Math.max(0, Math.floor(y / TILE))) * columns + Math.min(columns - 1, Math.max(0, Math.floor(x / TILE)))]!;
+  return { columns, rows, sigma, at };
+}
+
+/** The noise is so small a part of one step of grey that a whole step and more must be asked for: else contours are specks. */
+const FLAT = 0.35;
+
+/** Is the frame flat at a place, as a JPEG leaves it? @param step from one grey to the next there, as a share of the light. */
+export const isFlat = (noise: NoiseMap, x: number, y: number, step: number): boolean => noise.at(x, y) < FLAT * step;

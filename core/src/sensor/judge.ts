@@ -1,0 +1,92 @@
+import type { Spot } from './dust/detect.js';
+import { SEEN_FROM, showsFrom, visibilityAt } from './visibility.js';
+
+/** What was tried on a sensor between two frames. */
+export const SENSOR_TRIES = ['blow', 'swab'] as const;
+export type SensorTry = (typeof SENSOR_TRIES)[number];
+
+/** A speck with what was tried on it since it was first seen, and stayed. */
+export type TriedSpot = Spot & { survived: readonly SensorTry[] };
+
+export const SENSOR_ADVICE = ['leave', 'blow', 'swab', 'hand-over'] as const;
+export type SensorAdvice = (typeof SENSOR_ADVICE)[number];
+
+export type SensorBecause =
+  | { because: 'nothing-there' }
+  | { because: 'nothing-shows'; specks: number; fNumber: number; showsFrom: number | null }
+  | { because: 'not-blown-yet'; shows: number; untried: number; fNumber: number }
+  | { because: 'air-did-not-move'; stayed: number; fNumber: number }
+  | { because: 'marks'; marks: number; fNumber: number }
+  | { because: 'by-a-workshop'; shows: number; fNumber: number };
+
+export type SensorJudgement = { advice: SensorAdvice; because: SensorBecause; shows: number; marks: number };
+
+/** What this many swabs did not move is a mark in the glass, or under it (common practice: two tries, then stop). */
+export const SWABS_BEFORE_MARK = 2;
+
+/** Neither air nor two swabs moved it: it is no dust. */
+export const isMark = ({ survived }: Pick<TriedSpot, 'survived'>): boolean =>
+  survived.filter((t) => t === 'swab').length >= SWABS_BEFORE_MARK;
+
+type JudgeOptions = {
+  /** The aperture the frame was taken at. */
+  measuredAt: number;
+  /** The smallest aperture that is used at work. */
+  workingAt: number;
+  seenFrom?: number;
+  /** Who wets a sensor here: oneself, or a workshop. */
+  wet: 'self' | 'service';
+};
+
+/**
+ * Does it matter, and what is the gentlest that helps? What does not show at the apertures in use stays; what shows is
+ * blown first, wet only where air did not move it, and what two swabs did not move is handed over.
+ */
+export function judgeSensor(
+  spots: readonly TriedSpot[],
+  { measuredAt, workingAt, seenFrom = SEEN_FROM, wet }: JudgeOptions,
+): SensorJudgement {
+  const showing = spots.filter((s) => visibilityAt(s, { measuredAt, workingAt, seenFrom }).visible);
+  const marks = showing.filter(isMark);
+  const loose = showing.filter((s) => !isMark(s));
+  const counted = { shows: showing.length, marks: marks.length };
+  if (spots.length === 0) return { advice: 'leave', because: { because: 'nothing-there' }, ...counted };
+  if (showing.length === 0) {
+    const from = Math.min(...spots.map((s) => showsFrom(s, measuredAt, seenFrom) ?? Infinity));
+    return {
+      advice: 'leave',
+      because: { because: 'nothing-shows', specks: spots.length, fNumber: workingAt, showsFrom: Number.isFinite(from) ? from : null },
+      ...counted,
+    };
+  }
+  if (loose.length === 0)
+    return { advice: 'hand-over', because: { because: 'marks', marks: marks.length, fNumber: workingAt }, ...counted };
+  const untried = loose.filter((s) => s.survived.length === 0).length;
+  if (untried > 0)
+    return { advice: 'blow', because: { because: 'not-blown-yet', shows: loose.length, untried, fNumber: workingAt }, ...counted };
+  if (wet === 'service')
+    return { advice: 'hand-over', because: { because: 'by-a-workshop', shows: loose.length, fNumber: workingAt }, ...counted };
+  return { advice: 'swab', because: { because: 'air-did-not-move', stayed: loose.length, fNumber: workingAt }, ...counted };
+}
+
+export type Retouch = {
+  /** Specks that show, times frames. */
+  spots: number;
+  hours: number;
+};
+
+/** Seconds to take a speck out of a picture by hand (common practice: a few; our choice 6). */
+export const SECONDS_A_SPOT = 6;
+
+/** The time a year's pictures cost in taking specks out of them by hand. @param frames a year at that aperture. */
+export function retouch({
+  shows,
+  frames,
+  secondsASpot = SECONDS_A_SPOT,
+}: {
+  shows: number;
+  frames: number;
+  secondsASpot?: number;
+}): Retouch {
+  return { spots: shows * frames, hours: (shows * frames * secondsASpot) / 3600 };
+}

@@ -1,0 +1,116 @@
+import type { Spot } from './dust/detect.js';
+import { growthOf, nextCleanIn, daysApart, type Growth, type NextClean, type SpeckCount } from './growth.js';
+import { judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot } from './judge.js';
+import { matchFrames } from './match.js';
+import type { Point } from './position.js';
+import { visibilityAt } from './visibility.js';
+
+/** A frame of one body as its story needs it, its specks where the sensor recorded them. */
+export type FrameFacts = {
+  id: string;
+  /** ISO 8601. */
+  at: string;
+  fNumber: number;
+  /** The smallest aperture used at work. */
+  workingAt: number;
+  width: number;
+  height: number;
+  spots: readonly Spot[];
+  /** What was done to the sensor since the frame before. */
+  tries: readonly SensorTry[];
+  /** Outings since the frame before. */
+  exposures: number;
+  /** As the file says it; null where it does not. */
+  lens?: string | null;
+};
+
+export const SPOT_FATES = ['first', 'stayed', 'moved', 'fresh'] as const;
+export type SpotFate = (typeof SPOT_FATES)[number];
+
+/** A speck of a frame in the light of the frames before it. */
+export type ToldSpot = TriedSpot & {
+  /** The same in every frame in which the speck is, so that one finds it again. */
+  number: number;
+  fate: SpotFate;
+};
+
+export type FrameChapter = {
+  id: string;
+  spots: ToldSpot[];
+  /** Those of the frame before that are not there any more. */
+  gone: ToldSpot[];
+  stayed: number;
+  moved: number;
+  fresh: number;
+  /**
+   * Told by another lens with nothing done in between: what stayed lies on the sensor, and so many that are gone lay in
+   * the lens before, or in what was photographed. Null where the frames cannot tell.
+   */
+  notOnSensor: number | null;
+  judgement: SensorJudgement;
+};
+
+export type SensorStory = {
+  /** One for each frame, oldest first. */
+  chapters: FrameChapter[];
+  growth: Growth | null;
+  next: NextClean | null;
+};
+
+/** What was said to be no dust lies still: a place this near to it, in widths of the frame, is the same. */
+const SAME_PLACE = 0.004;
+
+/** Is this one of the places of a body that were dismissed, a broken pixel say? */
+export const isDismissed = ({ x, y }: Point, dismissed: readonly Point[], aspect = 2 / 3): boolean =>
+  dismissed.some((d) => Math.hypot(d.x - x, (d.y - y) * aspect) < SAME_PLACE);
+
+/**
+ * The story of a sensor over its frames: which specks stayed through what was tried, which went, which came; what the
+ * last frame asks for, and how fast new ones come.
+ *
+ * @param frames oldest first. @param dismissed places that are no dust, as the sensor recorded them.
+ */
+export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point[], wet: 'self' | 'service'): SensorStory {
+  const chapters: FrameChapter[] = [];
+  const counts: SpeckCount[] = [];
+  let numbers = 0;
+  for (const [i, frame] of frames.entries()) {
+    const aspect = frame.height / frame.width;
+    const spots = frame.spots.filter((s) => !isDismissed(s, dismissed, aspect));
+    const before = chapters.at(-1);
+    const match = matchFrames<Spot>(before?.spots ?? [], spots, aspect);
+    const known = new Map<Spot, Pick<ToldSpot, 'number' | 'fate' | 'survived'>>();
+    for (const { before: b, after } of match.stayed) {
+      const told = b as ToldSpot;
+      known.set(after, { number: told.number, fate: 'stayed', survived: [...told.survived, ...frame.tries] });
+    }
+    // What moved is loose: whatever did not move it before will now.
+    for (const { before: b, after } of match.moved) known.set(after, { number: (b as ToldSpot).number, fate: 'moved', survived: [] });
+    const told = spots.map((s): ToldSpot => ({
+      ...s,
+      ...(known.get(s) ?? { number: (numbers += 1), fate: i === 0 ? 'first' : 'fresh', survived: [] }),
+    }));
+    const judgement = judgeSensor(told, { measuredAt: frame.fNumber, workingAt: frame.workingAt, wet });
+    const earlier = frames[i - 1];
+    const isOtherLens = !!earlier?.lens && !!frame.lens && earlier.lens !== frame.lens && frame.tries.length === 0;
+    chapters.push({
+      id: frame.id,
+      spots: told,
+      gone: match.gone as ToldSpot[],
+      stayed: match.stayed.length,
+      moved: match.moved.length,
+      fresh: i === 0 ? 0 : match.fresh.length,
+      notOnSensor: isOtherLens ? match.gone.length : null,
+      judgement,
+    });
+    const freshShowing = told.filter(
+      (s) => s.fate === 'fresh' && visibilityAt(s, { measuredAt: frame.fNumber, workingAt: frame.workingAt }).visible,
+    );
+    counts.push({ at: frame.at, shows: judgement.shows, fresh: i === 0 ? null : freshShowing.length, exposures: frame.exposures });
+  }
+  const growth = growthOf(counts);
+  const [first, last] = [counts[0], counts.at(-1)];
+  const days = first && last ? daysApart(first.at, last.at) : 0;
+  const outings = counts.reduce((sum, c, i) => (i === 0 ? sum : sum + c.exposures), 0);
+  return { chapters, growth, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
+}

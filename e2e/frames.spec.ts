@@ -1,0 +1,283 @@
+import { routes, type Item, type SensorFrames } from '@bright-keeper/contract';
+import { expect, test, type Page } from '@playwright/test';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { start, type Running } from './server.js';
+
+const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-frames-'));
+const at = (name: string): string => join(folder, name);
+
+type Speck = { x: number; y: number; wide: number; depth: number };
+/** Nine specks, each seen at f/16; where the sensor recorded them. */
+const NINE: Speck[] = Array.from({ length: 9 }, (_, i) => ({
+  x: 0.13 + 0.36 * (i % 3) + 0.013 * i,
+  y: 0.17 + 0.31 * Math.floor(i / 3) + 0.011 * i,
+  wide: 24 + 6 * i,
+  depth: 0.08 + 0.03 * i,
+}));
+
+/** A plain bright frame with soft discs in it, as a camera would write it. */
+async function photograph(
+  name: string,
+  specks: Speck[],
+  { width = 3000, height = 2000, orientation = 1, fNumber = '16/1', format = 'jpeg' } = {},
+): Promise<string> {
+  const data = Buffer.alloc(width * height, 196);
+  for (const { x, y, wide, depth } of specks) {
+    const [cx, cy] = [x * width, y * height];
+    for (let py = Math.floor(cy - wide); py <= cy + wide; py += 1) {
+      for (let px = Math.floor(cx - wide); px <= cx + wide; px += 1) {
+        const r = Math.hypot(px + 0.5 - cx, py + 0.5 - cy);
+        const share = depth * Math.min(1, Math.max(0, (wide * 0.65 - r) / (wide * 0.3)));
+        if (share > 0) data[py * width + px] = Math.round(255 * (1.055 * (0.552 * (1 - share)) ** (1 / 2.4) - 0.055));
+      }
+    }
+  }
+  const exif = {
+    IFD0: { Model: 'Corvane Z', Orientation: String(orientation) },
+    IFD2: { FNumber: fNumber, ISOSpeedRatings: '100', DateTimeOriginal: '2026:03:10 10:00:00' },
+  };
+  const file = at(name);
+  const image = sharp(data, { raw: { width, height, channels: 1 } }).withExif(exif);
+  await (format === 'jpeg' ? image.jpeg({ quality: 95 }) : format === 'png' ? image.png() : image.tiff({ compression: 'deflate' })).toFile(
+    file,
+  );
+  return file;
+}
+
+/** The glare card, photographed with so much light where it should be black. */
+async function cardPhotograph(name: string, glarePct: number, white = 0.6): Promise<string> {
+  const [width, height] = [1500, 1000];
+  const discs = [[0.5, 0.5], [0.2, 0.22], [0.8, 0.22], [0.2, 0.78], [0.8, 0.78]] as const; // prettier-ignore
+  const data = Buffer.alloc(width * height);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const isBlack = discs.some(([dx, dy]) => Math.hypot(x - dx * width, y - dy * height) < 0.05 * height);
+      const light = white * (isBlack ? glarePct / 100 : 1);
+      data[y * width + x] = Math.min(255, Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055)));
+    }
+  }
+  await sharp(data, { raw: { width, height, channels: 1 } })
+    .withExif({ IFD0: { Model: 'Corvane Z' }, IFD2: { FNumber: '8/1', ISOSpeedRatings: '200', ExposureTime: '1/60' } })
+    .jpeg({ quality: 95 })
+    .toFile(at(name));
+  return at(name);
+}
+
+test.describe('pictures that measure', () => {
+  test.setTimeout(90_000);
+  // One household: what was kept by one is what the next begins with.
+  test.describe.configure({ mode: 'serial' });
+  let server: Running;
+  let body: string;
+  let lens: string;
+  test.beforeAll(async ({ request }) => {
+    server = await start();
+    const add = async (name: string, kind: string): Promise<string> =>
+      (
+        (await (
+          await request.post(server.url + routes.gear, { data: { name, kind, traits: {}, notes: '', acquiredOn: null } })
+        ).json()) as Item
+      ).id;
+    [body, lens] = [await add('Corvane Z', 'mirrorless-body'), await add('Ostrane 58/2', 'lens')];
+  });
+  test.afterAll(() => server.kill('SIGTERM'));
+
+  const choose = (page: Page, file: string) => page.locator('input[type=file]').first().setInputFiles(file);
+  const group = (page: Page) => page.getByRole('group', { name: /^The frame at/ });
+  const kept = async (page: Page): Promise<SensorFrames> =>
+    (await (await page.request.get(`${server.url}${routes.sensorFrames}?itemId=${body}`)).json()) as SensorFrames;
+
+  test('a frame is dropped, read, asked about at other apertures, corrected and kept', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${body}`);
+    await page.getByRole('link', { name: 'Dust on the sensor' }).click();
+    await expect(page.getByText('There is no frame of this body yet.')).toBeVisible();
+    await choose(page, await photograph('first.jpg', NINE));
+    await expect(group(page)).toHaveAccessibleName('The frame at f/16: 9 of 9 specks show');
+    await expect(page.getByText('Blow it')).toBeVisible();
+    // The slider: at wide apertures shadows wash out.
+    const slider = page.getByRole('slider', { name: 'Aperture' });
+    await slider.focus();
+    for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowLeft');
+    await expect(group(page)).toHaveAccessibleName(/^The frame at f\/4: [0-5] of 9 specks show$/);
+    for (let i = 0; i < 4; i += 1) await page.keyboard.press('ArrowRight');
+    await page.getByRole('button', { name: 'Keep this frame' }).click();
+    await expect(page.getByRole('heading', { name: 'Over time' })).toBeVisible();
+
+    const { frames } = await kept(page);
+    for (const { x, y } of NINE) expect(frames[0]!.spots.some((s) => Math.hypot(s.x - x, s.y - y) < 0.001)).toBe(true);
+    // One is no dust, in this frame and every other; one is put in by hand.
+    await page.getByRole('button', { name: 'Number 1 is no dust' }).click();
+    await expect(group(page)).toHaveAccessibleName('The frame at f/16: 8 of 8 specks show');
+    await page.getByRole('button', { name: 'Add one by hand' }).click();
+    await group(page).click({ position: { x: 30, y: 30 } });
+    await expect(group(page)).toHaveAccessibleName('The frame at f/16: 9 of 9 specks show');
+    await page.reload();
+    await expect(group(page)).toHaveAccessibleName('The frame at f/16: 9 of 9 specks show');
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await expect(group(page)).toHaveAccessibleName('The frame at f/16: 10 of 10 specks show');
+  });
+
+  test('what a blow moved is told, and what stayed is planned for and shown at the bench', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${body}/frames`);
+    await choose(page, await photograph('second.jpg', NINE.slice(7)));
+    await page.getByRole('button', { name: 'Blown', exact: true }).click();
+    await expect(page.getByText('8 gone, 2 stayed.')).toBeVisible();
+    await expect(page.getByText('Swab it').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Keep this frame' }).click();
+    await page.getByRole('button', { name: 'Plan the clean' }).click();
+    await expect(page).toHaveURL(/\/plan$/);
+    await page.getByRole('button', { name: 'Start cleaning' }).click();
+    await expect(page).toHaveURL(/\/bench\//);
+    await page.getByRole('button', { name: 'Ready', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Blow' })).toBeVisible();
+  });
+
+  test('numbers, places and sizes leave as a table, as JSON and as a mask as large as the frame', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${body}/frames`);
+    const download = async (name: string): Promise<Buffer> => {
+      const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name, exact: true }).click()]);
+      return readFileSync(await file.path());
+    };
+    const csv = (await download('Table (CSV)')).toString();
+    expect(csv.split('\r\n')[0]).toMatch(/^number,x,y,x_mm/);
+    expect(csv.trim().split('\r\n')).toHaveLength(3);
+    const json = JSON.parse((await download('JSON')).toString()) as { specks: { x: number; facingY: number; y: number }[] };
+    for (const s of json.specks) expect(s.facingY).toBeCloseTo(1 - s.y, 9);
+    const mask = sharp(await download('Mask for retouching'));
+    expect(await mask.metadata()).toMatchObject({ width: 3000, height: 2000, format: 'png' });
+    const { data, info } = await mask.raw().toBuffer({ resolveWithObject: true });
+    const [first] = NINE.slice(7) as [Speck];
+    const lit = (x: number, y: number) => data[(Math.round(y * 2000) * 3000 + Math.round(x * 3000)) * info.channels]!;
+    expect([lit(first.x, first.y), lit(0.02, 0.02)]).toEqual([255, 0]);
+    expect((await sharp(await download('Numbered picture')).metadata()).width).toBeGreaterThan(900);
+  });
+
+  test('a rotation the camera asked for is not carried out: places are as the sensor recorded them', async ({ page }) => {
+    for (const orientation of [3, 6]) {
+      await page.goto(`${server.url}/gear/${body}/frames`);
+      await choose(page, await photograph(`turned-${orientation}.jpg`, [NINE[0]!], { orientation }));
+      await expect(page.getByText('3000 × 2000')).toBeVisible();
+      const speck = page.getByRole('region', { name: 'The frame that was read' });
+      await expect(speck).toBeVisible();
+      await page.getByRole('button', { name: 'Keep this frame' }).click();
+      await expect(page.getByRole('heading', { name: 'Over time' })).toBeVisible();
+      const { frames } = await kept(page);
+      const last = frames.find((f) => f.fileName === `turned-${orientation}.jpg`)!;
+      expect(last.spots).toHaveLength(1);
+      expect(Math.hypot(last.spots[0]!.x - NINE[0]!.x, last.spots[0]!.y - NINE[0]!.y)).toBeLessThan(0.002);
+      await page.request.delete(server.url + routes.sensorFrame(last.id));
+    }
+  });
+
+  test('PNG, sixteen bits, and TIFF are read as well', async ({ page }) => {
+    const sixteen = at('sixteen.png');
+    await sharp(await photograph('eight.png', NINE, { format: 'png' }))
+      .toColourspace('grey16')
+      .png()
+      .toFile(sixteen);
+    for (const file of [at('eight.png'), sixteen, await photograph('frame.tif', NINE, { format: 'tiff' })]) {
+      await page.goto(`${server.url}/gear/${body}/frames`);
+      await choose(page, file);
+      await expect(group(page), file).toHaveAccessibleName(/9 of 9 specks show$/);
+    }
+  });
+
+  test('what cannot be read is refused with the reason, and the page goes on', async ({ page }) => {
+    const whole = readFileSync(await photograph('whole.jpg', NINE));
+    writeFileSync(at('broken.jpg'), whole.subarray(0, whole.length / 2));
+    writeFileSync(at('text.jpg'), 'no picture at all');
+    // A PNG of a few bytes that says it has 40,000 × 40,000 pixels.
+    const bomb = readFileSync(await photograph('small.png', [], { width: 100, height: 100, format: 'png' }));
+    bomb.writeUInt32BE(40_000, 16);
+    bomb.writeUInt32BE(40_000, 20);
+    writeFileSync(at('bomb.png'), bomb);
+    await sharp({ create: { width: 200, height: 200, channels: 3, background: '#aaa' } })
+      .toColourspace('cmyk')
+      .tiff()
+      .toFile(at('print.tif'));
+    await page.goto(`${server.url}/gear/${body}/frames`);
+    for (const [name, said] of [
+      ['broken.jpg', /breaks off or is damaged/],
+      ['text.jpg', /no JPEG, PNG, TIFF or WebP/],
+      ['bomb.png', /more than 110 megapixels/],
+      ['print.tif', /for print \(CMYK\)/],
+    ] as const) {
+      await choose(page, at(name));
+      await expect(page.getByText(said), name).toBeVisible();
+    }
+    await choose(page, at('whole.jpg'));
+    await expect(group(page)).toHaveAccessibleName(/9 of 9 specks show$/);
+  });
+
+  test('reading can be stopped, and an unfit frame says how to take a better one', async ({ page }) => {
+    const large = await photograph('large.jpg', NINE, { width: 9000, height: 6000 });
+    await page.goto(`${server.url}/gear/${body}/frames`);
+    await choose(page, large);
+    await expect(page.getByText('Reading large.jpg')).toBeVisible();
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByText('Reading large.jpg')).toHaveCount(0);
+    await choose(page, await photograph('open.jpg', NINE, { fNumber: '28/10' }));
+    await expect(page.getByText('The aperture is too wide: shadows wash out.')).toBeVisible();
+    await page.getByRole('button', { name: 'Drop it' }).click();
+    await expect(page.getByRole('button', { name: 'Keep this frame' })).toHaveCount(0);
+  });
+
+  test('the glare test from the card on the screen to the change after a clean', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${lens}/glare`);
+    await page.getByRole('link', { name: 'Show the card on this screen' }).click();
+    await expect(page.getByRole('button', { name: /^The glare card/ })).toBeVisible();
+    // The card photographed as the screen shows it is found in the picture, and has no glare of its own.
+    const screen = at('screen.png');
+    await page.screenshot({ path: screen });
+    await sharp(screen).linear(0.8, 0).png().toFile(at('dimmed.png'));
+    await page.getByRole('button', { name: /^The glare card/ }).click();
+    await choose(page, at('dimmed.png'));
+    const read = page.getByRole('region', { name: 'The test that was read' });
+    await expect(read).toContainText('0.0 %');
+    await expect(read).toContainText('5 discs of the card found');
+    await page.getByRole('button', { name: 'Drop it' }).click();
+
+    for (const [name, glare] of [
+      ['before.jpg', 9.2],
+      ['after.jpg', 3.1],
+    ] as const) {
+      await choose(page, await cardPhotograph(name, glare));
+      await expect(read).toBeVisible();
+      const told = Number(/([\d.]+) %/.exec(await read.innerText())![1]);
+      expect(Math.abs(told / glare - 1)).toBeLessThan(0.05);
+      await page.getByRole('button', { name: 'Keep this test' }).click();
+      await expect(read).toHaveCount(0);
+    }
+    await expect(page.getByText(/^Less than the one before, 9\.\d %\.$/)).toBeVisible();
+    await choose(page, await cardPhotograph('clipped.jpg', 3, 1.4));
+    await expect(page.getByText(/The white of the card is clipped/)).toBeVisible();
+  });
+
+  test('a mark on the front glass that never shows is a reason to leave it, on a phone too', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`${server.url}/gear/${lens}`);
+    await page.getByRole('link', { name: 'Does a mark show?' }).click();
+    await page.getByRole('button', { name: /a grain of dust/ }).click();
+    await expect(page.getByRole('status')).toContainText('a reason to leave the glass alone');
+    await page.getByRole('button', { name: /a lentil/ }).click();
+    await expect(page.getByRole('status')).toContainText('it can be seen, in skies above all');
+    await page.getByLabel('Focal length, mm').fill('0');
+    await expect(page.getByText('From 2 to 2000.')).toBeVisible();
+    await page.reload();
+    await expect(page.getByLabel('Focal length, mm')).toHaveValue('0');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+
+  test('a look is photographed, and its photograph stays in the log', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${lens}`);
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await choose(page, await cardPhotograph('glass.jpg', 5));
+    await expect(page.getByRole('img', { name: /as it was seen/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Nothing here' }).click();
+    await page.getByRole('button', { name: 'Finish the look' }).click();
+    await expect(page.getByRole('list', { name: 'Timeline' }).getByRole('img', { name: 'Front glass' })).toBeVisible();
+  });
+});

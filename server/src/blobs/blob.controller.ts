@@ -1,0 +1,45 @@
+import { blobErrors, blobParam, blobQuery, type BlobParam, type BlobQuery } from '@bright-keeper/contract';
+import { Controller, Get, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Database } from '../db/database.js';
+import { CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { problem } from '../http/problem.js';
+import { BlobRepository } from './blob.repository.js';
+import { smallPicture } from './picture.js';
+
+/** What a picture is called by is what it is: it never changes. */
+const FOR_EVER = 'private, max-age=31536000, immutable';
+
+@ApiTags('blobs')
+@Controller('api/blobs')
+export class BlobController {
+  constructor(
+    private readonly database: Database,
+    private readonly blobs: BlobRepository,
+  ) {}
+
+  @Get(':hash')
+  @Describe({ summary: 'A picture or file that was kept; small, for a list, where that is asked', query: blobQuery })
+  async get(
+    @CheckedParams(blobParam) { hash }: BlobParam,
+    @CheckedQuery(blobQuery) { small }: BlobQuery,
+    @Res() response: Response,
+  ): Promise<void> {
+    const blob = await this.blobs.find(this.database.db, hash);
+    if (!blob) throw problem(blobErrors, 'picture-not-found');
+    response.setHeader('Cache-Control', FOR_EVER);
+    const parts = this.blobs.parts(this.database.db, blob);
+    if (small && blob.type.startsWith('image/')) {
+      const all: Uint8Array[] = [];
+      for await (const part of parts) all.push(part);
+      response.type('image/jpeg').send(await smallPicture(Buffer.concat(all)));
+      return;
+    }
+    response.type(blob.type).setHeader('Content-Length', blob.bytes);
+    await pipeline(Readable.from(parts), response);
+  }
+}

@@ -1,0 +1,70 @@
+import { blobErrors, inspectionErrors, type LookPhoto, type LookPhotoQuery, type LookPhotos } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { asc, eq } from 'drizzle-orm';
+import { BlobRepository } from '../blobs/blob.repository.js';
+import { pictureToKeep } from '../blobs/picture.js';
+import { Database, type Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { problem } from '../http/problem.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { InspectionRepository } from './inspection.repository.js';
+import { lookPhotos } from './inspection.table.js';
+
+type Row = typeof lookPhotos.$inferSelect;
+const toPhoto = ({ id, surface, blob, keepsAll, at }: Row): LookPhoto => ({ id, surface, blob, keepsAll, at: at.toISOString() });
+/** So many of one look: more are a folder, not a finding. */
+const MOST = 60;
+
+/** Photographs of what a look saw. */
+@Injectable()
+export class LookPhotoService {
+  constructor(
+    private readonly database: Database,
+    private readonly looks: InspectionRepository,
+    private readonly gear: GearRepository,
+    private readonly blobs: BlobRepository,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async of(lookId: string, db: Db = this.database.db): Promise<LookPhotos> {
+    return { photos: (await this.rows(db, lookId)).map(toPhoto) };
+  }
+
+  async add(lookId: string, { surface, keepAll }: LookPhotoQuery, bytes: Uint8Array): Promise<LookPhoto> {
+    // Before the transaction: others need not wait while a picture is worked on.
+    const { type, data } = await pictureToKeep(bytes, keepAll);
+    return this.database.transaction(async (db) => {
+      const look = await this.looks.find(db, lookId);
+      if (!look) throw problem(inspectionErrors, 'look-not-found');
+      const item = (await this.gear.find(db, look.itemId))!;
+      if (!care.hasSurface(item.kind, item.traits, surface)) throw problem(inspectionErrors, 'surface-not-there');
+      if ((await this.rows(db, lookId)).length >= MOST) throw problem(inspectionErrors, 'too-many-photos');
+      const blob = await this.blobs.put(db, type, data, this.clock.now());
+      const row: Row = { id: this.ids.next(), lookId, surface, blob, keepsAll: keepAll, at: this.clock.now() };
+      await db.insert(lookPhotos).values(row);
+      return toPhoto(row);
+    });
+  }
+
+  remove(lookId: string, photoId: string): Promise<void> {
+    return this.database.transaction(async (db) => {
+      const photo = (await this.rows(db, lookId)).find((p) => p.id === photoId);
+      if (!photo) throw problem(blobErrors, 'picture-not-found');
+      await db.delete(lookPhotos).where(eq(lookPhotos.id, photoId));
+      await this.blobs.removeUnused(db, photo.blob);
+    });
+  }
+
+  /** A look that is dropped takes its photographs with it. */
+  async removeAll(db: Db, lookId: string): Promise<void> {
+    const photos = await this.rows(db, lookId);
+    await db.delete(lookPhotos).where(eq(lookPhotos.lookId, lookId));
+    for (const { blob } of photos) await this.blobs.removeUnused(db, blob);
+  }
+
+  private rows(db: Db, lookId: string): Promise<Row[]> {
+    return db.select().from(lookPhotos).where(eq(lookPhotos.lookId, lookId)).orderBy(asc(lookPhotos.at), asc(lookPhotos.id));
+  }
+}

@@ -1,0 +1,89 @@
+import type { Dismissed, GlareTest } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { and, asc, eq } from 'drizzle-orm';
+import type { Db } from '../db/database.js';
+import { dismissedSpots, glareTests, sensorFrames } from './sensor.table.js';
+
+export type FrameRow = typeof sensorFrames.$inferSelect;
+type DismissedRow = typeof dismissedSpots.$inferSelect;
+type GlareRow = typeof glareTests.$inferSelect;
+
+const toDismissed = ({ id, x, y, at }: DismissedRow): Dismissed => ({ id, x, y, at: at.toISOString() });
+const toGlare = ({ takenAt, ...row }: GlareRow): GlareTest => ({ ...row, takenAt: takenAt.toISOString() });
+
+@Injectable()
+export class SensorRepository {
+  /** Oldest first. */
+  frames(db: Db, itemId: string): Promise<FrameRow[]> {
+    return db.select().from(sensorFrames).where(eq(sensorFrames.itemId, itemId)).orderBy(asc(sensorFrames.takenAt), asc(sensorFrames.id));
+  }
+
+  /** Of every body, oldest first. */
+  allFrames(db: Db): Promise<FrameRow[]> {
+    return db.select().from(sensorFrames).orderBy(asc(sensorFrames.takenAt), asc(sensorFrames.id));
+  }
+
+  async find(db: Db, id: string): Promise<FrameRow | null> {
+    const [row] = await db.select().from(sensorFrames).where(eq(sensorFrames.id, id));
+    return row ?? null;
+  }
+
+  async insert(db: Db, row: typeof sensorFrames.$inferInsert): Promise<void> {
+    await db.insert(sensorFrames).values(row);
+  }
+
+  /** @returns whether it still had this version. */
+  async update(db: Db, id: string, version: number, change: Partial<Pick<FrameRow, 'data'>>): Promise<boolean> {
+    const rows = await db
+      .update(sensorFrames)
+      .set({ ...change, version: version + 1 })
+      .where(and(eq(sensorFrames.id, id), eq(sensorFrames.version, version)))
+      .returning({ id: sensorFrames.id });
+    return rows.length > 0;
+  }
+
+  async setPicture(db: Db, id: string, part: 'preview' | 'original', hash: string): Promise<void> {
+    await db
+      .update(sensorFrames)
+      .set({ [part]: hash })
+      .where(eq(sensorFrames.id, id));
+  }
+
+  async remove(db: Db, id: string): Promise<void> {
+    await db.delete(sensorFrames).where(eq(sensorFrames.id, id));
+  }
+
+  async dismissed(db: Db, itemId: string): Promise<Dismissed[]> {
+    return (await db.select().from(dismissedSpots).where(eq(dismissedSpots.itemId, itemId)).orderBy(asc(dismissedSpots.at))).map(
+      toDismissed,
+    );
+  }
+
+  allDismissed(db: Db): Promise<DismissedRow[]> {
+    return db.select().from(dismissedSpots);
+  }
+
+  async dismiss(db: Db, row: DismissedRow): Promise<void> {
+    await db.insert(dismissedSpots).values(row);
+  }
+
+  async undismiss(db: Db, id: string): Promise<boolean> {
+    return (await db.delete(dismissedSpots).where(eq(dismissedSpots.id, id)).returning({ id: dismissedSpots.id })).length > 0;
+  }
+
+  /** Oldest first. */
+  async glareTests(db: Db, itemId: string): Promise<GlareTest[]> {
+    return (
+      await db.select().from(glareTests).where(eq(glareTests.itemId, itemId)).orderBy(asc(glareTests.takenAt), asc(glareTests.id))
+    ).map(toGlare);
+  }
+
+  async addGlare(db: Db, row: GlareRow): Promise<GlareTest> {
+    await db.insert(glareTests).values(row);
+    return toGlare(row);
+  }
+
+  async removeGlare(db: Db, id: string): Promise<boolean> {
+    return (await db.delete(glareTests).where(eq(glareTests.id, id)).returning({ id: glareTests.id })).length > 0;
+  }
+}

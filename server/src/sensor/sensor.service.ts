@@ -1,0 +1,222 @@
+import {
+  commonErrors,
+  gearErrors,
+  sensorErrors,
+  type Dismissed,
+  type DismissInput,
+  type FramePart,
+  type GlareInput,
+  type GlareTest,
+  type GlareTests,
+  type Item,
+  type SensorFrame,
+  type SensorFrameInput,
+  type SensorFrames,
+  type SensorFrameUpdate,
+} from '@bright-keeper/contract';
+import { care, schedule, sensor } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { BlobRepository } from '../blobs/blob.repository.js';
+import { pictureToKeep } from '../blobs/picture.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
+import { GearRepository } from '../gear/gear.repository.js';
+import { problem } from '../http/problem.js';
+import { JournalRepository } from '../journal/journal.repository.js';
+import { Clock, Ids } from '../platform/clock.js';
+import { grouped } from '../platform/grouped.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { settings } from '../settings/settings.table.js';
+import { OutingRepository } from '../trip/outing.repository.js';
+import { outings } from '../trip/outing.table.js';
+import { SensorRepository, type FrameRow } from './sensor.repository.js';
+import { dismissedSpots, sensorFrames } from './sensor.table.js';
+
+type OutingDays = { itemIds: readonly string[]; to: schedule.Day };
+
+const dayOf = (at: Date, timeZone: string): schedule.Day => schedule.localDay(at.toISOString(), timeZone);
+
+/** Outings with a body that ended after one frame and not after the next. */
+const between = (all: readonly OutingDays[], itemId: string, after: schedule.Day, until: schedule.Day): number =>
+  all.filter((o) => o.itemIds.includes(itemId) && o.to > after && o.to <= until).length;
+
+const factsOf = ({ id, takenAt, data }: FrameRow, exposures: number): sensor.FrameFacts => ({
+  id,
+  at: takenAt.toISOString(),
+  fNumber: data.fNumber,
+  workingAt: data.workingAt,
+  width: data.width,
+  height: data.height,
+  spots: data.spots,
+  tries: data.tries,
+  exposures,
+});
+
+/** Frames of sensors, what they tell over time, and tests of glare. */
+@Injectable()
+export class SensorService {
+  private readonly told = new Kept<Map<string, schedule.SensorFacts>>();
+
+  constructor(
+    private readonly database: Database,
+    private readonly repository: SensorRepository,
+    private readonly blobs: BlobRepository,
+    private readonly gear: GearRepository,
+    private readonly journal: JournalRepository,
+    private readonly outings: OutingRepository,
+    private readonly settings: SettingsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  async frames(itemId: string, db: Db = this.database.db): Promise<SensorFrames> {
+    await this.body(db, itemId);
+    const rows = await this.repository.frames(db, itemId);
+    const counts = await this.exposures(db, rows);
+    return { frames: rows.map((row, i) => this.view(row, counts[i]!)), dismissed: await this.repository.dismissed(db, itemId) };
+  }
+
+  add({ itemId, takenAt, ...data }: SensorFrameInput): Promise<SensorFrame> {
+    return this.database.transaction(async (db) => {
+      await this.body(db, itemId);
+      const id = this.ids.next();
+      await this.repository.insert(db, { id, itemId, takenAt: new Date(takenAt), data, createdAt: this.clock.now() });
+      const entry = { kind: 'frame', frameId: id, fNumber: data.fNumber, specks: data.spots.length } as const;
+      await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: new Date(takenAt), data: entry }]);
+      return this.frame(db, id);
+    });
+  }
+
+  update(id: string, { version, ...change }: SensorFrameUpdate): Promise<SensorFrame> {
+    return this.database.transaction(async (db) => {
+      const row = await this.find(db, id);
+      const updated = await this.repository.update(db, id, version, { data: { ...row.data, ...change } });
+      if (!updated) throw problem(commonErrors, 'stale', { current: await this.frame(db, id) });
+      return this.frame(db, id);
+    });
+  }
+
+  /** Keeps its picture, made small, or the file as it came. */
+  async keepPicture(id: string, part: FramePart, bytes: Uint8Array): Promise<void> {
+    // Before the transaction: others need not wait while a picture is worked on. An original is what it is, to the byte.
+    const { type, data } = part === 'preview' ? await pictureToKeep(bytes) : { type: 'application/octet-stream', data: bytes };
+    await this.database.transaction(async (db) => {
+      const row = await this.find(db, id);
+      const hash = await this.blobs.put(db, type, data, this.clock.now());
+      await this.repository.setPicture(db, id, part, hash);
+      const before = row[part];
+      if (before && before !== hash) await this.blobs.removeUnused(db, before);
+    });
+  }
+
+  /** Removes a frame, and takes its entry in the log back. */
+  remove(id: string): Promise<void> {
+    return this.database.transaction(async (db) => {
+      const { preview, original, itemId } = await this.find(db, id);
+      await this.repository.remove(db, id);
+      for (const hash of [preview, original]) if (hash) await this.blobs.removeUnused(db, hash);
+      const entry = await this.journal.ofFrame(db, itemId, id);
+      if (entry)
+        await this.journal.addForThings(db, [
+          { id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId: entry } },
+        ]);
+    });
+  }
+
+  dismiss({ itemId, x, y }: DismissInput): Promise<Dismissed> {
+    return this.database.transaction(async (db) => {
+      await this.body(db, itemId);
+      const row = { id: this.ids.next(), itemId, x, y, at: this.clock.now() };
+      await this.repository.dismiss(db, row);
+      return { id: row.id, x, y, at: row.at.toISOString() };
+    });
+  }
+
+  async undismiss(id: string): Promise<void> {
+    const there = await this.database.transaction((db) => this.repository.undismiss(db, id));
+    if (!there) throw problem(sensorErrors, 'dismissal-not-found');
+  }
+
+  async glareTests(itemId: string): Promise<GlareTests> {
+    const { db } = this.database;
+    await this.item(db, itemId);
+    return { tests: await this.repository.glareTests(db, itemId) };
+  }
+
+  addGlare({ takenAt, ...input }: GlareInput): Promise<GlareTest> {
+    return this.database.transaction(async (db) => {
+      await this.item(db, input.itemId);
+      return this.repository.addGlare(db, { ...input, id: this.ids.next(), takenAt: new Date(takenAt) });
+    });
+  }
+
+  async removeGlare(id: string): Promise<void> {
+    const there = await this.database.transaction((db) => this.repository.removeGlare(db, id));
+    if (!there) throw problem(sensorErrors, 'glare-not-found');
+  }
+
+  /** What the frames of each body say of it, for the agenda. */
+  bodies(db: Db): Promise<Map<string, schedule.SensorFacts>> {
+    const stamp = this.database.changes.stampOf(sensorFrames, dismissedSpots, outings, settings);
+    return this.told.get(stamp, async () => {
+      const rows = await this.repository.allFrames(db);
+      if (rows.length === 0) return new Map();
+      const { schools } = await this.settings.get(db);
+      const dismissed = grouped(await this.repository.allDismissed(db), (d) => d.itemId);
+      const told = new Map<string, schedule.SensorFacts>();
+      for (const [itemId, own] of grouped(rows, (r) => r.itemId)) {
+        const counts = await this.exposures(db, own);
+        const story = sensor.storyOf(
+          own.map((row, i) => factsOf(row, counts[i]!)),
+          dismissed.get(itemId) ?? [],
+          schools.sensor === 'service' ? 'service' : 'self',
+        );
+        const { judgement } = story.chapters.at(-1)!;
+        told.set(itemId, {
+          frameAt: own.at(-1)!.takenAt.toISOString(),
+          advice: judgement.advice,
+          shows: judgement.shows,
+          next: story.next,
+        });
+      }
+      return told;
+    });
+  }
+
+  private async exposures(db: Db, rows: readonly FrameRow[]): Promise<number[]> {
+    if (rows.length < 2) return rows.map(() => 0);
+    const { timeZone } = await this.settings.get(db);
+    const all = await this.outings.all(db);
+    return rows.map((row, i) =>
+      i === 0 ? 0 : between(all, row.itemId, dayOf(rows[i - 1]!.takenAt, timeZone), dayOf(row.takenAt, timeZone)),
+    );
+  }
+
+  private async item(db: Db, id: string): Promise<Item> {
+    const item = await this.gear.find(db, id);
+    if (!item) throw problem(gearErrors, 'item-not-found');
+    return item;
+  }
+
+  private async body(db: Db, id: string): Promise<Item> {
+    const item = await this.item(db, id);
+    if (!care.hasSurface(item.kind, item.traits, 'sensor-cover')) throw problem(sensorErrors, 'no-sensor');
+    return item;
+  }
+
+  private async find(db: Db, id: string): Promise<FrameRow> {
+    const row = await this.repository.find(db, id);
+    if (!row) throw problem(sensorErrors, 'frame-not-found');
+    return row;
+  }
+
+  private async frame(db: Db, id: string): Promise<SensorFrame> {
+    const { itemId } = await this.find(db, id);
+    const { frames } = await this.frames(itemId, db);
+    return frames.find((f) => f.id === id)!;
+  }
+
+  private view({ id, itemId, version, takenAt, data, preview, original }: FrameRow, exposures: number): SensorFrame {
+    return { id, itemId, version, takenAt: takenAt.toISOString(), ...data, preview, original, exposures };
+  }
+}

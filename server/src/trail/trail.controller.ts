@@ -1,0 +1,18 @@
+import { trailQuery, type Trail, type TrailQuery } from '@bright-keeper/contract';
+import { Controller, Get } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { CheckedQuery } from '../http/joi.pipe.js';
+import { Describe } from '../http/openapi.js';
+import { TrailService } from './trail.service.js';
+
+@ApiTags('household')
+@Controller('api/trail')
+export class TrailController {
+  constructor(private readonly trail: TrailService) {}
+
+  @Get()
+  @Describe({ summary: 'Who changed what, newest first; kept for 400 days', query: trailQuery })
+  page(@CheckedQuery(trailQuery) query: TrailQuery): Promise<Trail> {
+    return this.trail.page(query);
+  }
+}

@@ -1,0 +1,76 @@
+import { Injectable } from '@nestjs/common';
+import { and, desc, eq, isNotNull, isNull, lt, max, sql, type SQL } from 'drizzle-orm';
+import type { TrailQuery } from '@bright-keeper/contract';
+import { devices } from '../air/air.table.js';
+import type { Db } from '../db/database.js';
+import { items } from '../gear/gear.table.js';
+import type { Mark } from '../http/cursor.js';
+import { places } from '../storage/places.table.js';
+import { trail } from './trail.table.js';
+
+export type TrailRow = typeof trail.$inferSelect;
+export type NamedTrailRow = { row: TrailRow; name: string | null; deviceName: string | null };
+
+/** Equal, where nothing equals nothing. */
+const same = (column: typeof trail.deviceId | typeof trail.subjectId, value: string | null): SQL =>
+  value === null ? isNull(column) : eq(column, value);
+
+@Injectable()
+export class TrailRepository {
+  /** Counts a deed up where it was done that day already, and else begins it. */
+  async note(db: Db, { id, day, deviceId, act, subject, subjectId, at }: Omit<TrailRow, 'firstAt' | 'times'>): Promise<void> {
+    const counted = await db
+      .update(trail)
+      .set({ at, times: sql`${trail.times} + 1` })
+      .where(
+        and(
+          eq(trail.day, day),
+          eq(trail.act, act),
+          eq(trail.subject, subject),
+          same(trail.deviceId, deviceId),
+          same(trail.subjectId, subjectId),
+        ),
+      )
+      .returning({ id: trail.id });
+    if (counted.length === 0) await db.insert(trail).values({ id, day, deviceId, act, subject, subjectId, firstAt: at, at, times: 1 });
+  }
+
+  async forgetBefore(db: Db, at: Date): Promise<void> {
+    await db.delete(trail).where(lt(trail.at, at));
+  }
+
+  /** Newest first, each with the name of what it was done to and of who did it, as they are called now. */
+  page(db: Db, who: TrailQuery['who'], mark: Mark | null, limit: number): Promise<NamedTrailRow[]> {
+    const from = { keeper: isNull(trail.deviceId), device: isNotNull(trail.deviceId) };
+    return db
+      .select({
+        row: trail,
+        name: sql<
+          string | null
+        >`coalesce(${items.name}, ${places.name}, (select d.name from ${devices} d where d.id = ${trail.subjectId}))`,
+        deviceName: devices.name,
+      })
+      .from(trail)
+      .leftJoin(devices, eq(devices.id, trail.deviceId))
+      .leftJoin(items, eq(items.id, trail.subjectId))
+      .leftJoin(places, eq(places.id, trail.subjectId))
+      .where(
+        and(
+          who && from[who],
+          mark ? sql`(${trail.at}, ${trail.id}) < (${new Date(mark.key).toISOString()}::timestamptz, ${mark.id})` : undefined,
+        ),
+      )
+      .orderBy(desc(trail.at), desc(trail.id))
+      .limit(limit);
+  }
+
+  /** When each device last came with its key. */
+  async lastOfDevices(db: Db): Promise<Map<string, Date>> {
+    const rows = await db
+      .select({ id: trail.deviceId, at: max(trail.at) })
+      .from(trail)
+      .where(isNotNull(trail.deviceId))
+      .groupBy(trail.deviceId);
+    return new Map(rows.map(({ id, at }) => [id!, at!]));
+  }
+}

@@ -1,0 +1,70 @@
+import type { Trail, TrailEntry, TrailQuery } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/database.js';
+import { readCursor, writeCursor } from '../http/cursor.js';
+import { Clock, Ids } from '../platform/clock.js';
+import type { Deed } from './deeds.js';
+import { TrailRepository, type NamedTrailRow } from './trail.repository.js';
+
+const DAY_MS = 86_400_000;
+/** A year and a month: last year's season can still be looked up. */
+const KEPT_DAYS = 400;
+
+const entryOf = ({ row, name, deviceName }: NamedTrailRow): TrailEntry => ({
+  id: row.id,
+  who: row.deviceId ? { is: 'device', id: row.deviceId, name: deviceName ?? '' } : { is: 'keeper' },
+  act: row.act,
+  subject: row.subject,
+  name,
+  firstAt: row.firstAt.toISOString(),
+  at: row.at.toISOString(),
+  times: row.times,
+});
+
+/** Who changed what, and when. */
+@Injectable()
+export class TrailService {
+  /** The day on which old entries were last forgotten by this program. */
+  private tidiedOn = '';
+
+  constructor(
+    private readonly database: Database,
+    private readonly repository: TrailRepository,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  /** What the keeper did, told by the door it came through. */
+  byKeeper(deed: Deed, subjectId: string | null): Promise<void> {
+    return this.database.transaction((db) => this.note(db, deed, null, subjectId));
+  }
+
+  /** What a device did with its key, inside the transaction in which it does so. */
+  byDevice(db: Db, deviceId: string, deed: Deed): Promise<void> {
+    return this.note(db, deed, deviceId, deviceId);
+  }
+
+  async page({ who, cursor, limit }: TrailQuery): Promise<Trail> {
+    const found = await this.repository.page(this.database.db, who, readCursor(cursor), limit + 1);
+    const rows = found.slice(0, limit);
+    const last = rows.at(-1)?.row;
+    return {
+      entries: rows.map(entryOf),
+      nextCursor: last && found.length > limit ? writeCursor({ key: last.at.toISOString(), id: last.id }) : null,
+    };
+  }
+
+  /** When each device last came with its key, by its id. */
+  lastOfDevices(db: Db): Promise<Map<string, Date>> {
+    return this.repository.lastOfDevices(db);
+  }
+
+  private async note(db: Db, deed: Deed, deviceId: string | null, subjectId: string | null): Promise<void> {
+    const at = this.clock.now();
+    const day = at.toISOString().slice(0, 10);
+    await this.repository.note(db, { ...deed, id: this.ids.next(), day, deviceId, subjectId, at });
+    if (this.tidiedOn === day) return;
+    await this.repository.forgetBefore(db, new Date(at.getTime() - KEPT_DAYS * DAY_MS));
+    this.tidiedOn = day;
+  }
+}

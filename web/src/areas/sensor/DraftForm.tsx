@@ -1,0 +1,132 @@
+import { LARGEST_PICTURE_BYTES, type SensorFrame } from '@bright-keeper/contract';
+import { sensor } from '@bright-keeper/core';
+import { unfitWords } from '@bright-keeper/words';
+import { useState } from 'react';
+import { Button, Failure, Notice } from '../../ui/parts';
+import { toNumber } from '../../ui/toNumber';
+import { type Draft, STOPS } from './framesView';
+
+const TRIES: { tries: sensor.SensorTry[]; label: string }[] = [
+  { tries: [], label: 'Nothing' },
+  { tries: ['blow'], label: 'Blown' },
+  { tries: ['swab'], label: 'Swabbed' },
+  { tries: ['blow', 'swab'], label: 'Both' },
+];
+
+const sameTries = (a: readonly string[], b: readonly string[]): boolean => a.join() === b.join();
+
+/** What was done since the frame before: it tells what stayed through it. */
+export const TriesChoice = ({ tries, onChange }: { tries: readonly sensor.SensorTry[]; onChange: (tries: sensor.SensorTry[]) => void }) => (
+  <fieldset>
+    <legend className="mb-1 text-sm text-soft">Since the frame before</legend>
+    <div className="flex flex-wrap gap-2">
+      {TRIES.map((t) => (
+        <Button
+          key={t.label}
+          look={sameTries(t.tries, tries) ? 'filled' : 'plain'}
+          aria-pressed={sameTries(t.tries, tries)}
+          onClick={() => onChange(t.tries)}
+        >
+          {t.label}
+        </Button>
+      ))}
+    </div>
+  </fieldset>
+);
+
+const isFNumber = (value: unknown): value is number => typeof value === 'number' && value >= 0.7 && value <= 128;
+
+type NumberProps = { label: string; typed: string; onChange: (typed: string) => void };
+const FNumber = ({ label, typed, onChange }: NumberProps) => (
+  <label className="flex flex-col gap-1 text-sm text-soft">
+    {label}
+    <input className="input w-28 text-base text-ink" inputMode="decimal" value={typed} onChange={(e) => onChange(e.target.value)} />
+  </label>
+);
+
+/** The smallest aperture used at work. */
+export const WorkingAt = ({ value, onChange }: { value: number; onChange: (stop: number) => void }) => (
+  <label className="flex flex-col gap-1 text-sm text-soft">
+    Smallest aperture you use
+    <select className="input text-base text-ink" value={value} onChange={(e) => onChange(Number(e.target.value))}>
+      {[...new Set([...STOPS, value])]
+        .sort((a, b) => a - b)
+        .map((stop) => (
+          <option key={stop} value={stop}>
+            f/{stop}
+          </option>
+        ))}
+    </select>
+  </label>
+);
+
+type Props = {
+  draft: Draft;
+  before: SensorFrame | null;
+  pending: boolean;
+  error: unknown;
+  onChange: (draft: Draft) => void;
+  onKeep: (withOriginal: boolean) => void;
+  onDrop: () => void;
+};
+
+/** A frame that was read: what the file did not say, what is wrong with it, and whether it is kept. */
+export function DraftForm({ draft, before, pending, error, onChange, onKeep, onDrop }: Props) {
+  const [original, setOriginal] = useState(false);
+  const { input, reading } = draft;
+  const set = (change: Partial<Draft['input']>) => onChange({ ...draft, input: { ...input, ...change } });
+  // What is typed stays as it is; the frame takes it once it is an aperture a lens can have.
+  const [typed, setTyped] = useState(String(input.fNumber));
+  const fNumberIsGood = isFNumber(toNumber(typed));
+  const type = (text: string) => {
+    setTyped(text);
+    const fNumber = toNumber(text);
+    if (isFNumber(fNumber)) set({ fNumber });
+  };
+  return (
+    <section className="sheet space-y-4 p-4" aria-label="The frame that was read">
+      <p>
+        <b>{input.fileName}</b>{' '}
+        <span className="text-soft">
+          {input.width} × {input.height}
+          {input.body && `, ${input.body}`}
+          {input.lens && `, ${input.lens}`}
+          {input.focalMm && `, ${Math.round(input.focalMm)} mm`}
+          {input.iso && `, ISO ${input.iso}`}
+        </span>
+      </p>
+      {input.unfit.map((u) => (
+        <Notice key={u} tone="attention">
+          <b>{unfitWords(u).what}</b> {unfitWords(u).instead}
+        </Notice>
+      ))}
+      {before?.focalMm && input.focalMm && Math.abs(before.focalMm / input.focalMm - 1) > 0.1 && (
+        <Notice tone="attention">
+          The frame before was taken at {Math.round(before.focalMm)} mm: away from the middle shadows lie elsewhere now, and some may count
+          as moved.
+        </Notice>
+      )}
+      <div className="flex flex-wrap items-end gap-4">
+        <FNumber label={reading.taken.fNumber ? 'Taken at f/' : 'Taken at f/ (the file does not say)'} typed={typed} onChange={type} />
+        <WorkingAt value={input.workingAt} onChange={(workingAt) => set({ workingAt })} />
+        {before && <TriesChoice tries={input.tries} onChange={(tries) => set({ tries })} />}
+      </div>
+      {!fNumberIsGood && <p className="text-sm text-act">Give an f-number from 0.7 to 128.</p>}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button look="filled" disabled={pending || !fNumberIsGood} onClick={() => onKeep(original)}>
+          Keep this frame
+        </Button>
+        <Button disabled={pending} onClick={onDrop}>
+          Drop it
+        </Button>
+        {draft.file.size <= LARGEST_PICTURE_BYTES && (
+          <label className="flex min-h-11 items-center gap-2 text-sm">
+            <input type="checkbox" className="check" checked={original} onChange={(e) => setOriginal(e.target.checked)} /> Keep the file as
+            it came, too
+          </label>
+        )}
+      </div>
+      {error !== null && error !== undefined && <Failure error={error} />}
+    </section>
+  );
+}

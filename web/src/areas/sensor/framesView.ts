@@ -1,0 +1,127 @@
+import type { SensorFrame, SensorFrameInput, SoilSeen } from '@bright-keeper/contract';
+import { care, sensor } from '@bright-keeper/core';
+import type { FrameReading } from '../../workers/frame.worker';
+
+/** Apertures one may ask about. */
+export const STOPS = [2.8, 4, 5.6, 8, 11, 16, 22, 32] as const;
+
+/** The stop next to an f-number. */
+export const stopNear = (fNumber: number): (typeof STOPS)[number] =>
+  STOPS.reduce(
+    (best, stop) => (Math.abs(Math.log2(stop / fNumber)) < Math.abs(Math.log2(best / fNumber)) ? stop : best),
+    STOPS[0] as (typeof STOPS)[number],
+  );
+
+/** A frame that was read and is not kept yet. */
+export type Draft = { reading: FrameReading; file: File; input: SensorFrameInput };
+
+/** Where neither the frame nor the keeper tells it. */
+const USUAL = { fNumber: 16, workingAt: 16 } as const;
+
+export function draftOf(itemId: string, file: File, reading: FrameReading, frames: readonly SensorFrame[], now: Date): Draft {
+  const { taken, width, height, detection } = reading;
+  const before = frames.at(-1);
+  const cameraPixels = before ? before.width * before.height : null;
+  return {
+    reading,
+    file,
+    input: {
+      itemId,
+      takenAt: taken.takenAt ?? new Date(Math.min(file.lastModified || now.getTime(), now.getTime())).toISOString(),
+      fNumber: taken.fNumber ?? USUAL.fNumber,
+      workingAt: before?.workingAt ?? USUAL.workingAt,
+      iso: taken.iso,
+      exposureS: taken.exposureS,
+      focalMm: taken.focalMm,
+      body: taken.body,
+      lens: taken.lens,
+      fileName: file.name.slice(0, 300),
+      width,
+      height,
+      spots: detection.spots.map((s) => ({ ...s, by: 'found' as const })),
+      noise: Math.min(1, detection.noise),
+      unfit: sensor.unfitFor(detection.fitness, { frame: width * height, camera: cameraPixels }),
+      tries: [],
+      note: '',
+    },
+  };
+}
+
+/** What a story needs of a frame, kept or not. */
+export const factsOf = (frame: SensorFrameInput & { id?: string; exposures?: number }): sensor.FrameFacts => ({
+  id: frame.id ?? 'draft',
+  at: frame.takenAt,
+  fNumber: frame.fNumber,
+  workingAt: frame.workingAt,
+  width: frame.width,
+  height: frame.height,
+  spots: frame.spots,
+  tries: frame.tries,
+  exposures: frame.exposures ?? 0,
+  lens: frame.lens,
+});
+
+/**
+ * Dust on the sensor as a look would find it. A trace is what shows at the very smallest apertures only, and is left; what
+ * shows at the apertures in use is more than that.
+ */
+export const soilSeenOf = (shows: number): SoilSeen[] => (shows === 0 ? [] : [{ soil: 'dust', severity: shows < 9 ? 2 : 3 }]);
+
+/** Width and height of a body's sensor, mm. */
+export function sensorOf(traits: care.Traits): sensor.SensorFormat {
+  const id = traits.sensorFormat;
+  return (id && sensor.formats[id]) || sensor.formats['full-frame'];
+}
+
+/** A speck with all that is said of it, in words and numbers that others can use. */
+export type SpeckRow = {
+  number: number;
+  x: number;
+  y: number;
+  xMm: number;
+  yMm: number;
+  facing: sensor.Point;
+  zone: sensor.SensorZone;
+  sizeMm: number;
+  depth: number;
+  showsFrom: number | null;
+  visible: boolean;
+  kind: sensor.SpotKind | 'mark';
+  fate: sensor.SpotFate;
+  confidence: number;
+};
+
+export function rowsOf(
+  chapter: sensor.FrameChapter,
+  frame: SensorFrameInput,
+  format: sensor.SensorFormat,
+  view: sensor.SensorView,
+  stop: number,
+): SpeckRow[] {
+  const pixelMm = format.widthMm / frame.width;
+  return chapter.spots.map((s) => {
+    const facing = sensor.sensorPosition(s, view);
+    return {
+      number: s.number,
+      x: s.x,
+      y: s.y,
+      xMm: s.x * format.widthMm,
+      yMm: s.y * format.heightMm,
+      facing,
+      zone: sensor.zoneOf(facing),
+      sizeMm: sensor.sizeMm(s, pixelMm),
+      depth: s.depth,
+      showsFrom: sensor.showsFrom(s, frame.fNumber),
+      visible: sensor.visibilityAt(s, { measuredAt: frame.fNumber, workingAt: stop }).visible,
+      kind: sensor.isMark(s) ? 'mark' : s.kind,
+      fate: s.fate,
+      confidence: s.confidence,
+    };
+  });
+}
+
+/** The speck of a frame that a row tells of. */
+export const spotOf = (
+  frame: Pick<SensorFrameInput, 'spots'>,
+  { x, y }: Pick<SpeckRow, 'x' | 'y'>,
+): SensorFrameInput['spots'][number] | undefined => frame.spots.find((s) => s.x === x && s.y === y);

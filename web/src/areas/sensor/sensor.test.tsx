@@ -1,0 +1,390 @@
+import { routes, type GlareTest, type SensorFrame, type SensorFrames } from '@bright-keeper/contract';
+import { care, inspection, sensor } from '@bright-keeper/core';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { endPage, keptDocument, Refusal, showPage, type Handler } from '../../testing/page';
+import { workerOf } from '../../testing/worker';
+import { FramesPage } from './FramesPage';
+import { FrontMarkPage } from './FrontMarkPage';
+import { draftOf, factsOf, rowsOf, soilSeenOf, stopNear } from './framesView';
+import { GlarePage } from './GlarePage';
+import { SpecksAtTheBench } from './SpecksAtTheBench';
+import { specksCsv, specksJson } from './takeAway';
+
+afterEach(endPage);
+
+const BODY = 'b0000000-0000-7000-8000-000000000001';
+const spot = (x: number, y: number, more: object = {}) =>
+  ({ x, y, depth: 0.12, fwhmPx: 24, diameterPx: 32, kind: 'dust', confidence: 0.9, by: 'found', ...more }) as const;
+const frame = (id: string, spots: SensorFrame['spots'], more: Partial<SensorFrame> = {}): SensorFrame => ({
+  id,
+  version: 1,
+  itemId: BODY,
+  takenAt: '2026-03-01T10:00:00.000Z',
+  fNumber: 16,
+  workingAt: 16,
+  iso: 100,
+  exposureS: 0.5,
+  focalMm: 85,
+  body: 'Corvane Z',
+  lens: null,
+  fileName: 'one.jpg',
+  width: 6000,
+  height: 4000,
+  spots,
+  noise: 0.01,
+  unfit: [],
+  tries: [],
+  note: '',
+  preview: null,
+  original: null,
+  exposures: 0,
+  ...more,
+});
+const NINE = Array.from({ length: 9 }, (_, i) => spot(0.1 + 0.3 * (i % 3), 0.12 + 0.3 * Math.floor(i / 3), { fwhmPx: 14 + 3 * i }));
+const first = frame('f1', NINE);
+const second = frame('f2', NINE.slice(7), { takenAt: '2026-03-02T10:00:00.000Z', tries: ['blow'], fileName: 'two.jpg' });
+
+const ITEM = { id: BODY, name: 'Corvane Z', kind: 'mirrorless-body', traits: {}, surfaces: [], archivedAt: null };
+const SETTINGS = {
+  version: 1,
+  schools: { ...care.DEFAULT_SCHOOLS, sensor: 'self' },
+  timeZone: 'UTC',
+  currency: 'EUR',
+  sensorRehearsedOn: null,
+  drawerIsAll: false,
+};
+const table = (frames: SensorFrames, more: Record<string, Handler> = {}): Record<string, Handler> => ({
+  [`GET ${routes.item(BODY)}`]: ITEM,
+  [`GET ${routes.settings}`]: SETTINGS,
+  [`GET ${routes.sensorFrames}`]: frames,
+  ...more,
+});
+const showFrames = (frames: SensorFrame[], more: Record<string, Handler> = {}, outside = {}) =>
+  showPage(FramesPage, '/gear/:id/frames', `/gear/${BODY}/frames`, table({ frames, dismissed: [] }, more), outside);
+const view = () => screen.findByRole('group', { name: /^The frame at/ });
+const choose = (file: File) => fireEvent.change(document.querySelector('input[type=file]')!, { target: { files: [file] } });
+const jpeg = new File([new Uint8Array([0xff, 0xd8, 0xff])], 'new.jpg', {
+  type: 'image/jpeg',
+  lastModified: Date.parse('2026-03-05T08:00:00Z'),
+});
+const reading = (spots: sensor.Spot[], fNumber: number | null = 16) => ({
+  taken: { takenAt: null, fNumber, iso: 100, exposureS: 1, focalMm: 24, body: 'Corvane Z', lens: null },
+  width: 6000,
+  height: 4000,
+  detection: { spots, noise: 0.01, fitness: { clippedShare: 0, light: 0.5, textured: false, tooWideOpen: false } },
+  preview: new Blob(['x'], { type: 'image/jpeg' }),
+});
+const bare = NINE.map(({ by: _, ...s }) => s);
+
+describe('what a frame is taken for', () => {
+  it('stops are those a lens has, the nearest by light', () => expect([1.2, 6.3, 13, 100].map(stopNear)).toEqual([2.8, 5.6, 11, 32]));
+  it('what shows at the apertures in use is never left by the plan', () => {
+    const item = { kind: 'mirrorless-body', traits: {} } as const;
+    for (const shows of [1, 3, 9, 40]) {
+      const findings = soilSeenOf(shows).map((f) => ({ ...f, surface: 'sensor-cover' as const }));
+      expect(inspection.assessSurface(item, findings, care.DEFAULT_SCHOOLS).verdict).toBe('clean');
+    }
+    expect(soilSeenOf(0)).toEqual([]);
+  });
+  it('a draft takes what the file says, and else the day of the file and the aperture of before', () => {
+    const draft = draftOf(BODY, jpeg, reading(bare, null), [{ ...second, workingAt: 8 }], new Date('2026-03-06T00:00:00Z'));
+    expect(draft.input).toMatchObject({ takenAt: '2026-03-05T08:00:00.000Z', fNumber: 16, workingAt: 8, fileName: 'new.jpg', unfit: [] });
+    const small = draftOf(BODY, jpeg, { ...reading(bare), width: 1500, height: 1000 }, [second], new Date('2026-03-06T00:00:00Z'));
+    expect(small.input.unfit).toEqual(['resized']);
+  });
+  it('leaves as CSV and JSON with each speck once, and where it lies as one faces it', () => {
+    const story = sensor.storyOf([factsOf(first)], [], 'self');
+    const rows = rowsOf(story.chapters[0]!, first, sensor.formats['full-frame'], 'upright', 16);
+    const lines = specksCsv(rows).trim().split('\r\n');
+    expect(lines).toHaveLength(10);
+    expect(new Set(lines.map((l) => l.split(',').length))).toEqual(new Set([13]));
+    const { specks, frame: told } = JSON.parse(specksJson(rows, first)) as {
+      specks: { y: number; facingY: number; xMm: number; x: number }[];
+      frame: object;
+    };
+    expect(told).toMatchObject({ fileName: 'one.jpg', fNumber: 16 });
+    for (const s of specks) {
+      expect(s.facingY).toBeCloseTo(1 - s.y, 9);
+      expect(s.xMm).toBeCloseTo(36 * s.x, 9);
+    }
+  });
+});
+
+describe('the page of a sensor’s frames', () => {
+  it('begins with nothing, and says what a frame would tell', async () => {
+    showFrames([]);
+    expect(await screen.findByText('There is no frame of this body yet.')).toBeTruthy();
+  });
+
+  it('shows the last one: what changed, what it needs, and every speck', async () => {
+    showFrames([first, second]);
+    expect((await view()).getAttribute('aria-label')).toBe('The frame at f/16: 2 of 2 specks show');
+    expect(screen.getByText('Swab it', { selector: 'p' })).toBeTruthy();
+    expect(within(screen.getByRole('region', { name: 'What it needs' })).getByText(/7 gone, 2 stayed/)).toBeTruthy();
+    expect(within(screen.getByRole('table', { name: 'Specks' })).getAllByRole('row')).toHaveLength(3);
+    // The earlier frame by a tap, in the address too.
+    fireEvent.click(screen.getByText(/9 specks, 9 at f\/16/));
+    await waitFor(() => expect(screen.getByRole('group', { name: /9 of 9 specks show/ })).toBeTruthy());
+  });
+
+  it('asks about other apertures as fast as a hand slides', async () => {
+    const page = showFrames([first]);
+    await view();
+    const slider = screen.getByRole('slider', { name: 'Aperture' });
+    for (const value of ['5', '4', '3', '2', '1']) fireEvent.change(slider, { target: { value } });
+    expect(screen.getByRole('group', { name: /^The frame at f\/4: 0 of 9 specks show$/ })).toBeTruthy();
+    await waitFor(() => expect(page.address()).toContain('f=4'));
+  });
+
+  it('turns the map to how the camera is held', async () => {
+    showFrames([frame('f1', [spot(0.1, 0.1)])]);
+    await view();
+    expect(screen.getByRole('img', { name: /bottom left/ })).toBeTruthy();
+    fireEvent.change(screen.getByRole('combobox', { name: 'How you hold the camera' }), { target: { value: 'overhead-top-away' } });
+    expect(await screen.findByRole('img', { name: /top right/ })).toBeTruthy();
+  });
+
+  it('dismisses what is no dust, and takes away what a hand had put there', async () => {
+    const byHand = spot(0.5, 0.5, { by: 'hand' });
+    const page = showFrames([frame('f1', [NINE[0]!, byHand])], {
+      [`POST ${routes.dismissedSpots}`]: { id: 'd', x: NINE[0]!.x, y: NINE[0]!.y, at: '2026-03-01T10:00:00Z' },
+      [`PUT ${routes.sensorFrame('f1')}`]: frame('f1', [NINE[0]!]),
+    });
+    await view();
+    fireEvent.click(screen.getByRole('button', { name: 'Number 1 is no dust' }));
+    await waitFor(() => expect(page.written()[0]).toMatchObject({ path: routes.dismissedSpots, body: { itemId: BODY, x: NINE[0]!.x } }));
+    fireEvent.click(screen.getByRole('button', { name: 'Number 2 is no dust' }));
+    await waitFor(() =>
+      expect(page.written()[1]).toMatchObject({ path: routes.sensorFrame('f1'), body: { version: 1, spots: [NINE[0]] } }),
+    );
+  });
+
+  it('corrects what was said of a frame, and says when it was changed elsewhere', async () => {
+    showFrames([first, second], {
+      [`PUT ${routes.sensorFrame('f2')}`]: new Refusal({ status: 409, code: 'stale', title: 'It was changed elsewhere' }),
+    });
+    await view();
+    fireEvent.click(screen.getByRole('button', { name: 'Swabbed' }));
+    expect(await screen.findByText('It was changed elsewhere')).toBeTruthy();
+  });
+
+  it('writes what shows as a look, and goes on to the plan', async () => {
+    const look = {
+      id: 'l',
+      itemId: BODY,
+      itemName: 'Corvane Z',
+      version: 1,
+      startedAt: '',
+      finishedAt: null,
+      at: null,
+      answers: [{ surface: 'screen', findings: [], note: '' }],
+    };
+    const kept = keptDocument(look);
+    const page = showFrames([first], {
+      [`POST ${routes.looks}`]: look,
+      [`PUT ${routes.look('l')}`]: kept.put,
+      [`POST ${routes.lookFinish('l')}`]: ITEM,
+    });
+    await view();
+    fireEvent.click(screen.getByRole('button', { name: 'Plan the clean' }));
+    expect(await screen.findByText('somewhere else')).toBeTruthy();
+    expect(page.address()).toBe(`/gear/${BODY}/plan`);
+    const saved = page.written().find((c) => c.method === 'PUT')!.body as { answers: { surface: string; findings: unknown[] }[] };
+    expect(saved.answers.map((a) => [a.surface, a.findings.length])).toEqual([['screen', 0], ['sensor-cover', 1]]); // prettier-ignore
+  });
+});
+
+describe('reading a frame', () => {
+  const withWorker = (readFrame: (file: File, onProgress: (done: number) => void) => unknown) => ({
+    startWorker: () => workerOf({ readFrame }),
+  });
+
+  it('tells how far it is, then what is there; kept with its picture, and the original only when asked', async () => {
+    const page = showFrames(
+      [second],
+      {
+        [`POST ${routes.sensorFrames}`]: { ...second, id: 'f3' },
+        [`PUT ${routes.framePicture('f3', 'preview')}`]: undefined,
+        [`PUT ${routes.framePicture('f3', 'original')}`]: undefined,
+      },
+      withWorker((_, onProgress) => {
+        onProgress(0.5);
+        return { read: reading(bare) };
+      }),
+    );
+    await view();
+    choose(jpeg);
+    expect(await screen.findByRole('button', { name: 'Keep this frame' })).toBeTruthy();
+    // Another focal length than before: what that does is said.
+    expect(screen.getByText(/The frame before was taken at 85 mm/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Blown' }));
+    fireEvent.click(screen.getByRole('checkbox', { name: /Keep the file as it came/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this frame' }));
+    await waitFor(() =>
+      expect(page.written().map((c) => c.path)).toEqual([
+        routes.sensorFrames,
+        routes.framePicture('f3', 'preview'),
+        routes.framePicture('f3', 'original'),
+      ]),
+    );
+    expect(page.written()[0]!.body).toMatchObject({ tries: ['blow'], fNumber: 16, itemId: BODY });
+  });
+
+  it('is kept once, though its picture failed on the way and is sent again', async () => {
+    const answers: unknown[] = [new Refusal({ status: 507, code: 'disk-full', title: 'The disk is nearly full' }), undefined];
+    const page = showFrames(
+      [],
+      { [`POST ${routes.sensorFrames}`]: { ...second, id: 'f3' }, [`PUT ${routes.framePicture('f3', 'preview')}`]: () => answers.shift() },
+      withWorker(() => ({ read: reading(bare) })),
+    );
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep this frame' }));
+    expect(await screen.findByText('The disk is nearly full')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this frame' }));
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Keep this frame' })).toBeNull());
+    expect(page.written().map((c) => c.method)).toEqual(['POST', 'PUT', 'PUT']);
+  });
+
+  it('asks for the aperture where the file does not say it, and refuses one that cannot be', async () => {
+    showFrames(
+      [],
+      {},
+      withWorker(() => ({ read: reading(bare, null) })),
+    );
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    const field = await screen.findByLabelText('Taken at f/ (the file does not say)');
+    fireEvent.change(field, { target: { value: '0' } });
+    expect(screen.getByText('Give an f-number from 0.7 to 128.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' }).disabled).toBe(true);
+    fireEvent.change(field, { target: { value: '22' } });
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' }).disabled).toBe(false);
+  });
+
+  it.each([
+    [{ unreadable: 'broken-off' }, /breaks off or is damaged/],
+    [{ unreadable: 'too-large' }, /more than 110 megapixels/],
+    [{ unreadable: 'cmyk' }, /for print/],
+  ])('says why it could not: %o', async (told, said) => {
+    showFrames(
+      [],
+      {},
+      withWorker(() => told),
+    );
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    expect(await screen.findByText(said)).toBeTruthy();
+  });
+
+  it('is stopped by a tap, and what comes after that is not heard', async () => {
+    let finish: (told: unknown) => void = () => {};
+    showFrames(
+      [],
+      {},
+      withWorker(() => new Promise((resolve) => (finish = resolve))),
+    );
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    fireEvent.click(await screen.findByRole('button', { name: 'Stop' }));
+    finish({ read: reading(bare) });
+    await waitFor(() => expect(screen.queryByText('Reading new.jpg')).toBeNull());
+    expect(screen.queryByRole('button', { name: 'Keep this frame' })).toBeNull();
+  });
+});
+
+describe('at the bench', () => {
+  it('the swab step shows where the specks lie', async () => {
+    showPage(() => <SpecksAtTheBench itemId={BODY} />, '/bench', '/bench', table({ frames: [first, second], dismissed: [] }));
+    expect(await screen.findByRole('region', { name: 'Where the specks lie' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: /^The sensor as you face it: \d+ top, \d+ top right|bottom/ })).toBeTruthy();
+  });
+  it('nothing stands there without a frame', async () => {
+    const page = showPage(() => <SpecksAtTheBench itemId={BODY} />, '/bench', '/bench', table({ frames: [], dismissed: [] }));
+    await waitFor(() => expect(page.calls.length).toBeGreaterThanOrEqual(2));
+    expect(screen.queryByRole('region')).toBeNull();
+  });
+});
+
+describe('haze in numbers', () => {
+  const test = (id: string, takenAt: string, glarePct: number, more: Partial<GlareTest> = {}): GlareTest => ({
+    id,
+    itemId: BODY,
+    takenAt,
+    glarePct,
+    lowPct: glarePct - 0.2,
+    highPct: glarePct + 0.2,
+    blackPct: 0,
+    fNumber: 8,
+    iso: 200,
+    exposureS: 1 / 60,
+    body: 'Corvane Z',
+    style: null,
+    note: '',
+    ...more,
+  });
+  const show = (tests: GlareTest[], more: Record<string, Handler> = {}, outside = {}) =>
+    showPage(
+      GlarePage,
+      '/gear/:id/glare',
+      `/gear/${BODY}/glare`,
+      { ...table({ frames: [], dismissed: [] }), [`GET ${routes.glareTests}`]: { tests }, ...more },
+      outside,
+    );
+
+  it('tells whether a clean helped, as far as the test can tell', async () => {
+    show([test('a', '2026-01-01T10:00:00Z', 9.3), test('b', '2026-02-01T10:00:00Z', 3.4), test('c', '2026-03-01T10:00:00Z', 3.5)]);
+    expect(await screen.findByText('Less than the one before, 9.3 %.')).toBeTruthy();
+    expect(screen.getByText(/No different from the one before/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Glare over time: 9.3 %, 3.4 %, 3.5 %' })).toBeTruthy();
+  });
+  it('does not compare what cannot be compared', async () => {
+    show([test('a', '2026-01-01T10:00:00Z', 9.3), test('b', '2026-02-01T10:00:00Z', 3.4, { exposureS: 1 / 15, body: 'Another' })]);
+    expect(await screen.findByText('Not to be compared: it was taken with another body, another exposure.')).toBeTruthy();
+    expect(screen.queryByText(/Less than/)).toBeNull();
+  });
+  it('reads a photograph of the card and keeps the test, or says why it could not', async () => {
+    const glare: sensor.Glare = {
+      glarePct: 4.2,
+      lowPct: 4,
+      highPct: 4.4,
+      patches: Array.from({ length: 5 }, () => ({ x: 0.5, y: 0.5, radiusPx: 40, glarePct: 4.2 })),
+    };
+    let told: unknown = { trouble: 'clipped' };
+    const page = show(
+      [],
+      { [`POST ${routes.glareTests}`]: test('n', '2026-03-01T10:00:00Z', 4.2) },
+      { startWorker: () => workerOf({ readGlare: () => told }) },
+    );
+    await screen.findByText('There is no test of this lens yet.');
+    choose(jpeg);
+    expect(await screen.findByText(/The white of the card is clipped/)).toBeTruthy();
+    told = { read: { taken: reading([]).taken, glare } };
+    fireEvent.change(screen.getByRole('spinbutton'), { target: { value: '0.5' } });
+    choose(jpeg);
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep this test' }));
+    await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ itemId: BODY, glarePct: 4.2, blackPct: 0.5, fNumber: 16 }));
+  });
+});
+
+describe('a mark on the front glass', () => {
+  const show = (query: string) =>
+    showPage(FrontMarkPage, '/gear/:id/front-mark', `/gear/${BODY}/front-mark${query}`, table({ frames: [], dismissed: [] }));
+  it('is a reason to leave the glass alone where it can never show', async () => {
+    show('?d=0.2&focal=50&length=60&f=8');
+    expect(await screen.findByText(/does not show.*a reason to leave the glass alone/)).toBeTruthy();
+  });
+  it('shows where it does, at each aperture a picture, and the address keeps the question', async () => {
+    const page = show('?d=2');
+    expect(await screen.findByText(/it can be seen/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: /a lentil/ }));
+    await waitFor(() => expect(page.address()).toContain('d=4'));
+    expect(screen.getAllByRole('img', { name: /^At f\/\d/ })).toHaveLength(8);
+  });
+  it('asks for numbers that can be, beside the field', async () => {
+    show('?d=2&focal=0');
+    expect(await screen.findByText('From 2 to 2000.')).toBeTruthy();
+    expect(screen.queryByRole('status')).toBeNull();
+  });
+});

@@ -1,0 +1,119 @@
+import { sensor } from '@bright-keeper/core';
+import { count } from '../text.js';
+
+/** An f-number as photographers write it. */
+export const fStop = (fNumber: number): string => `f/${Math.round(fNumber * 10) / 10}`;
+
+const ADVICE: Record<sensor.SensorAdvice, string> = {
+  leave: 'Leave it',
+  blow: 'Blow it',
+  swab: 'Swab it',
+  'hand-over': 'Hand it over',
+};
+export const sensorAdvice = (advice: sensor.SensorAdvice): string => ADVICE[advice];
+
+const shows = (n: number): string => (n === 1 ? 'shows' : 'show');
+
+/** Why a sensor is left, blown, swabbed or handed over. */
+export function sensorWords(because: sensor.SensorBecause): string {
+  switch (because.because) {
+    case 'nothing-there':
+      return 'No specks were found.';
+    case 'nothing-shows':
+      return `${count(because.specks, 'speck', 'specks')}, none of which ${shows(1)} at ${fStop(because.fNumber)}${
+        because.showsFrom ? `; the plainest would from ${fStop(because.showsFrom)} on` : ''
+      }. Each clean is a risk, and this one would gain nothing.`;
+    case 'not-blown-yet':
+      return `${count(because.shows, 'speck', 'specks')} ${shows(because.shows)} at ${fStop(because.fNumber)}, and air has not been tried ${
+        because.untried < because.shows ? `on ${because.untried} of them ` : ''
+      }yet: the body held with its mount down, and a bulb blower that touches nothing.`;
+    case 'air-did-not-move':
+      return `Air did not move ${count(because.stayed, 'speck', 'specks')} that ${shows(because.stayed)} at ${fStop(because.fNumber)}: now a swab is worth its risk.`;
+    case 'marks':
+      return `${count(because.marks, 'mark', 'marks')} neither air nor two swabs moved: that is no dust, and rubbing on will not help. A workshop can tell what it is.`;
+    case 'by-a-workshop':
+      return `Air did not move ${count(because.shows, 'speck', 'specks')} that ${shows(because.shows)} at ${fStop(because.fNumber)}, and here a workshop wets sensors.`;
+    default:
+      return because satisfies never;
+  }
+}
+
+const UNFIT: Record<sensor.Unfit, { what: string; instead: string }> = {
+  'too-wide-open': { what: 'The aperture is too wide: shadows wash out.', instead: `Close it to ${fStop(16)} or so.` },
+  clipped: { what: 'Its highlights are clipped: behind them no speck is seen.', instead: 'Expose a stop less.' },
+  dark: { what: 'It is too dark to tell specks from noise.', instead: 'Expose a stop or two more.' },
+  textured: {
+    what: 'Something shows in it that is no dust.',
+    instead: 'Take a plain bright surface, far out of focus, and move the camera while it exposes.',
+  },
+  resized: {
+    what: 'It has fewer pixels than the camera makes: a program has made it smaller.',
+    instead: 'Take the file as the camera wrote it.',
+  },
+};
+/** What is wrong with a frame, and how a better one is taken. */
+export const unfitWords = (unfit: sensor.Unfit): { what: string; instead: string } => UNFIT[unfit];
+
+const FATES: Record<sensor.SpotFate, string> = { first: 'seen first', stayed: 'stayed', moved: 'moved here', fresh: 'new' };
+export const fateWords = (fate: sensor.SpotFate): string => FATES[fate];
+
+const VIEWS: Record<sensor.SensorView, string> = {
+  upright: 'Upright, mount toward you',
+  'on-back-from-base': 'On its back, its base toward you',
+  'on-back-from-top': 'On its back, its top toward you',
+  'overhead-top-away': 'Held overhead, its top away from you',
+  'overhead-top-to-you': 'Held overhead, its top toward you',
+};
+export const sensorViewWords = (view: sensor.SensorView): string => VIEWS[view];
+export const zoneWords = (zone: sensor.SensorZone): string => zone.replace('-', ' ');
+
+/** What became of the specks between two frames: “Seven are gone, two stayed.” */
+export function changeWords({ gone, stayed, moved, fresh }: { gone: number; stayed: number; moved: number; fresh: number }): string {
+  const parts = [
+    gone > 0 ? `${gone} gone` : null,
+    moved > 0 ? `${moved} moved` : null,
+    stayed > 0 ? `${stayed} stayed` : null,
+    fresh > 0 ? `${fresh} new` : null,
+  ].filter((p) => p !== null);
+  return parts.length > 0 ? `${parts.join(', ')}.` : 'Nothing to compare.';
+}
+
+/** What a frame with another lens tells, with nothing done in between. */
+export const otherLensWords = (stayed: number, notOnSensor: number): string =>
+  `Another lens, and nothing was done in between: ${count(stayed, 'speck that stayed lies', 'specks that stayed lie')} on the sensor${
+    notOnSensor > 0 ? `; ${count(notOnSensor, 'that is', 'that are')} gone lay in the other lens, or in what was photographed` : ''
+  }.`;
+
+const GLARE_TROUBLE: Record<sensor.GlareTrouble, string> = {
+  'no-card': 'The card was not found in it: black discs on white, the middle one near the middle of the picture, sharp and whole.',
+  clipped: 'The white of the card is clipped. Expose a stop less, so that white stays below the brightest value.',
+  dark: 'The white of the card is too dark. Expose a stop or two more.',
+};
+export const glareTroubleWords = (trouble: sensor.GlareTrouble): string => GLARE_TROUBLE[trouble];
+
+const DIFFERENCES: Record<sensor.GlareDifference, string> = {
+  body: 'another body',
+  aperture: 'another aperture',
+  exposure: 'another exposure',
+  style: 'another picture style',
+};
+/** Why two tests cannot be held against each other; null where they can. */
+export const notComparableWords = (differences: readonly sensor.GlareDifference[]): string | null =>
+  differences.length === 0 ? null : `Not to be compared: it was taken with ${differences.map((d) => DIFFERENCES[d]).join(', ')}.`;
+
+const GRADES: Record<sensor.GlareGrade, string> = {
+  clean: 'As clean modern glass does.',
+  old: 'As old or uncoated glass does; on modern glass it would be a film or haze.',
+  hazy: 'More than old glass does: haze, a film inside, or light that falls on the front from beside.',
+};
+export const glareGradeWords = (grade: sensor.GlareGrade): string => GRADES[grade];
+
+/** What a mark on the front glass does to pictures, at the smallest aperture in use. */
+export function frontMarkWords(mark: sensor.FrontMark, fNumber: number, showsFrom: number | null): string {
+  if (mark.visible)
+    return `At ${fStop(fNumber)} it takes ${Math.round(mark.depth * 100)} % of the light over a soft blot ${Math.round(mark.blotMm)} mm wide on the sensor: it can be seen, in skies above all.`;
+  if (mark.dimsAll)
+    return `At ${fStop(fNumber)} its blot is wider than the frame: all of the picture is a little darker, and no mark is seen. Leave it.`;
+  const from = showsFrom === null ? 'and it would at no aperture a lens has' : `and it would only from ${fStop(showsFrom)} on`;
+  return `At ${fStop(fNumber)} it takes ${(mark.depth * 100).toFixed(1)} % of the light: it does not show, ${from}. That is a reason to leave the glass alone.`;
+}
