@@ -460,6 +460,16 @@ describe('the agenda', () => {
     expect([due('UTC'), due('Pacific/Auckland')]).toEqual(['2026-05-20', '2026-05-21']);
   });
 
+  it.each([
+    ['in the evening', '2026-06-01T20:05:00Z', 'due'],
+    ['over midnight', '2026-06-02T00:40:00Z', 'soon'],
+  ] as const)('a thing that warms in its bag is waited for from the minute it came in, %s too', (_, endsAt, urgency) => {
+    const startedAt = '2026-06-01T19:00:00Z';
+    const timer = { id: 't', itemId: 'a', itemName: 'A lens', size: 'mid-lens', wrapping: 'padded-bag', startedAt, endsAt } as const;
+    const waiting = first('warm-up', [], { facts: house({ timers: [timer] }), now: startedAt })!;
+    expect([waiting.urgency, isAtHand(waiting)]).toEqual([urgency, true]);
+  });
+
   it('is ranked by consequence, then by what is late, then by what may wait least', () => {
     const ranked = duties([entry('2026-05-31', { kind: 'outdoors', happening: 'spray' }), look('2025-01-01')]);
     const ranks = ranked.map((d) => gravityRank(d.gravity));

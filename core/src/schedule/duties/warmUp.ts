@@ -3,7 +3,6 @@ import { localDay } from '../day.js';
 import type { TimerFacts } from '../facts.js';
 import { HOUSEHOLD, type NamedSubject } from '../subjects.js';
 import type { DutyKind } from './duty.js';
-import { openFor } from './recurring.js';
 
 const subjectOf = ({ itemId, itemName }: TimerFacts): NamedSubject =>
   itemId && itemName ? { kind: 'thing', id: itemId, name: itemName } : { ...HOUSEHOLD, name: '' };
@@ -24,7 +23,12 @@ export const warmUp: DutyKind = {
       found: [
         {
           part: timer.id,
-          window: openFor(localDay(timer.endsAt, facts.timeZone), 0),
+          window: {
+            // From the hour it begins, though it may end after midnight.
+            earliest: localDay(timer.startedAt, facts.timeZone),
+            due: localDay(timer.endsAt, facts.timeZone),
+            latest: localDay(timer.endsAt, facts.timeZone),
+          },
           facts: {
             says: 'warming',
             timerId: timer.id,
