@@ -18,7 +18,6 @@ import {
   senmlPack,
   startTeardown,
   supplyInput,
-  teardownPhoto,
   timerInput,
 } from './index.js';
 
@@ -133,8 +132,6 @@ describe('what is wrong', () => {
     ['a happening to the same thing twice', happenedOutdoors, { happening: 'rain', itemIds: [ID, ID] }, 'itemIds.1', /twice/],
     ['a depth nobody knows', startTeardown, { itemId: ID, depth: 'the core' }, 'depth', /Choose one of/],
     ['two stages with one id', saveTeardown, { version: 1, phase: 'opening', stages: [stage, stage] }, 'stages.1', /twice/],
-    ['a photograph that says what it is, as if that counted', teardownPhoto, { type: 'text/html', base64: 'aGk=' }, 'type', /leave it out/],
-    ['a photograph that is no base64', teardownPhoto, { base64: '<svg>' }, 'base64', /base64/],
     ['a swab as wide as a hand', supplyInput, { ...supply, widthMm: 90 }, 'widthMm', /At most 80/],
     [
       'a mirror on a mirrorless body',

@@ -69,6 +69,19 @@ CREATE TABLE "trail" (
 );
 --> statement-breakpoint
 ALTER TABLE "blob_part" ADD CONSTRAINT "blob_part_hash_blob_hash_fk" FOREIGN KEY ("hash") REFERENCES "public"."blob"("hash") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "teardown_photo" ADD COLUMN "blob" text;--> statement-breakpoint
+UPDATE "teardown_photo" SET "blob" = encode(sha256("data"), 'hex');--> statement-breakpoint
+INSERT INTO "blob" ("hash", "type", "bytes", "created_at")
+	SELECT DISTINCT ON (p."blob") p."blob", p."type", length(p."data"), t."started_at"
+	FROM "teardown_photo" p JOIN "teardown" t ON t."id" = p."teardown_id" ORDER BY p."blob";--> statement-breakpoint
+INSERT INTO "blob_part" ("hash", "part", "data")
+	SELECT d."blob", n, substring(d."data" FROM n * 524288 + 1 FOR 524288)
+	FROM (SELECT DISTINCT ON ("blob") "blob", "data" FROM "teardown_photo" ORDER BY "blob") d,
+	generate_series(0, (length(d."data") - 1) / 524288) n;--> statement-breakpoint
+ALTER TABLE "teardown_photo" ALTER COLUMN "blob" SET NOT NULL;--> statement-breakpoint
+ALTER TABLE "teardown_photo" DROP COLUMN "type";--> statement-breakpoint
+ALTER TABLE "teardown_photo" DROP COLUMN "data";--> statement-breakpoint
+ALTER TABLE "teardown_photo" ADD CONSTRAINT "teardown_photo_blob_blob_hash_fk" FOREIGN KEY ("blob") REFERENCES "public"."blob"("hash") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "look_photo" ADD CONSTRAINT "look_photo_look_id_look_id_fk" FOREIGN KEY ("look_id") REFERENCES "public"."look"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "look_photo" ADD CONSTRAINT "look_photo_blob_blob_hash_fk" FOREIGN KEY ("blob") REFERENCES "public"."blob"("hash") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "dismissed_spot" ADD CONSTRAINT "dismissed_spot_item_id_item_id_fk" FOREIGN KEY ("item_id") REFERENCES "public"."item"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

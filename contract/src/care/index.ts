@@ -22,8 +22,6 @@ export {
   type StartTeardown,
   startTeardown,
   type Teardown,
-  type TeardownPhoto,
-  teardownPhoto,
   type Teardowns,
   type TeardownsQuery,
   teardownsQuery,

@@ -4,7 +4,6 @@ import { id, version } from '../joi.js';
 
 const LONGEST_LINE = 300;
 const MOST_STAGES = 60;
-const LARGEST_PHOTO_BASE64 = 8_000_000;
 
 /** The record of a thing that was opened: its stages with what came off and how it sat, until it is closed again. */
 export type Teardown = {
@@ -44,11 +43,6 @@ export const saveTeardown = Joi.object<SaveTeardown>({
   version: version().required(),
   phase: Joi.string().valid('opening', 'closing').required(),
   stages: stages.required(),
-});
-
-export type TeardownPhoto = { base64: string };
-export const teardownPhoto = Joi.object<TeardownPhoto>({
-  base64: Joi.string().base64().max(LARGEST_PHOTO_BASE64).required(),
 });
 
 export type TeardownsQuery = { itemId: string };

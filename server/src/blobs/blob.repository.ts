@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { and, asc, eq, notExists, or } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import type { Db } from '../db/database.js';
+import { teardownPhotos } from '../care/teardown.table.js';
 import { lookPhotos } from '../inspection/inspection.table.js';
 import { sensorFrames } from '../sensor/sensor.table.js';
 import { blobParts, blobs } from './blob.table.js';
@@ -57,6 +58,7 @@ export class BlobRepository {
       .from(sensorFrames)
       .where(or(eq(sensorFrames.preview, hash), eq(sensorFrames.original, hash)));
     const photo = db.select({ id: lookPhotos.id }).from(lookPhotos).where(eq(lookPhotos.blob, hash));
-    await db.delete(blobs).where(and(eq(blobs.hash, hash), notExists(frame), notExists(photo)));
+    const stage = db.select({ id: teardownPhotos.stageId }).from(teardownPhotos).where(eq(teardownPhotos.blob, hash));
+    await db.delete(blobs).where(and(eq(blobs.hash, hash), notExists(frame), notExists(photo), notExists(stage)));
   }
 }

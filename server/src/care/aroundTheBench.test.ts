@@ -161,22 +161,24 @@ describe('a teardown record', () => {
     hasPhoto: true,
     closed: false,
   };
-  const PNG = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAQAAAC1HAwCAAAAC0lEQVR42mNk+A8AAQUBAScY42YAAAAASUVORK5CYII=';
+  const PNG = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAQAAAC1HAwCAAAAC0lEQVR42mNk+A8AAQUBAScY42YAAAAASUVORK5CYII=', 'base64');
+  const put = (id: string, bytes: Buffer) => t.http.put(routes.teardownPhoto(id, STAGE)).type('image/jpeg').send(bytes);
+  const photoOf = (id: string) => t.http.get(routes.teardownPhoto(id, STAGE)).redirects(1).responseType('blob');
 
   it('keeps stages and photographs, ends only when all is back, and is logged', async () => {
     const { id } = await t.add('Old fifty', { traits: manual });
     const started = (await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(201)).body as Teardown;
     expect((await page(id)).openTeardownId).toBe(started.id);
     await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(409);
-    expect((await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: PNG }).expect(404)).body.code).toBe('stage-not-found');
+    expect((await put(started.id, PNG).expect(404)).body.code).toBe('stage-not-found');
     const saved = (
       await t.http
         .put(routes.teardown(started.id))
         .send({ version: 1, phase: 'closing', stages: [stage] })
         .expect(200)
     ).body as Teardown;
-    await t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: PNG }).expect(204);
-    const photo = await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(200);
+    await put(started.id, PNG).expect(204);
+    const photo = await photoOf(started.id).expect(200);
     expect(photo.headers['content-type']).toBe('image/png');
     expect((await sharp(photo.body as Buffer).metadata()).width).toBe(1);
     const early = await t.http.post(routes.teardownFinish(started.id)).send({ version: saved.version }).expect(409);
@@ -200,14 +202,13 @@ describe('a teardown record', () => {
       .put(routes.teardown(started.id))
       .send({ version: 1, phase: 'opening', stages: [stage] })
       .expect(200);
-    const put = (bytes: Buffer) => t.http.put(routes.teardownPhoto(started.id, STAGE)).send({ base64: bytes.toString('base64') });
     const lying = sharp({ create: { width: 40, height: 20, channels: 3, background: 'grey' } })
       .withExif({ IFD0: { Orientation: '6' }, IFD3: { GPSLatitude: '38/1 42/1 0/1', GPSLatitudeRef: 'N' } })
       .withMetadata({ orientation: 6 });
     const taken = await lying.jpeg().toBuffer();
     expect((await sharp(taken).metadata()).exif).toBeDefined();
-    await put(taken).expect(204);
-    const kept = await sharp((await t.http.get(routes.teardownPhoto(started.id, STAGE))).body as Buffer).metadata();
+    await put(started.id, taken).expect(204);
+    const kept = await sharp((await photoOf(started.id)).body as Buffer).metadata();
     expect([kept.format, kept.width, kept.height, kept.exif]).toEqual(['jpeg', 20, 40, undefined]);
     for (const bytes of [
       Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'),
@@ -215,7 +216,33 @@ describe('a teardown record', () => {
       taken.subarray(0, 200),
       Buffer.from('text'),
     ])
-      expect((await put(bytes).expect(422)).body.code).toBe('picture-unreadable');
+      expect((await put(started.id, bytes).expect(422)).body.code).toBe('picture-unreadable');
+  });
+
+  it('loses a photograph with its stage, and with the record, and keeps the one that came last', async () => {
+    const { id } = await t.add('Old fifty', { traits: manual });
+    const started = (await t.http.post(routes.teardowns).send({ itemId: id, depth: 'front-group' }).expect(201)).body as Teardown;
+    const save = (version: number, stages: object[]) =>
+      t.http.put(routes.teardown(started.id)).send({ version, phase: 'opening', stages }).expect(200);
+    const blobOf = async () => (await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(302)).headers.location!;
+    const square = (background: string) =>
+      sharp({ create: { width: 4, height: 4, channels: 3, background } })
+        .png()
+        .toBuffer();
+    const [white, grey] = [await square('white'), await square('grey')];
+    await save(1, [stage]);
+    await put(started.id, white).expect(204);
+    const first = await blobOf();
+    await put(started.id, grey).expect(204);
+    await t.http.get(first).expect(404);
+    const second = await blobOf();
+    await save(2, []);
+    await t.http.get(routes.teardownPhoto(started.id, STAGE)).expect(404);
+    await t.http.get(second).expect(404);
+    await save(3, [stage]);
+    await put(started.id, white).expect(204);
+    await t.http.delete(routes.teardown(started.id)).expect(204);
+    await t.http.get(first).expect(404);
   });
 
   it('is refused for a body and for radioactive glass, with the reason', async () => {

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { BlobModule } from '../blobs/blob.module.js';
 import { GearModule } from '../gear/gear.module.js';
 import { JournalModule } from '../journal/journal.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
@@ -14,7 +15,7 @@ import { TeardownRepository } from './teardown.repository.js';
 import { TeardownService } from './teardown.service.js';
 
 @Module({
-  imports: [GearModule, JournalModule, SettingsModule, SuppliesModule],
+  imports: [BlobModule, GearModule, JournalModule, SettingsModule, SuppliesModule],
   controllers: [CareController, FieldController, TeardownController],
   providers: [CareRepository, CareService, FieldService, PlanRequestService, TeardownRepository, TeardownService],
   exports: [CareService, PlanRequestService],

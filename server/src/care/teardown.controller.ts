@@ -3,21 +3,21 @@ import {
   saveTeardown,
   stageParam,
   startTeardown,
-  teardownPhoto,
+  routes,
   teardownsQuery,
   versioned,
   type SaveTeardown,
   type StageParam,
   type StartTeardown,
   type Teardown,
-  type TeardownPhoto,
   type Teardowns,
   type TeardownsQuery,
   type Versioned,
 } from '@bright-keeper/contract';
-import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
+import { Controller, Delete, Get, HttpCode, Post, Put, Redirect, Req } from '@nestjs/common';
+import { ApiConsumes, ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
+import { pictureBytes } from '../blobs/picture.js';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
 import { TeardownService } from './teardown.service.js';
@@ -69,15 +69,16 @@ export class TeardownController {
 
   @Put(':id/stages/:stageId/photo')
   @HttpCode(204)
-  @Describe({ summary: 'Keep a photograph of a stage', body: teardownPhoto, answers: 204 })
-  savePhoto(@CheckedParams(stageParam) { id, stageId }: StageParam, @CheckedBody(teardownPhoto) photo: TeardownPhoto): Promise<void> {
-    return this.service.savePhoto(id, stageId, photo);
+  @ApiConsumes('image/jpeg', 'image/png', 'image/webp')
+  @Describe({ summary: 'Keep a photograph of a stage: the body is the picture', answers: 204 })
+  async savePhoto(@CheckedParams(stageParam) { id, stageId }: StageParam, @Req() request: Request): Promise<void> {
+    return this.service.savePhoto(id, stageId, await pictureBytes(request));
   }
 
   @Get(':id/stages/:stageId/photo')
-  @Describe({ summary: 'The photograph of a stage' })
-  async photo(@CheckedParams(stageParam) { id, stageId }: StageParam, @Res() response: Response): Promise<void> {
-    const { type, data } = await this.service.photo(id, stageId);
-    response.type(type).setHeader('Cache-Control', 'no-cache').send(Buffer.from(data));
+  @Redirect()
+  @Describe({ summary: 'The photograph of a stage: where it lies among the pictures', answers: 302 })
+  async photo(@CheckedParams(stageParam) { id, stageId }: StageParam): Promise<{ url: string }> {
+    return { url: routes.blob(await this.service.photo(id, stageId)) };
   }
 }

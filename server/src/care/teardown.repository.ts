@@ -5,6 +5,8 @@ import type { Db } from '../db/database.js';
 import { items } from '../gear/gear.table.js';
 import { teardownPhotos, teardowns } from './teardown.table.js';
 
+export type TeardownPhotoRow = typeof teardownPhotos.$inferSelect;
+
 @Injectable()
 export class TeardownRepository {
   async insert(db: Db, row: typeof teardowns.$inferInsert): Promise<void> {
@@ -43,19 +45,16 @@ export class TeardownRepository {
     await db.delete(teardowns).where(eq(teardowns.id, id));
   }
 
-  async savePhoto(db: Db, teardownId: string, stageId: string, { type, data }: { type: string; data: Uint8Array }): Promise<void> {
-    await db
-      .insert(teardownPhotos)
-      .values({ teardownId, stageId, type, data })
-      .onConflictDoUpdate({ target: [teardownPhotos.teardownId, teardownPhotos.stageId], set: { type, data } });
+  async insertPhoto(db: Db, row: TeardownPhotoRow): Promise<void> {
+    await db.insert(teardownPhotos).values(row);
   }
 
-  async photo(db: Db, teardownId: string, stageId: string): Promise<{ type: string; data: Uint8Array } | null> {
-    const [row] = await db
-      .select({ type: teardownPhotos.type, data: teardownPhotos.data })
-      .from(teardownPhotos)
-      .where(and(eq(teardownPhotos.teardownId, teardownId), eq(teardownPhotos.stageId, stageId)));
-    return row ?? null;
+  photosOf(db: Db, teardownId: string): Promise<TeardownPhotoRow[]> {
+    return db.select().from(teardownPhotos).where(eq(teardownPhotos.teardownId, teardownId));
+  }
+
+  async removePhoto(db: Db, { teardownId, stageId }: TeardownPhotoRow): Promise<void> {
+    await db.delete(teardownPhotos).where(and(eq(teardownPhotos.teardownId, teardownId), eq(teardownPhotos.stageId, stageId)));
   }
 
   private async where(db: Db, condition: SQL | undefined): Promise<Teardown[]> {

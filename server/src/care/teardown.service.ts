@@ -1,21 +1,15 @@
-import {
-  careErrors,
-  commonErrors,
-  type SaveTeardown,
-  type StartTeardown,
-  type Teardown,
-  type TeardownPhoto,
-} from '@bright-keeper/contract';
+import { careErrors, commonErrors, type SaveTeardown, type StartTeardown, type Teardown } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { money, openingWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
+import { BlobRepository } from '../blobs/blob.repository.js';
+import { pictureToKeep } from '../blobs/picture.js';
 import { Database, type Db } from '../db/database.js';
 import { GearService } from '../gear/gear.service.js';
 import { problem } from '../http/problem.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { pictureToKeep } from '../blobs/picture.js';
 import { TeardownRepository } from './teardown.repository.js';
 
 /** Records of things that were opened, stage by stage, until they are closed again. */
@@ -24,6 +18,7 @@ export class TeardownService {
   constructor(
     private readonly database: Database,
     private readonly repository: TeardownRepository,
+    private readonly blobs: BlobRepository,
     private readonly gear: GearService,
     private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
@@ -66,7 +61,10 @@ export class TeardownService {
   save(id: string, { version, phase, stages }: SaveTeardown): Promise<Teardown> {
     return this.database.transaction(async (db) => {
       await this.open(db, id);
-      return this.update(db, id, version, { phase, stages });
+      const saved = await this.update(db, id, version, { phase, stages });
+      // A stage that was taken back takes its photograph with it.
+      await this.removePhotos(db, id, (stageId) => !stages.some((stage) => stage.id === stageId));
+      return saved;
     });
   }
 
@@ -86,24 +84,36 @@ export class TeardownService {
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
       await this.open(db, id);
+      await this.removePhotos(db, id, () => true);
       await this.repository.remove(db, id);
     });
   }
 
-  async savePhoto(id: string, stageId: string, { base64 }: TeardownPhoto): Promise<void> {
+  /** Keeps the photograph of a stage, in the place of the one it had. */
+  async savePhoto(id: string, stageId: string, bytes: Uint8Array): Promise<void> {
     // Before the transaction: others need not wait while a picture is worked on.
-    const photo = await pictureToKeep(Buffer.from(base64, 'base64'));
+    const { type, data } = await pictureToKeep(bytes);
     await this.database.transaction(async (db) => {
       const { stages } = await this.open(db, id);
       if (!stages.some((stage) => stage.id === stageId)) throw problem(careErrors, 'stage-not-found');
-      await this.repository.savePhoto(db, id, stageId, photo);
+      const blob = await this.blobs.put(db, type, data, this.clock.now());
+      await this.removePhotos(db, id, (of) => of === stageId);
+      await this.repository.insertPhoto(db, { teardownId: id, stageId, blob });
     });
   }
 
-  async photo(id: string, stageId: string): Promise<{ type: string; data: Uint8Array }> {
-    const photo = await this.repository.photo(this.database.db, id, stageId);
+  /** @returns what the photograph of a stage is called among the pictures. */
+  async photo(id: string, stageId: string): Promise<string> {
+    const photo = (await this.repository.photosOf(this.database.db, id)).find((p) => p.stageId === stageId);
     if (!photo) throw problem(careErrors, 'photo-not-found');
-    return photo;
+    return photo.blob;
+  }
+
+  private async removePhotos(db: Db, id: string, ofStage: (stageId: string) => boolean): Promise<void> {
+    for (const photo of (await this.repository.photosOf(db, id)).filter((p) => ofStage(p.stageId))) {
+      await this.repository.removePhoto(db, photo);
+      await this.blobs.removeUnused(db, photo.blob);
+    }
   }
 
   private async find(db: Db, id: string): Promise<Teardown> {

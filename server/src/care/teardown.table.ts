@@ -1,7 +1,8 @@
 import type { care } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
 import { integer, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
-import { bytes, instant } from '../db/columns.js';
+import { blobs } from '../blobs/blob.table.js';
+import { instant } from '../db/columns.js';
 import { document } from '../db/document.js';
 import { items } from '../gear/gear.table.js';
 import { STAGES_DOCUMENT } from './care.documents.js';
@@ -34,8 +35,9 @@ export const teardownPhotos = pgTable(
       .notNull()
       .references(() => teardowns.id, { onDelete: 'cascade' }),
     stageId: uuid('stage_id').notNull(),
-    type: text().notNull(),
-    data: bytes('data').notNull(),
+    blob: text()
+      .notNull()
+      .references(() => blobs.hash),
   },
   (t) => [primaryKey({ columns: [t.teardownId, t.stageId] })],
 );

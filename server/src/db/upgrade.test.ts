@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,6 +7,7 @@ import { becauseWords, readPlan } from '@bright-keeper/words';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { BECAUSE_DOCUMENT } from '../gear/gear.documents.js';
 import { MIGRATIONS } from '../paths.js';
+import { BlobRepository } from '../blobs/blob.repository.js';
 import { JOURNAL_DOCUMENT } from '../journal/journal.documents.js';
 import { PLAN_DOCUMENT } from '../care/care.documents.js';
 import { Database } from './database.js';
@@ -175,6 +177,9 @@ describe('the steps of the schema', () => {
   });
 });
 
+/** As large as two parts of the room for pictures and a bit. */
+const PHOTOGRAPH = Buffer.from(Array.from({ length: 1_100_000 }, (_, i) => (i * i) % 251));
+
 describe('a household kept by the first programs', () => {
   let db: Database;
   const now = '2026-03-01T10:00:00Z';
@@ -201,9 +206,33 @@ describe('a household kept by the first programs', () => {
       now,
       { kind: 'clock-jump', detail: 'Its clock went back by 12 min.' },
     ]);
+    const teardown = '00000000-0000-7000-8000-000000000005';
+    await db.pool.query(`insert into teardown (id, item_id, depth, stages, started_at) values ($1, $2, 'front-group', '[]', $3)`, [
+      teardown,
+      '00000000-0000-7000-8000-000000000001',
+      now,
+    ]);
+    // Two stages were kept with the same photograph, which is larger than a part.
+    for (const stage of ['00000000-0000-7000-8000-000000000006', '00000000-0000-7000-8000-000000000007'])
+      await db.pool.query(`insert into teardown_photo (teardown_id, stage_id, type, data) values ($1, $2, 'image/jpeg', $3)`, [
+        teardown,
+        stage,
+        PHOTOGRAPH,
+      ]);
     await migrate(db, SCHEMAS.slice(4));
   }, 60_000);
   afterAll(() => db.close());
+
+  it('has the photographs of an opening among its pictures, each once and as it was', async () => {
+    const blobs = new BlobRepository();
+    const { rows } = await db.pool.query('select distinct blob from teardown_photo');
+    expect(rows).toEqual([{ blob: createHash('sha256').update(PHOTOGRAPH).digest('hex') }]);
+    const [kept, ...others] = await blobs.all(db.db);
+    expect([kept!.type, kept!.bytes, others]).toEqual(['image/jpeg', PHOTOGRAPH.length, []]);
+    const parts: Uint8Array[] = [];
+    for await (const part of blobs.parts(db.db, kept!)) parts.push(part);
+    expect(Buffer.concat(parts).equals(PHOTOGRAPH)).toBe(true);
+  });
 
   it('has coatings where it had coated or not', async () => {
     expect((await one<{ traits: { data: object } }>('select traits from item')).traits.data).toEqual({

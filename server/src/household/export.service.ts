@@ -1,7 +1,6 @@
 import { EVERYTHING } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import type { Response } from 'express';
-import { sql } from 'drizzle-orm';
 import { rm } from 'node:fs/promises';
 import { devices } from '../air/air.table.js';
 import { ReadingRepository } from '../air/reading.repository.js';
@@ -27,7 +26,7 @@ data/           every table, whole, as JSON: this is what is read when the file 
 csv/            the same tables for a spreadsheet, without what is stored as bytes
 readings/       what each hygrometer read, as read and as corrected
 calendar.ics    what is due, as a calendar (iCalendar)
-pictures/       photographs; those of looks and test frames by what they are called in the tables
+pictures/       photographs and test frames, by what they are called in the tables
 `;
 
 /** A name that any file system takes. */
@@ -73,15 +72,6 @@ export class HouseholdExportService {
     for (const { id, name } of await db.select({ id: devices.id, name: devices.name }).from(devices)) {
       const corrections = known.get(id)?.log.corrections ?? [];
       await archive.text(`readings/${fileName(name)} ${id}.csv`, readingsCsv(this.readings.days(db, id), corrections));
-    }
-    const { rows: photos } = await db.execute<{ teardown_id: string; stage_id: string; type: string }>(
-      sql`select teardown_id, stage_id, type from teardown_photo order by 1, 2`,
-    );
-    for (const photo of photos) {
-      const { rows } = await db.execute<{ data: Uint8Array }>(
-        sql`select data from teardown_photo where teardown_id = ${photo.teardown_id} and stage_id = ${photo.stage_id}`,
-      );
-      await archive.bytes(`pictures/${photo.teardown_id}/${photo.stage_id}.${EXTENSION[photo.type] ?? 'bin'}`, rows[0]!.data);
     }
     for (const blob of await this.blobs.all(db)) {
       const parts: Uint8Array[] = [];

@@ -5,7 +5,6 @@ import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { base64Of } from '../../api/base64';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { FileButton } from '../../ui/FilePicker';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -20,7 +19,14 @@ import { TouchLadder } from './TouchLadder';
 
 const draftOf = ({ phase, stages }: Teardown): TeardownDraft => ({ phase, stages });
 
-type StageProps = { record: Teardown; stage: care.TeardownStage; number: number; act: (action: TeardownAction) => void };
+type StageProps = {
+  record: Teardown;
+  stage: care.TeardownStage;
+  number: number;
+  act: (action: TeardownAction) => void;
+  /** Resolves once the stage is kept: only then can its photograph be. */
+  settled: () => Promise<unknown>;
+};
 
 const TEXTS = [
   ['what', 'What comes off', 'front retaining ring'],
@@ -30,18 +36,21 @@ const TEXTS = [
 ] as const;
 
 /** One stage while opening: what came off and how it sat, with its photograph. */
-function StageForm({ record, stage, number, act }: StageProps) {
+function StageForm({ record, stage, number, act, settled }: StageProps) {
   const save = useSavePhoto(record.id);
   const [shown, setShown] = useState(0);
   const edit = (change: Partial<care.TeardownStage>) => act({ type: 'edit', id: stage.id, change });
   const keep = async (file: File) => {
-    const photo = { stageId: stage.id, base64: await base64Of(file) };
-    save.mutate(photo, {
-      onSuccess: () => {
-        edit({ hasPhoto: true });
-        setShown((n) => n + 1);
+    await settled();
+    save.mutate(
+      { stageId: stage.id, file },
+      {
+        onSuccess: () => {
+          edit({ hasPhoto: true });
+          setShown((n) => n + 1);
+        },
       },
-    });
+    );
   };
   return (
     <li className="sheet space-y-3 p-4">
@@ -184,7 +193,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
             <>
               <ol className="space-y-3">
                 {draft.stages.map((stage, i) => (
-                  <StageForm key={stage.id} record={record} stage={stage} number={i + 1} act={act} />
+                  <StageForm key={stage.id} record={record} stage={stage} number={i + 1} act={act} settled={doc.settled} />
                 ))}
               </ol>
               <Button onClick={() => act({ type: 'add', stage: newStage(crypto.randomUUID()) })}>

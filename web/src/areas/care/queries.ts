@@ -10,7 +10,6 @@ import {
   type StartCleaning,
   type StartTeardown,
   type Teardown,
-  type TeardownPhoto,
 } from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
@@ -83,7 +82,8 @@ export const cacheTeardown = (teardown: Teardown): void => void queryClient.setQ
 
 export const useSavePhoto = (id: string) =>
   useMutation({
-    mutationFn: ({ stageId, ...photo }: TeardownPhoto & { stageId: string }) => http.put<void>(routes.teardownPhoto(id, stageId), photo),
+    mutationFn: ({ stageId, file }: { stageId: string; file: File }) =>
+      http.putFile(routes.teardownPhoto(id, stageId), file, file.type || 'image/jpeg'),
   });
 
 /** Ends the record, or drops it. */
