@@ -2,6 +2,7 @@ import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
 import { id, instant, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
+import { sizeMm } from '../inspection/schema.js';
 
 const { ITEM_KINDS, MATERIALS, SCHOOL_IDS, SOIL_IDS, SURFACE_IDS, TOOLS } = care;
 
@@ -28,6 +29,7 @@ const finding = Joi.object<care.Finding>({
     .valid(...SOIL_IDS)
     .required(),
   severity: Joi.number().integer().min(0).max(4).required(),
+  sizeMm: sizeMm(),
 });
 
 const onHand = Joi.object<care.OnHand>({

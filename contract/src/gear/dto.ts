@@ -4,7 +4,7 @@ import type { ImportMapping, ItemInput, ItemStatus } from './schema.js';
 
 export type SurfaceState = {
   surface: care.Surface;
-  findings: { soil: care.Soil; severity: care.Severity }[];
+  findings: Omit<care.Finding, 'surface'>[];
   verdict: care.Verdict;
   because: care.Because;
   /** Instant of the look or clean this is known from. */

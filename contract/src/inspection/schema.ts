@@ -4,7 +4,11 @@ import { id, version } from '../joi.js';
 
 const LONGEST_NOTE = 2000;
 
-export type SoilSeen = { soil: care.Soil; severity: care.Severity };
+export type SoilSeen = Omit<care.Finding, 'surface'>;
+
+/** How far across the largest one of a kind is. */
+export const sizeMm = () => Joi.number().min(0.02).max(200);
+
 /** What was seen on one surface; an empty list means looked at and nothing found. */
 export type LookAnswer = {
   surface: care.Surface;
@@ -19,6 +23,7 @@ const soilSeen = Joi.object<SoilSeen>({
     .valid(...care.SOIL_IDS)
     .required(),
   severity: Joi.number().integer().min(1).max(4).required(),
+  sizeMm: sizeMm(),
 });
 
 const lookAnswer = Joi.object<LookAnswer>({

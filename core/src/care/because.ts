@@ -26,7 +26,10 @@ export type Because =
   | { reason: 'worth-a-touch' | 'little-enough'; soil: Soil; surface: Surface }
   | { reason: 'after-every-outing' }
   | { reason: 'behind-stuck-filter' }
-  | { reason: 'damage'; soil: Soil; grave: boolean }
+  /** Told where it was measured: from which f-number on it shows in a picture. */
+  | { reason: 'damage'; soil: Soil; grave: boolean; showsFrom?: number }
+  /** Nothing so large on the front can show at the focal length and apertures in use. */
+  | { reason: 'never-shows'; soil: Soil; sizeMm: number; focalMm: number; fNumber: number }
   /** Telescope mirrors. */
   | { reason: 'worth-a-wash' | 'washing-costs-silver' }
   | { reason: 'polishes-out' }
@@ -62,6 +65,7 @@ export const BECAUSE_CODES = Object.keys({
   'after-every-outing': true,
   'behind-stuck-filter': true,
   damage: true,
+  'never-shows': true,
   'worth-a-wash': true,
   'washing-costs-silver': true,
   'polishes-out': true,

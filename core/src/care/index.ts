@@ -1,5 +1,6 @@
 export { planCleaning, contextOf } from './planCleaning.js';
 export { verdictFor } from './planSurface.js';
+export { isMeasured } from './frontMarks.js';
 export { gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.js';
 export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';
 export { RULES, type RuleId } from './rules/index.js';

@@ -1,4 +1,5 @@
-import { SOILS } from './knowledge/soils.js';
+import { frontMarkOf, type FrontMarkFacts } from './frontMarks.js';
+import { SOILS, type Soil } from './knowledge/soils.js';
 import type { Because } from './because.js';
 import { familyOf } from './knowledge/surfaces.js';
 import { growthIsReachable, isBehindStuckFilter, isWorthReaching, reachInside } from './reach.js';
@@ -16,10 +17,16 @@ const clean = (because: Because): Triage => ({ verdict: 'clean', because });
 const handOver = (because: Because): Triage => ({ verdict: 'hand-over', because });
 const isolate = (because: Because): Triage => ({ verdict: 'isolate', because });
 
-function triageDamage({ soil, severity }: Finding): Triage {
+function triageDamage(finding: Finding, { traits }: Context): Triage {
+  const { soil, severity } = finding;
+  const mark = frontMarkOf(finding, traits);
+  if (mark && !mark.visible) return neverShows(soil, mark);
   const grave = severity >= 3 && soil !== 'fine-scratch';
-  return (grave ? handOver : leave)({ reason: 'damage', soil, grave });
+  return (grave ? handOver : leave)({ reason: 'damage', soil, grave, ...(mark?.showsFrom ? { showsFrom: mark.showsFrom } : {}) });
 }
+
+const neverShows = (soil: Soil, { sizeMm, focalMm, fNumber }: FrontMarkFacts): Triage =>
+  leave({ reason: 'never-shows', soil, sizeMm, focalMm, fNumber });
 
 /** Telescope mirrors: dust on them costs next to nothing, and each wash costs silver. */
 const triageBath = ({ severity }: Finding): Triage =>
@@ -37,9 +44,13 @@ function triageInside({ surface, soil, severity }: Finding, context: Context): T
   return reach.by === 'open-thread' ? clean({ reason: 'thread-lies-open' }) : handOver({ reason: 'inside', soil, reach });
 }
 
-function triageByThreshold({ surface, soil, severity }: Finding, { schools }: Context): Triage {
+function triageByThreshold(finding: Finding, { schools, traits }: Context): Triage {
+  const { surface, soil, severity } = finding;
+  const everyTime = schools.habit === 'after-every-outing';
+  const mark = frontMarkOf(finding, traits);
+  if (mark && !mark.visible && !everyTime) return neverShows(soil, mark);
   if (severity >= SOILS[soil].actFrom) return clean({ reason: 'worth-a-touch', soil, surface });
-  if (schools.habit === 'after-every-outing') return clean({ reason: 'after-every-outing' });
+  if (everyTime) return clean({ reason: 'after-every-outing' });
   return leave({ reason: 'little-enough', soil, surface });
 }
 
@@ -77,7 +88,7 @@ export function triage(finding: Finding, context: Context): Triage {
   const nature = SOILS[soil].nature;
   switch (nature) {
     case 'damage':
-      return polishes(finding, context) ? clean({ reason: 'polishes-out' }) : triageDamage(finding);
+      return polishes(finding, context) ? clean({ reason: 'polishes-out' }) : triageDamage(finding, context);
     case 'passing':
       return leave({ reason: 'passes', soil });
     case 'growth':

@@ -14,7 +14,13 @@ import type { Ring } from './reach.js';
 import type { Refused, Rule, RuleId } from './rules/index.js';
 
 export type Place = 'home' | 'field';
-export type Finding = { surface: Surface; soil: Soil; severity: Severity };
+export type Finding = {
+  surface: Surface;
+  soil: Soil;
+  severity: Severity;
+  /** How far across the largest one is, mm, where that was said. */
+  sizeMm?: number;
+};
 /** The weather, and whether fresh water was brought along: outdoors it is not assumed. */
 export type Conditions = {
   wind?: boolean;

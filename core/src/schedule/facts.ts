@@ -1,6 +1,6 @@
-import type { Because, Verdict } from '../care/index.js';
+import type { Because, Finding, Verdict } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
-import type { Severity, Soil, Surface, Traits } from '../care/knowledge/index.js';
+import type { Surface, Traits } from '../care/knowledge/index.js';
 import type { Assessment } from '../fungus/index.js';
 import type { NextClean, SensorAdvice } from '../sensor/index.js';
 import type { DesiccantKind, TypicalThing, Wrapping } from '../storage/index.js';
@@ -11,7 +11,7 @@ import type { Exposure, UseUnit } from './triggers.js';
 export type SurfaceFacts = {
   surface: Surface;
   verdict: Verdict;
-  findings: { soil: Soil; severity: Severity }[];
+  findings: Omit<Finding, 'surface'>[];
   because: Because;
 };
 export type OpenWorkFacts = { work: 'look' | 'cleaning' | 'teardown'; id: string; startedAt: string };

@@ -1,6 +1,6 @@
-import type { Outcome, Place, Verdict } from '../care/index.js';
+import type { Finding, Outcome, Place, Verdict } from '../care/index.js';
 import type { Depth } from '../care/kinds/index.js';
-import type { HappeningId, Method, Severity, Soil, Surface } from '../care/knowledge/index.js';
+import type { HappeningId, Method, Surface } from '../care/knowledge/index.js';
 import type { GelAct } from '../storage/index.js';
 import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
@@ -20,7 +20,7 @@ export type ThingEntry =
   | {
       kind: 'look';
       lookId: string;
-      verdicts: { surface: Surface; verdict: Verdict; findings: { soil: Soil; severity: Severity }[] }[];
+      verdicts: { surface: Surface; verdict: Verdict; findings: Omit<Finding, 'surface'>[] }[];
       notes: { surface: Surface; note: string }[];
       looked: number;
       /** How many photographs were taken. */

@@ -46,6 +46,11 @@ export function frontMark(mark: FrontMarkCase): FrontMark {
   return { depth, blotMm: diameter * scale, plateauMm: plateau * scale, dimsAll, visible: !dimsAll && depth >= SEEN_FROM };
 }
 
+/** How long a lens is, where nobody measured: as long as its focal length, and six centimetres at least (our choice). */
+export const usualLengthMm = (focalMm: number): number => Math.max(60, focalMm);
+/** The entrance pupil lies about half the lens's length behind its front (our choice, where nobody knows). */
+export const pupilBehindMm = (lengthMm: number): number => lengthMm / 2;
+
 /** Full and half stops a lens may have. */
 export const F_NUMBERS = [1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22, 32] as const;
 

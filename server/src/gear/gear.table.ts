@@ -31,7 +31,7 @@ export const surfaceStates = pgTable(
       .notNull()
       .references(() => items.id),
     surface: text().$type<care.Surface>().notNull(),
-    findings: jsonb().$type<{ soil: care.Soil; severity: care.Severity }[]>().notNull(),
+    findings: jsonb().$type<Omit<care.Finding, 'surface'>[]>().notNull(),
     verdict: text().$type<care.Verdict>().notNull(),
     because: document('because', BECAUSE_DOCUMENT).notNull(),
     knownSince: instant('known_since').notNull(),

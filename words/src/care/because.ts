@@ -1,4 +1,6 @@
 import { care } from '@bright-keeper/core';
+import { fStop } from '../sensor/sensor.js';
+import { capital } from '../text.js';
 import { barWords } from './bars.js';
 import { whyAct, whyLeave } from './soilReasons.js';
 
@@ -38,7 +40,19 @@ const SAYINGS: Saying = {
   'little-enough': ({ soil, surface }) => whyLeave(soil, surface),
   'after-every-outing': () => 'Your school cleans after every outing, a trace included.',
   'behind-stuck-filter': () => 'It lies behind a stuck filter. Free the filter first: a wide rubber band round the rim for grip.',
-  damage: ({ soil, grave }) => `${whyOf(soil)}${grave ? ' Ask a workshop only if it shows in the picture.' : ''}`,
+  damage: ({ soil, grave, showsFrom }) =>
+    [
+      whyOf(soil),
+      showsFrom
+        ? `One so large shows in skies from ${fStop(showsFrom)} on.`
+        : grave
+          ? 'Ask a workshop only if it shows in the picture.'
+          : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+  'never-shows': ({ soil, sizeMm, focalMm, fNumber }) =>
+    `${capital(care.SOILS[soil].name)} of ${sizeMm} mm cannot show at ${focalMm} mm and ${fStop(fNumber)}, the smallest aperture in use: that is a reason to leave the glass alone.`,
   'worth-a-wash': () =>
     'So much is worth a wash: follow the maker’s washing procedure, a bath of water with cotton, or give it to a workshop.',
   'washing-costs-silver': () =>

@@ -13,6 +13,8 @@ export const lens: Kind = {
     makerForbidsFluids: false,
     opticMaterial: 'glass',
     frontMm: null,
+    focalMm: null,
+    smallestFNumber: null,
     weatherSealed: false,
     zoomExtends: false,
     collapsible: false,

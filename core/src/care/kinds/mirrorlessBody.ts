@@ -13,6 +13,7 @@ export const mirrorlessBody: Kind = {
     rubberisedCoating: true,
     paintedLettering: true,
     sensorFormat: 'full-frame',
+    megapixels: null,
     sensorStabilised: true,
     sensorCleaningMode: true,
     viewfinder: true,

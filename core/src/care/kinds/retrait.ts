@@ -17,7 +17,7 @@ export function withDefaults(kind: ItemKind, traits: Traits): Traits {
 }
 
 /** What is known of the thing itself and not of its design: it outlives a change of kind. */
-const OF_THE_THING: readonly TraitId[] = ['yearMade', 'value', 'servicePrice', 'frontMm'];
+const OF_THE_THING: readonly TraitId[] = ['yearMade', 'value', 'servicePrice', 'frontMm', 'focalMm', 'smallestFNumber', 'megapixels'];
 
 const traitIds = (kind: ItemKind): TraitId[] => Object.keys(kindFacts(kind).defaults) as TraitId[];
 

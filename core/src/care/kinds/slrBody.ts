@@ -14,6 +14,7 @@ export const slrBody: Kind = {
     paintedLettering: true,
     popupFlash: false,
     sensorFormat: 'full-frame',
+    megapixels: null,
     sensorStabilised: false,
     sensorCleaningMode: true,
     value: null,

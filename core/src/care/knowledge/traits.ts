@@ -5,6 +5,12 @@ export type Traits = {
   coating?: Coating;
   /** How far across its front glass is, mm; null where nobody measured. */
   frontMm?: number | null;
+  /** Of a zoom the shortest, mm; null where nobody said. */
+  focalMm?: number | null;
+  /** The largest f-number that is used with it; null where nobody said. */
+  smallestFNumber?: number | null;
+  /** Of its sensor, millions of pixels; null where nobody said. */
+  megapixels?: number | null;
   /** The maker names a cleaner for this coating and forbids others. */
   makerForbidsFluids?: boolean;
   opticMaterial?: 'glass' | 'acrylic';
@@ -66,6 +72,22 @@ export const TRAITS = {
     choices: COATINGS,
   },
   frontMm: { name: 'Front glass across', why: 'How many drops a damp wipe takes.', input: 'number', min: 3, max: 1000, unit: 'mm' },
+  focalMm: {
+    name: 'Focal length (of a zoom the shortest)',
+    why: 'With the smallest aperture it tells whether a mark on the front can show.',
+    input: 'number',
+    min: 2,
+    max: 2000,
+    unit: 'mm',
+  },
+  smallestFNumber: {
+    name: 'Smallest aperture you use',
+    why: 'The smaller it is, the sooner a mark on the front shows.',
+    input: 'number',
+    min: 0.7,
+    max: 64,
+    unit: 'f/',
+  },
   makerForbidsFluids: yesNo('Maker names its own cleaner', 'Then that fluid and no other.'),
   opticMaterial: {
     name: 'Optic made of',
@@ -89,6 +111,14 @@ export const TRAITS = {
     why: 'Decides the width of the swab and how it is drawn.',
     input: 'choice',
     choices: SENSOR_FORMAT_IDS,
+  },
+  megapixels: {
+    name: 'Pixels of its sensor',
+    why: 'Tells a test frame that a program has made smaller.',
+    input: 'number',
+    min: 0.3,
+    max: 400,
+    unit: 'megapixels',
   },
   sensorStabilised: yesNo('Stabilised sensor', 'It moves under the swab: it is held by leaving the power on, or by the maker’s mode.'),
   sensorCleaningMode: yesNo(

@@ -136,7 +136,7 @@ function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.Ite
     case 'number':
       return (
         <Field
-          label={withUnit(facts.name, facts.unit === 'mm' ? 'mm' : facts.unit === 'money' ? currency : '')}
+          label={withUnit(facts.name, facts.unit === 'money' ? currency : facts.unit)}
           id={id}
           error={error}
           hint={why}

@@ -2,7 +2,7 @@ import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
 import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
@@ -10,6 +10,7 @@ import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
 import { useItem } from '../gear';
 import { FindingsPicker } from './FindingsPicker';
+import { SizeOnFront } from './SizeOnFront';
 import { SurfacePhotos } from './SurfacePhotos';
 import { useDropLook, useFinishLook, useLook } from './queries';
 import { answerFor, type LookDraft } from './state';
@@ -108,7 +109,7 @@ const VerdictLine = ({ verdict }: Pick<Looked, 'verdict'>) => (
 /** One surface: what is seen on it, in taps and words, and on to the next. */
 function OneSurface({
   lookId,
-  itemId,
+  item,
   index,
   steps,
   step,
@@ -119,7 +120,8 @@ function OneSurface({
   act,
   go,
   goOn,
-}: Looked & { lookId: string; itemId: string }) {
+}: Looked & { lookId: string; item: ItemPage }) {
+  const measured = answer?.findings.find((f) => care.isMeasured(step.surface, f.soil));
   return (
     <section className="sheet min-w-0 space-y-4 p-4 lg:col-span-6" aria-label={care.SURFACES[step.surface].name}>
       <div className="flex items-start justify-between gap-4">
@@ -137,6 +139,7 @@ function OneSurface({
         findings={answer?.findings ?? []}
         onSee={(soil, severity) => act({ type: 'see', surface: step.surface, soil, severity })}
       />
+      {measured && <SizeOnFront item={item} finding={measured} onSize={(sizeMm) => act({ type: 'size', surface: step.surface, sizeMm })} />}
       <label className="block">
         <span className="mb-1 block text-sm text-soft">Notes on this surface</span>
         <textarea
@@ -148,11 +151,6 @@ function OneSurface({
         />
       </label>
       <SurfacePhotos lookId={lookId} surface={step.surface} />
-      {step.surface === 'front-glass' && (
-        <Link className="link text-sm" to={`/gear/${itemId}/front-mark`}>
-          Is there a mark that stays? See whether it can ever show.
-        </Link>
-      )}
       <VerdictLine verdict={verdict} />
       <div className="flex justify-between gap-2">
         <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
@@ -204,7 +202,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           <HowToLook step={step} />
           <Stepper steps={steps} draft={draft} at={step.surface} go={go} />
         </div>
-        <OneSurface {...looking} lookId={look.id} itemId={item.id} />
+        <OneSurface {...looking} lookId={look.id} item={item} />
       </div>
     </Page>
   );

@@ -1,5 +1,5 @@
 import type { LookAnswer } from '@bright-keeper/contract';
-import { inspection, type care } from '@bright-keeper/core';
+import { care, inspection } from '@bright-keeper/core';
 
 /** What the look screen remembers: where one stands and what was seen so far. */
 export type LookDraft = { at: care.Surface | null; answers: LookAnswer[] };
@@ -8,6 +8,8 @@ export type LookAction =
   | { type: 'go'; to: care.Surface }
   | { type: 'nothing-here'; surface: care.Surface }
   | { type: 'see'; surface: care.Surface; soil: care.Soil; severity: care.Severity }
+  /** How far across the largest one of each kind is, mm; null: not measured after all. */
+  | { type: 'size'; surface: care.Surface; sizeMm: number | null }
   | { type: 'note'; surface: care.Surface; note: string };
 
 export const answerFor = (draft: LookDraft, surface: care.Surface): LookAnswer | undefined =>
@@ -23,8 +25,19 @@ function withAnswer(draft: LookDraft, surface: care.Surface, change: (answer: Lo
 /** Severity 0 takes the soil away again. */
 function withSoil(answer: LookAnswer, soil: care.Soil, severity: care.Severity): LookAnswer {
   const others = answer.findings.filter((f) => f.soil !== soil);
-  return { ...answer, findings: severity === 0 ? others : [...others, { soil, severity }] };
+  const before = answer.findings.find((f) => f.soil === soil);
+  return { ...answer, findings: severity === 0 ? others : [...others, { ...before, soil, severity }] };
 }
+
+/** The size of what can be measured on this surface. */
+const withSize = (answer: LookAnswer, sizeMm: number | null): LookAnswer => ({
+  ...answer,
+  findings: answer.findings.map(({ soil, severity }) => ({
+    soil,
+    severity,
+    ...(sizeMm !== null && care.isMeasured(answer.surface, soil) ? { sizeMm } : {}),
+  })),
+});
 
 /** One action of the person at the lamp. */
 export function lookReducer(draft: LookDraft, action: LookAction): LookDraft {
@@ -35,6 +48,8 @@ export function lookReducer(draft: LookDraft, action: LookAction): LookDraft {
       return withAnswer(draft, action.surface, (a) => ({ ...a, findings: [] }));
     case 'see':
       return withAnswer(draft, action.surface, (a) => withSoil(a, action.soil, action.severity));
+    case 'size':
+      return withAnswer(draft, action.surface, (a) => withSize(a, action.sizeMm));
     case 'note':
       return withAnswer(draft, action.surface, (a) => ({ ...a, note: action.note }));
     default:

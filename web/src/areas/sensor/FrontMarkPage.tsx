@@ -1,19 +1,11 @@
 import { sensor } from '@bright-keeper/core';
-import { frontMarkWords, fStop } from '@bright-keeper/words';
+import { frontMarkWords } from '@bright-keeper/words';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
 import { useItem } from '../gear';
+import { Blot } from './Blot';
 import { STOPS } from './framesView';
-
-/** What a mark may be as large as (common practice). */
-const RULER = [
-  { mm: 0.2, as: 'a grain of dust' },
-  { mm: 0.5, as: 'a grain of sand' },
-  { mm: 1, as: 'a pinhead' },
-  { mm: 2, as: 'a match head' },
-  { mm: 4, as: 'a lentil' },
-  { mm: 8, as: 'a fingertip' },
-] as const;
+import { MarkRuler } from './MarkRuler';
 
 /** Each value of the question, in the address, so that a reload asks the same. */
 const VALUES = {
@@ -24,44 +16,7 @@ const VALUES = {
 } as const;
 type Name = keyof typeof VALUES;
 
-/** About half the lens's length lies between its front and the pupil (our choice, where nobody knows). */
-const PUPIL_AT = 0.5;
 const FRAMES = ['full-frame', 'aps-c', 'four-thirds', 'medium-44x33', 'one-inch'] as const;
-
-/** The blot in a picture of plain sky, at one aperture: as wide and as dark as it is. */
-function Blot({ mark, fNumber, format }: { mark: sensor.FrontMark; fNumber: number; format: sensor.SensorFormat }) {
-  const { widthMm: w, heightMm: h } = format;
-  const id = `blot-${fNumber}`;
-  const core = mark.blotMm > 0 ? mark.plateauMm / mark.blotMm : 0;
-  return (
-    <figure className="min-w-0">
-      <svg
-        viewBox={`0 0 ${w} ${h}`}
-        className="w-full rounded"
-        role="img"
-        aria-label={`At ${fStop(fNumber)}: ${mark.visible ? 'a blot shows' : 'nothing shows'}`}
-      >
-        <defs>
-          <radialGradient id={id}>
-            <stop offset={core} stopColor="#000" stopOpacity={mark.depth} />
-            <stop offset={(1 + core) / 2} stopColor="#000" stopOpacity={mark.depth / 2} />
-            <stop offset="1" stopColor="#000" stopOpacity="0" />
-          </radialGradient>
-        </defs>
-        <rect width={w} height={h} className="fill-sky" />
-        <circle cx={w * 0.42} cy={h * 0.45} r={mark.blotMm / 2} fill={`url(#${id})`} />
-      </svg>
-      <figcaption className="mt-1 text-sm">
-        <b>{fStop(fNumber)}</b>{' '}
-        <span className="text-soft">
-          {mark.dimsAll
-            ? 'all of it a little darker'
-            : `${(mark.depth * 100).toFixed(mark.depth < 0.1 ? 1 : 0)} %, ${mark.visible ? 'shows' : 'does not show'}`}
-        </span>
-      </figcaption>
-    </figure>
-  );
-}
 
 /** Can a mark on the front glass ever be seen in a picture? */
 export function FrontMarkPage() {
@@ -70,7 +25,15 @@ export function FrontMarkPage() {
   const [params, setParams] = useSearchParams();
   if (item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
-  const valueOf = (name: Name): number => Number(params.get(name) ?? VALUES[name].usual);
+  const { focalMm: focal, smallestFNumber } = item.data.traits;
+  // What is known of the lens; then what is usual.
+  const known: Partial<Record<Name, number | null | undefined>> = {
+    focal,
+    f: smallestFNumber,
+    length: sensor.usualLengthMm(Number(params.get('focal') ?? focal ?? VALUES.focal.usual)),
+  };
+  const told = (name: Name): string => params.get(name) ?? String(known[name] ?? VALUES[name].usual);
+  const valueOf = (name: Name): number => Number(told(name));
   const isGood = (name: Name): boolean => valueOf(name) >= VALUES[name].least && valueOf(name) <= VALUES[name].most;
   const set = (name: string, value: string) => setParams((p) => (p.set(name, value), p), { replace: true });
   const format = sensor.formats[FRAMES.find((f) => f === params.get('sensor')) ?? 'full-frame'];
@@ -79,7 +42,7 @@ export function FrontMarkPage() {
   const question = {
     diameterMm,
     focalMm,
-    distanceToPupilMm: lengthMm * PUPIL_AT,
+    distanceToPupilMm: sensor.pupilBehindMm(lengthMm),
     sensorWidthMm: format.widthMm,
     sensorHeightMm: format.heightMm,
   };
@@ -92,7 +55,7 @@ export function FrontMarkPage() {
         step="any"
         min={VALUES[name].least}
         max={VALUES[name].most}
-        value={params.get(name) ?? VALUES[name].usual}
+        value={told(name)}
         aria-invalid={!isGood(name)}
         onChange={(e) => set(name, e.target.value)}
       />
@@ -114,25 +77,11 @@ export function FrontMarkPage() {
     >
       <div className="space-y-6">
         <div className="sheet space-y-4 p-4">
-          <fieldset>
-            <legend className="mb-1 text-sm text-soft">The mark, a chip, a scratch’s width or a speck that stays, is as large as</legend>
-            <div className="flex flex-wrap gap-2">
-              {RULER.map(({ mm, as }) => (
-                <button
-                  key={mm}
-                  type="button"
-                  aria-pressed={diameterMm === mm}
-                  className={`flex min-h-11 items-center gap-3 rounded border px-3 ${diameterMm === mm ? 'border-lamp bg-well font-semibold' : 'border-soft bg-sheet hover:bg-well'}`}
-                  onClick={() => set('d', String(mm))}
-                >
-                  <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
-                    <circle r={Math.max(0.6, mm * 1.9)} className="fill-ink" />
-                  </svg>
-                  {as}, {mm} mm
-                </button>
-              ))}
-            </div>
-          </fieldset>
+          <MarkRuler
+            legend="The mark, a chip, a scratch’s width or a speck that stays, is as large as"
+            sizeMm={diameterMm}
+            onSize={(mm) => set('d', String(mm))}
+          />
           <div className="flex flex-wrap gap-4">
             {(Object.keys(VALUES) as Name[]).map(field)}
             <label className="flex flex-col gap-1 text-sm text-soft">
