@@ -8,7 +8,7 @@ import {
   glareGradeWords,
   glareTroubleWords,
   notComparableWords,
-  otherLensWords,
+  sittingWords,
   sensorWords,
   unfitWords,
   barWords,
@@ -43,6 +43,9 @@ const EVERY_FACT = {
   soil: 'haze',
   surface: 'front-glass',
   grave: true,
+  sizeMm: 0.5,
+  focalMm: 50,
+  fNumber: 11,
   reach: { by: 'owner', rings: ['front-group'] },
   bar: 'flash',
   rule: 'fog-is-left',
@@ -313,7 +316,13 @@ describe('what pictures tell', () => {
     expect(notComparableWords([])).toBeNull();
   });
   it('says what changed between two frames', () => {
-    for (const [stayed, gone] of [[1, 0], [3, 1], [3, 4]] as const) reads(otherLensWords(stayed, gone), `${stayed} ${gone}`); // prettier-ignore
+    const lying = (...where: (sensor.Whereabouts | null)[]) => sittingWords(where.map((w) => ({ where: w })));
+    expect(lying(null, null)).toBeNull();
+    expect(lying('sensor', 'sensor', null)).toBe('Told by what stays where from frame to frame: 2 lie on the sensor.');
+    expect(lying('sensor', 'lens', 'scene', 'scene')).toBe(
+      'Told by what stays where from frame to frame: 1 lies on the sensor, 1 lies in the lens, 2 lie in what was photographed. Only what may lie on the sensor is judged.',
+    );
+    for (const where of sensor.WHEREABOUTS) reads(lying(where)!, where);
     expect(changeWords({ gone: 7, stayed: 2, moved: 0, fresh: 0 })).toBe('7 gone, 2 stayed.');
     expect(changeWords({ gone: 0, stayed: 0, moved: 0, fresh: 0 })).toBe('Nothing to compare.');
   });

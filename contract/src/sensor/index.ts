@@ -3,6 +3,7 @@ export {
   dismissInput,
   FRAME_PARTS,
   frameData,
+  frameFacts,
   frameInput,
   framePart,
   frameUpdate,

@@ -38,6 +38,12 @@ export type SensorFrame = SensorFrameInput & {
   /** Outings with this body since the frame before. */
   exposures: number;
 };
+/** What the story of a sensor needs of one of its frames. */
+export const frameFacts = (
+  { fNumber, workingAt, width, height, spots, tries, lens }: Omit<SensorFrameInput, 'itemId' | 'takenAt'>,
+  { id, at, exposures }: { id: string; at: string; exposures: number },
+): sensor.FrameFacts => ({ id, at, exposures, fNumber, workingAt, width, height, spots, tries, lens });
+
 /** A place of a body that is no dust. */
 export type Dismissed = { id: string; x: number; y: number; at: string };
 /** Oldest first. */

@@ -209,22 +209,6 @@ describe('the story of a sensor', () => {
     expect(next!.likelyDays).toBeGreaterThan(0);
     expect(next!.earlyDays).toBeLessThan(next!.lateDays);
   });
-  it('with another lens and nothing done tells the sensor from the lens and the scene', () => {
-    const [a, b] = [frame(1, nine), frame(2, nine.slice(2))];
-    const told = (more: object, tries: FrameFacts['tries'] = []) =>
-      storyOf(
-        [
-          { ...a, lens: 'A' },
-          { ...b, ...more, tries },
-        ],
-        [],
-        'self',
-      ).chapters[1]!.notOnSensor;
-    expect(told({ lens: 'B' })).toBe(2);
-    expect(told({ lens: 'A' })).toBeNull();
-    expect(told({ lens: null })).toBeNull();
-    expect(told({ lens: 'B' }, ['blow'])).toBeNull();
-  });
   it('of one frame, or none, tells no speed', () => {
     expect(storyOf([], [], 'self')).toEqual({ chapters: [], growth: null, next: null });
     expect(storyOf([frame(1, nine)], [], 'self')).toMatchObject({ growth: null, next: null });

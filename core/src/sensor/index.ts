@@ -49,6 +49,7 @@ export {
   type SensorTry,
   SWABS_BEFORE_MARK,
   type TriedSpot,
+  type Wetting,
 } from './judge.js';
 export { redrawn } from './redraw.js';
 export { type FrameMatch, matchFrames, type Placement, type SpotPair } from './match.js';
@@ -64,4 +65,5 @@ export {
   storyOf,
   type ToldSpot,
 } from './story.js';
+export { isElsewhere, WHEREABOUTS, type Whereabouts, whereaboutsOf } from './whereabouts.js';
 export { SEEN_FROM, showsFrom, sizeMm, type Visibility, visibilityAt } from './visibility.js';

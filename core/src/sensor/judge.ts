@@ -28,14 +28,16 @@ export const SWABS_BEFORE_MARK = 2;
 export const isMark = ({ survived }: Pick<TriedSpot, 'survived'>): boolean =>
   survived.filter((t) => t === 'swab').length >= SWABS_BEFORE_MARK;
 
+/** Who wets a sensor here: oneself, or a workshop. */
+export type Wetting = 'self' | 'service';
+
 type JudgeOptions = {
   /** The aperture the frame was taken at. */
   measuredAt: number;
   /** The smallest aperture that is used at work. */
   workingAt: number;
   seenFrom?: number;
-  /** Who wets a sensor here: oneself, or a workshop. */
-  wet: 'self' | 'service';
+  wet: Wetting;
 };
 
 /**

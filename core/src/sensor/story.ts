@@ -1,9 +1,10 @@
 import type { Spot } from './dust/detect.js';
 import { growthOf, nextCleanIn, daysApart, type Growth, type NextClean, type SpeckCount } from './growth.js';
-import { judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot } from './judge.js';
+import { judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot, type Wetting } from './judge.js';
 import { matchFrames } from './match.js';
 import type { Point } from './position.js';
 import { visibilityAt } from './visibility.js';
+import { isElsewhere, type Whereabouts, whereaboutsOf } from './whereabouts.js';
 
 /** A frame of one body as its story needs it, its specks where the sensor recorded them. */
 export type FrameFacts = {
@@ -32,6 +33,8 @@ export type ToldSpot = TriedSpot & {
   /** The same in every frame in which the speck is, so that one finds it again. */
   number: number;
   fate: SpotFate;
+  /** Where it lies, as far as frames with other lenses tell. */
+  where: Whereabouts | null;
 };
 
 export type FrameChapter = {
@@ -42,11 +45,6 @@ export type FrameChapter = {
   stayed: number;
   moved: number;
   fresh: number;
-  /**
-   * Told by another lens with nothing done in between: what stayed lies on the sensor, and so many that are gone lay in
-   * the lens before, or in what was photographed. Null where the frames cannot tell.
-   */
-  notOnSensor: number | null;
   judgement: SensorJudgement;
 };
 
@@ -70,13 +68,15 @@ export const isDismissed = ({ x, y }: Point, dismissed: readonly Point[], aspect
  *
  * @param frames oldest first. @param dismissed places that are no dust, as the sensor recorded them.
  */
-export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point[], wet: 'self' | 'service'): SensorStory {
+export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point[], wet: Wetting): SensorStory {
   const chapters: FrameChapter[] = [];
+  const seen = frames.map((f) => ({ ...f, spots: f.spots.filter((s) => !isDismissed(s, dismissed, f.height / f.width)) }));
+  const where = whereaboutsOf(seen);
   const counts: SpeckCount[] = [];
   let numbers = 0;
-  for (const [i, frame] of frames.entries()) {
+  for (const [i, frame] of seen.entries()) {
+    const { spots } = frame;
     const aspect = frame.height / frame.width;
-    const spots = frame.spots.filter((s) => !isDismissed(s, dismissed, aspect));
     const before = chapters.at(-1);
     const match = matchFrames<Spot>(before?.spots ?? [], spots, aspect);
     const known = new Map<Spot, Pick<ToldSpot, 'number' | 'fate' | 'survived'>>();
@@ -86,13 +86,13 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
     }
     // What moved is loose: whatever did not move it before will now.
     for (const { before: b, after } of match.moved) known.set(after, { number: (b as ToldSpot).number, fate: 'moved', survived: [] });
-    const told = spots.map((s): ToldSpot => ({
+    const told = spots.map((s, at): ToldSpot => ({
       ...s,
+      where: where[i]![at]!,
       ...(known.get(s) ?? { number: (numbers += 1), fate: i === 0 ? 'first' : 'fresh', survived: [] }),
     }));
-    const judgement = judgeSensor(told, { measuredAt: frame.fNumber, workingAt: frame.workingAt, wet });
-    const earlier = frames[i - 1];
-    const isOtherLens = !!earlier?.lens && !!frame.lens && earlier.lens !== frame.lens && frame.tries.length === 0;
+    const own = told.filter((s) => !isElsewhere(s));
+    const judgement = judgeSensor(own, { measuredAt: frame.fNumber, workingAt: frame.workingAt, wet });
     chapters.push({
       id: frame.id,
       spots: told,
@@ -100,10 +100,9 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
       stayed: match.stayed.length,
       moved: match.moved.length,
       fresh: i === 0 ? 0 : match.fresh.length,
-      notOnSensor: isOtherLens ? match.gone.length : null,
       judgement,
     });
-    const freshShowing = told.filter(
+    const freshShowing = own.filter(
       (s) => s.fate === 'fresh' && visibilityAt(s, { measuredAt: frame.fNumber, workingAt: frame.workingAt }).visible,
     );
     counts.push({ at: frame.at, shows: judgement.shows, fresh: i === 0 ? null : freshShowing.length, exposures: frame.exposures });

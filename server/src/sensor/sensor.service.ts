@@ -1,5 +1,6 @@
 import {
   commonErrors,
+  frameFacts,
   gearErrors,
   sensorErrors,
   type Dismissed,
@@ -39,18 +40,6 @@ const dayOf = (at: Date, timeZone: string): schedule.Day => schedule.localDay(at
 /** Outings with a body that ended after one frame and not after the next. */
 const between = (all: readonly OutingDays[], itemId: string, after: schedule.Day, until: schedule.Day): number =>
   all.filter((o) => o.itemIds.includes(itemId) && o.to > after && o.to <= until).length;
-
-const factsOf = ({ id, takenAt, data }: FrameRow, exposures: number): sensor.FrameFacts => ({
-  id,
-  at: takenAt.toISOString(),
-  fNumber: data.fNumber,
-  workingAt: data.workingAt,
-  width: data.width,
-  height: data.height,
-  spots: data.spots,
-  tries: data.tries,
-  exposures,
-});
 
 /** Frames of sensors, what they tell over time, and tests of glare. */
 @Injectable()
@@ -167,9 +156,9 @@ export class SensorService {
       for (const [itemId, own] of grouped(rows, (r) => r.itemId)) {
         const counts = await this.exposures(db, own);
         const story = sensor.storyOf(
-          own.map((row, i) => factsOf(row, counts[i]!)),
+          own.map(({ id, takenAt, data }, i) => frameFacts(data, { id, at: takenAt.toISOString(), exposures: counts[i]! })),
           dismissed.get(itemId) ?? [],
-          schools.sensor === 'service' ? 'service' : 'self',
+          schools.sensor,
         );
         const { judgement } = story.chapters.at(-1)!;
         told.set(itemId, {

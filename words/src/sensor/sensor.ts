@@ -18,7 +18,7 @@ const shows = (n: number): string => (n === 1 ? 'shows' : 'show');
 export function sensorWords(because: sensor.SensorBecause): string {
   switch (because.because) {
     case 'nothing-there':
-      return 'No specks were found.';
+      return 'No specks were found on the sensor.';
     case 'nothing-shows':
       return `${count(because.specks, 'speck', 'specks')}, none of which ${shows(1)} at ${fStop(because.fNumber)}${
         because.showsFrom ? `; the plainest would from ${fStop(because.showsFrom)} on` : ''
@@ -78,11 +78,23 @@ export function changeWords({ gone, stayed, moved, fresh }: { gone: number; stay
   return parts.length > 0 ? `${parts.join(', ')}.` : 'Nothing to compare.';
 }
 
-/** What a frame with another lens tells, with nothing done in between. */
-export const otherLensWords = (stayed: number, notOnSensor: number): string =>
-  `Another lens, and nothing was done in between: ${count(stayed, 'speck that stayed lies', 'specks that stayed lie')} on the sensor${
-    notOnSensor > 0 ? `; ${count(notOnSensor, 'that is', 'that are')} gone lay in the other lens, or in what was photographed` : ''
-  }.`;
+const WHERE: Record<sensor.Whereabouts, string> = {
+  sensor: 'on the sensor',
+  lens: 'in the lens',
+  scene: 'in what was photographed',
+  'lens-or-scene': 'in the lens or in what was photographed',
+};
+export const whereWords = (where: sensor.Whereabouts): string => WHERE[where];
+
+/** What frames of one sitting with other lenses tell: how many lie where; null where they tell nothing. */
+export function sittingWords(spots: readonly { where: sensor.Whereabouts | null }[]): string | null {
+  const lie = sensor.WHEREABOUTS.map((where) => ({ where, n: spots.filter((s) => s.where === where).length })).filter(({ n }) => n > 0);
+  if (lie.length === 0) return null;
+  const parts = lie.map(({ where, n }) => `${n} ${n === 1 ? 'lies' : 'lie'} ${WHERE[where]}`);
+  return `Told by what stays where from frame to frame: ${parts.join(', ')}.${
+    lie.some(({ where }) => where !== 'sensor') ? ' Only what may lie on the sensor is judged.' : ''
+  }`;
+}
 
 const GLARE_TROUBLE: Record<sensor.GlareTrouble, string> = {
   'no-card': 'The card was not found in it: black discs on white, the middle one near the middle of the picture, sharp and whole.',

@@ -149,7 +149,7 @@ function Corrections({ itemId, frame, isFirst }: { itemId: string; frame: Sensor
   );
 }
 
-function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 'self' | 'service' }) {
+function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: sensor.Wetting }) {
   const [params, setParams] = useSearchParams();
   const { reading, read, cancel } = useFrameReading();
   const [draft, setDraft] = useState<Draft | null>(null);
@@ -267,7 +267,7 @@ export function FramesPage() {
       }
       actions={<ButtonLink to={`/gear/${id}/plan`}>See the plan</ButtonLink>}
     >
-      <Frames item={item.data} data={frames.data} wet={settings.data.schools.sensor === 'service' ? 'service' : 'self'} />
+      <Frames item={item.data} data={frames.data} wet={settings.data.schools.sensor} />
     </Page>
   );
 }

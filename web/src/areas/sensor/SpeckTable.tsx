@@ -1,5 +1,5 @@
 import type { Dismissed } from '@bright-keeper/contract';
-import { fateWords, fStop, zoneWords } from '@bright-keeper/words';
+import { fateWords, fStop, whereWords, zoneWords } from '@bright-keeper/words';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button } from '../../ui/parts';
 import type { SpeckRow } from './framesView';
@@ -57,7 +57,8 @@ export function SpeckTable({ rows, selected, onSelect, onDismiss }: Props) {
       id: 'kind',
       header: 'What',
       accessorKey: 'kind',
-      cell: ({ row: { original } }) => `${KINDS[original.kind]}, ${fateWords(original.fate)}`,
+      cell: ({ row: { original } }) =>
+        [KINDS[original.kind], fateWords(original.fate), ...(original.where ? [whereWords(original.where)] : [])].join(', '),
     },
     {
       id: 'sure',

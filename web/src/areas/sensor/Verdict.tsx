@@ -1,5 +1,5 @@
 import { sensor } from '@bright-keeper/core';
-import { changeWords, otherLensWords, sensorAdvice, sensorWords } from '@bright-keeper/words';
+import { changeWords, sensorAdvice, sensorWords, sittingWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button, Failure } from '../../ui/parts';
@@ -40,7 +40,8 @@ type Props = { itemId: string; chapter: sensor.FrameChapter; isFirst: boolean; i
 export function Verdict({ itemId, chapter, isFirst, isKept }: Props) {
   const navigate = useNavigate();
   const bench = useTakeToBench(itemId);
-  const { judgement, gone, stayed, moved, fresh, notOnSensor } = chapter;
+  const { judgement, spots, gone, stayed, moved, fresh } = chapter;
+  const sitting = sittingWords(spots);
   const mayClean = judgement.advice === 'blow' || judgement.advice === 'swab';
   return (
     <section className="sheet space-y-3 p-4" aria-label="What it needs">
@@ -51,7 +52,7 @@ export function Verdict({ itemId, chapter, isFirst, isKept }: Props) {
           <b>Since the frame before:</b> {changeWords({ gone: gone.length, stayed, moved, fresh })}
         </p>
       )}
-      {notOnSensor !== null && <p>{otherLensWords(stayed, notOnSensor)}</p>}
+      {sitting && <p>{sitting}</p>}
       {isKept && mayClean && (
         <Button
           look="filled"

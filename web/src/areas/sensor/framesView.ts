@@ -1,4 +1,4 @@
-import type { SensorFrame, SensorFrameInput, SoilSeen } from '@bright-keeper/contract';
+import { frameFacts, type SensorFrame, type SensorFrameInput, type SoilSeen } from '@bright-keeper/contract';
 import { care, sensor } from '@bright-keeper/core';
 import type { FrameReading } from '../../workers/frame.worker';
 
@@ -48,18 +48,8 @@ export function draftOf(itemId: string, file: File, reading: FrameReading, frame
 }
 
 /** What a story needs of a frame, kept or not. */
-export const factsOf = (frame: SensorFrameInput & { id?: string; exposures?: number }): sensor.FrameFacts => ({
-  id: frame.id ?? 'draft',
-  at: frame.takenAt,
-  fNumber: frame.fNumber,
-  workingAt: frame.workingAt,
-  width: frame.width,
-  height: frame.height,
-  spots: frame.spots,
-  tries: frame.tries,
-  exposures: frame.exposures ?? 0,
-  lens: frame.lens,
-});
+export const factsOf = (frame: SensorFrameInput & { id?: string; exposures?: number }): sensor.FrameFacts =>
+  frameFacts(frame, { id: frame.id ?? 'draft', at: frame.takenAt, exposures: frame.exposures ?? 0 });
 
 /**
  * Dust on the sensor as a look would find it. A trace is what shows at the very smallest apertures only, and is left; what
@@ -88,6 +78,7 @@ export type SpeckRow = {
   visible: boolean;
   kind: sensor.SpotKind | 'mark';
   fate: sensor.SpotFate;
+  where: sensor.Whereabouts | null;
   confidence: number;
 };
 
@@ -115,6 +106,7 @@ export function rowsOf(
       visible: sensor.visibilityAt(s, { measuredAt: frame.fNumber, workingAt: stop }).visible,
       kind: sensor.isMark(s) ? 'mark' : s.kind,
       fate: s.fate,
+      where: s.where,
       confidence: s.confidence,
     };
   });

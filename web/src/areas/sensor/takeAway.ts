@@ -1,9 +1,10 @@
 import type { SensorFrameInput } from '@bright-keeper/contract';
+import { sensor } from '@bright-keeper/core';
 import { spotOf, type SpeckRow } from './framesView';
 
 /** The specks as JSON that says what it is; lengths in millimetres on the sensor, places as fractions from the top left. */
 export function specksJson(rows: readonly SpeckRow[], frame: SensorFrameInput): string {
-  const specks = rows.map(({ number, x, y, xMm, yMm, facing, sizeMm, depth, showsFrom, kind, fate, confidence }) => ({
+  const specks = rows.map(({ number, x, y, xMm, yMm, facing, sizeMm, depth, showsFrom, kind, fate, where, confidence }) => ({
     number,
     x,
     y,
@@ -16,6 +17,7 @@ export function specksJson(rows: readonly SpeckRow[], frame: SensorFrameInput): 
     showsFromFNumber: showsFrom,
     kind,
     fate,
+    where,
     confidence,
   }));
   const { fileName, takenAt, fNumber, width, height } = frame;
@@ -49,7 +51,8 @@ const SPECKS_SCHEMA = {
           depth: share,
           showsFromFNumber: { type: ['number', 'null'] },
           kind: { enum: ['dust', 'hair', 'mark'] },
-          fate: { enum: ['first', 'stayed', 'moved', 'fresh'] },
+          fate: { enum: sensor.SPOT_FATES },
+          where: { enum: [...sensor.WHEREABOUTS, null] },
           confidence: share,
         },
       },
@@ -70,13 +73,29 @@ const COLUMNS = [
   'shows_from_f',
   'kind',
   'fate',
+  'where',
   'confidence',
 ] as const;
 
 /** The same as a table. Nothing in it was typed by anybody, so nothing in it can be a formula. */
 export function specksCsv(rows: readonly SpeckRow[]): string {
   const lines = rows.map((r) =>
-    [r.number, r.x, r.y, r.xMm, r.yMm, r.facing.x, r.facing.y, r.sizeMm, r.depth, r.showsFrom ?? '', r.kind, r.fate, r.confidence]
+    [
+      r.number,
+      r.x,
+      r.y,
+      r.xMm,
+      r.yMm,
+      r.facing.x,
+      r.facing.y,
+      r.sizeMm,
+      r.depth,
+      r.showsFrom ?? '',
+      r.kind,
+      r.fate,
+      r.where ?? '',
+      r.confidence,
+    ]
       .map((v) => (typeof v === 'number' && !Number.isInteger(v) ? v.toFixed(5) : String(v)))
       .join(','),
   );
@@ -97,7 +116,8 @@ export function maskOf(frame: SensorFrameInput, rows: readonly SpeckRow[]): HTML
   context.fillStyle = 'white';
   for (const row of rows) {
     const spot = spotOf(frame, row);
-    if (!spot || !row.visible) continue;
+    // What lies in one lens or in one scene is not in the other pictures.
+    if (!spot || !row.visible || sensor.isElsewhere(row)) continue;
     context.beginPath();
     context.arc(row.x * frame.width, row.y * frame.height, (spot.diameterPx / 2) * MASK_MARGIN, 0, 2 * Math.PI);
     context.fill();
