@@ -19,7 +19,9 @@ export type Candidate = {
 export const PROBE = { side: 3, gap: 3, outer: 5 } as const;
 const AREA = PROBE.side ** 2;
 const TILE = 64;
+/** Out of step with the squares of a JPEG; on the finest level, where there are most of them, fewer tell enough. */
 const EVERY = 4;
+const EVERY_FINEST = 6;
 
 /** Below so many sigmas chance makes too much stand out for anything to be told from it. */
 const LEAST_SNR = 3.7;
@@ -33,10 +35,18 @@ const GRAINY = 2;
 /** The brighter part of the surroundings begins above this share of them, and where little is left against it, it is a halo. */
 const BRIGHTER_PART = 0.6;
 const HALO = 0.25;
+/**
+ * On the frame itself only those places are looked at where four pixels a side are this much as dark as three must be: the
+ * narrowest shadow there is takes more than half as much of the light from four as from three.
+ */
+const OF_FOUR = 0.5;
 /** In flat tiles a candidate is more than one step of grey. */
 const STEPS_IN_FLAT = 1.15;
 /** Nothing so faint is ever seen in a picture. */
 const FAINTEST = 0.006;
+/** Thresholds are kept in so many parts, so that their product with the light fits 31 bits. */
+const SHIFT = 11;
+const PARTS = 1 << SHIFT;
 
 /** The rows or columns of which one outside the level is the mirror image. */
 const inside = (i: number, size: number): number => (i < 0 ? -i - 1 : i >= size ? 2 * size - i - 1 : i);
@@ -47,19 +57,16 @@ const inside = (i: number, size: number): number => (i < 0 ? -i - 1 : i >= size 
  */
 function surroundings({ width, height, data }: Level): Uint16Array {
   const around = new Uint16Array(width * height);
-  // Sums over five and over three rows, for each column, moved down the frame; mirrored at both ends.
+  // For each column the sum of five rows, and that of the three in their middle; mirrored at both ends.
   const five = new Int32Array(width + 4);
   const three = new Int32Array(width + 4);
   const row = (y: number): number => inside(y, height) * width;
-  for (let x = 0; x < width; x += 1) {
-    for (let d = -3; d <= 1; d += 1) five[x + 2]! += data[row(d) + x]!;
-    for (let d = -2; d <= 0; d += 1) three[x + 2]! += data[row(d) + x]!;
-  }
   for (let y = 0; y < height; y += 1) {
-    const [in5, out5, in3, out3] = [row(y + 2), row(y - 3), row(y + 1), row(y - 2)];
+    const [a, b, c, d, e] = [row(y - 2), row(y - 1), y * width, row(y + 1), row(y + 2)];
     for (let x = 0; x < width; x += 1) {
-      five[x + 2]! += data[in5 + x]! - data[out5 + x]!;
-      three[x + 2]! += data[in3 + x]! - data[out3 + x]!;
+      const middle = (data[b + x]! + data[c + x]! + data[d + x]!) | 0;
+      three[x + 2] = middle;
+      five[x + 2] = (middle + data[a + x]! + data[e + x]!) | 0;
     }
     for (const columns of [five, three]) {
       columns[1] = columns[2]!;
@@ -67,14 +74,14 @@ function surroundings({ width, height, data }: Level): Uint16Array {
       columns[width + 2] = columns[width + 1]!;
       columns[width + 3] = columns[width]!;
     }
-    let wide = five[0]! + five[1]! + five[2]! + five[3]!;
-    let narrow = three[1]! + three[2]!;
+    let wide = (five[0]! + five[1]! + five[2]! + five[3]!) | 0;
+    let narrow = (three[1]! + three[2]!) | 0;
     for (let x = 0, i = y * width; x < width; x += 1, i += 1) {
-      wide += five[x + 4]!;
-      narrow += three[x + 3]!;
+      wide = (wide + five[x + 4]!) | 0;
+      narrow = (narrow + three[x + 3]!) | 0;
       around[i] = (wide - narrow + 8) >> 4;
-      wide -= five[x]!;
-      narrow -= three[x + 1]!;
+      wide = (wide - five[x]!) | 0;
+      narrow = (narrow - three[x + 1]!) | 0;
     }
   }
   return around;
@@ -83,33 +90,42 @@ function surroundings({ width, height, data }: Level): Uint16Array {
 /** What stands out on one level: dark, and bright to tell chance by. */
 type StandOut = { dark: Candidate[]; bright: Candidate[] };
 
+/** How far a place of a tile must stand out, and below and above which part of the light around, in so many parts, it does. */
+type Tile = { median: number; spread: number; least: number; darker: number; brighter: number };
+/** A tile with no place that has all its neighbours: nothing stands out in it. */
+const NOTHING: Tile = { median: 0, spread: 1, least: 1, darker: 0, brighter: 2 * PARTS };
+
 /** One level and the light around each of its places. */
 class Probe {
   private readonly around: Uint16Array;
-  private readonly aroundWidth: number;
-  private readonly aroundHeight: number;
   private readonly values = new Float32Array((TILE / EVERY) ** 2);
+  private readonly tiles: Tile[] = [];
   private readonly found: StandOut = { dark: [], bright: [] };
+  private readonly noted = new Set<number>();
 
   constructor(
     private readonly level: Level,
-    coarser: Level,
+    private readonly coarser: Level,
     private readonly light: Light,
     private readonly noise: NoiseMap,
   ) {
     this.around = surroundings(coarser);
-    this.aroundWidth = coarser.width;
-    this.aroundHeight = coarser.height;
   }
 
   run(): StandOut {
-    const { width, height } = this.level;
-    for (let top = 0; top < height; top += TILE) for (let left = 0; left < width; left += TILE) this.tile(left, top);
+    const { height, level } = this.level;
+    for (let top = 0; top < height; top += TILE) {
+      this.measureBand(top);
+      if (level === 0)
+        for (let y = top >> 1, end = Math.min(this.coarser.height - 1, (top + TILE) >> 1); y < end; y += 1) this.rowByFours(y);
+      else for (let y = Math.max(1, top), end = Math.min(height - 1, top + TILE); y < end; y += 1) this.row(y);
+    }
     return this.found;
   }
 
   private aroundAt(x: number, y: number): number {
-    return this.around[Math.min(this.aroundHeight - 1, y >> 1) * this.aroundWidth + Math.min(this.aroundWidth - 1, x >> 1)]!;
+    const { width, height } = this.coarser;
+    return this.around[Math.min(height - 1, y >> 1) * width + Math.min(width - 1, x >> 1)]!;
   }
 
   private sumAt(x: number, y: number): number {
@@ -124,52 +140,98 @@ class Probe {
     return 1 - this.sumAt(x, y) / (AREA * Math.max(1, this.aroundAt(x, y)));
   }
 
-  private tile(left: number, top: number): void {
-    const { width, height, data, level } = this.level;
-    const { around, aroundWidth } = this;
-    const [right, bottom] = [Math.min(width - 1, left + TILE), Math.min(height - 1, top + TILE)];
-    const [x0, y0] = [Math.max(1, left), Math.max(1, top)];
-    let n = 0;
-    for (let y = y0; y < bottom; y += EVERY)
-      for (let x = x0; x < right && n < this.values.length; x += EVERY) this.values[n++] = this.depthAt(x, y);
-    if (n === 0) return;
-    const { median, sigma } = robust(this.values, n, level <= GRAINY);
-    const [mx, my] = [(left + right) >> 1, (top + bottom) >> 1];
-    const px = 2 ** level;
-    const step = this.light.step(this.aroundAt(mx, my));
-    const least = Math.max(LEAST_SNR * sigma, isFlat(this.noise, mx * px, my * px, step) ? STEPS_IN_FLAT * step : 0, FAINTEST);
-    const spread = Math.max(sigma, least / SURE_SNR / 2);
-    const darker = AREA * (1 - median - least);
-    const brighter = AREA * (1 - median + least);
-    for (let y = y0; y < bottom; y += 1) {
-      const row = y * width;
-      const [above, below] = [row - width, row + width];
-      const ring = Math.min(this.aroundHeight - 1, y >> 1) * aroundWidth;
-      let s0 = data[above + x0 - 1]! + data[row + x0 - 1]! + data[below + x0 - 1]!;
-      let s1 = data[above + x0]! + data[row + x0]! + data[below + x0]!;
-      // Where the level is one pixel wider than twice the coarser one, the last place has none of its own.
-      let limit = around[ring + Math.min(aroundWidth - 1, x0 >> 1)]!;
-      let [dark, bright] = [limit * darker, limit * brighter];
-      for (let x = x0; x < right; x += 1) {
-        const s2 = data[above + x + 1]! + data[row + x + 1]! + data[below + x + 1]!;
-        const sum = s0 + s1 + s2;
+  /** What stands out in each tile of a band of them. */
+  private measureBand(top: number): void {
+    const { width, height, level } = this.level;
+    const bottom = Math.min(height - 1, top + TILE);
+    const every = level === 0 ? EVERY_FINEST : EVERY;
+    for (let left = 0, column = 0; left < width; left += TILE, column += 1) {
+      const right = Math.min(width - 1, left + TILE);
+      let n = 0;
+      for (let y = Math.max(1, top); y < bottom; y += every)
+        for (let x = Math.max(1, left); x < right && n < this.values.length; x += every) this.values[n++] = this.depthAt(x, y);
+      if (n === 0) {
+        this.tiles[column] = NOTHING;
+        continue;
+      }
+      const { median, sigma } = robust(this.values, n, level <= GRAINY);
+      const [mx, my] = [(left + right) >> 1, (top + bottom) >> 1];
+      const px = 2 ** level;
+      const step = this.light.step(this.aroundAt(mx, my));
+      const least = Math.max(LEAST_SNR * sigma, isFlat(this.noise, mx * px, my * px, step) ? STEPS_IN_FLAT * step : 0, FAINTEST);
+      this.tiles[column] = {
+        median,
+        spread: Math.max(sigma, least / SURE_SNR / 2),
+        least,
+        darker: Math.round((1 - median - least * (level === 0 ? OF_FOUR : 1)) * PARTS),
+        brighter: Math.round((1 - median + least * (level === 0 ? OF_FOUR : 1)) * PARTS),
+      };
+    }
+  }
+
+  /** Looks at every place of a row. Row by row, not tile by tile: so memory is read as it lies. */
+  private row(y: number): void {
+    const { width, data } = this.level;
+    const { around } = this;
+    const ring = Math.min(this.coarser.height - 1, y >> 1) * this.coarser.width;
+    this.look(1, y);
+    let i = y * width + 2;
+    let s0 = (data[i - 1 - width]! + data[i - 1]! + data[i - 1 + width]!) | 0;
+    let s1 = (data[i - width]! + data[i]! + data[i + width]!) | 0;
+    let at = ring + 1;
+    let x = 2;
+    for (let column = 0; column < this.tiles.length; column += 1) {
+      const tile = this.tiles[column]!;
+      const [darker, brighter] = [AREA * tile.darker, AREA * tile.brighter];
+      const right = Math.min(width - 1, (column + 1) * TILE);
+      // Two places share their surroundings, and two of the three columns that each is the sum of.
+      for (; x + 1 < right; x += 2, i += 2, at += 1) {
+        const s2 = (data[i + 1 - width]! + data[i + 1]! + data[i + 1 + width]!) | 0;
+        const s3 = (data[i + 2 - width]! + data[i + 2]! + data[i + 2 + width]!) | 0;
+        const dark = Math.imul(around[at]!, darker) >> SHIFT;
+        const bright = Math.imul(around[at]!, brighter) >> SHIFT;
+        const one = (s0 + s1 + s2) | 0;
+        const two = (s1 + s2 + s3) | 0;
+        if (one <= dark || one >= bright) this.look(x, y);
+        if (two <= dark || two >= bright) this.look(x + 1, y);
+        s0 = s2;
+        s1 = s3;
+      }
+    }
+    // Where the level is one pixel wider than twice the coarser one, the last place has none of its own.
+    if (x < width - 1) this.look(x, y);
+  }
+
+  /** The same for the frame itself, where nearly all pixels are: by squares of two on the halved one, and where one of them says so. */
+  private rowByFours(y: number): void {
+    const { width, data } = this.coarser;
+    const { around } = this;
+    let i = y * width;
+    let s0 = (data[i]! + data[i + width]!) | 0;
+    for (let column = 0, x = 0; column < this.tiles.length; column += 1) {
+      const { darker, brighter } = this.tiles[column]!;
+      for (const right = Math.min(width - 1, ((column + 1) * TILE) >> 1); x < right; x += 1, i += 1) {
+        const s1 = (data[i + 1]! + data[i + 1 + width]!) | 0;
+        const mean = (s0 + s1) >> 2;
+        if (mean <= Math.imul(around[i]!, darker) >> SHIFT || mean >= Math.imul(around[i]!, brighter) >> SHIFT)
+          for (let py = 2 * y + 1; py <= 2 * y + 2; py += 1) for (let px = 2 * x + 1; px <= 2 * x + 2; px += 1) this.look(px, py);
         s0 = s1;
-        s1 = s2;
-        if ((x & 1) === 0) {
-          if (x >> 1 < aroundWidth) limit = around[ring + (x >> 1)]!;
-          dark = limit * darker;
-          bright = limit * brighter;
-        }
-        if (sum < dark) this.note(this.found.dark, x, y, sum, 1, median, spread);
-        else if (sum > bright) this.note(this.found.bright, x, y, sum, -1, median, spread);
       }
     }
   }
 
+  private look(x: number, y: number): void {
+    const { median, spread, least } = this.tiles[Math.floor(x / TILE)]!;
+    const off = this.depthAt(x, y) - median;
+    if (off > least) this.note(this.found.dark, x, y, 1, off, spread);
+    else if (off < -least) this.note(this.found.bright, x, y, -1, -off, spread);
+  }
+
   /** Notes a place that stands out, if it does so more than all eight beside it. @param sign 1 for dark, -1 for bright. */
-  private note(list: Candidate[], x: number, y: number, sum: number, sign: number, median: number, spread: number): void {
+  private note(list: Candidate[], x: number, y: number, sign: number, depth: number, spread: number): void {
     const { width, height, level } = this.level;
-    if (x < 1 || y < 1 || x >= width - 1 || y >= height - 1) return;
+    if (x < 1 || y < 1 || x >= width - 1 || y >= height - 1 || this.noted.has(y * width + x)) return;
+    const sum = this.sumAt(x, y);
     for (let dy = -1; dy <= 1; dy += 1) {
       for (let dx = -1; dx <= 1; dx += 1) {
         if ((dx === 0 && dy === 0) || x + dx < 1 || y + dy < 1 || x + dx >= width - 1 || y + dy >= height - 1) continue;
@@ -178,7 +240,7 @@ class Probe {
         if (beside < 0 || (beside === 0 && (dy > 0 || (dy === 0 && dx > 0)))) return;
       }
     }
-    const depth = sign * (this.depthAt(x, y) - median);
+    this.noted.add(y * width + x);
     list.push({ level, x, y, depth, snr: depth / spread });
   }
 }

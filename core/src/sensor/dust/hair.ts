@@ -71,28 +71,39 @@ export function backgroundOf(from: Level): Background {
   };
 }
 
-/** The farthest cell from one, over the cells that hang together, and how far it is, pixels. */
-function farthest(cells: Set<number>, width: number, start: number): { cell: number; far: number } {
-  const seen = new Map<number, number>([[start, 0]]);
+/** Cells that hang together, on a grid of their own with a rim around it, 1 where one is. */
+type Grid = { columns: number; cells: Uint8Array; left: number; top: number; width: number };
+
+function gridOf(cells: ReadonlySet<number>, width: number): Grid {
+  let [left, top, right, bottom] = [width, Infinity, 0, 0];
+  for (const cell of cells) {
+    const [x, y] = [cell % width, Math.floor(cell / width)];
+    [left, top, right, bottom] = [Math.min(left, x), Math.min(top, y), Math.max(right, x), Math.max(bottom, y)];
+  }
+  const columns = right - left + 3;
+  const grid = { columns, cells: new Uint8Array(columns * (bottom - top + 3)), left, top, width };
+  for (const cell of cells) grid.cells[onGrid(grid, cell)] = 1;
+  return grid;
+}
+
+const onGrid = ({ columns, left, top, width }: Grid, cell: number): number =>
+  (Math.floor(cell / width) - top + 1) * columns + (cell % width) - left + 1;
+
+/** The farthest cell of a grid from one, going over cells only, and how far it is, pixels. */
+function farthest({ columns, cells }: Grid, start: number): { cell: number; far: number } {
+  const steps = [1, -1, columns, -columns, columns + 1, columns - 1, -columns + 1, -columns - 1];
+  const away = new Float32Array(cells.length).fill(-1);
   const queue = [start];
+  away[start] = 0;
   let [cell, far] = [start, 0];
   for (let head = 0; head < queue.length; head += 1) {
     const at = queue[head]!;
-    const d = seen.get(at)!;
+    const d = away[at]!;
     if (d > far) [cell, far] = [at, d];
-    for (const [step, length] of [
-      [1, 1],
-      [-1, 1],
-      [width, 1],
-      [-width, 1],
-      [width + 1, 1.41],
-      [width - 1, 1.41],
-      [-width + 1, 1.41],
-      [-width - 1, 1.41],
-    ] as const) {
-      const next = at + step;
-      if (!cells.has(next) || seen.has(next)) continue;
-      seen.set(next, d + length);
+    for (let i = 0; i < steps.length; i += 1) {
+      const next = at + steps[i]!;
+      if (cells[next] === 0 || away[next]! >= 0) continue;
+      away[next] = d + (i < 4 ? 1 : 1.41);
       queue.push(next);
     }
   }
@@ -143,8 +154,8 @@ export function blobAt(level: Level, background: Background, x: number, y: numbe
     }
   }
   if (cells.size < 4) return null;
-  const one = farthest(cells, width, cells.values().next().value!);
-  const { far } = farthest(cells, width, one.cell);
+  const grid = gridOf(cells, width);
+  const { far } = farthest(grid, farthest(grid, onGrid(grid, start)).cell);
   let [sx, sy] = [0, 0];
   for (const cell of cells) {
     sx += cell % width;

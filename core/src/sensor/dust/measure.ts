@@ -205,11 +205,18 @@ function bestTemplate(
   };
   const set = templates();
   let [best, index]: [Fit | null, number] = [null, 0];
-  for (const [i, template] of set.entries()) {
-    if (template.wide > reach * 1.15) break;
+  const ask = (i: number): void => {
+    const template = set[i];
+    if (!template || template.wide > reach * 1.15) return;
     const fit = fitOf(template);
     if (fit && (!best || fit.left < best.left)) [best, index] = [fit, i];
-  }
+  };
+  // What is left over changes slowly with the width: every third one, then those beside the best.
+  const widths = set.length / SOFTNESS.length;
+  for (let w = 1; w < widths; w += 3) for (let q = 0; q < SOFTNESS.length; q += 1) ask(w * SOFTNESS.length + q);
+  const middle = Math.floor(index / SOFTNESS.length);
+  for (const w of [middle - 2, middle - 1, middle + 1, middle + 2])
+    for (let q = 0; q < SOFTNESS.length; q += 1) ask(w * SOFTNESS.length + q);
   if (!best) return null;
   const { template, depth, offset, left, tt } = between(best, set[index - SOFTNESS.length], set[index + SOFTNESS.length], fitOf);
   const sigma = Math.sqrt(Math.max(spread, 1e-12) / Math.max(degrees, 1));

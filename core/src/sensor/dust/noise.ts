@@ -3,7 +3,8 @@ import { robust } from './quantile.js';
 
 /** Noise is told for tiles of so many pixels a side. */
 export const TILE = 64;
-const EVERY = 4;
+/** Out of step with the squares of a JPEG. */
+const EVERY = 6;
 /** What a pixel and half of its two neighbours together scatter, against one pixel. */
 const AGAINST_NEIGHBOURS = Math.sqrt(1.5);
 
