@@ -22,7 +22,7 @@ const NINE: Speck[] = Array.from({ length: 9 }, (_, i) => ({
 async function photograph(
   name: string,
   specks: Speck[],
-  { width = 3000, height = 2000, orientation = 1, fNumber = '16/1', format = 'jpeg' } = {},
+  { width = 3000, height = 2000, orientation = 1, fNumber = '16/1', format = 'jpeg', lens = '', at: time = '10:00:00' } = {},
 ): Promise<string> {
   const data = Buffer.alloc(width * height, 196);
   for (const { x, y, wide, depth } of specks) {
@@ -37,7 +37,7 @@ async function photograph(
   }
   const exif = {
     IFD0: { Model: 'Corvane Z', Orientation: String(orientation) },
-    IFD2: { FNumber: fNumber, ISOSpeedRatings: '100', DateTimeOriginal: '2026:03:10 10:00:00' },
+    IFD2: { FNumber: fNumber, ISOSpeedRatings: '100', DateTimeOriginal: `2026:03:10 ${time}`, ...(lens ? { LensModel: lens } : {}) },
   };
   const file = at(name);
   const image = sharp(data, { raw: { width, height, channels: 1 } }).withExif(exif);
@@ -225,6 +225,63 @@ test.describe('pictures that measure', () => {
     await expect(page.getByRole('button', { name: 'Keep this frame' })).toHaveCount(0);
   });
 
+  test('three frames at once, with two lenses, tell the sensor from the lens and the scene', async ({ page, request }) => {
+    const other = (
+      (await (
+        await request.post(server.url + routes.gear, {
+          data: { name: 'Corvane Q', kind: 'mirrorless-body', traits: { megapixels: 6 }, notes: '', acquiredOn: null },
+        })
+      ).json()) as Item
+    ).id;
+    const onSensor = NINE.slice(0, 6);
+    const [inLens, inScene] = [NINE[6]!, NINE[7]!];
+    await page.goto(`${server.url}/gear/${other}/frames`);
+    await page
+      .locator('input[type=file]')
+      .first()
+      .setInputFiles([
+        await photograph('a1.jpg', [...onSensor, inLens, inScene], { lens: 'Ostrane 58/2', at: '10:00:00' }),
+        await photograph('a2.jpg', [...onSensor, inLens], { lens: 'Ostrane 58/2', at: '10:02:00' }),
+        await photograph('b.jpg', onSensor, { lens: 'Ostrane 135/3.5', at: '10:05:00' }),
+      ]);
+    const draft = page.getByRole('region', { name: 'The frame that was read' });
+    for (const left of [2, 1, 0]) {
+      await expect(draft).toBeVisible({ timeout: 20_000 });
+      if (left > 0) await expect(draft).toContainText(`${left} more to read after it`);
+      await page.getByRole('button', { name: 'Keep this frame' }).click();
+      await expect(draft).toHaveCount(0);
+    }
+    const verdict = page.getByRole('region', { name: 'What it needs' });
+    await expect(verdict).toContainText('Told by what stays where from frame to frame: 6 lie on the sensor.');
+    await page.getByRole('button', { name: /8 specks/ }).click();
+    await expect(verdict).toContainText('6 lie on the sensor, 1 lies in the lens, 1 lies in what was photographed');
+    await expect(verdict).toContainText('6 specks show at f/16');
+    await expect(verdict).toContainText(/a clean of one’s own: \d+ min and/);
+  });
+
+  test('how large the largest speck on the front is decides whether it is touched', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`${server.url}/gear/${lens}`);
+    await page.getByRole('button', { name: 'Look at it' }).click();
+    await page
+      .getByRole('button', { name: /^front glass/ })
+      .last()
+      .click();
+    await page.getByRole('button', { name: 'dust', exact: true }).click();
+    await expect(page.getByText('Clean', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: /a grain of sand/ }).click();
+    await page.getByLabel('Focal length (of a zoom the shortest), mm').fill('58');
+    await page.getByLabel('Smallest aperture you use, f/').fill('11');
+    await page.getByRole('button', { name: 'Keep with the lens' }).click();
+    await expect(page.getByText(/Dust of 0.5 mm cannot show at 58 mm and f\/11/)).toBeVisible();
+    await page.getByRole('button', { name: /a match head/ }).click();
+    await expect(page.getByText(/cannot show/)).toHaveCount(0);
+    await page.getByRole('button', { name: /a grain of sand/ }).click();
+    await page.getByRole('link', { name: 'See it in a plain sky, at each aperture' }).click();
+    await expect(page.getByRole('status')).toContainText('a reason to leave the glass alone');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+
   test('the glare test from the card on the screen to the change after a clean', async ({ page }) => {
     await page.goto(`${server.url}/gear/${lens}/glare`);
     await page.getByRole('link', { name: 'Show the card on this screen' }).click();
@@ -251,7 +308,7 @@ test.describe('pictures that measure', () => {
       await page.getByRole('button', { name: 'Keep this test' }).click();
       await expect(read).toHaveCount(0);
     }
-    await expect(page.getByText(/^Less than the one before, 9\.\d %\.$/)).toBeVisible();
+    await expect(page.getByText(/^Less than the time before, 9\.\d %\.$/)).toBeVisible();
     await choose(page, await cardPhotograph('clipped.jpg', 3, 1.4));
     await expect(page.getByText(/The white of the card is clipped/)).toBeVisible();
   });

@@ -134,8 +134,8 @@ export type GlareInput = {
   note: string;
 };
 export type GlareTest = GlareInput & { id: string };
-/** Oldest first. */
-export type GlareTests = { tests: GlareTest[] };
+/** Oldest first; and when the lens was cleaned, as its log tells. */
+export type GlareTests = { tests: GlareTest[]; cleanedAt: string[] };
 const percent = () => Joi.number().min(0).max(1000).required();
 export const glareInput = Joi.object<GlareInput>({
   itemId: id().required(),

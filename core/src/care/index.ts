@@ -1,5 +1,6 @@
 export { planCleaning, contextOf } from './planCleaning.js';
 export { verdictFor } from './planSurface.js';
+export { specksFound } from './specks.js';
 export { isMeasured } from './frontMarks.js';
 export { gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.js';
 export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';

@@ -124,8 +124,11 @@ describe('what a sensor needs', () => {
   });
   it('a mark among dust does not stop the dust from being swabbed', () =>
     expect(judge([tried(['blow', 'swab', 'swab']), tried(['blow'])])).toMatchObject({ advice: 'swab', marks: 1, shows: 2 }));
-  it('costs a year’s retouching in hours', () =>
-    expect(retouch({ shows: 9, frames: 400, secondsASpot: 6 })).toEqual({ spots: 3600, hours: 6 }));
+  it('costs retouching: a picture, a panorama that repeats each speck, and a year of both', () => {
+    expect(retouch(9, { frames: 400, panoramas: 0, framesEach: 8 })).toEqual({ pictureMin: 0.9, panoramaMin: 7.2, yearHours: 6 });
+    expect(retouch(9, { frames: 400, panoramas: 50, framesEach: 8 }).yearHours).toBeCloseTo(12, 9);
+    expect(retouch(0, { frames: 400, panoramas: 50, framesEach: 8 }).yearHours).toBe(0);
+  });
 });
 
 describe('how fast specks come', () => {

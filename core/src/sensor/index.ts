@@ -34,6 +34,7 @@ export {
   veilingGlarePct,
   whyNotComparable,
 } from './glare.js';
+export { GLARE_AGAINST, type GlareAgainst, type GlareComparison, glareStory, type GlareTold } from './glareStory.js';
 export { daysApart, type Growth, growthOf, type NextClean, nextCleanIn, type SpeckCount, WORTH_A_CLEAN } from './growth.js';
 export {
   isMark,
@@ -50,6 +51,7 @@ export {
   SWABS_BEFORE_MARK,
   type TriedSpot,
   type Wetting,
+  type YearOfPictures,
 } from './judge.js';
 export { redrawn } from './redraw.js';
 export { type FrameMatch, matchFrames, type Placement, type SpotPair } from './match.js';

@@ -71,24 +71,25 @@ export function judgeSensor(
   return { advice: 'swab', because: { because: 'air-did-not-move', stayed: loose.length, fNumber: workingAt }, ...counted };
 }
 
+/** What a year's pictures at that aperture are: single ones, and panoramas of so many each. */
+export type YearOfPictures = { frames: number; panoramas: number; framesEach: number };
+
 export type Retouch = {
-  /** Specks that show, times frames. */
-  spots: number;
-  hours: number;
+  /** Minutes for one picture, for one panorama, hours for the year. */
+  pictureMin: number;
+  panoramaMin: number;
+  yearHours: number;
 };
 
 /** Seconds to take a speck out of a picture by hand (common practice: a few; our choice 6). */
 export const SECONDS_A_SPOT = 6;
 
-/** The time a year's pictures cost in taking specks out of them by hand. @param frames a year at that aperture. */
-export function retouch({
-  shows,
-  frames,
-  secondsASpot = SECONDS_A_SPOT,
-}: {
-  shows: number;
-  frames: number;
-  secondsASpot?: number;
-}): Retouch {
-  return { spots: shows * frames, hours: (shows * frames * secondsASpot) / 3600 };
+/** The time it takes to take specks out of pictures by hand. A panorama repeats each of them in every picture of it. */
+export function retouch(shows: number, { frames, panoramas, framesEach }: YearOfPictures, secondsASpot = SECONDS_A_SPOT): Retouch {
+  const pictureMin = (shows * secondsASpot) / 60;
+  return {
+    pictureMin,
+    panoramaMin: pictureMin * framesEach,
+    yearHours: (pictureMin * (frames + panoramas * framesEach)) / 60,
+  };
 }

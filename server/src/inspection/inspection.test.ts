@@ -1,4 +1,4 @@
-import { routes, type LookDoc } from '@bright-keeper/contract';
+import { routes, type ItemPage, type LookDoc } from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -49,6 +49,24 @@ describe('a look', () => {
     });
     const [entry] = (await t.http.get(routes.itemLog(id))).body.entries;
     expect(entry.data).toMatchObject({ kind: 'look', looked: 3 });
+  });
+
+  it('keeps how large the largest is, and leaves what can never show, at the bench too', async () => {
+    const { id } = await t.add('A speck on the front', { traits: { focalMm: 50, smallestFNumber: 11 } });
+    const look = await start(id);
+    const findings = [{ soil: 'dust', severity: 2, sizeMm: 0.5 }];
+    await t.http
+      .put(routes.look(look.id))
+      .send({ version: 1, at: null, answers: [{ surface: 'front-glass', findings, note: '' }] })
+      .expect(200);
+    const page = (await t.http.post(routes.lookFinish(look.id)).send({ version: 2 }).expect(200)).body as ItemPage;
+    expect(page.surfaces[0]).toMatchObject({ verdict: 'leave', findings, because: { reason: 'never-shows', sizeMm: 0.5 } });
+    // With nothing else found there is nothing to do at the bench either.
+    await t.http.post(routes.cleanings).send({ itemId: id, place: 'home' }).expect(422);
+    await t.http
+      .put(routes.look((await start(id)).id))
+      .send({ version: 1, at: null, answers: [{ surface: 'front-glass', findings: [{ soil: 'dust', severity: 2, sizeMm: 0 }], note: '' }] })
+      .expect(400);
   });
 
   it('follows the school of the user in its verdicts', async () => {

@@ -129,7 +129,10 @@ export class SensorService {
   async glareTests(itemId: string): Promise<GlareTests> {
     const { db } = this.database;
     await this.item(db, itemId);
-    return { tests: await this.repository.glareTests(db, itemId) };
+    const { timeZone } = await this.settings.get(db);
+    const journal = new schedule.Journal(await this.journal.forDuties(db, [itemId]), timeZone);
+    const cleans = journal.of({ kind: 'thing', id: itemId }).filter((e) => e.data.kind === 'clean');
+    return { tests: await this.repository.glareTests(db, itemId), cleanedAt: cleans.map((e) => e.at) };
   }
 
   addGlare({ takenAt, ...input }: GlareInput): Promise<GlareTest> {

@@ -11,6 +11,7 @@ import {
 import type { schedule } from '@bright-keeper/core';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 const NOWHERE = '01a20000-0000-7000-8000-0000000000aa';
@@ -205,6 +206,19 @@ describe('the frames of a body', () => {
     await t.http.delete(routes.glareTest(later.id)).expect(204);
     expect(await all()).toHaveLength(1);
     await t.http.delete(routes.glareTest(later.id)).expect(404);
+  });
+
+  it('knows when a lens was cleaned between its tests', async () => {
+    const lens = await t.add('A cleaned lens');
+    const cleanedAt = async () =>
+      ((await t.http.get(routes.glareTests).query({ itemId: lens.id }).expect(200)).body as { cleanedAt: string[] }).cleanedAt;
+    expect(await cleanedAt()).toEqual([]);
+    await t.look(lens.id, { 'front-glass': { fingerprint: 2 } });
+    const { id, plan } = await t.startCleaning(lens.id);
+    const events = workThrough(plan, ['clean-enough']);
+    const saved = (await t.http.put(routes.cleaning(id)).send({ version: 1, events }).expect(200)).body as { version: number };
+    await t.http.post(routes.cleaningFinish(id)).send({ version: saved.version }).expect(200);
+    expect(await cleanedAt()).toEqual([t.clock.now().toISOString()]);
   });
 });
 

@@ -1,14 +1,20 @@
 import type { ReactNode } from 'react';
 
-type Choosing = { accept: string; onChoose: (file: File) => void };
+/** Told the first file, and all of them where several may be chosen. */
+type Choosing = { accept: string; multiple?: boolean; onChoose: (file: File, all: File[]) => void };
 
-/** A button that asks for one file; choosing the same file again is heard too. */
+function chosen({ onChoose, multiple }: Omit<Choosing, 'accept'>, files: FileList | null): void {
+  const all = [...(files ?? [])].slice(0, multiple ? undefined : 1);
+  if (all[0]) onChoose(all[0], all);
+}
+
+/** A button that asks for a file; choosing the same file again is heard too. */
 export function FileButton({
   filled = false,
   accept,
   capture,
-  onChoose,
   children,
+  ...choosing
 }: Choosing & { filled?: boolean; capture?: 'environment'; children: ReactNode }) {
   const look = filled ? 'bg-fill font-semibold text-on-fill hover:opacity-90' : 'border border-soft bg-sheet hover:bg-well';
   return (
@@ -21,10 +27,10 @@ export function FileButton({
         className="sr-only"
         accept={accept}
         capture={capture}
+        multiple={choosing.multiple}
         onChange={(e) => {
-          const file = e.target.files?.[0];
+          chosen(choosing, e.target.files);
           e.target.value = '';
-          if (file) onChoose(file);
         }}
       />
     </label>
@@ -39,14 +45,13 @@ export function FileDrop({ name, children, ...choosing }: Choosing & { name: str
       onDragOver={(e) => e.preventDefault()}
       onDrop={(e) => {
         e.preventDefault();
-        const file = e.dataTransfer.files[0];
-        if (file) choosing.onChoose(file);
+        chosen(choosing, e.dataTransfer.files);
       }}
     >
       <FileButton filled={!name} {...choosing}>
-        {name ? 'Choose another file' : 'Choose a file'}
+        {name ? 'Choose another file' : choosing.multiple ? 'Choose files' : 'Choose a file'}
       </FileButton>
-      <span className="text-soft">{name ?? 'or drop it here'}</span>
+      <span className="text-soft">{name ?? (choosing.multiple ? 'or drop them here' : 'or drop it here')}</span>
       {children}
     </div>
   );

@@ -1,5 +1,5 @@
 import { sensor } from '@bright-keeper/core';
-import { count } from '../text.js';
+import { capital, count } from '../text.js';
 
 /** An f-number as photographers write it. */
 export const fStop = (fNumber: number): string => `f/${Math.round(fNumber * 10) / 10}`;
@@ -112,6 +112,26 @@ const DIFFERENCES: Record<sensor.GlareDifference, string> = {
 /** Why two tests cannot be held against each other; null where they can. */
 export const notComparableWords = (differences: readonly sensor.GlareDifference[]): string | null =>
   differences.length === 0 ? null : `Not to be compared: it was taken with ${differences.map((d) => DIFFERENCES[d]).join(', ')}.`;
+
+const AGAINST: Record<sensor.GlareAgainst, string> = {
+  clean: 'before the clean',
+  before: 'the time before',
+  year: 'a year earlier',
+};
+const CHANGES = { less: 'less than', more: 'more than' } as const;
+
+/** What a test tells beside another one: “Less than before the clean, 9.3 %: it helped.” */
+export function glareChangeWords({ against, other, differences, change }: sensor.GlareComparison): string {
+  const then = `${AGAINST[against]}, ${percent(other.glarePct)}`;
+  if (change === null) return `${capital(then)}: ${notComparableWords(differences)!.replace(/^N/, 'n')}`;
+  if (change === 'same')
+    return `No different from ${then}, as far as this test can tell${against === 'clean' ? ': the clean changed nothing' : ''}.`;
+  const helped = { less: ': it helped', more: ': look for a film that was left' } as const;
+  return `${capital(CHANGES[change])} ${then}${against === 'clean' ? helped[change] : ''}.`;
+}
+
+/** A share of light as it is shown. */
+export const percent = (value: number): string => `${value.toFixed(value < 10 ? 1 : 0)} %`;
 
 const GRADES: Record<sensor.GlareGrade, string> = {
   clean: 'As clean modern glass does.',

@@ -1,3 +1,4 @@
 /* What other areas may use of this one. */
+export { planOfSpecks } from './planView';
 export { StrokesDrawing } from './StrokesDrawing';
 export { basisWords, LEVEL_WORDS } from './words';

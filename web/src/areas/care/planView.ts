@@ -19,6 +19,10 @@ export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, 
   };
 }
 
+/** The plan there would be for so many specks on the sensor that show, at home and with nothing else to do. */
+export const planOfSpecks = (of: PlanOf, shows: number): care.CleaningPlan =>
+  care.planCleaning({ ...requestFrom(new URLSearchParams(), of), findings: care.specksFound(shows) });
+
 /** The surfaces a plan has something to say of, in working order. */
 export const surfacesOf = (plan: care.CleaningPlan): care.Surface[] =>
   care.inWorkingOrder([...new Set([...plan.steps, ...plan.refused, ...plan.handOver, ...plan.openings].map((s) => s.surface))]);

@@ -63,6 +63,8 @@ export const WorkingAt = ({ value, onChange }: { value: number; onChange: (stop:
 type Props = {
   draft: Draft;
   before: SensorFrame | null;
+  /** So many files wait to be read after this one. */
+  waiting: number;
   pending: boolean;
   error: unknown;
   onChange: (draft: Draft) => void;
@@ -71,7 +73,7 @@ type Props = {
 };
 
 /** A frame that was read: what the file did not say, what is wrong with it, and whether it is kept. */
-export function DraftForm({ draft, before, pending, error, onChange, onKeep, onDrop }: Props) {
+export function DraftForm({ draft, before, waiting, pending, error, onChange, onKeep, onDrop }: Props) {
   const [original, setOriginal] = useState(false);
   const { input, reading } = draft;
   const set = (change: Partial<Draft['input']>) => onChange({ ...draft, input: { ...input, ...change } });
@@ -108,6 +110,17 @@ export function DraftForm({ draft, before, pending, error, onChange, onKeep, onD
       )}
       <div className="flex flex-wrap items-end gap-4">
         <FNumber label={reading.taken.fNumber ? 'Taken at f/' : 'Taken at f/ (the file does not say)'} typed={typed} onChange={type} />
+        {reading.taken.lens === null && (
+          <label className="flex flex-col gap-1 text-sm text-soft">
+            Lens (the file does not say)
+            <input
+              className="input w-48 text-base text-ink"
+              maxLength={200}
+              value={input.lens ?? ''}
+              onChange={(e) => set({ lens: e.target.value === '' ? null : e.target.value })}
+            />
+          </label>
+        )}
         <WorkingAt value={input.workingAt} onChange={(workingAt) => set({ workingAt })} />
         {before && <TriesChoice tries={input.tries} onChange={(tries) => set({ tries })} />}
       </div>
@@ -119,6 +132,7 @@ export function DraftForm({ draft, before, pending, error, onChange, onKeep, onD
         <Button disabled={pending} onClick={onDrop}>
           Drop it
         </Button>
+        {waiting > 0 && <span className="text-sm text-soft">{waiting} more to read after it</span>}
         {draft.file.size <= LARGEST_PICTURE_BYTES && (
           <label className="flex min-h-11 items-center gap-2 text-sm">
             <input type="checkbox" className="check" checked={original} onChange={(e) => setOriginal(e.target.checked)} /> Keep the file as

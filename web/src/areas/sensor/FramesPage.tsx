@@ -16,7 +16,7 @@ import { useChangeFrame, useDismiss, useFramePicture, useFrames, useKeepFrame, u
 import { ReadFrame } from './ReadFrame';
 import { DismissedList, SpeckTable } from './SpeckTable';
 import { maskOf, overlayOf, save, saveCanvas, specksCsv, specksJson } from './takeAway';
-import { useFrameReading } from './useFrameReading';
+import { useReading } from './useReading';
 import { Verdict } from './Verdict';
 
 /** A speck put in by hand: as wide as most, seen, and sure. */
@@ -114,7 +114,7 @@ function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: Vie
         {dismiss.error && <Failure error={dismiss.error} />}
       </div>
       <div className="min-w-0 space-y-6 lg:col-span-4">
-        <Verdict itemId={item.id} chapter={chapter} isFirst={isFirst} isKept={kept !== null} />
+        <Verdict item={item} chapter={chapter} isFirst={isFirst} isKept={kept !== null} />
         <Section title="As you face the sensor">
           <div className="sheet p-4">
             <FacingMap rows={rows} format={format} view={view} selected={selected} onView={(v) => set('view', v)} />
@@ -151,7 +151,7 @@ function Corrections({ itemId, frame, isFirst }: { itemId: string; frame: Sensor
 
 function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: sensor.Wetting }) {
   const [params, setParams] = useSearchParams();
-  const { reading, read, cancel } = useFrameReading();
+  const { reading, failed, waiting, read, next, cancel } = useReading((api, file, onProgress) => api.readFrame(file, onProgress));
   const [draft, setDraft] = useState<Draft | null>(null);
   const [seen, setSeen] = useState<File | null>(null);
   const keep = useKeepFrame(item.id);
@@ -161,7 +161,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
   // A reading that has come becomes the draft once.
   if (reading.state === 'read' && reading.file !== seen) {
     setSeen(reading.file);
-    setDraft(draftOf(item.id, reading.file, reading.reading, frames, outside.now()));
+    setDraft(draftOf(item, reading.file, reading.read, frames, outside.now()));
   }
   const all = useMemo(
     () => [...frames, ...(draft ? [draft.input] : [])].sort((a, b) => a.takenAt.localeCompare(b.takenAt)),
@@ -175,7 +175,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
   const chapter = story.chapters.find((c) => c.id === (kept?.id ?? 'draft'));
   const forget = () => {
     setDraft(null);
-    cancel();
+    next();
   };
   const keepIt = (original: boolean) =>
     draft &&
@@ -198,7 +198,8 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
       {draft ? (
         <DraftForm
           draft={draft}
-          before={frames.at(-1) ?? null}
+          before={frames.findLast((f) => f.takenAt <= draft.input.takenAt) ?? null}
+          waiting={waiting}
           pending={keep.isPending}
           error={keep.error}
           onChange={setDraft}
@@ -207,7 +208,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
         />
       ) : (
         <div className="print:hidden">
-          <ReadFrame reading={reading} onRead={read} onCancel={cancel} />
+          <ReadFrame reading={reading} failed={failed} waiting={waiting} onRead={read} onCancel={cancel} />
         </div>
       )}
       {change.error && <Failure error={change.error} />}

@@ -1,57 +1,30 @@
-import type { GlareInput, GlareTest } from '@bright-keeper/contract';
+import type { GlareInput, GlareTest, GlareTests } from '@bright-keeper/contract';
 import { sensor } from '@bright-keeper/core';
-import { fStop, glareGradeWords, notComparableWords } from '@bright-keeper/words';
-import { useEffect, useRef, useState } from 'react';
+import { count, fStop, glareChangeWords, glareGradeWords, percent } from '@bright-keeper/words';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
 import { FileDrop } from '../../ui/FilePicker';
-import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { startWorker, type Running } from '../../workers/port';
+import type { GlareReading } from '../../workers/frame.worker';
 import { useItem } from '../gear';
 import { useAddGlare, useGlareTests, useRemoveGlare } from './queries';
-import { PICTURES, whyWords } from './ReadFrame';
+import { cardOf } from './glareCard';
+import { PICTURES, ReadingState } from './ReadFrame';
+import { saveCanvas } from './takeAway';
+import { useReading } from './useReading';
 
-const percent = (value: number): string => `${value.toFixed(value < 10 ? 1 : 0)} %`;
-
-type State =
-  | { state: 'idle' }
-  | { state: 'reading'; name: string }
-  | { state: 'read'; input: GlareInput; patches: number }
-  | { state: 'failed'; name: string; why: string };
-
-/** Reads a frame of the card in a worker of its own. */
-function useGlareReading(itemId: string) {
-  const [state, setState] = useState<State>({ state: 'idle' });
-  const running = useRef<Running<'frame'> | null>(null);
-  useEffect(() => () => running.current?.end(), []);
-  const read = async (file: File, blackPct: number): Promise<void> => {
-    running.current?.end();
-    const own = (running.current = startWorker('frame'));
-    setState({ state: 'reading', name: file.name });
-    const told = await own.api.readGlare(file, blackPct).catch((error: Error) => ({ fault: error.message }));
-    if (running.current !== own) return;
-    own.end();
-    if (!('read' in told)) return setState({ state: 'failed', name: file.name, why: whyWords(told) });
-    const { taken, glare } = told.read;
-    const { glarePct, lowPct, highPct, patches } = glare;
-    const takenAt = taken.takenAt ?? outside.now().toISOString();
-    const { fNumber, iso, exposureS, body } = taken;
-    setState({
-      state: 'read',
-      patches: patches.length,
-      input: { itemId, takenAt, glarePct, lowPct, highPct, blackPct, fNumber, iso, exposureS, body, style: null, note: '' },
-    });
-  };
-  return { state, read, forget: () => setState({ state: 'idle' }) };
+/** A test as it was read from a frame of the card. */
+function inputOf(itemId: string, { taken, glare }: GlareReading, blackPct: number, now: Date): GlareInput {
+  const { glarePct, lowPct, highPct } = glare;
+  const { fNumber, iso, exposureS, body, style } = taken;
+  const takenAt = taken.takenAt ?? now.toISOString();
+  return { itemId, takenAt, glarePct, lowPct, highPct, blackPct, fNumber, iso, exposureS, body, style, note: '' };
 }
 
-/** A test in words, held against the one before. */
-function Told({ test, before }: { test: Omit<GlareTest, 'id'>; before: GlareTest | undefined }) {
-  const grade = sensor.glareGrade(test.glarePct);
-  const differences = before ? sensor.whyNotComparable(before, test) : [];
-  const change = before && differences.length === 0 ? test.glarePct - before.glarePct : null;
-  const isSure = before && change !== null && (test.highPct < before.lowPct || test.lowPct > before.highPct);
+/** A test in words, held against others of the same lens. */
+function Told({ test, beside }: { test: Omit<GlareTest, 'id'>; beside: readonly sensor.GlareComparison[] }) {
   return (
     <div className="space-y-1">
       <p>
@@ -60,15 +33,12 @@ function Told({ test, before }: { test: Omit<GlareTest, 'id'>; before: GlareTest
           ({percent(test.lowPct)} to {percent(test.highPct)})
         </span>
       </p>
-      <p className="text-sm">{glareGradeWords(grade)}</p>
-      {before && differences.length > 0 && <p className="text-sm text-soft">{notComparableWords(differences)}</p>}
-      {before && change !== null && (
-        <p className="text-sm font-medium">
-          {isSure
-            ? `${change < 0 ? 'Less' : 'More'} than the one before, ${percent(before.glarePct)}.`
-            : 'No different from the one before, as far as this test can tell.'}
+      <p className="text-sm">{glareGradeWords(sensor.glareGrade(test.glarePct))}</p>
+      {beside.map((c) => (
+        <p key={c.against} className={`text-sm ${c.change === null ? 'text-soft' : 'font-medium'}`}>
+          {glareChangeWords(c)}
         </p>
-      )}
+      ))}
     </div>
   );
 }
@@ -121,20 +91,36 @@ const How = ({ itemId }: { itemId: string }) => (
         After the idea of ISO 9358: how much light there is where there should be none. A camera’s picture style bends the number, and a
         screen’s black is not black: what counts is the change from test to test.
       </p>
-      <ButtonLink to={`/gear/${itemId}/glare/card`}>Show the card on this screen</ButtonLink>
+      <div className="flex flex-wrap items-center gap-2">
+        <ButtonLink to={`/gear/${itemId}/glare/card`}>Show the card on this screen</ButtonLink>
+        <Button onClick={() => void window.open(`/gear/${itemId}/glare/card`, 'glare-card', 'popup')}>
+          In a window for the other screen
+        </Button>
+        <Button onClick={() => saveCanvas('glare-card.png', cardOf())}>Take it along as a picture</Button>
+      </div>
     </div>
   </Section>
 );
 
-function Tests({ itemId, tests }: { itemId: string; tests: readonly GlareTest[] }) {
+function Tests({ itemId, data: { tests, cleanedAt } }: { itemId: string; data: GlareTests }) {
   const [blackPct, setBlackPct] = useState(0);
-  const { state, read, forget } = useGlareReading(itemId);
+  const black = Number.isNaN(blackPct) ? 0 : blackPct;
+  const { reading, failed, waiting, read, next, cancel } = useReading((api, file) => api.readGlare(file, black));
+  const draft = useMemo(
+    () => (reading.state === 'read' ? inputOf(itemId, reading.read, black, outside.now()) : null),
+    [reading, itemId, black],
+  );
   const add = useAddGlare(itemId);
   const remove = useRemoveGlare(itemId);
-  const before = tests.at(-1);
+  const story = sensor.glareStory(tests, cleanedAt);
+  // As it would stand among the others once it is kept.
+  const beside = (input: GlareInput): readonly sensor.GlareComparison[] => {
+    const all = [...tests, input].sort((a, b) => a.takenAt.localeCompare(b.takenAt));
+    return sensor.glareStory(all, cleanedAt)[all.indexOf(input)]!;
+  };
   return (
     <div className="space-y-6">
-      <FileDrop accept={PICTURES} name={undefined} onChoose={(file) => void read(file, Number.isNaN(blackPct) ? 0 : blackPct)}>
+      <FileDrop accept={PICTURES} name={undefined} multiple onChoose={(_, all) => read(all)}>
         <label className="flex flex-wrap items-center gap-2 text-sm text-soft">
           Take off for the screen’s own black, %
           <input
@@ -148,24 +134,19 @@ function Tests({ itemId, tests }: { itemId: string; tests: readonly GlareTest[] 
           />
         </label>
       </FileDrop>
-      {state.state === 'reading' && <p role="status">Reading {state.name} …</p>}
-      {state.state === 'failed' && (
-        <Notice tone="attention">
-          <b>{state.name}:</b> {state.why}
-        </Notice>
-      )}
-      {state.state === 'read' && (
+      <ReadingState reading={reading} failed={failed} waiting={waiting} onCancel={cancel} />
+      {reading.state === 'read' && draft && (
         <section className="sheet space-y-3 p-4" aria-label="The test that was read">
-          <Told test={state.input} before={before} />
+          <Told test={draft} beside={beside(draft)} />
           <p className="text-sm text-soft">
-            {state.patches} {state.patches === 1 ? 'disc' : 'discs'} of the card found
-            {state.input.fNumber ? `, ${fStop(state.input.fNumber)}` : ''}.
+            {count(reading.read.glare.patches.length, 'disc', 'discs')} of the card found{draft.fNumber ? `, ${fStop(draft.fNumber)}` : ''}.
           </p>
-          <div className="flex gap-2">
-            <Button look="filled" disabled={add.isPending} onClick={() => add.mutate(state.input, { onSuccess: forget })}>
+          <div className="flex flex-wrap items-center gap-2">
+            <Button look="filled" disabled={add.isPending} onClick={() => add.mutate(draft, { onSuccess: next })}>
               Keep this test
             </Button>
-            <Button onClick={forget}>Drop it</Button>
+            <Button onClick={next}>Drop it</Button>
+            {waiting > 0 && <span className="text-sm text-soft">{waiting} more to read after it</span>}
           </div>
           {add.error && <Failure error={add.error} />}
         </section>
@@ -188,7 +169,7 @@ function Tests({ itemId, tests }: { itemId: string; tests: readonly GlareTest[] 
                     {test.body && `, ${test.body}`}
                     {test.fNumber && `, ${fStop(test.fNumber)}`}
                   </p>
-                  <Told test={test} before={tests[tests.indexOf(test) - 1]} />
+                  <Told test={test} beside={story[tests.indexOf(test)]!} />
                 </div>
                 <Button disabled={remove.isPending} onClick={() => remove.mutate(test.id)}>
                   Remove
@@ -221,7 +202,7 @@ export function GlarePage() {
         </Link>
       }
     >
-      <Tests itemId={id} tests={tests.data.tests} />
+      <Tests itemId={id} data={tests.data} />
     </Page>
   );
 }

@@ -3,7 +3,7 @@ import type { Told } from '../../workers/frame.worker';
 import { FileDrop } from '../../ui/FilePicker';
 import { Fold } from '../../ui/Fold';
 import { Button, Notice } from '../../ui/parts';
-import type { Reading } from './useFrameReading';
+import type { Failed, Reading } from './useReading';
 
 export const PICTURES = 'image/jpeg,image/png,image/tiff,image/webp,.tif,.tiff';
 
@@ -17,7 +17,7 @@ const UNREADABLE: Record<Extract<Told<never>, { unreadable: unknown }>['unreadab
 };
 
 /** Why a picture could not be read, in words. */
-export function whyWords(why: Told<never> | { fault: string }): string {
+export function whyWords(why: Failed['why']): string {
   if ('unreadable' in why) return UNREADABLE[why.unreadable];
   if ('trouble' in why) return glareTroubleWords(why.trouble);
   return 'fault' in why ? `Reading it failed: ${why.fault}.` : '';
@@ -36,6 +36,10 @@ const Guide = () => (
             what lies on the sensor stays sharp.
           </li>
           <li>Take the file as the camera wrote it, in full size. The same lens and zoom each time, so that frames can be compared.</li>
+          <li>
+            To tell the sensor from the lens, take three in one go: two with one lens, the camera pointed elsewhere for the second, and one
+            with another lens.
+          </li>
         </ol>
         <p className="text-soft">
           By eye: at full magnification, panel after panel from a corner along the rows; a speck shows as a soft round shadow.
@@ -45,30 +49,46 @@ const Guide = () => (
   </div>
 );
 
-type Props = { reading: Reading; onRead: (file: File) => void; onCancel: () => void };
-
-/** A frame is dropped or chosen, and read while the page goes on. */
-export function ReadFrame({ reading, onRead, onCancel }: Props) {
+/** What is being read, how many wait after it, and what could not be. */
+export function ReadingState({ reading, failed, waiting, onCancel }: Omit<Props, 'onRead'>) {
   return (
-    <div className="space-y-3">
-      <FileDrop accept={PICTURES} name={undefined} onChoose={onRead}>
-        <span className="text-sm text-soft">JPEG, PNG or TIFF, up to 110 megapixels. It never leaves this machine.</span>
-      </FileDrop>
+    <>
       {reading.state === 'reading' && (
         <div className="sheet flex flex-wrap items-center gap-4 p-4">
           <label className="min-w-48 flex-1">
-            <span className="mb-1 block">Reading {reading.name}</span>
+            <span className="mb-1 block">
+              Reading {reading.name}
+              {waiting > 0 && `, ${waiting} more after it`}
+            </span>
             <progress className="h-2 w-full" max={1} value={reading.done} />
           </label>
           <Button onClick={onCancel}>Stop</Button>
         </div>
       )}
-      {reading.state === 'failed' && (
-        <Notice tone="attention">
-          <b>{reading.name}:</b> {whyWords(reading.why)}
+      {failed.map(({ name, why }, i) => (
+        <Notice key={i} tone="attention">
+          <b>{name}:</b> {whyWords(why)}
         </Notice>
-      )}
-      <Guide />
-    </div>
+      ))}
+    </>
   );
 }
+
+type Props = {
+  reading: Reading<unknown>;
+  failed: readonly Failed[];
+  waiting: number;
+  onRead: (files: File[]) => void;
+  onCancel: () => void;
+};
+
+/** Frames are dropped or chosen, and read while the page goes on. */
+export const ReadFrame = ({ onRead, ...state }: Props) => (
+  <div className="space-y-3">
+    <FileDrop accept={PICTURES} name={undefined} multiple onChoose={(_, all) => onRead(all)}>
+      <span className="text-sm text-soft">JPEG, PNG or TIFF, up to 110 megapixels. They never leave this machine.</span>
+    </FileDrop>
+    <ReadingState {...state} />
+    <Guide />
+  </div>
+);

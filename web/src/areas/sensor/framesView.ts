@@ -1,4 +1,4 @@
-import { frameFacts, type SensorFrame, type SensorFrameInput, type SoilSeen } from '@bright-keeper/contract';
+import { frameFacts, type SensorFrame, type SensorFrameInput } from '@bright-keeper/contract';
 import { care, sensor } from '@bright-keeper/core';
 import type { FrameReading } from '../../workers/frame.worker';
 
@@ -18,10 +18,19 @@ export type Draft = { reading: FrameReading; file: File; input: SensorFrameInput
 /** Where neither the frame nor the keeper tells it. */
 const USUAL = { fNumber: 16, workingAt: 16 } as const;
 
-export function draftOf(itemId: string, file: File, reading: FrameReading, frames: readonly SensorFrame[], now: Date): Draft {
+/** How many pixels the body's files have: as it says, or as the largest of its frames before. */
+const pixelsOf = ({ megapixels }: care.Traits, frames: readonly SensorFrame[]): number | null =>
+  megapixels ? megapixels * 1e6 : frames.length > 0 ? Math.max(...frames.map((f) => f.width * f.height)) : null;
+
+export function draftOf(
+  { id: itemId, traits }: { id: string; traits: care.Traits },
+  file: File,
+  reading: FrameReading,
+  frames: readonly SensorFrame[],
+  now: Date,
+): Draft {
   const { taken, width, height, detection } = reading;
   const before = frames.at(-1);
-  const cameraPixels = before ? before.width * before.height : null;
   return {
     reading,
     file,
@@ -40,7 +49,7 @@ export function draftOf(itemId: string, file: File, reading: FrameReading, frame
       height,
       spots: detection.spots.map((s) => ({ ...s, by: 'found' as const })),
       noise: Math.min(1, detection.noise),
-      unfit: sensor.unfitFor(detection.fitness, { frame: width * height, camera: cameraPixels }),
+      unfit: sensor.unfitFor(detection.fitness, { frame: width * height, camera: pixelsOf(traits, frames) }),
       tries: [],
       note: '',
     },
@@ -50,12 +59,6 @@ export function draftOf(itemId: string, file: File, reading: FrameReading, frame
 /** What a story needs of a frame, kept or not. */
 export const factsOf = (frame: SensorFrameInput & { id?: string; exposures?: number }): sensor.FrameFacts =>
   frameFacts(frame, { id: frame.id ?? 'draft', at: frame.takenAt, exposures: frame.exposures ?? 0 });
-
-/**
- * Dust on the sensor as a look would find it. A trace is what shows at the very smallest apertures only, and is left; what
- * shows at the apertures in use is more than that.
- */
-export const soilSeenOf = (shows: number): SoilSeen[] => (shows === 0 ? [] : [{ soil: 'dust', severity: shows < 9 ? 2 : 3 }]);
 
 /** Width and height of a body's sensor, mm. */
 export function sensorOf(traits: care.Traits): sensor.SensorFormat {

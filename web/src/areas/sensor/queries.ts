@@ -11,13 +11,13 @@ import {
   type SensorFrames,
   type SensorFrameUpdate,
 } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 import { outside } from '../../outside';
-import { soilSeenOf } from './framesView';
 
 export const useFrames = (itemId: string) =>
   useQuery({ queryKey: keys.frames(itemId), queryFn: () => http.get<SensorFrames>(routes.sensorFrames + queryString({ itemId })) });
@@ -66,7 +66,10 @@ export const useTakeToBench = (itemId: string) =>
     mutationFn: async (shows: number) => {
       const look = await http.post<LookDoc>(routes.looks, { itemId });
       const others = look.answers.filter((a) => a.surface !== 'sensor-cover');
-      const answers = [...others, { surface: 'sensor-cover' as const, findings: soilSeenOf(shows), note: '' }];
+      const answers = [
+        ...others,
+        { surface: 'sensor-cover' as const, findings: care.specksFound(shows).map(({ surface: _, ...seen }) => seen), note: '' },
+      ];
       const saved = await http.put<LookDoc>(routes.look(look.id), { version: look.version, at: look.at, answers });
       await http.post(routes.lookFinish(look.id), { version: saved.version });
     },

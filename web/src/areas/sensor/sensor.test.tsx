@@ -1,13 +1,11 @@
-import { routes, type GlareTest, type SensorFrame, type SensorFrames } from '@bright-keeper/contract';
+import { routes, type SensorFrame, type SensorFrames } from '@bright-keeper/contract';
 import { care, inspection, sensor } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, type Handler } from '../../testing/page';
 import { workerOf } from '../../testing/worker';
 import { FramesPage } from './FramesPage';
-import { FrontMarkPage } from './FrontMarkPage';
-import { draftOf, factsOf, rowsOf, soilSeenOf, stopNear } from './framesView';
-import { GlarePage } from './GlarePage';
+import { draftOf, factsOf, rowsOf, stopNear } from './framesView';
 import { SpecksAtTheBench } from './SpecksAtTheBench';
 import { specksCsv, specksJson } from './takeAway';
 
@@ -58,6 +56,7 @@ const table = (frames: SensorFrames, more: Record<string, Handler> = {}): Record
   [`GET ${routes.item(BODY)}`]: ITEM,
   [`GET ${routes.settings}`]: SETTINGS,
   [`GET ${routes.sensorFrames}`]: frames,
+  [`GET ${routes.supplies}`]: { supplies: [], isAll: false },
   ...more,
 });
 const showFrames = (frames: SensorFrame[], more: Record<string, Handler> = {}, outside = {}) =>
@@ -69,7 +68,7 @@ const jpeg = new File([new Uint8Array([0xff, 0xd8, 0xff])], 'new.jpg', {
   lastModified: Date.parse('2026-03-05T08:00:00Z'),
 });
 const reading = (spots: sensor.Spot[], fNumber: number | null = 16) => ({
-  taken: { takenAt: null, fNumber, iso: 100, exposureS: 1, focalMm: 24, body: 'Corvane Z', lens: null },
+  taken: { takenAt: null, fNumber, iso: 100, exposureS: 1, focalMm: 24, body: 'Corvane Z', lens: null, style: null },
   width: 6000,
   height: 4000,
   detection: { spots, noise: 0.01, fitness: { clippedShare: 0, light: 0.5, textured: false, tooWideOpen: false } },
@@ -82,23 +81,38 @@ describe('what a frame is taken for', () => {
   it('what shows at the apertures in use is never left by the plan', () => {
     const item = { kind: 'mirrorless-body', traits: {} } as const;
     for (const shows of [1, 3, 9, 40]) {
-      const findings = soilSeenOf(shows).map((f) => ({ ...f, surface: 'sensor-cover' as const }));
-      expect(inspection.assessSurface(item, findings, care.DEFAULT_SCHOOLS).verdict).toBe('clean');
+      expect(inspection.assessSurface(item, care.specksFound(shows), care.DEFAULT_SCHOOLS).verdict).toBe('clean');
     }
-    expect(soilSeenOf(0)).toEqual([]);
+    expect(care.specksFound(0)).toEqual([]);
   });
   it('a draft takes what the file says, and else the day of the file and the aperture of before', () => {
-    const draft = draftOf(BODY, jpeg, reading(bare, null), [{ ...second, workingAt: 8 }], new Date('2026-03-06T00:00:00Z'));
+    const draft = draftOf(
+      { id: BODY, traits: {} },
+      jpeg,
+      reading(bare, null),
+      [{ ...second, workingAt: 8 }],
+      new Date('2026-03-06T00:00:00Z'),
+    );
     expect(draft.input).toMatchObject({ takenAt: '2026-03-05T08:00:00.000Z', fNumber: 16, workingAt: 8, fileName: 'new.jpg', unfit: [] });
-    const small = draftOf(BODY, jpeg, { ...reading(bare), width: 1500, height: 1000 }, [second], new Date('2026-03-06T00:00:00Z'));
+    const small = draftOf(
+      { id: BODY, traits: {} },
+      jpeg,
+      { ...reading(bare), width: 1500, height: 1000 },
+      [second],
+      new Date('2026-03-06T00:00:00Z'),
+    );
     expect(small.input.unfit).toEqual(['resized']);
+    // The body's own pixels tell it, too, and of the very first frame.
+    const own = (megapixels: number) =>
+      draftOf({ id: BODY, traits: { megapixels } }, jpeg, reading(bare), [], new Date('2026-03-06T00:00:00Z')).input.unfit;
+    expect([own(24), own(45)]).toEqual([[], ['resized']]);
   });
   it('leaves as CSV and JSON with each speck once, and where it lies as one faces it', () => {
     const story = sensor.storyOf([factsOf(first)], [], 'self');
     const rows = rowsOf(story.chapters[0]!, first, sensor.formats['full-frame'], 'upright', 16);
     const lines = specksCsv(rows).trim().split('\r\n');
     expect(lines).toHaveLength(10);
-    expect(new Set(lines.map((l) => l.split(',').length))).toEqual(new Set([13]));
+    expect(new Set(lines.map((l) => l.split(',').length))).toEqual(new Set([14]));
     const { specks, frame: told } = JSON.parse(specksJson(rows, first)) as {
       specks: { y: number; facingY: number; xMm: number; x: number }[];
       frame: object;
@@ -126,6 +140,35 @@ describe('the page of a sensor’s frames', () => {
     // The earlier frame by a tap, in the address too.
     fireEvent.click(screen.getByText(/9 specks, 9 at f\/16/));
     await waitFor(() => expect(screen.getByRole('group', { name: /9 of 9 specks show/ })).toBeTruthy());
+  });
+
+  it('puts retouching by hand beside a clean, in the drawer’s own prices', async () => {
+    const swabs = { id: 's1', thing: 'sensor-swab', role: 'sensor', state: 'clean', stock: 10, packPrice: 40, packSize: 10, widthMm: 24 };
+    showFrames([first], { [`GET ${routes.supplies}`]: { supplies: [swabs], isAll: false } });
+    await view();
+    const verdict = screen.getByRole('region', { name: 'What it needs' });
+    // Nine specks at six seconds: 54 s a picture, 7 min a panorama of eight, 3 hours for two hundred.
+    expect(verdict.textContent).toContain('a picture 54 s, a panorama 7 min, a year 3.0 h');
+    fireEvent.change(within(verdict).getByLabelText('and panoramas'), { target: { value: '25' } });
+    expect(verdict.textContent).toContain('a year 6.0 h');
+    expect(await within(verdict).findByText(/a clean of one’s own: \d+ min and €\d+/)).toBeTruthy();
+    expect(verdict.textContent).toContain('a workshop’s: 40 to €75 (common practice)');
+  });
+
+  it('says where specks lie, told by frames with another lens', async () => {
+    const sitting = (id: string, minute: number, lens: string, spots: SensorFrame['spots']) =>
+      frame(id, spots, { takenAt: `2026-03-01T10:0${minute}:00.000Z`, lens });
+    showFrames([sitting('f1', 0, 'A', NINE), sitting('f2', 4, 'B', NINE.slice(0, 7))]);
+    await view();
+    const verdict = screen.getByRole('region', { name: 'What it needs' });
+    expect(verdict.textContent).toContain('Told by what stays where from frame to frame: 7 lie on the sensor.');
+    fireEvent.click(screen.getByText(/9 specks, 7 at f\/16/));
+    await waitFor(() =>
+      expect(screen.getByRole('region', { name: 'What it needs' }).textContent).toContain(
+        '2 lie in the lens or in what was photographed. Only what may',
+      ),
+    );
+    expect(screen.getAllByRole('cell', { name: /in the lens or in what was photographed/ })).toHaveLength(2);
   });
 
   it('asks about other apertures as fast as a hand slides', async () => {
@@ -263,6 +306,32 @@ describe('reading a frame', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' }).disabled).toBe(false);
   });
 
+  it('several are read one after another, in the order they were taken; what cannot be is told and does not hold up the rest', async () => {
+    const told = [{ read: reading(bare) }, { unreadable: 'broken-off' }, { read: reading(bare) }];
+    const page = showFrames(
+      [],
+      { [`POST ${routes.sensorFrames}`]: { ...second, id: 'f3' }, [`PUT ${routes.framePicture('f3', 'preview')}`]: undefined },
+      withWorker(() => told.shift()),
+    );
+    await screen.findByText('There is no frame of this body yet.');
+    const named = (name: string, hour: number) =>
+      new File(['x'], name, { lastModified: Date.parse('2026-03-05T08:00:00Z') + hour * 3.6e6 });
+    fireEvent.change(document.querySelector('input[type=file]')!, {
+      target: { files: [named('third.jpg', 3), named('broken.jpg', 1), named('first.jpg', 0)] },
+    });
+    const draft = () => screen.findByRole('region', { name: 'The frame that was read' });
+    expect((await draft()).textContent).toContain('first.jpg');
+    expect(screen.getByText('2 more to read after it')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Lens (the file does not say)'), { target: { value: 'Ostrane 58/2' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this frame' }));
+    await waitFor(() => expect(screen.queryByText('first.jpg')).toBeNull());
+    expect((await draft()).textContent).toContain('third.jpg');
+    fireEvent.click(screen.getByRole('button', { name: 'Drop it' }));
+    expect(await screen.findByText(/breaks off or is damaged/)).toBeTruthy();
+    expect(screen.queryByRole('region', { name: 'The frame that was read' })).toBeNull();
+    expect(page.written()[0]!.body).toMatchObject({ fileName: 'first.jpg', lens: 'Ostrane 58/2' });
+  });
+
   it.each([
     [{ unreadable: 'broken-off' }, /breaks off or is damaged/],
     [{ unreadable: 'too-large' }, /more than 110 megapixels/],
@@ -304,87 +373,5 @@ describe('at the bench', () => {
     const page = showPage(() => <SpecksAtTheBench itemId={BODY} />, '/bench', '/bench', table({ frames: [], dismissed: [] }));
     await waitFor(() => expect(page.calls.length).toBeGreaterThanOrEqual(2));
     expect(screen.queryByRole('region')).toBeNull();
-  });
-});
-
-describe('haze in numbers', () => {
-  const test = (id: string, takenAt: string, glarePct: number, more: Partial<GlareTest> = {}): GlareTest => ({
-    id,
-    itemId: BODY,
-    takenAt,
-    glarePct,
-    lowPct: glarePct - 0.2,
-    highPct: glarePct + 0.2,
-    blackPct: 0,
-    fNumber: 8,
-    iso: 200,
-    exposureS: 1 / 60,
-    body: 'Corvane Z',
-    style: null,
-    note: '',
-    ...more,
-  });
-  const show = (tests: GlareTest[], more: Record<string, Handler> = {}, outside = {}) =>
-    showPage(
-      GlarePage,
-      '/gear/:id/glare',
-      `/gear/${BODY}/glare`,
-      { ...table({ frames: [], dismissed: [] }), [`GET ${routes.glareTests}`]: { tests }, ...more },
-      outside,
-    );
-
-  it('tells whether a clean helped, as far as the test can tell', async () => {
-    show([test('a', '2026-01-01T10:00:00Z', 9.3), test('b', '2026-02-01T10:00:00Z', 3.4), test('c', '2026-03-01T10:00:00Z', 3.5)]);
-    expect(await screen.findByText('Less than the one before, 9.3 %.')).toBeTruthy();
-    expect(screen.getByText(/No different from the one before/)).toBeTruthy();
-    expect(screen.getByRole('img', { name: 'Glare over time: 9.3 %, 3.4 %, 3.5 %' })).toBeTruthy();
-  });
-  it('does not compare what cannot be compared', async () => {
-    show([test('a', '2026-01-01T10:00:00Z', 9.3), test('b', '2026-02-01T10:00:00Z', 3.4, { exposureS: 1 / 15, body: 'Another' })]);
-    expect(await screen.findByText('Not to be compared: it was taken with another body, another exposure.')).toBeTruthy();
-    expect(screen.queryByText(/Less than/)).toBeNull();
-  });
-  it('reads a photograph of the card and keeps the test, or says why it could not', async () => {
-    const glare: sensor.Glare = {
-      glarePct: 4.2,
-      lowPct: 4,
-      highPct: 4.4,
-      patches: Array.from({ length: 5 }, () => ({ x: 0.5, y: 0.5, radiusPx: 40, glarePct: 4.2 })),
-    };
-    let told: unknown = { trouble: 'clipped' };
-    const page = show(
-      [],
-      { [`POST ${routes.glareTests}`]: test('n', '2026-03-01T10:00:00Z', 4.2) },
-      { startWorker: () => workerOf({ readGlare: () => told }) },
-    );
-    await screen.findByText('There is no test of this lens yet.');
-    choose(jpeg);
-    expect(await screen.findByText(/The white of the card is clipped/)).toBeTruthy();
-    told = { read: { taken: reading([]).taken, glare } };
-    fireEvent.change(screen.getByRole('spinbutton'), { target: { value: '0.5' } });
-    choose(jpeg);
-    fireEvent.click(await screen.findByRole('button', { name: 'Keep this test' }));
-    await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ itemId: BODY, glarePct: 4.2, blackPct: 0.5, fNumber: 16 }));
-  });
-});
-
-describe('a mark on the front glass', () => {
-  const show = (query: string) =>
-    showPage(FrontMarkPage, '/gear/:id/front-mark', `/gear/${BODY}/front-mark${query}`, table({ frames: [], dismissed: [] }));
-  it('is a reason to leave the glass alone where it can never show', async () => {
-    show('?d=0.2&focal=50&length=60&f=8');
-    expect(await screen.findByText(/does not show.*a reason to leave the glass alone/)).toBeTruthy();
-  });
-  it('shows where it does, at each aperture a picture, and the address keeps the question', async () => {
-    const page = show('?d=2');
-    expect(await screen.findByText(/it can be seen/)).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: /a lentil/ }));
-    await waitFor(() => expect(page.address()).toContain('d=4'));
-    expect(screen.getAllByRole('img', { name: /^At f\/\d/ })).toHaveLength(8);
-  });
-  it('asks for numbers that can be, beside the field', async () => {
-    show('?d=2&focal=0');
-    expect(await screen.findByText('From 2 to 2000.')).toBeTruthy();
-    expect(screen.queryByRole('status')).toBeNull();
   });
 });

@@ -9,9 +9,20 @@ export type Taken = {
   focalMm: number | null;
   body: string | null;
   lens: string | null;
+  /** How the camera was set to render it, as far as that is written down in a way all cameras share. */
+  style: string | null;
 };
 
-export const NOT_TOLD: Taken = { takenAt: null, fNumber: null, iso: null, exposureS: null, focalMm: null, body: null, lens: null };
+export const NOT_TOLD: Taken = {
+  takenAt: null,
+  fNumber: null,
+  iso: null,
+  exposureS: null,
+  focalMm: null,
+  body: null,
+  lens: null,
+  style: null,
+};
 
 type Tag = { value?: unknown; description?: unknown; computed?: unknown } | undefined;
 
@@ -42,6 +53,17 @@ export function instantOf(text: string | null, offset: string | null): string | 
   return Number.isNaN(at.getTime()) || at.getUTCFullYear() < 1990 || at.getUTCFullYear() > 2999 ? null : at.toISOString();
 }
 
+const STYLE = ['Contrast', 'Saturation', 'Sharpness', 'CustomRendered'] as const;
+
+/** Contrast, saturation and sharpness bend the numbers of a picture: two with others are not to be compared. */
+function styleOf(tags: Record<string, Tag>): string | null {
+  const set = STYLE.flatMap((name) => {
+    const told = textOf(tags[name]);
+    return told === null ? [] : [`${name} ${told}`];
+  });
+  return set.length === 0 ? null : set.join(', ').slice(0, LONGEST);
+}
+
 /** Reads what the camera wrote; nothing where it wrote nothing that can be read. */
 export function takenOf(bytes: ArrayBuffer): Taken {
   let tags: Record<string, Tag>;
@@ -58,5 +80,6 @@ export function takenOf(bytes: ArrayBuffer): Taken {
     focalMm: numberOf(tags.FocalLength, 0.5, 10_000),
     body: textOf(tags.Model),
     lens: textOf(tags.LensModel),
+    style: styleOf(tags),
   };
 }
