@@ -262,24 +262,24 @@ test.describe('pictures that measure', () => {
   test('how large the largest speck on the front is decides whether it is touched', async ({ page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto(`${server.url}/gear/${lens}`);
-    await page.getByRole('button', { name: 'Look at it' }).click();
-    await page
-      .getByRole('button', { name: /^front glass/ })
-      .last()
-      .click();
+    await page.getByRole('button', { name: /^Look/ }).first().click();
     await page.getByRole('button', { name: 'dust', exact: true }).click();
-    await expect(page.getByText('Clean', { exact: true })).toBeVisible();
+    await expect(page.getByText('Clean it', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /a grain of sand/ }).click();
     await page.getByLabel('Focal length (of a zoom the shortest), mm').fill('58');
     await page.getByLabel('Smallest aperture you use, f/').fill('11');
     await page.getByRole('button', { name: 'Keep with the lens' }).click();
     await expect(page.getByText(/Dust of 0.5 mm cannot show at 58 mm and f\/11/)).toBeVisible();
+    await expect(page.getByRole('img', { name: 'At f/11: nothing shows' })).toBeVisible();
     await page.getByRole('button', { name: /a match head/ }).click();
     await expect(page.getByText(/cannot show/)).toHaveCount(0);
     await page.getByRole('button', { name: /a grain of sand/ }).click();
     await page.getByRole('link', { name: 'See it in a plain sky, at each aperture' }).click();
     await expect(page.getByRole('status')).toContainText('a reason to leave the glass alone');
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await page.goBack();
+    await page.getByRole('button', { name: 'Finish the look' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Ostrane 58/2' })).toBeVisible();
   });
 
   test('the glare test from the card on the screen to the change after a clean', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { formats, frontMark, markShowsFrom, pupilBehindMm, usualLengthMm } from '../sensor/index.js';
+import { frontMark, markShowsFrom, usualMark } from '../sensor/index.js';
 import { SOILS, type Severity, type Soil } from './knowledge/soils.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
@@ -23,13 +23,6 @@ export function frontMarkOf(finding: Finding, { focalMm, smallestFNumber: fNumbe
   const { surface, soil, severity, sizeMm } = finding;
   if (!sizeMm || !focalMm || !fNumber || !isMeasured(surface, soil)) return null;
   if (SOILS[soil].nature !== 'damage' && severity >= VEIL) return null;
-  const { widthMm, heightMm } = formats['full-frame'];
-  const mark = {
-    diameterMm: sizeMm,
-    focalMm,
-    distanceToPupilMm: pupilBehindMm(usualLengthMm(focalMm)),
-    sensorWidthMm: widthMm,
-    sensorHeightMm: heightMm,
-  };
+  const mark = usualMark(sizeMm, focalMm);
   return { sizeMm, focalMm, fNumber, visible: frontMark({ ...mark, fNumber }).visible, showsFrom: markShowsFrom(mark) };
 }

@@ -1,3 +1,4 @@
+import { formats } from './formats.js';
 import { shadowOf } from './shadow.js';
 import { SEEN_FROM } from './visibility.js';
 
@@ -50,6 +51,15 @@ export function frontMark(mark: FrontMarkCase): FrontMark {
 export const usualLengthMm = (focalMm: number): number => Math.max(60, focalMm);
 /** The entrance pupil lies about half the lens's length behind its front (our choice, where nobody knows). */
 export const pupilBehindMm = (lengthMm: number): number => lengthMm / 2;
+
+/** A mark on a lens of which nothing but the focal length is known, before a full frame. */
+export const usualMark = (diameterMm: number, focalMm: number): Omit<FrontMarkCase, 'fNumber'> => ({
+  diameterMm,
+  focalMm,
+  distanceToPupilMm: pupilBehindMm(usualLengthMm(focalMm)),
+  sensorWidthMm: formats['full-frame'].widthMm,
+  sensorHeightMm: formats['full-frame'].heightMm,
+});
 
 /** Full and half stops a lens may have. */
 export const F_NUMBERS = [1.4, 2, 2.8, 4, 5.6, 8, 11, 16, 22, 32] as const;

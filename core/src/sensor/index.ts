@@ -16,7 +16,16 @@ export { bestStrokes, drawnAlong, strokesWith, SWAB_WIDTHS_MM, type SwabAxis, sw
 export { detectDust, type DetectOptions, type Detection, type Spot, SPOT_KINDS, type SpotKind } from './dust/detect.js';
 export { type Fitness, FIT_F_NUMBER, UNFIT, type Unfit, unfitFor } from './dust/fitness.js';
 export { encodedOf, type Frame, lightOf, type Transfer } from './dust/frame.js';
-export { F_NUMBERS, type FrontMark, frontMark, type FrontMarkCase, markShowsFrom, pupilBehindMm, usualLengthMm } from './frontMark.js';
+export {
+  F_NUMBERS,
+  type FrontMark,
+  frontMark,
+  type FrontMarkCase,
+  markShowsFrom,
+  pupilBehindMm,
+  usualLengthMm,
+  usualMark,
+} from './frontMark.js';
 export {
   type Glare,
   GLARE_CARD,

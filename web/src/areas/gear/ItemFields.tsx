@@ -135,12 +135,7 @@ function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.Ite
       );
     case 'number':
       return (
-        <Field
-          label={withUnit(facts.name, facts.unit === 'money' ? currency : facts.unit)}
-          id={id}
-          error={error}
-          hint={why}
-        >
+        <Field label={withUnit(facts.name, facts.unit === 'money' ? currency : facts.unit)} id={id} error={error} hint={why}>
           <input
             id={id}
             inputMode="decimal"

@@ -52,6 +52,56 @@ describe('a look', () => {
     expect(page.kept().answers).toEqual([{ surface: 'front-glass', findings: [{ soil: 'fingerprint', severity: 3 }], note: '' }]);
   });
 
+  describe('asks how large the largest speck on the front is', () => {
+    const known = { ...item, traits: { focalMm: 50, smallestFNumber: 11 } };
+
+    it('and leaves what can never show, with a sky to see it by; tapped again it is not measured after all', async () => {
+      const page = show([], { [`GET ${routes.item('i')}`]: known });
+      await screen.findByRole('heading', { name: 'Front glass' });
+      expect(screen.queryByText('The largest is as large as')).toBeNull();
+      tap('dust');
+      expect(screen.getByText('Clean it')).toBeTruthy();
+      tap(/a grain of sand/);
+      expect(screen.getByText(/^Dust of 0.5 mm cannot show at 50 mm and f\/11/)).toBeTruthy();
+      expect(screen.getAllByRole('img', { name: /^At f\/(5\.6|8|11): nothing shows$/ })).toHaveLength(3);
+      expect(await screen.findByText('Saved')).toBeTruthy();
+      expect(page.kept().answers[0]!.findings).toEqual([{ soil: 'dust', severity: 2, sizeMm: 0.5 }]);
+      // More of it is a veil, however small each is; the size stays.
+      tap('obvious');
+      expect(screen.getByText('Clean it')).toBeTruthy();
+      tap('light');
+      tap(/a grain of sand/);
+      await waitFor(() => expect(page.kept().answers[0]!.findings).toEqual([{ soil: 'dust', severity: 2 }]));
+    });
+
+    it('and asks the lens once for what it must know, naming what cannot be', async () => {
+      const page = show([], { [`PUT ${routes.item('i')}`]: known });
+      await screen.findByRole('heading', { name: 'Front glass' });
+      tap('dust');
+      tap(/a pinhead/);
+      const [focal, stop] = [screen.getByLabelText(/^Focal length/), screen.getByLabelText(/^Smallest aperture/)];
+      fireEvent.change(focal, { target: { value: '1' } });
+      expect(screen.getByText('From 2 to 2000.')).toBeTruthy();
+      const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep with the lens' });
+      expect(keep.disabled).toBe(true);
+      fireEvent.change(focal, { target: { value: '50' } });
+      fireEvent.change(stop, { target: { value: '5,6' } });
+      fireEvent.click(keep);
+      await waitFor(() =>
+        expect(page.written().find((c) => c.path === routes.item('i'))!.body).toMatchObject({
+          traits: { focalMm: 50, smallestFNumber: 5.6 },
+        }),
+      );
+    });
+
+    it('but not of what is a film, nor elsewhere', async () => {
+      show([], { [`GET ${routes.item('i')}`]: known });
+      await screen.findByRole('heading', { name: 'Front glass' });
+      tap('fingerprint');
+      expect(screen.queryByText('The largest is as large as')).toBeNull();
+    });
+  });
+
   it('goes on to the next surface and remembers that nothing was on this one', async () => {
     const page = show();
     await screen.findByRole('heading', { name: 'Front glass' });

@@ -1,11 +1,11 @@
 import type { ItemPage, SoilSeen } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, sensor } from '@bright-keeper/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, Failure } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
 import { useUpdateItem } from '../gear';
-import { MarkRuler } from '../sensor';
+import { Blot, MarkRuler, STOPS } from '../sensor';
 
 /** What must be known of the lens for it, once. */
 const ASKED = ['focalMm', 'smallestFNumber'] as const satisfies readonly care.TraitId[];
@@ -59,6 +59,9 @@ function AskTheLens({ item }: { item: ItemPage }) {
   );
 }
 
+/** The smallest aperture in use, and two wider ones to see it beside. */
+const stopsUpTo = (smallest: number): number[] => [...STOPS.filter((s) => s < smallest).slice(-2), smallest];
+
 type Props = { item: ItemPage; finding: SoilSeen; onSize: (sizeMm: number | null) => void };
 
 /** How large the largest speck or blemish on the front is: it tells whether it can ever show, and so whether to touch it. */
@@ -76,6 +79,18 @@ export function SizeOnFront({ item, finding, onSize }: Props) {
     <div className="space-y-3 rounded border border-line p-3">
       <MarkRuler legend="The largest is as large as" sizeMm={sizeMm} onSize={(mm) => onSize(mm === sizeMm ? null : mm)} />
       {sizeMm !== null && !(focalMm && smallestFNumber) && <AskTheLens item={item} />}
+      {sizeMm !== null && focalMm && smallestFNumber && (
+        <div className="grid grid-cols-3 gap-2">
+          {stopsUpTo(smallestFNumber).map((fNumber) => (
+            <Blot
+              key={fNumber}
+              mark={sensor.frontMark({ ...sensor.usualMark(sizeMm, focalMm), fNumber })}
+              fNumber={fNumber}
+              format={sensor.formats['full-frame']}
+            />
+          ))}
+        </div>
+      )}
       {sizeMm !== null && (
         <Link className="link text-sm" to={`/gear/${item.id}/front-mark?${query}`}>
           See it in a plain sky, at each aperture

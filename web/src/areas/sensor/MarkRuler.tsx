@@ -12,13 +12,13 @@ const RULER = [
 export const MarkRuler = ({ legend, sizeMm, onSize }: { legend: string; sizeMm: number | null; onSize: (mm: number) => void }) => (
   <fieldset>
     <legend className="mb-1 text-sm text-soft">{legend}</legend>
-    <div className="flex flex-wrap gap-2">
+    <div className="grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
       {RULER.map(({ mm, as }) => (
         <button
           key={mm}
           type="button"
           aria-pressed={sizeMm === mm}
-          className={`flex min-h-11 items-center gap-3 rounded border px-3 ${sizeMm === mm ? 'border-lamp bg-well font-semibold' : 'border-soft bg-sheet hover:bg-well'}`}
+          className={`flex min-h-11 items-center gap-2 rounded border px-2 text-left ${sizeMm === mm ? 'border-lamp bg-well font-semibold' : 'border-soft bg-sheet hover:bg-well'}`}
           onClick={() => onSize(mm)}
         >
           <svg width="34" height="34" viewBox="-17 -17 34 34" aria-hidden="true">
