@@ -1,6 +1,8 @@
 import { sensor } from '@bright-keeper/core';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import { manySpecks, render, type Speck } from '../../core/src/sensor/dust/testing/render.js';
 import { score } from '../../core/src/sensor/dust/testing/score.js';
 
@@ -29,16 +31,28 @@ type Vision = {
  * It is no module and minds being bundled: loaded as it is, from where the benchmarks keep it. It must not be awaited, for
  * it says that it is a promise of itself.
  */
-const load = createRequire(join(process.cwd(), 'bench', 'package.json'));
-const vision = load('@techstark/opencv-js') as Vision & { onRuntimeInitialized?: () => void };
-await new Promise<void>((resolve) => (vision.onRuntimeInitialized = resolve));
+function loadVision(told: (vision: Vision) => void): void {
+  const load = createRequire(join(process.cwd(), 'bench', 'package.json'));
+  const vision = load('@techstark/opencv-js') as Vision & { onRuntimeInitialized?: () => void };
+  vision.onRuntimeInitialized = () => told(vision);
+}
 
-const timed = <T>(work: () => T): { result: T; ms: number } => {
+/** Searches a frame on two processors, as the page does: half of it in a worker that was started before. */
+async function onTwo(frame: sensor.Frame, worker: Worker): Promise<sensor.Detection> {
+  const strips = sensor.stripsOf(frame, 2);
+  const data = strips[1]!.frame.data.slice();
+  const beside = new Promise<sensor.Detection>((resolve) => worker.once('message', resolve));
+  worker.postMessage({ ...strips[1]!.frame, data }, [data.buffer]);
+  const here = sensor.detectDust(strips[0]!.frame);
+  return sensor.joinStrips(frame, strips, [here, await beside]);
+}
+
+const timed = async <T>(work: () => T | Promise<T>): Promise<{ result: T; ms: number }> => {
   let best = Infinity;
   let result!: T;
   for (let i = 0; i < RUNS; i += 1) {
     const begin = performance.now();
-    result = work();
+    result = await work();
     best = Math.min(best, performance.now() - begin);
   }
   return { result, ms: best };
@@ -52,7 +66,7 @@ const STATS = 5;
 const AREA = 4;
 
 /** What the library finds: dark against the mean around, and the components of that by their size. */
-function byLibrary({ width, height, data }: { width: number; height: number; data: Uint8Array }): sensor.Spot[] {
+function byLibrary(vision: Vision, { width, height, data }: { width: number; height: number; data: Uint8Array }): sensor.Spot[] {
   const from = vision.matFromArray(height, width, vision.CV_8UC1, data);
   const [marked, labels, stats, middles] = [new vision.Mat(), new vision.Mat(), new vision.Mat(), new vision.Mat()];
   vision.adaptiveThreshold(from, marked, 255, vision.ADAPTIVE_THRESH_MEAN_C, vision.THRESH_BINARY_INV, BLOCK, STEPS);
@@ -74,18 +88,26 @@ const told = (name: string, ms: number, specks: readonly Speck[], spots: readonl
   return `${name} ${ms.toFixed(0)} ms, recall ${recall3.toFixed(2)} (≥ 3 %) ${recall2.toFixed(2)} (≥ 2 %), precision ${precision.toFixed(2)}`;
 };
 
-for (const [width, height] of SIZES) {
-  const specks = manySpecks({ width, height, count: 150 });
-  const frame = render({ width, height, specks, vignetting: 0.4, blotches: 0.02, noise: 0.01, badPixels: 100 });
-  globalThis.gc?.();
-  const before = process.memoryUsage().arrayBuffers;
-  let most = 0;
-  const ours = timed(() =>
-    sensor.detectDust(frame, { onProgress: () => (most = Math.max(most, process.memoryUsage().arrayBuffers - before)) }),
-  );
-  const library = timed(() => byLibrary(frame));
-  console.log(
-    `${((width * height) / 1e6).toFixed(0)} MP: ${told('ours', ours.ms, specks, ours.result.spots, width, height)}, ${(most / width / height).toFixed(1)} bytes a pixel at most; ` +
-      `${told('library', library.ms, specks, library.result, width, height)}; ours takes ${(ours.ms / library.ms).toFixed(1)} of its time`,
-  );
+async function sideBySide(vision: Vision): Promise<void> {
+  const beside = new Worker(fileURLToPath(import.meta.url));
+  for (const [width, height] of SIZES) {
+    const specks = manySpecks({ width, height, count: 150 });
+    const frame = render({ width, height, specks, vignetting: 0.4, blotches: 0.02, noise: 0.01, badPixels: 100 });
+    globalThis.gc?.();
+    const before = process.memoryUsage().arrayBuffers;
+    let most = 0;
+    const ours = await timed(() =>
+      sensor.detectDust(frame, { onProgress: () => (most = Math.max(most, process.memoryUsage().arrayBuffers - before)) }),
+    );
+    const two = await timed(() => onTwo(frame, beside));
+    const library = await timed(() => byLibrary(vision, frame));
+    console.log(
+      `${((width * height) / 1e6).toFixed(0)} MP: ${told('ours', ours.ms, specks, ours.result.spots, width, height)}, ${(most / width / height).toFixed(1)} bytes a pixel at most; ` +
+        `${told('library', library.ms, specks, library.result, width, height)}; ours takes ${(ours.ms / library.ms).toFixed(1)} of its time, on two processors ${two.ms.toFixed(0)} ms, ${(two.ms / library.ms).toFixed(1)}`,
+    );
+  }
+  await beside.terminate();
 }
+
+if (isMainThread) loadVision((vision) => void sideBySide(vision));
+else parentPort!.on('message', (half: sensor.Frame) => parentPort!.postMessage(sensor.detectDust(half)));

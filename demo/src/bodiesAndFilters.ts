@@ -6,7 +6,7 @@ export const BODIES: DemoThing[] = [
     kind: 'mirrorless-body',
     cameDaysAgo: 398,
     notes: 'The working body.',
-    traits: { sensorFormat: 'full-frame', value: 1900, servicePrice: 75 },
+    traits: { sensorFormat: 'full-frame', megapixels: 24, value: 1900, servicePrice: 75 },
     history: [
       looked(396),
       looked(302, { 'sensor-cover': { dust: 2 } }),

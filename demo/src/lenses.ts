@@ -5,7 +5,7 @@ const MODERN: DemoThing[] = [
   {
     name: 'Corvane 35/2',
     kind: 'lens',
-    traits: { weatherSealed: true, filterFitted: false, value: 620, servicePrice: 140 },
+    traits: { focalMm: 35, smallestFNumber: 11, weatherSealed: true, filterFitted: false, value: 620, servicePrice: 140 },
     cameDaysAgo: 412,
     notes: 'The one that is always on. Goes to the quay every Friday.',
     history: [
@@ -28,7 +28,7 @@ const MODERN: DemoThing[] = [
   {
     name: 'Corvane 50/1.8',
     kind: 'lens',
-    traits: { value: 240, servicePrice: 120 },
+    traits: { focalMm: 50, smallestFNumber: 11, value: 240, servicePrice: 120 },
     cameDaysAgo: 405,
     history: [
       looked(400),
@@ -43,7 +43,7 @@ const MODERN: DemoThing[] = [
   {
     name: 'Corvane 85/1.8',
     kind: 'lens',
-    traits: { weatherSealed: true, value: 540, servicePrice: 140 },
+    traits: { focalMm: 85, smallestFNumber: 16, weatherSealed: true, value: 540, servicePrice: 140 },
     cameDaysAgo: 390,
     history: [
       looked(390),
@@ -57,7 +57,7 @@ const MODERN: DemoThing[] = [
   {
     name: 'Corvane 24/2.8',
     kind: 'lens',
-    traits: { weatherSealed: true, filterFitted: true, value: 480, servicePrice: 140 },
+    traits: { focalMm: 24, smallestFNumber: 11, weatherSealed: true, filterFitted: true, value: 480, servicePrice: 140 },
     cameDaysAgo: 380,
     notes: 'Out on the shore day with the spray.',
     history: [
@@ -78,7 +78,7 @@ const MODERN: DemoThing[] = [
   {
     name: 'Tidewell 24-70/4',
     kind: 'lens',
-    traits: { weatherSealed: true, zoomExtends: true, value: 890, servicePrice: 190 },
+    traits: { focalMm: 24, smallestFNumber: 11, weatherSealed: true, zoomExtends: true, value: 890, servicePrice: 190 },
     cameDaysAgo: 371,
     history: [
       looked(370),
@@ -93,7 +93,15 @@ const MODERN: DemoThing[] = [
   {
     name: 'Tidewell 70-200/4',
     kind: 'lens',
-    traits: { weatherSealed: true, zoomExtends: false, rubberisedCoating: true, value: 1150, servicePrice: 230 },
+    traits: {
+      focalMm: 70,
+      smallestFNumber: 11,
+      weatherSealed: true,
+      zoomExtends: false,
+      rubberisedCoating: true,
+      value: 1150,
+      servicePrice: 230,
+    },
     cameDaysAgo: 366,
     notes: 'Quarry dust in every seam after the autumn outing.',
     history: [
@@ -113,21 +121,29 @@ const MODERN: DemoThing[] = [
   {
     name: 'Tidewell 16-35/4',
     kind: 'lens',
-    traits: { weatherSealed: true, zoomExtends: true, makerForbidsFluids: true, value: 980, servicePrice: 210 },
+    traits: {
+      focalMm: 16,
+      smallestFNumber: 11,
+      weatherSealed: true,
+      zoomExtends: true,
+      makerForbidsFluids: true,
+      value: 980,
+      servicePrice: 210,
+    },
     cameDaysAgo: 350,
     history: [looked(350), looked(255), looked(160), exercised(155), looked(64, { 'front-glass': { fingerprint: 1 } })],
   },
   {
     name: 'Corvane 100/2.8 close-up',
     kind: 'lens',
-    traits: { value: 610, servicePrice: 160 },
+    traits: { focalMm: 100, smallestFNumber: 16, value: 610, servicePrice: 160 },
     cameDaysAgo: 300,
     history: [looked(298), looked(200, { 'front-glass': { pollen: 3 } }), cleaned(200), looked(96), exercised(92)],
   },
   {
     name: 'Corvane 28/2',
     kind: 'lens',
-    traits: { weatherSealed: true, value: 430, servicePrice: 140 },
+    traits: { focalMm: 28, smallestFNumber: 11, weatherSealed: true, value: 430, servicePrice: 140 },
     cameDaysAgo: 6,
     notes: 'Second-hand, from an estate. Not looked at yet.',
     history: [],
@@ -140,7 +156,16 @@ const OLD: DemoThing[] = [
     name: 'Ostrane 58/2 (1957)',
     kind: 'lens',
     cameDaysAgo: 330,
-    traits: { yearMade: 1957, electronicContacts: false, helicoidExposed: true, hoodFitted: false, value: 160, servicePrice: 130 },
+    traits: {
+      focalMm: 58,
+      smallestFNumber: 11,
+      yearMade: 1957,
+      electronicContacts: false,
+      helicoidExposed: true,
+      hoodFitted: false,
+      value: 160,
+      servicePrice: 130,
+    },
     notes: 'Came back from a loan five weeks ago; lived in the oak cupboard since.',
     history: [
       looked(328, { 'inner-glass': { 'internal-dust': 2 } }),
@@ -158,7 +183,16 @@ const OLD: DemoThing[] = [
     name: 'Ostrane 135/3.5 (1962)',
     kind: 'lens',
     cameDaysAgo: 325,
-    traits: { yearMade: 1962, electronicContacts: false, helicoidExposed: true, hoodFitted: true, value: 90, servicePrice: 130 },
+    traits: {
+      focalMm: 135,
+      smallestFNumber: 16,
+      yearMade: 1962,
+      electronicContacts: false,
+      helicoidExposed: true,
+      hoodFitted: true,
+      value: 90,
+      servicePrice: 130,
+    },
     history: [
       looked(320, { 'inner-glass': { haze: 1 }, helicoid: { 'dried-grease': 1 } }),
       looked(220, { 'inner-glass': { haze: 1 } }),
@@ -170,7 +204,16 @@ const OLD: DemoThing[] = [
     name: 'Fennick 50/1.4 (1968)',
     kind: 'lens',
     cameDaysAgo: 318,
-    traits: { yearMade: 1968, electronicContacts: false, radioactiveGlass: true, hoodFitted: false, value: 210, servicePrice: 150 },
+    traits: {
+      focalMm: 50,
+      smallestFNumber: 11,
+      yearMade: 1968,
+      electronicContacts: false,
+      radioactiveGlass: true,
+      hoodFitted: false,
+      value: 210,
+      servicePrice: 150,
+    },
     notes: 'Yellowed rear group: probably thoriated glass. Never opened.',
     history: [looked(316), looked(214, { 'front-glass': { fingerprint: 2 } }), cleaned(214), looked(95), exercised(80)],
   },
@@ -199,6 +242,8 @@ const OLD: DemoThing[] = [
     kind: 'lens',
     cameDaysAgo: 296,
     traits: {
+      focalMm: 200,
+      smallestFNumber: 16,
       yearMade: 1971,
       electronicContacts: false,
       filterFitted: true,

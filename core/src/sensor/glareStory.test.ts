@@ -53,7 +53,7 @@ describe('tests of glare over time', () => {
   });
 
   it('what cannot be compared has no change, whatever the numbers say', () => {
-    const [, [told]] = glareStory([test('2026-01-01', 9), test('2026-02-01', 3, { style: 'Contrast Hard', iso: 800 })], []);
+    const told = glareStory([test('2026-01-01', 9), test('2026-02-01', 3, { style: 'Contrast Hard', iso: 800 })], [])[1]![0];
     expect(told).toMatchObject({ change: null, differences: ['exposure'] });
     const styled = glareStory([test('2026-01-01', 9, { style: 'Contrast Normal' }), test('2026-02-01', 3, { style: 'Contrast Hard' })], []);
     expect(styled[1]![0]).toMatchObject({ change: null, differences: ['style'] });

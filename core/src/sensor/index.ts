@@ -14,6 +14,7 @@ export {
 export { formats, type SensorFormat } from './formats.js';
 export { bestStrokes, drawnAlong, strokesWith, SWAB_WIDTHS_MM, type SwabAxis, swabFor, type SwabStrokes } from './swabs.js';
 export { detectDust, type DetectOptions, type Detection, type Spot, SPOT_KINDS, type SpotKind } from './dust/detect.js';
+export { joinStrips, type Strip, stripsOf } from './dust/strips.js';
 export { type Fitness, FIT_F_NUMBER, UNFIT, type Unfit, unfitFor } from './dust/fitness.js';
 export { encodedOf, type Frame, lightOf, type Transfer } from './dust/frame.js';
 export {

@@ -3,6 +3,7 @@ import { expose } from 'comlink';
 import { decodePicture, PictureUnreadable, type Unreadable } from './frame/decode';
 import { takenOf, type Taken } from './frame/exif';
 import { smallOf } from './frame/grey';
+import { searchFrame } from './frame/search';
 
 const PREVIEW_PX = 1600;
 const QUALITY = 0.85;
@@ -34,7 +35,7 @@ const api = {
       const taken = takenOf(buffer);
       const frame = await decodePicture(file, buffer);
       onProgress(0.25);
-      const detection = sensor.detectDust(frame, {
+      const detection = await searchFrame(frame, {
         ...(taken.fNumber ? { fNumber: taken.fNumber } : {}),
         onProgress: (done) => onProgress(0.25 + 0.7 * done),
       });

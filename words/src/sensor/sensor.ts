@@ -131,7 +131,7 @@ export function glareChangeWords({ against, other, differences, change }: sensor
 }
 
 /** A share of light as it is shown. */
-export const percent = (value: number): string => `${value.toFixed(value < 10 ? 1 : 0)} %`;
+export const percent = (value: number): string => `${value.toFixed(value < 20 ? 1 : 0)} %`;
 
 const GRADES: Record<sensor.GlareGrade, string> = {
   clean: 'As clean modern glass does.',

@@ -212,6 +212,10 @@ class Search {
   }
 }
 
+/** The most visible first. */
+export const plainestFirst = (a: Spot, b: Spot): number => visible(b) - visible(a);
+const visible = (s: Spot): number => s.depth * Math.sqrt(s.fwhmPx);
+
 /**
  * Finds the specks in a frame of a plain bright surface: round shadows and hairs, each with where it is, how deep, how
  * wide and how sure. In time in proportion to the number of pixels, in less than six bytes a pixel beside the frame.
@@ -240,8 +244,7 @@ export function detectDust(frame: Frame, options: DetectOptions = {}): Detection
     search.look(candidate);
     if (i % 50 === 0) onProgress(0.7 + (0.3 * i) / candidates.length);
   }
-  const visible = (s: Spot): number => s.depth * Math.sqrt(s.fwhmPx);
-  const spots = search.spots.sort((a, b) => visible(b) - visible(a));
+  const spots = search.spots.sort(plainestFirst);
   if (sensorWidthMm) for (const spot of spots) spot.sizeMm = sizeMm(spot, sensorWidthMm / light.width);
   const sigmas = Float32Array.from(noise.sigma).sort();
   return { spots, noise: sigmas[sigmas.length >> 1]!, fitness: { ...fitness, ...(found.length > MOST_CANDIDATES && { textured: true }) } };

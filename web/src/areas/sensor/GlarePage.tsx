@@ -48,7 +48,7 @@ function Course({ tests }: { tests: readonly GlareTest[] }) {
   const most = Math.max(10, ...tests.map((t) => t.highPct)) * 1.1;
   const [w, h] = [600, 140];
   const [first, last] = [Date.parse(tests[0]!.takenAt), Date.parse(tests.at(-1)!.takenAt)];
-  const x = (at: string) => 40 + (last > first ? ((Date.parse(at) - first) / (last - first)) * (w - 80) : (w - 80) / 2);
+  const x = (at: string) => 70 + (last > first ? ((Date.parse(at) - first) / (last - first)) * (w - 110) : (w - 110) / 2);
   const y = (pct: number) => h - 20 - (pct / most) * (h - 30);
   return (
     <svg
