@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config';
 
 const source = { resolve: { conditions: ['source'] }, ssr: { resolve: { conditions: ['source'] } } };
 
+/** How long a test may hang before it is given up: no test is about time, and a machine may be busy with others. */
+const PATIENCE = { testTimeout: 300_000, hookTimeout: 300_000 };
+
 const OUR_SOURCES = Object.fromEntries(
   ['core', 'contract', 'words'].map((name) => [
     `@bright-keeper/${name}`,
@@ -22,7 +25,7 @@ export default defineConfig({
           name: 'core',
           isolate: false,
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts'],
-          testTimeout: 30_000,
+          ...PATIENCE,
         },
       },
       {
@@ -31,8 +34,7 @@ export default defineConfig({
           name: 'server',
           isolate: false,
           include: ['server/src/**/*.test.ts', 'devices/src/**/*.test.ts', 'demo/src/**/*.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          ...PATIENCE,
         },
       },
       {
@@ -44,8 +46,7 @@ export default defineConfig({
           include: ['server/src/**/*.test.ts'],
           exclude: ['server/src/db/embedded/**', 'server/src/db/*.test.ts', 'server/src/csv/**'],
           globalSetup: ['server/src/testing/onPostgres.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          ...PATIENCE,
         },
       },
       {
@@ -56,7 +57,7 @@ export default defineConfig({
           include: ['web/src/**/*.test.{ts,tsx}'],
           environment: 'jsdom',
           setupFiles: ['web/src/testing/setup.ts'],
-          testTimeout: 20_000,
+          ...PATIENCE,
         },
       },
     ],

@@ -6,13 +6,11 @@ let running: Running;
 let views: Record<string, string>;
 
 test.beforeAll(async ({ request }) => {
-  test.setTimeout(240_000);
   ({ running, views } = await startDemo(request));
 });
 test.afterAll(() => running.kill('SIGTERM'));
 
 test('every view can be used by everyone, and none runs past the edge of a desk', async ({ page }) => {
-  test.setTimeout(240_000);
   await page.addInitScript(() => localStorage.setItem('theme', 'day'));
   for (const [name, path] of Object.entries(views)) {
     await open(page, running.url + path);
@@ -43,7 +41,6 @@ test('ribbons and charts are read by keyboard, day by day and stretch by stretch
 });
 
 test('no view scrolls sideways on a phone, and thumbs find every button at the bench', async ({ page }) => {
-  test.setTimeout(240_000);
   await page.setViewportSize({ width: 390, height: 844 });
   for (const [name, path] of Object.entries(views)) {
     await open(page, running.url + path);

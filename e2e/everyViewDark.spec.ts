@@ -6,7 +6,6 @@ let running: Running;
 let views: Record<string, string>;
 
 test.beforeAll(async ({ request }) => {
-  test.setTimeout(240_000);
   ({ running, views } = await startDemo(request));
 });
 test.afterAll(() => running.kill('SIGTERM'));
@@ -29,7 +28,6 @@ async function strongestBesideRed(page: Page): Promise<number> {
 }
 
 test('every view can be used by everyone in the lamp theme', async ({ page }) => {
-  test.setTimeout(240_000);
   await page.addInitScript(() => localStorage.setItem('theme', 'lamp'));
   for (const [name, path] of Object.entries(views)) {
     await open(page, running.url + path);
@@ -38,7 +36,6 @@ test('every view can be used by everyone in the lamp theme', async ({ page }) =>
 });
 
 test('every view can be used by everyone in the night-red theme, which shows nothing but red light', async ({ page }) => {
-  test.setTimeout(240_000);
   await page.addInitScript(() => localStorage.setItem('theme', 'night-red'));
   for (const [name, path] of Object.entries(views)) {
     await open(page, running.url + path);

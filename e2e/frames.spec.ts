@@ -67,7 +67,6 @@ async function cardPhotograph(name: string, glarePct: number, white = 0.6): Prom
 }
 
 test.describe('pictures that measure', () => {
-  test.setTimeout(90_000);
   // One household: what was kept by one is what the next begins with.
   test.describe.configure({ mode: 'serial' });
   let server: Running;
@@ -246,7 +245,7 @@ test.describe('pictures that measure', () => {
       ]);
     const draft = page.getByRole('region', { name: 'The frame that was read' });
     for (const left of [2, 1, 0]) {
-      await expect(draft).toBeVisible({ timeout: 20_000 });
+      await expect(draft).toBeVisible();
       if (left > 0) await expect(draft).toContainText(`${left} more to read after it`);
       await page.getByRole('button', { name: 'Keep this frame' }).click();
       await expect(draft).toHaveCount(0);

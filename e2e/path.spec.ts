@@ -87,7 +87,7 @@ test('one lens from the shelf to clean, with a reload and a dead server on the w
   await button(page, 'Done, now look').click();
   await expect(page.getByText(/still trying/)).toBeVisible();
   running = await start({ dataDir: running.dataDir, port: running.port });
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(button(page, /^Still there/)).toBeVisible();
 

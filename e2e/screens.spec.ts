@@ -163,7 +163,6 @@ const CLEANINGS: [string, string, object, Seen][] = [
 
 for (const [name, kind, traits, seen] of CLEANINGS)
   test(`no card of the bench runs past the edge, on a phone and on a desk: ${name}`, async ({ page, request }) => {
-    test.setTimeout(240_000);
     const cleaning = await begun(request, name, kind, traits, seen);
     let { version } = cleaning;
     for (const events of states(cleaning.plan)) {

@@ -103,7 +103,7 @@ test('a simulated hygrometer pushes like a real one, live, and not without its k
   expect(complaint).toMatch(/401/);
   const probe = run(token);
   try {
-    await expect(row.getByText(/\s°C, \d+\s%/)).toBeVisible({ timeout: 20_000 });
+    await expect(row.getByText(/\s°C, \d+\s%/)).toBeVisible();
     await page.goto(`${running.url}/storage/${shelf.id}`);
     await expect(page.getByText(/heard/).first()).toBeVisible();
   } finally {
@@ -180,14 +180,14 @@ test('a box: gel goes in, and what-if says in a worker what more of it, or a bet
   await page.getByRole('link', { name: 'What if?' }).first().click();
   const today = page.getByRole('region', { name: 'Today' });
   const whatIf = page.getByRole('region', { name: 'What if' });
-  await expect(today.getByText(/Above its band/).first()).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByText(/What helps most for its trouble: /)).toBeVisible({ timeout: 20_000 });
+  await expect(today.getByText(/Above its band/).first()).toBeVisible();
+  await expect(page.getByText(/What helps most for its trouble: /)).toBeVisible();
   const above = async (side: typeof today) => Number(/Above its band\s*(\d+) %/.exec((await side.innerText()).replace(/\n/g, ' '))![1]);
   const before = await above(today);
   expect(before).toBeGreaterThan(20);
   await page.getByLabel(/^Desiccant/).fill('600');
   await expect(page).toHaveURL(/massG=600/);
-  await expect.poll(() => above(whatIf), { timeout: 20_000 }).toBeLessThan(before);
+  await expect.poll(() => above(whatIf)).toBeLessThan(before);
   await page.reload();
   await expect(page.getByLabel(/^Desiccant/)).toHaveValue('600');
   await page.getByLabel('Where it stands').selectOption({ label: 'in the air of: Shelf of another room' });

@@ -32,7 +32,7 @@ beforeAll(async () => {
     },
   );
   ({ duties } = await context.get(AgendaService).agenda());
-}, 120_000);
+});
 afterAll(() => database.close());
 
 const line = (d: { thing: string; task: string; earliest: string; due: string; latest: string }) =>

@@ -17,7 +17,7 @@ describe('a household in a file', () => {
     demo = await openInMemory();
     await playDemo(demo, LOADED_AT);
     await writeArchive(demo, file, LOADED_AT);
-  }, 120_000);
+  });
   afterAll(async () => {
     await demo.close();
     rmSync(folder, { recursive: true });
@@ -48,7 +48,7 @@ describe('a household in a file', () => {
       await writeArchive(database, again, LOADED_AT);
     });
     expect(await sums(again)).toEqual(await sums(file));
-  }, 60_000);
+  });
 
   it('is the same file whenever it is written from the same rows', async () => {
     const twice = join(folder, 'twice.zip');
@@ -81,7 +81,7 @@ describe('a household in a file', () => {
       const { rows } = await database.db.execute<{ n: number }>(sql`select count(*)::int as n from item where id = ${own}`);
       expect(rows).toEqual([{ n: 1 }]);
     });
-  }, 60_000);
+  });
 
   it('is restored into an empty household only', async () => {
     await expect(opened(file, (archive) => restore(demo, archive))).rejects.toMatchObject({ problem: { code: 'household-not-empty' } });
@@ -106,5 +106,5 @@ describe('a household in a file', () => {
       const { rows } = await database.db.execute<{ n: number }>(sql`select count(*)::int as n from item`);
       expect(rows).toEqual([{ n: 0 }]);
     });
-  }, 60_000);
+  });
 });

@@ -40,7 +40,7 @@ describe('what is said', () => {
 
 describe('what is kept', () => {
   let database: Database;
-  beforeAll(async () => void (database = await freshDatabase()), 60_000);
+  beforeAll(async () => void (database = await freshDatabase()));
   afterAll(() => database.close());
 
   const kept = new Kept<number>();

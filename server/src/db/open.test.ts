@@ -18,7 +18,7 @@ import { makeTemplate } from './template.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-open-'));
 const template = join(folder, 'template');
-beforeAll(() => makeTemplate(template), 60_000);
+beforeAll(() => makeTemplate(template));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 let count = 0;
@@ -82,7 +82,7 @@ describe('the log of the database', () => {
     await database.pool.query('create table written (id int)');
     await expect.poll(last, { timeout: 5000 }).not.toBe(before);
     await database.close();
-  }, 60_000);
+  });
 });
 
 describe('an upgrade', () => {
@@ -96,7 +96,7 @@ describe('an upgrade', () => {
     await database.db.execute(sql`insert into supply (id, thing, role, state, stock, note, created_at)
       values ('00000000-0000-7000-8000-000000000002', 'lens-fluid', 'any', 'clean', 100, 'mine', now())`);
     await database.close();
-  }, 60_000);
+  });
   const notes = async (database: Database) => (await database.db.execute<{ note: string }>(sql`select note from supply`)).rows;
 
   it('keeps a copy of what was there, and two of them at the most', async () => {
@@ -116,7 +116,7 @@ describe('an upgrade', () => {
     await kept.close();
     await (await open(dataDir)).close();
     expect(snapshots()).toHaveLength(2);
-  }, 60_000);
+  });
 
   it('that fails half-way leaves the old state, and can be tried again', async () => {
     const dataDir = household(old);
@@ -127,7 +127,7 @@ describe('an upgrade', () => {
     await bringUpToDate(database);
     expect(await notes(database)).toEqual([{ note: 'mine' }]);
     await database.close();
-  }, 60_000);
+  });
 
   it('by an older program is refused, and changes nothing', async () => {
     const dataDir = household();
@@ -137,5 +137,5 @@ describe('an upgrade', () => {
     await (await open(dataDir)).close();
     expect(readdirSync(dataDir).filter((name) => name.startsWith('before-upgrade-'))).toEqual([]);
     expect(existsSync(join(dataDir, 'db', 'PG_VERSION'))).toBe(true);
-  }, 60_000);
+  });
 });

@@ -8,7 +8,7 @@ import { beginFromTemplate, makeTemplate } from './template.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-template-'));
 const template = join(folder, 'template');
-beforeAll(() => makeTemplate(template), 60_000);
+beforeAll(() => makeTemplate(template));
 
 describe('a new directory', () => {
   it('begins as a copy of the template, whole and in the present schema', async () => {
@@ -19,7 +19,7 @@ describe('a new directory', () => {
     const { rows } = (await database.db.execute(sql`select count(*)::int as n from item`)) as unknown as { rows: { n: number }[] };
     expect(rows).toEqual([{ n: 0 }]);
     await database.close();
-  }, 60_000);
+  });
 
   it('that is there already is left alone, and what a cut-off start left is made anew', () => {
     const there = join(folder, 'there');

@@ -77,7 +77,7 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
     // What the last program kept is as this one would keep it.
     const rewritten = await rewriteOldDocuments(db.db, DOCUMENTS);
     expect(rewritten > 0, `${rewritten} rewritten`).toBe(name < '0006');
-  }, 60_000);
+  });
   afterAll(() => db.close());
 
   it.each(DOCUMENTS.map((d) => [`${d.table}.${d.column}`, d] as const))('can be read whole: %s', async (_, { table, column, kind }) => {
@@ -166,7 +166,7 @@ describe.each(SCHEMAS.slice(0, -1))('a directory kept under %s', (name) => {
     await present.close();
     expect(readdirSync(dataDir).filter((file) => file.startsWith('before-upgrade-'))).toHaveLength(1);
     rmSync(dataDir, { recursive: true });
-  }, 60_000);
+  });
 });
 
 describe('the steps of the schema', () => {
@@ -220,7 +220,7 @@ describe('a household kept by the first programs', () => {
         PHOTOGRAPH,
       ]);
     await migrate(db, SCHEMAS.slice(4));
-  }, 60_000);
+  });
   afterAll(() => db.close());
 
   it('has the photographs of an opening among its pictures, each once and as it was', async () => {

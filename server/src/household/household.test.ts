@@ -27,7 +27,7 @@ describe('a household that is kept safe', () => {
   let app: TestApp;
   beforeEach(async () => {
     app = await testApp({ dataDir: mkdtempSync(join(folder, 'household-')) });
-  }, 60_000);
+  });
   afterEach(() => app.app.close());
 
   const download = async (path: string, name: string): Promise<string> => {
@@ -63,7 +63,7 @@ describe('a household that is kept safe', () => {
       .expect(409);
     expect((refused as { code: string }).code).toBe('household-not-empty');
     await elsewhere.app.close();
-  }, 60_000);
+  });
 
   it('exports everything in open formats, the archived too, and takes it in again', async () => {
     const lens = await app.add('=A lens; with a semicolon');
@@ -112,7 +112,7 @@ describe('a household that is kept safe', () => {
     await elsewhere.http.get(routes.blob(blob)).expect(200);
     await elsewhere.app.close();
     expect(readdirSync(join(app.dataDir!, 'passing'))).toEqual([]);
-  }, 60_000);
+  });
 
   it('makes one backup a day by itself, none of an empty household', async () => {
     const { backups, clock } = app;
@@ -124,7 +124,7 @@ describe('a household that is kept safe', () => {
     expect(await backups.daily()).toBeNull();
     clock.set(new Date(clock.now().getTime() + 3_600_000));
     expect(await backups.daily()).not.toBeNull();
-  }, 60_000);
+  });
 
   it('puts backups where it is told to, and refuses what is no folder', async () => {
     const other = mkdtempSync(join(folder, 'other-'));
@@ -136,7 +136,7 @@ describe('a household that is kept safe', () => {
       const { body } = await app.http.put(routes.backupFolder).send({ folder: no }).expect(422);
       expect((body as { fields: object }).fields).toHaveProperty('folder');
     }
-  }, 60_000);
+  });
 
   it.each([
     ['no ZIP', Buffer.from('hello')],

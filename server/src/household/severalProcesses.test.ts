@@ -4,8 +4,10 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { steps } from '../db/migrate.js';
+import { Database } from '../db/database.js';
+import { goThrough, steps } from '../db/migrate.js';
 import { openOnServer, placeForCopy } from '../db/open.js';
+import { postgres } from '../db/postgres.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 import { ArchiveReader } from './archive.js';
@@ -17,12 +19,11 @@ describe.runIf(server)('a household that an earlier program left on a server', (
   it('is kept in a file before it is brought up to date', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-old-'));
     const url = await freshOnServer(server);
-    const present = await openOnServer(url, () => Promise.reject(new Error('nothing to keep: it is up to date')));
     const { folderMillis: last, sql } = steps().at(-1)!;
     const made = [...sql.join('\n').matchAll(/create table "(\w+)"/gi)].map(([, name]) => name!);
-    for (const name of made) await present.pool.query(`drop table "${name}" cascade`);
-    await present.pool.query('delete from drizzle.__drizzle_migrations where created_at = $1', [last]);
-    await present.close();
+    const earlier = new Database(await postgres(url));
+    await earlier.transaction((db) => goThrough(db, steps().slice(0, -1)));
+    await earlier.close();
 
     const file = placeForCopy(folder, '.zip');
     const grown = await openOnServer(url, async (old) => void (await writeArchive(old, file, new Date(0))));

@@ -54,7 +54,7 @@ describe('ten thousand things nobody should send', () => {
     const { body: document } = await app.http.get('/api/docs.json').expect(200);
     const ids = [lens.id, other.id, cleaning.id, place.id, device.id, '01a20000-0000-7000-8000-0000000000aa'];
     fuzzer = new Fuzzer(document as OpenAPIObject, seeded(SEED), ids, [token, 'wrong']);
-  }, 60_000);
+  });
   afterAll(async () => {
     agent.destroy();
     await app.app.close();
@@ -78,5 +78,5 @@ describe('ten thousand things nobody should send', () => {
     // They did get somewhere: not all were turned away at the door.
     expect(statuses.get(200) ?? 0).toBeGreaterThan(CALLS / 20);
     expect((await app.http.get(routes.today)).status).toBe(200);
-  }, 600_000);
+  }, 1_800_000);
 });

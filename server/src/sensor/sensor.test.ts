@@ -25,7 +25,7 @@ describe('the frames of a body', () => {
   beforeAll(async () => {
     t = await testApp();
     body = await t.add('A body', { kind: 'mirrorless-body' });
-  }, 60_000);
+  });
   afterAll(() => t.app.close());
 
   const input = (takenAt: string, spots: readonly object[], more: Partial<SensorFrameInput> = {}) => ({
@@ -226,7 +226,7 @@ describe('photographs of a look', () => {
   let t: TestApp;
   beforeAll(async () => {
     t = await testApp();
-  }, 60_000);
+  });
   afterAll(() => t.app.close());
 
   it('lie by their surface, without the place and serial number unless those are wanted, and go with the look', async () => {

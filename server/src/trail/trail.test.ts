@@ -10,7 +10,7 @@ describe('who changed what', () => {
   let app: TestApp;
   beforeAll(async () => {
     app = await testApp();
-  }, 60_000);
+  });
   afterAll(() => app.app.close());
 
   const trail = async (query = ''): Promise<Trail> => (await app.http.get(routes.trail + query).expect(200)).body as Trail;

@@ -1,3 +1,8 @@
+import { configure } from '@testing-library/react';
+
+// No test is about time, and a machine may be busy with others.
+configure({ asyncUtilTimeout: 20_000 });
+
 /* What jsdom lacks and the component library asks for: nothing is ever resized in a test. */
 class NeverResized implements ResizeObserver {
   observe(): void {}

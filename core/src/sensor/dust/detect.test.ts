@@ -57,7 +57,7 @@ describe.each(CONDITIONS)('specks in a frame with %s', (_, scene, jpeg, least) =
     found = detectDust(jpeg === null ? frame : await asJpeg(frame, jpeg));
     const onHair = (x: number, y: number) => (scene.hairs ?? []).some((h) => h.points.some(([a, b]) => Math.hypot(a - x, b - y) < 20));
     told = score(scene.specks!, found.spots, W, H, onHair);
-  }, 60_000);
+  });
 
   it('are found', () => {
     expect(told.recall3).toBeGreaterThanOrEqual(least.recall3);
@@ -96,7 +96,7 @@ describe('hairs', () => {
       expect(near[0]!.fwhmPx).toBeLessThan(20);
     }
     expect(found).toHaveLength(hairs.length);
-  }, 30_000);
+  });
 });
 
 describe('frames without dust', () => {

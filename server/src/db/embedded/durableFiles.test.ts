@@ -21,7 +21,7 @@ describe.runIf(process.platform === 'linux')('the embedded database on files', (
     });
     database = new Database(overEngine(engine, true));
     await database.pool.query('create table thing (id int primary key, name text)');
-  }, 60_000);
+  });
   beforeEach(() => void (synced = []));
   afterAll(async () => {
     await database.close();
