@@ -5,13 +5,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { Database } from '../db/database.js';
-import { goThrough, steps } from '../db/migrate.js';
+import { goBack, goThrough, steps } from '../db/migrate.js';
 import { openOnServer, placeForCopy } from '../db/open.js';
 import { postgres } from '../db/postgres.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 import { ArchiveReader } from './archive.js';
 import { writeArchive } from './dump.js';
+import { tablesOf } from './tables.js';
 
 const server = inject('postgres');
 
@@ -22,7 +23,13 @@ describe.runIf(server)('a household that an earlier program left on a server', (
     const { folderMillis: last, sql } = steps().at(-1)!;
     const made = [...sql.join('\n').matchAll(/create table "(\w+)"/gi)].map(([, name]) => name!);
     const earlier = new Database(await postgres(url));
-    await earlier.transaction((db) => goThrough(db, steps().slice(0, -1)));
+    await earlier.transaction(async (db) => {
+      await goBack(
+        db,
+        (await tablesOf(db)).map((t) => t.name),
+      );
+      await goThrough(db, steps().slice(0, -1));
+    });
     await earlier.close();
 
     const file = placeForCopy(folder, '.zip');
