@@ -158,9 +158,11 @@ const demo = await startProgram('demo/dist/main.js', PORT);
 // An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
 const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: String(moreThanIsFree()) });
 const browser = await chromium.launch(CHROMIUM);
+// All of them, or those that are named.
+const named = process.argv.slice(2);
 try {
-  for (const shot of shots(await prepare(care))) await shoot(browser, shot);
-  await shoot(browser, ['first-page-disk-full', '/', { at: `http://localhost:${PORT + 1}` }]);
+  for (const shot of [...shots(await prepare(care)), ['first-page-disk-full', '/', { at: `http://localhost:${PORT + 1}` }]])
+    if (named.length === 0 || named.includes(shot[0])) await shoot(browser, shot);
 } finally {
   await browser.close();
   end(demo);
