@@ -47,6 +47,8 @@ const FAINTEST = 0.006;
 /** Thresholds are kept in so many parts, so that their product with the light fits 31 bits. */
 const SHIFT = 11;
 const PARTS = 1 << SHIFT;
+/** And no place is passed over that is brighter than this part of the light around: nine of it still fit. */
+const BRIGHTEST = 1.75;
 
 /** The rows or columns of which one outside the level is the mirror image. */
 const inside = (i: number, size: number): number => (i < 0 ? -i - 1 : i >= size ? 2 * size - i - 1 : i);
@@ -93,7 +95,7 @@ type StandOut = { dark: Candidate[]; bright: Candidate[] };
 /** How far a place of a tile must stand out, and below and above which part of the light around, in so many parts, it does. */
 type Tile = { median: number; spread: number; least: number; darker: number; brighter: number };
 /** A tile with no place that has all its neighbours: nothing stands out in it. */
-const NOTHING: Tile = { median: 0, spread: 1, least: 1, darker: 0, brighter: 2 * PARTS };
+const NOTHING: Tile = { median: 0, spread: 1, least: 1, darker: 0, brighter: BRIGHTEST * PARTS };
 
 /** One level and the light around each of its places. */
 class Probe {
@@ -164,7 +166,7 @@ class Probe {
         spread: Math.max(sigma, least / SURE_SNR / 2),
         least,
         darker: Math.round((1 - median - least * (level === 0 ? OF_FOUR : 1)) * PARTS),
-        brighter: Math.round((1 - median + least * (level === 0 ? OF_FOUR : 1)) * PARTS),
+        brighter: Math.round(Math.min(BRIGHTEST, 1 - median + least * (level === 0 ? OF_FOUR : 1)) * PARTS),
       };
     }
   }
