@@ -5,6 +5,7 @@ import {
   assessWords,
   changeWords,
   frontMarkWords,
+  glareChangeWords,
   glareGradeWords,
   glareTroubleWords,
   notComparableWords,
@@ -325,6 +326,17 @@ describe('what pictures tell', () => {
     for (const where of sensor.WHEREABOUTS) reads(lying(where)!, where);
     expect(changeWords({ gone: 7, stayed: 2, moved: 0, fresh: 0 })).toBe('7 gone, 2 stayed.');
     expect(changeWords({ gone: 0, stayed: 0, moved: 0, fresh: 0 })).toBe('Nothing to compare.');
+  });
+  it('says what a test of glare tells beside another, whatever it is held against', () => {
+    const other = { glarePct: 9.3, lowPct: 9, highPct: 9.6, takenAt: '2026-01-01T10:00:00Z', fNumber: 8, iso: 100, exposureS: 0.01, body: null, style: null }; // prettier-ignore
+    for (const against of sensor.GLARE_AGAINST) {
+      for (const change of ['less', 'more', 'same'] as const)
+        reads(glareChangeWords({ against, other, cleanedAt: null, differences: [], change }), `${against} ${change}`);
+      reads(glareChangeWords({ against, other, cleanedAt: null, differences: ['exposure'], change: null }), against);
+    }
+    expect(glareChangeWords({ against: 'clean', other, cleanedAt: '2026-01-02T10:00:00Z', differences: [], change: 'same' })).toBe(
+      'No different from before the clean, 9.3 %, as far as this test can tell: the clean changed nothing.',
+    );
   });
   it('says of a mark on the front whether it can be seen, and from where on', () => {
     const mark = { diameterMm: 1, distanceToPupilMm: 30, focalMm: 50, sensorWidthMm: 36, sensorHeightMm: 24 };

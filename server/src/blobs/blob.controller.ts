@@ -32,14 +32,11 @@ export class BlobController {
     const blob = await this.blobs.find(this.database.db, hash);
     if (!blob) throw problem(blobErrors, 'picture-not-found');
     response.setHeader('Cache-Control', FOR_EVER);
-    const parts = this.blobs.parts(this.database.db, blob);
     if (small && blob.type.startsWith('image/')) {
-      const all: Uint8Array[] = [];
-      for await (const part of parts) all.push(part);
-      response.type('image/jpeg').send(await smallPicture(Buffer.concat(all)));
+      response.type('image/jpeg').send(await smallPicture(await this.blobs.whole(this.database.db, blob)));
       return;
     }
     response.type(blob.type).setHeader('Content-Length', blob.bytes);
-    await pipeline(Readable.from(parts), response);
+    await pipeline(Readable.from(this.blobs.parts(this.database.db, blob)), response);
   }
 }

@@ -51,6 +51,13 @@ export class BlobRepository {
     }
   }
 
+  /** All of it at once, where nothing less will do. */
+  async whole(db: Db, blob: BlobRow): Promise<Buffer> {
+    const all: Uint8Array[] = [];
+    for await (const part of this.parts(db, blob)) all.push(part);
+    return Buffer.concat(all);
+  }
+
   /** Removes it, unless something still shows it. */
   async removeUnused(db: Db, hash: string): Promise<void> {
     const frame = db

@@ -229,9 +229,7 @@ describe('a household kept by the first programs', () => {
     expect(rows).toEqual([{ blob: createHash('sha256').update(PHOTOGRAPH).digest('hex') }]);
     const [kept, ...others] = await blobs.all(db.db);
     expect([kept!.type, kept!.bytes, others]).toEqual(['image/jpeg', PHOTOGRAPH.length, []]);
-    const parts: Uint8Array[] = [];
-    for await (const part of blobs.parts(db.db, kept!)) parts.push(part);
-    expect(Buffer.concat(parts).equals(PHOTOGRAPH)).toBe(true);
+    expect((await blobs.whole(db.db, kept!)).equals(PHOTOGRAPH)).toBe(true);
   });
 
   it('has coatings where it had coated or not', async () => {

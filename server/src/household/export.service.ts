@@ -73,10 +73,7 @@ export class HouseholdExportService {
       const corrections = known.get(id)?.log.corrections ?? [];
       await archive.text(`readings/${fileName(name)} ${id}.csv`, readingsCsv(this.readings.days(db, id), corrections));
     }
-    for (const blob of await this.blobs.all(db)) {
-      const parts: Uint8Array[] = [];
-      for await (const part of this.blobs.parts(db, blob)) parts.push(part);
-      await archive.bytes(`pictures/${blob.hash}.${EXTENSION[blob.type] ?? 'bin'}`, Buffer.concat(parts));
-    }
+    for (const blob of await this.blobs.all(db))
+      await archive.bytes(`pictures/${blob.hash}.${EXTENSION[blob.type] ?? 'bin'}`, await this.blobs.whole(db, blob));
   }
 }

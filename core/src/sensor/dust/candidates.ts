@@ -19,7 +19,7 @@ export type Candidate = {
 export const PROBE = { side: 3, gap: 3, outer: 5 } as const;
 const AREA = PROBE.side ** 2;
 const TILE = 64;
-/** Out of step with the squares of a JPEG; on the finest level, where there are most of them, fewer tell enough. */
+/** So many places of a tile are asked; on the finest level, where there are most of them, fewer, out of step with a JPEG's squares. */
 const EVERY = 4;
 const EVERY_FINEST = 6;
 

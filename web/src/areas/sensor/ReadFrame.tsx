@@ -17,7 +17,7 @@ const UNREADABLE: Record<Extract<Told<never>, { unreadable: unknown }>['unreadab
 };
 
 /** Why a picture could not be read, in words. */
-export function whyWords(why: Failed['why']): string {
+function whyWords(why: Failed['why']): string {
   if ('unreadable' in why) return UNREADABLE[why.unreadable];
   if ('trouble' in why) return glareTroubleWords(why.trouble);
   return 'fault' in why ? `Reading it failed: ${why.fault}.` : '';
