@@ -4,9 +4,7 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
-import sirv from 'sirv';
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/database.module.js';
 import { Acknowledge } from './http/acknowledge.js';
@@ -15,10 +13,10 @@ import { Ending } from './http/ending.js';
 import { againstGuessing } from './http/guessing.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
+import { serveAssets, servePages } from './http/webPages.js';
 import { frameworkLog } from './platform/log.js';
 
 const BODY_LIMIT = '16mb';
-const A_YEAR_S = 31_536_000;
 
 function serveDocs(app: NestExpressApplication): void {
   const config = new DocumentBuilder()
@@ -29,26 +27,13 @@ function serveDocs(app: NestExpressApplication): void {
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, config), { jsonDocumentUrl: 'api/docs.json' });
 }
 
-/** The built web application: hashed files for ever, the page itself never from a cache; every other address is the page. */
-function serveWeb(app: NestExpressApplication, webDir: string): void {
-  // They were packed when they were built: no request waits for it.
-  app.use('/assets', sirv(join(webDir, 'assets'), { immutable: true, maxAge: A_YEAR_S, brotli: true, gzip: true, etag: true }));
-  app.use(
-    '/assets',
-    (_: express.Request, response: express.Response) => void response.status(404).type('text').send('There is no such file.'),
-  );
-  app.use(express.static(webDir, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
-  app.use((request: express.Request, response: express.Response, next: express.NextFunction) => {
-    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
-    response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(join(webDir, 'index.html'));
-  });
-}
-
 /** The application over an open database, ready to listen. */
 export async function createApp(platform: Platform, webDir?: string, ending = new Ending()): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
+  const web = webDir && existsSync(webDir) ? webDir : null;
   app.use(ending.takeLeave);
+  app.use(localOnly);
+  if (web) serveAssets(app, web);
   // Served over plain http on this machine, so browsers must not be told to upgrade.
   app.use(
     helmet({
@@ -58,7 +43,6 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
       strictTransportSecurity: false,
     }),
   );
-  app.use(localOnly);
   app.use(whileThereIsRoom(platform.disk));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression());
@@ -66,6 +50,6 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));
   serveDocs(app);
-  if (webDir && existsSync(webDir)) serveWeb(app, webDir);
+  if (web) servePages(app, web);
   return app;
 }

@@ -4,10 +4,8 @@ import { id, instant, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
 import { sizeMm } from '../inspection/schema.js';
 
-const { ITEM_KINDS, MATERIALS, SCHOOL_IDS, SOIL_IDS, SURFACE_IDS, TOOLS } = care;
-
 export const schoolsSchema = Joi.object<Partial<care.Schools>>(
-  Object.fromEntries(SCHOOL_IDS.map((s) => [s, Joi.string().valid(...care.schoolChoices(s))])),
+  Object.fromEntries(care.SCHOOL_IDS.map((s) => [s, Joi.string().valid(...care.schoolChoices(s))])),
 );
 
 const place = () => Joi.string().valid('home', 'field');
@@ -23,10 +21,10 @@ export const conditionsSchema = Joi.object<care.Conditions>({
 
 const finding = Joi.object<care.Finding>({
   surface: Joi.string()
-    .valid(...SURFACE_IDS)
+    .valid(...care.SURFACE_IDS)
     .required(),
   soil: Joi.string()
-    .valid(...SOIL_IDS)
+    .valid(...care.SOIL_IDS)
     .required(),
   severity: Joi.number().integer().min(0).max(4).required(),
   sizeMm: sizeMm(),
@@ -34,7 +32,7 @@ const finding = Joi.object<care.Finding>({
 
 const onHand = Joi.object<care.OnHand>({
   id: Joi.string()
-    .valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS))
+    .valid(...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS))
     .required(),
   role: Joi.string().valid('glass', 'shell', 'sensor', 'any'),
   state: Joi.string().valid('clean', 'dirty'),
@@ -46,10 +44,10 @@ const onHand = Joi.object<care.OnHand>({
 
 const item = Joi.object({
   kind: Joi.string()
-    .valid(...ITEM_KINDS)
+    .valid(...care.ITEM_KINDS)
     .required(),
   traits: Joi.when('kind', {
-    switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
+    switch: care.ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
     otherwise: Joi.object().unknown().required(),
   }),
 }).required();
@@ -94,14 +92,14 @@ const event = Joi.alternatives().try(
     type: Joi.string().valid('take').required(),
     step: stepId().required(),
     id: Joi.string()
-      .valid(...Object.keys(TOOLS), ...Object.keys(MATERIALS))
+      .valid(...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS))
       .required(),
     thingId: id().required(),
   }),
   Joi.object({
     type: Joi.string().valid('reading').required(),
     surface: Joi.string()
-      .valid(...SURFACE_IDS)
+      .valid(...care.SURFACE_IDS)
       .required(),
     reading: Joi.string()
       .valid(...care.READINGS)
@@ -138,7 +136,7 @@ const event = Joi.alternatives().try(
   Joi.object({
     type: Joi.string().valid('leave-surface').required(),
     surface: Joi.string()
-      .valid(...SURFACE_IDS)
+      .valid(...care.SURFACE_IDS)
       .required(),
   }),
 );

@@ -2,8 +2,6 @@ import { care } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, id, version } from '../joi.js';
 
-const { ITEM_KINDS, TRAITS, traitsOf } = care;
-
 export const ITEM_STATUSES = ['in-use', 'quarantined'] as const;
 export type ItemStatus = (typeof ITEM_STATUSES)[number];
 
@@ -21,7 +19,7 @@ const LONGEST_NAME = 120;
 const LONGEST_NOTE = 4000;
 
 function traitSchema(trait: care.TraitId): Joi.Schema {
-  const facts: care.TraitFacts = TRAITS[trait];
+  const facts: care.TraitFacts = care.TRAITS[trait];
   switch (facts.input) {
     case 'yes-no':
       return Joi.boolean();
@@ -38,13 +36,13 @@ function traitSchema(trait: care.TraitId): Joi.Schema {
 
 /** The traits a kind has, and no others. */
 export const traitsSchema = (kind: care.ItemKind): Joi.ObjectSchema =>
-  Joi.object(Object.fromEntries(traitsOf(kind).map((trait) => [trait, traitSchema(trait)])));
+  Joi.object(Object.fromEntries(care.traitsOf(kind).map((trait) => [trait, traitSchema(trait)])));
 
 /** Traits as they are kept: whatever kind it is. */
 export const traitsDocument = Joi.object(Object.fromEntries(care.TRAIT_IDS.map((trait) => [trait, traitSchema(trait)])));
 
 const traitsByKind = Joi.when('kind', {
-  switch: ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
+  switch: care.ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
   otherwise: Joi.object().unknown().required(),
 });
 
@@ -56,7 +54,7 @@ const itemFields = {
     .messages({ 'string.pattern.name': 'This must not be empty.' })
     .required(),
   kind: Joi.string()
-    .valid(...ITEM_KINDS)
+    .valid(...care.ITEM_KINDS)
     .required(),
   traits: traitsByKind,
   notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),
@@ -97,7 +95,7 @@ export type ShelfQuery = {
 };
 export const shelfQuery = Joi.object<ShelfQuery>({
   search: Joi.string().allow('').max(LONGEST_NAME).default(''),
-  kind: Joi.string().valid(...ITEM_KINDS),
+  kind: Joi.string().valid(...care.ITEM_KINDS),
   needs: Joi.string().valid(...NEEDS),
   due: Joi.string().valid(...DUE_FILTERS),
   status: Joi.string().valid(...ITEM_STATUSES),
@@ -129,5 +127,5 @@ export type ImportRequest = {
 export const importRequest = Joi.object<ImportRequest>({
   fileBase64: Joi.string().base64().max(LARGEST_FILE_BASE64).required(),
   mapping: Joi.object(Object.fromEntries(IMPORT_TARGETS.map((t) => [t, Joi.string().max(500)]))),
-  defaultKind: Joi.string().valid(...ITEM_KINDS),
+  defaultKind: Joi.string().valid(...care.ITEM_KINDS),
 });

@@ -1,4 +1,4 @@
-import { UTCDate } from '@date-fns/utc';
+import { UTCDateMini } from '@date-fns/utc/date/mini';
 import { addMonths as addCalendarMonths, isValid, lastDayOfMonth } from 'date-fns';
 
 /** A local calendar day, `YYYY-MM-DD`. Days are counted on the calendar, never in hours, so summer time changes nothing. */
@@ -12,8 +12,8 @@ const MS_PER_DAY = 86_400_000;
  *
  * @throws RangeError when it is no calendar day.
  */
-export function utcOf(day: Day): UTCDate {
-  const date = new UTCDate(SHAPE.test(day) ? `${day}T00:00:00Z` : NaN);
+export function utcOf(day: Day): Date {
+  const date = new UTCDateMini(SHAPE.test(day) ? `${day}T00:00:00Z` : NaN);
   // The 31st of a month that has none is read as a day of the next one: that is not what was meant.
   if (!isValid(date) || dayOf(date) !== day) throw new RangeError(`${day} is not a calendar day; write it as YYYY-MM-DD`);
   return date;

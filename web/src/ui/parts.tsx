@@ -3,7 +3,7 @@ import { AlertTriangle, CircleCheck, CircleHelp, Droplets, ShieldAlert, Wrench, 
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Link, type LinkProps } from 'react-router';
 import { ApiError } from '../api/http';
-import { VERDICT_WORDS } from './lightpath/surfaceLook';
+import { VERDICT_WORDS } from './words';
 
 type Look = 'filled' | 'plain' | 'quiet';
 const LOOKS: Record<Look, string> = {

@@ -1,4 +1,13 @@
+import type { care } from '@bright-keeper/core';
+
 export { capital, findingsWords, surfaceTitle } from '@bright-keeper/words';
 
 /** "Wear: gloves, eye protection." where something is to be worn, else nothing. */
 export const wearWords = (wear: readonly string[]): string => (wear.length > 0 ? `Wear: ${wear.join(', ').replace('-', ' ')}.` : '');
+
+export const VERDICT_WORDS: Record<care.Verdict, string> = {
+  leave: 'Leave it',
+  clean: 'Clean it',
+  isolate: 'Isolate',
+  'hand-over': 'Hand over',
+};

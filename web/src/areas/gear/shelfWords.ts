@@ -1,5 +1,5 @@
 import { care } from '@bright-keeper/core';
-import { VERDICT_WORDS } from '../../ui/lightpath/surfaceLook';
+import { VERDICT_WORDS } from '../../ui/words';
 
 export const KIND_OPTIONS = Object.fromEntries(care.ITEM_KINDS.map((k) => [k, care.kindFacts(k).plural]));
 export const NEED_WORDS = { ...VERDICT_WORDS, 'never-looked': 'Not looked at' };

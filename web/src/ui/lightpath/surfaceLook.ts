@@ -1,5 +1,6 @@
 import type { SurfaceState } from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
+import { VERDICT_WORDS } from '../words';
 
 /** How a surface is painted: a tint for the verdict, a pattern for the dirt that tells most. */
 export type Tone = 'unknown' | 'good' | 'attention' | 'act';
@@ -12,13 +13,6 @@ export const TONE_CLASSES: Record<Tone, { fill: string; ink: string }> = {
   good: { fill: 'fill-glass-tint', ink: 'text-glass' },
   attention: { fill: 'fill-lamp-tint', ink: 'text-lamp' },
   act: { fill: 'fill-act-tint', ink: 'text-act' },
-};
-
-export const VERDICT_WORDS: Record<care.Verdict, string> = {
-  leave: 'Leave it',
-  clean: 'Clean it',
-  isolate: 'Isolate',
-  'hand-over': 'Hand over',
 };
 
 type Known = Pick<SurfaceState, 'surface' | 'findings' | 'verdict'>;
