@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import type { Running } from './server.js';
 import { faults, open, startDemo } from './views.js';
 
@@ -9,6 +9,36 @@ test.beforeAll(async ({ request }) => {
   ({ running, views } = await startDemo(request));
 });
 test.afterAll(() => running.kill('SIGTERM'));
+
+/** What the document told the browser to fetch ahead, and what the page then asked for itself. */
+const fetchedAhead = (page: Page): Promise<{ ahead: string[]; asked: string[] }> =>
+  page.evaluate(() => ({
+    ahead: [...document.querySelectorAll('link[as=fetch]')].map((link) => link.getAttribute('href')!),
+    asked: (window as unknown as { asked: string[] }).asked,
+  }));
+
+test('what a view asks for first is fetched ahead of its code, once, and not in vain', async ({ page }) => {
+  await page.addInitScript(() => {
+    const seen: string[] = [];
+    const plain = window.fetch;
+    Object.assign(window, { asked: seen, fetch: (input: string, init?: RequestInit) => (seen.push(input), plain(input, init)) });
+  });
+  const sent: string[] = [];
+  page.on('request', (request) => void sent.push(request.url().replace(running.url, '')));
+  for (const [name, path] of Object.entries(views)) {
+    sent.length = 0;
+    await open(page, running.url + path);
+    const { ahead, asked } = await fetchedAhead(page);
+    expect(ahead, name).toContain('/api/settings');
+    for (const address of ahead) {
+      expect(asked, `${name} asks for ${address}`).toContain(address);
+      expect(
+        sent.filter((url) => url === address),
+        `${name} fetches ${address} once`,
+      ).toHaveLength(1);
+    }
+  }
+});
 
 test('every view can be used by everyone, and none runs past the edge of a desk', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('theme', 'day'));

@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import type { Plugin, Rolldown } from 'vite';
-import { ALWAYS_ASKED, BARE_PAGES, PAGES } from '../src/pages.ts';
+import { ALWAYS_ASKED, BARE_PAGES, PAGES, RAIL_ASKS, type PageFacts } from '../src/pages.ts';
 
 /** A chunk and all it imports at once. */
 function closureOf(start: string, bundle: Rolldown.OutputBundle): Set<string> {
@@ -27,12 +27,15 @@ export const tellThePages = (): Plugin => ({
       return chunk.fileName;
     };
     const entry = closureOf(chunks.find((c) => c.isEntry)!.fileName, bundle);
-    const pages = [...PAGES, ...BARE_PAGES].map(({ path, file, asks }) => ({
-      path,
-      rail: PAGES.some((page) => page.path === path),
-      scripts: [...closureOf(chunkOf(file), bundle)].filter((script) => !entry.has(script)).map((script) => `/${script}`),
-      asks: [...ALWAYS_ASKED, ...asks],
-    }));
+    const told =
+      (rail: boolean) =>
+      ({ path, file, asks }: PageFacts) => ({
+        path,
+        rail,
+        scripts: [...closureOf(chunkOf(file), bundle)].filter((script) => !entry.has(script)).map((script) => `/${script}`),
+        asks: [...ALWAYS_ASKED, ...(rail ? RAIL_ASKS : []), ...asks],
+      });
+    const pages = [...PAGES.map(told(true)), ...BARE_PAGES.map(told(false))];
     this.emitFile({ type: 'asset', fileName: 'pages.json', source: JSON.stringify(pages) });
   },
 });

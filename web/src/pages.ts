@@ -14,8 +14,9 @@ const page = (path: string, file: string, asks: readonly string[] = [], componen
   asks,
 });
 
-/** What every page asks. */
-export const ALWAYS_ASKED = [routes.settings, routes.health];
+/** What every page asks, and what the rail above most of them does. */
+export const ALWAYS_ASKED = [routes.settings];
+export const RAIL_ASKS = [routes.health];
 
 const THING = routes.item(':id');
 export const PAGES: readonly PageFacts[] = [

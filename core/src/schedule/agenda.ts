@@ -1,5 +1,6 @@
 import { addDays, addMonths, daysBetween, earlier, inOrder, later, localDay, type Day } from './day.js';
 import { urgencyOf, type Urgency } from './dueWindows.js';
+import { FINDERS } from './duties/finders.js';
 import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFacts, type Window } from './duties/index.js';
 import type { Facts, OutingFacts, ThingFacts } from './facts.js';
 import { foretoldOf } from './foretold.js';
@@ -146,7 +147,7 @@ export function agendaFrom(
 function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): Duty[] {
   const kind = dutyFacts(code);
   const duties: Duty[] = [];
-  for (const { subject, found } of kind.find(code, context)) {
+  for (const { subject, found } of FINDERS[code](code, context)) {
     if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) continue;
     const said = saidOf(code, subject, context);
     const done = kind.rhythm ? timesDone(code, subject, context) : 0;

@@ -1,10 +1,11 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { CLOSED_FOR_LONG_DAYS } from '../../storage/index.js';
 import { addDays, localDay } from '../day.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 
 /** Things forgotten in a bag or case: trapped damp, and finishes that turn sticky. */
-export const airOut = thingDuty({
+export const airOut: DutyKind = {
+  about: 'thing',
   name: 'Take it out and air it',
   what: 'Bags and cases are for travel: out, open, dry, then to where it lives.',
   gravity: 'worsens',
@@ -12,6 +13,9 @@ export const airOut = thingDuty({
   minutes: 3,
   doneBy: 'move',
   basis: commonPractice,
+};
+
+export const airOutDue: Due<'thing'> = {
   appliesTo: ({ stay }) => stay !== null && stay.forTravel,
   dueFrom: ({ id, stay }, { facts }) => {
     const since = localDay(stay!.since, facts.timeZone);
@@ -24,4 +28,4 @@ export const airOut = thingDuty({
       },
     ];
   },
-});
+};

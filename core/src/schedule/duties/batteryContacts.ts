@@ -1,5 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringMark, recursFor } from './recurring.js';
 
 const rhythm = {
@@ -9,7 +9,8 @@ const rhythm = {
   minutes: 3,
 } as const;
 
-export const batteryContacts = thingDuty({
+export const batteryContacts: DutyKind = {
+  about: 'thing',
   name: 'Battery contacts',
   what: 'Battery out, look for bloom, wipe the contacts dry. A cell that has leaked is not touched with bare hands.',
   gravity: 'routine',
@@ -18,6 +19,9 @@ export const batteryContacts = thingDuty({
   doneBy: 'mark',
   rhythm,
   basis: commonPractice,
+};
+
+export const batteryContactsDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code),
   dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
-});
+};

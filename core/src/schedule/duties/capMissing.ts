@@ -1,14 +1,15 @@
 import { capsOf } from '../../care/kinds/index.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { isTicked } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { openFor } from './recurring.js';
 
 /** A cap costs little and is soon had (our choice). */
 const WITHIN_DAYS = 7;
 
 /** Caps on whenever it is not shooting: bare glass takes dust, fingers and knocks. One duty for all that are missing. */
-export const capMissing = thingDuty({
+export const capMissing: DutyKind = {
+  about: 'thing',
   name: 'Find or replace its cap',
   done: 'It has its caps again',
   what: 'One that fits, washed and dry, its inside blown out before it goes on.',
@@ -17,6 +18,9 @@ export const capMissing = thingDuty({
   minutes: 5,
   doneBy: 'mark',
   basis: commonPractice,
+};
+
+export const capMissingDue: Due<'thing'> = {
   dueFrom: ({ id, kind, traits }, { journal }, code) => {
     const entries = journal.of({ kind: 'thing', id });
     const since = entries.slice(entries.findLastIndex(({ data }) => isTicked(data, code)) + 1);
@@ -30,4 +34,4 @@ export const capMissing = thingDuty({
     const surfaces = [...new Set(missing.map((m) => m.surface))];
     return [{ window: openFor(first.day, WITHIN_DAYS), facts: { says: 'caps', missing: surfaces } }];
   },
-});
+};

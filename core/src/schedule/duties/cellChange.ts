@@ -1,6 +1,6 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { isTicked } from '../journal.js';
-import { hygrometerDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringOfHygrometer } from './recurring.js';
 
 const rhythm = {
@@ -11,7 +11,8 @@ const rhythm = {
 } as const;
 
 /** A hygrometer whose cell dies leaves a gap in the log, and a cell that leaks ruins it. */
-export const cellChange = hygrometerDuty({
+export const cellChange: DutyKind = {
+  about: 'hygrometer',
   name: 'Change its cell',
   done: 'It has a new cell',
   what: 'A new cell of the type its maker names; a leaked one is not touched with bare hands. Old cells go to the collection point.',
@@ -21,9 +22,12 @@ export const cellChange = hygrometerDuty({
   doneBy: 'mark',
   rhythm,
   basis: commonPractice,
+};
+
+export const cellChangeDue: Due<'hygrometer'> = {
   appliesTo: (device) => !device.outdoor,
   dueFrom: (device, context, code) => {
     const last = context.journal.last({ kind: 'hygrometer', id: device.id }, (d) => isTicked(d, code));
     return recurringOfHygrometer(device, code, rhythm, last, context);
   },
-});
+};

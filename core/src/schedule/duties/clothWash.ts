@@ -5,7 +5,7 @@ import { localDay, addDays } from '../day.js';
 import { nextAfter, plainEvery } from '../recurrence.js';
 import { rhythmFor } from '../rhythms.js';
 import type { SupplyFacts } from '../facts.js';
-import type { Context, DutyKind, Found } from './duty.js';
+import type { Context, DutyKind, Finder, Found } from './duty.js';
 import { openFor } from './recurring.js';
 
 const EVERY = 'FREQ=MONTHLY;INTERVAL=1';
@@ -51,8 +51,9 @@ export const clothWash: DutyKind = {
   doneBy: 'wash',
   rhythm,
   basis: commonPractice,
-  find: (code, context) =>
-    context.facts.supplies
-      .filter((s) => isWashable(s.thing))
-      .map((s) => ({ subject: { kind: 'supply', id: s.id, name: labelOf(s) }, found: washDue(s, context, code) })),
 };
+
+export const findClothWash: Finder = (code, context) =>
+  context.facts.supplies
+    .filter((s) => isWashable(s.thing))
+    .map((s) => ({ subject: { kind: 'supply', id: s.id, name: labelOf(s) }, found: washDue(s, context, code) }));

@@ -1,6 +1,6 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
-import { placeDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { isGelSpent } from './gelSpent.js';
 import { openFor } from './recurring.js';
 
@@ -8,7 +8,8 @@ import { openFor } from './recurring.js';
 const WITHIN_DAYS = 7;
 
 /** The air itself, by the day's mean with hysteresis; what already alarms as fungus, or comes of spent gel, is not told twice. */
-export const damp = placeDuty({
+export const damp: DutyKind = {
+  about: 'place',
   name: 'Too damp',
   what: 'See what would bring it back into its band.',
   gravity: 'worsens',
@@ -16,6 +17,9 @@ export const damp = placeDuty({
   minutes: 5,
   doneBy: 'what-if',
   basis: ourChoice('The mean of a day decides, not a door that stood open.'),
+};
+
+export const dampDue: Due<'place'> = {
   appliesTo: ({ dampSince, assessment, gel }, { now }) =>
     dampSince !== null && (assessment?.level ?? 'safe') === 'safe' && !isGelSpent(gel, now),
   dueFrom: ({ id, dampSince, highPct }, { facts }) => [
@@ -24,4 +28,4 @@ export const damp = placeDuty({
       facts: { says: 'air', cause: 'damp', highPct, placeId: id, since: dampSince },
     },
   ],
-});
+};

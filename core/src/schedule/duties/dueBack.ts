@@ -1,11 +1,12 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { addDays } from '../day.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { awayOf } from './recurring.js';
 
 const PATIENCE_DAYS = 7;
 
-export const dueBack = thingDuty({
+export const dueBack: DutyKind = {
+  about: 'thing',
   name: 'It is due back',
   what: 'Ask for it, or say that it is here again.',
   gravity: 'worsens',
@@ -13,6 +14,9 @@ export const dueBack = thingDuty({
   minutes: 2,
   doneBy: 'back',
   basis: ourChoice('A week after the agreed day one asks.'),
+};
+
+export const dueBackDue: Due<'thing'> = {
   dueFrom: (thing, context) => {
     const away = awayOf(thing, context);
     if (!away?.until) return [];
@@ -23,4 +27,4 @@ export const dueBack = thingDuty({
       },
     ];
   },
-});
+};

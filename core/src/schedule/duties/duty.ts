@@ -121,44 +121,39 @@ type SubjectFacts = {
   household: TimerFacts;
 };
 
-export type DutyKind = Described & {
-  about: SubjectKind;
-  /** Of each subject it falls due for: what is at hand, and what follows that. */
-  find: (code: string, context: Context) => { subject: NamedSubject; found: Found[] }[];
-};
+/** What is known of a kind of duty: plain data, which the pages read without the code that finds out when it is due. */
+export type DutyKind = Described & { about: SubjectKind };
 
-type Recipe<K extends SubjectKind> = Described & {
+/** Of each subject it falls due for: what is at hand, and what follows that. */
+export type Finder = (code: string, context: Context) => { subject: NamedSubject; found: Found[] }[];
+
+/** When a duty falls due for a subject of its sort. */
+export type Due<K extends SubjectKind> = {
   appliesTo?: (subject: SubjectFacts[K], context: Context, code: string) => boolean;
   dueFrom: (subject: SubjectFacts[K], context: Context, code: string) => Found[];
 };
 
-const registered =
-  <K extends SubjectKind>(about: K, all: (facts: Facts) => readonly SubjectFacts[K][], named: (subject: SubjectFacts[K]) => NamedSubject) =>
-  ({ appliesTo, dueFrom, ...described }: Recipe<K>): DutyKind => ({
-    ...described,
-    about,
-    find: (code, context) =>
-      all(context.facts).flatMap((subject) => {
-        if (appliesTo && !appliesTo(subject, context, code)) return [];
-        const found = dueFrom(subject, context, code);
-        return found.length > 0 ? [{ subject: named(subject), found }] : [];
-      }),
-  });
+const finderFor =
+  <K extends SubjectKind>(all: (facts: Facts) => readonly SubjectFacts[K][], named: (subject: SubjectFacts[K]) => NamedSubject) =>
+  ({ appliesTo, dueFrom }: Due<K>): Finder =>
+  (code, context) =>
+    all(context.facts).flatMap((subject) => {
+      if (appliesTo && !appliesTo(subject, context, code)) return [];
+      const found = dueFrom(subject, context, code);
+      return found.length > 0 ? [{ subject: named(subject), found }] : [];
+    });
 
 export const thingSubject = ({ id, name, kind }: ThingFacts): NamedSubject => ({ kind: 'thing', id, name, itemKind: kind });
-export const thingDuty = registered('thing', (f) => f.things, thingSubject);
-export const placeDuty = registered(
-  'place',
+export const ofThings = finderFor<'thing'>((f) => f.things, thingSubject);
+export const ofPlaces = finderFor<'place'>(
   (f) => f.places,
   ({ id, name }) => ({ kind: 'place', id, name }),
 );
-export const hygrometerDuty = registered(
-  'hygrometer',
+export const ofHygrometers = finderFor<'hygrometer'>(
   (f) => f.hygrometers,
   ({ id, name }) => ({ kind: 'hygrometer', id, name }),
 );
-export const outingDuty = registered(
-  'outing',
+export const ofOutings = finderFor<'outing'>(
   (f) => f.outings,
   ({ id, name }) => ({ kind: 'outing', id, name }),
 );

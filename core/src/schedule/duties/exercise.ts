@@ -1,11 +1,12 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringMark, recursFor } from './recurring.js';
 
 const rhythm = { triggers: [{ on: 'idleness', after: { months: 3 } }], earlyDays: 14, lateDays: 14, minutes: 4 } as const;
 
 /** Using it is exercise: only what lies idle is turned by hand. */
-export const exercise = thingDuty({
+export const exercise: DutyKind = {
+  about: 'thing',
   name: 'Exercise it',
   what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
   gravity: 'routine',
@@ -14,6 +15,9 @@ export const exercise = thingDuty({
   doneBy: 'mark',
   rhythm,
   basis: commonPractice,
+};
+
+export const exerciseDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code),
   dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
-});
+};

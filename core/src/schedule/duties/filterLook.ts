@@ -1,5 +1,5 @@
 import { ourChoice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
 const rhythm = {
@@ -9,7 +9,8 @@ const rhythm = {
   minutes: 2,
 } as const;
 
-export const filterLook = thingDuty({
+export const filterLook: DutyKind = {
+  about: 'thing',
   name: 'Look at both faces',
   what: 'Both faces under the lamp before it meets a lens again.',
   gravity: 'routine',
@@ -18,6 +19,9 @@ export const filterLook = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: ourChoice('A filter is looked at whenever it is fitted; half a year catches the ones that lie in a case.'),
+};
+
+export const filterLookDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
-});
+};

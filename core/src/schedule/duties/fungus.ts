@@ -2,7 +2,7 @@ import { ourChoice } from '../../care/knowledge/index.js';
 import type { Assessment } from '../../fungus/index.js';
 import type { FungusThreat } from '../../storage/index.js';
 import { localDay } from '../day.js';
-import { placeDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { openFor } from './recurring.js';
 
 /** From here the mould index itself is the graver word. */
@@ -21,7 +21,8 @@ function threatOf(assessment: Assessment): FungusThreat {
   return [byIndex, byDose].some((days) => days !== null && days > 0) ? 'rising' : 'long-damp';
 }
 
-export const fungus = placeDuty({
+export const fungus: DutyKind = {
+  about: 'place',
   name: 'Fungus risk',
   what: 'Make the place drier, or move what lies in it.',
   gravity: 'worsens',
@@ -29,6 +30,9 @@ export const fungus = placeDuty({
   minutes: 10,
   doneBy: 'what-if',
   basis: ourChoice('Growth is expected from a mould index of 1; half of it, or the early warning, is worth a word.'),
+};
+
+export const fungusDue: Due<'place'> = {
   appliesTo: ({ assessment }) => assessment !== null && assessment.level !== 'safe',
   dueFrom: ({ id, assessment }, { facts, today }) => {
     const threat = threatOf(assessment!);
@@ -49,4 +53,4 @@ export const fungus = placeDuty({
       },
     ];
   },
-});
+};

@@ -1,7 +1,7 @@
 import { isTicked } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
-import { placeDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { countedFrom, recurring, type Counted } from './recurring.js';
 
 const rhythm = {
@@ -12,7 +12,8 @@ const rhythm = {
 } as const;
 
 /** Indicator gel is read by its colour; setting or drying it tells its state as well. */
-export const gelRead = placeDuty({
+export const gelRead: DutyKind = {
+  about: 'place',
   name: 'Read the indicator gel',
   what: 'What colour is it? Dry, turning or spent.',
   gravity: 'routine',
@@ -21,6 +22,9 @@ export const gelRead = placeDuty({
   doneBy: 'gel',
   rhythm,
   basis: commonPractice,
+};
+
+export const gelReadDue: Due<'place'> = {
   appliesTo: ({ indicatorSince }) => indicatorSince !== null,
   dueFrom: ({ id, indicatorSince }, context, code) => {
     const last = context.journal.last({ kind: 'place', id }, (d) => d.kind === 'gel' || isTicked(d, code));
@@ -29,4 +33,4 @@ export const gelRead = placeDuty({
       : { on: localDay(indicatorSince!, context.facts.timeZone), at: null, because: { because: 'last-done' }, done: false };
     return recurring({ code, standard: rhythm, subject: { id }, counted, placeId: id }, context);
   },
-});
+};

@@ -3,7 +3,7 @@ import type { PlaceGel } from '../facts.js';
 import { rhythmFor } from '../rhythms.js';
 import { firstCall } from '../triggers.js';
 import { windowOf } from '../dueWindows.js';
-import { placeDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 
 const MS_PER_DAY = 86_400_000;
 /** Gel is worth a word so many days before it is spent (our choice: time for an evening at the oven). */
@@ -15,7 +15,8 @@ const rhythm = { triggers: [{ on: 'climate', sign: 'gel', daysAhead: WARNING_DAY
 export const isGelSpent = (gel: PlaceGel | null, now: string): boolean =>
   gel?.spentOn != null && Date.parse(gel.spentOn) <= Date.parse(now) + MS_PER_DAY;
 
-export const gelSpent = placeDuty({
+export const gelSpent: DutyKind = {
+  about: 'place',
   name: 'Dry the gel again',
   what: 'In the oven at its maker’s temperature until it weighs or shows dry; then note it here.',
   gravity: 'worsens',
@@ -24,6 +25,9 @@ export const gelSpent = placeDuty({
   doneBy: 'gel',
   rhythm,
   basis: ourChoice('The forecast reckons with the seal, the air around and the gel; two weeks leave time for an evening at the oven.'),
+};
+
+export const gelSpentDue: Due<'place'> = {
   appliesTo: ({ gel }) => gel?.spentOn != null,
   dueFrom: ({ id, gel }, context, code) => {
     const held = rhythmFor(code, rhythm, { id }, context.changes);
@@ -52,4 +56,4 @@ export const gelSpent = placeDuty({
       },
     ];
   },
-});
+};

@@ -1,9 +1,10 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { openFor } from './recurring.js';
 
-export const goOn = thingDuty({
+export const goOn: DutyKind = {
+  about: 'thing',
   name: 'Finish what was begun',
   what: 'A look, a clean or an opening lies half done: go on where you stood.',
   gravity: 'worsens',
@@ -11,10 +12,13 @@ export const goOn = thingDuty({
   minutes: 10,
   doneBy: 'go-on',
   basis: ourChoice('What lies open gathers dust, and nobody remembers a week later where they stood.'),
+};
+
+export const goOnDue: Due<'thing'> = {
   dueFrom: (thing, { facts }) =>
     thing.open.map((open) => ({
       window: openFor(localDay(open.startedAt, facts.timeZone), 1),
       facts: { says: 'open-work', ...open },
       part: open.work,
     })),
-});
+};

@@ -2,7 +2,7 @@ import { commonPractice, happeningFacts, type Soil } from '../../care/knowledge/
 import type { DueBecause } from '../because.js';
 import { addDays, earlier } from '../day.js';
 import { isTicked, type DatedEntry } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 
 /** A week is the most that anything put off outdoors waits for the bench (our choice). */
 const LONGEST_WAIT_DAYS = 7;
@@ -27,7 +27,8 @@ function leftBy({ data }: DatedEntry): { because: DueBecause; withinDays: number
 
 const same = (a: DueBecause, b: DueBecause) => JSON.stringify(a) === JSON.stringify(b);
 
-export const homeCare = thingDuty({
+export const homeCare: DutyKind = {
+  about: 'thing',
   name: 'Waited for home',
   what: 'What was put off in the field: look, and clean what asks for it.',
   gravity: 'worsens',
@@ -35,6 +36,9 @@ export const homeCare = thingDuty({
   minutes: 15,
   doneBy: 'look',
   basis: commonPractice,
+};
+
+export const homeCareDue: Due<'thing'> = {
   appliesTo: (thing) => thing.status === 'in-use',
   dueFrom: (thing, { journal }, code) => {
     const entries = journal.of({ kind: 'thing', id: thing.id });
@@ -55,4 +59,4 @@ export const homeCare = thingDuty({
       },
     ];
   },
-});
+};

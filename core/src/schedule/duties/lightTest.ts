@@ -1,5 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
 const rhythm = {
@@ -12,7 +12,8 @@ const rhythm = {
   minutes: 8,
 } as const;
 
-export const lightTest = thingDuty({
+export const lightTest: DutyKind = {
+  about: 'thing',
   name: 'Look through it with a torch',
   what: 'A light test: every surface under the lamp, and a torch through from behind.',
   gravity: 'routine',
@@ -21,6 +22,9 @@ export const lightTest = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: commonPractice,
+};
+
+export const lightTestDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
-});
+};

@@ -1,5 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
 const rhythm = {
@@ -10,7 +10,8 @@ const rhythm = {
 } as const;
 
 /** For what has no sensor to photograph: there the frame is the look. */
-export const lookOver = thingDuty({
+export const lookOver: DutyKind = {
+  about: 'thing',
   name: 'Look it over',
   what: 'Every surface under the lamp once.',
   gravity: 'routine',
@@ -19,6 +20,9 @@ export const lookOver = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: commonPractice,
+};
+
+export const lookOverDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code, { lacks: 'sensor-cover' }),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
-});
+};

@@ -1,39 +1,42 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays } from '../day.js';
 import { isSkipped } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { isLook } from './recurring.js';
 
 const SLACK_DAYS = 4;
 
-/** What shared a place with something that turned out to have fungus is looked through three times. */
-const neighbourLook = (when: string, afterDays: number) =>
-  thingDuty({
-    name: `Neighbour of a quarantined thing: look ${when}`,
-    what: 'A torch through from behind: threads, spots or a veil?',
-    gravity: 'worsens',
-    setUp: 'torch-and-loupe',
-    minutes: 8,
-    doneBy: 'look',
-    basis: commonPractice,
-    appliesTo: (thing) => thing.status === 'in-use',
-    dueFrom: (thing, { journal }, code) => {
-      const subject = { kind: 'thing', id: thing.id } as const;
-      const cause = journal.last(subject, (d) => d.kind === 'neighbour-isolated');
-      if (cause?.data.kind !== 'neighbour-isolated') return [];
-      const due = addDays(cause.day, afterDays);
-      const earliest = addDays(due, -SLACK_DAYS);
-      const looked = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
-      if (looked) return [];
-      return [
-        {
-          window: { earliest, due, latest: addDays(due, SLACK_DAYS) },
-          facts: { says: 'rhythm', because: [{ because: 'shared-a-place', name: cause.data.name }] },
-        },
-      ];
-    },
-  });
+const neighbourLook = (when: string): DutyKind => ({
+  about: 'thing',
+  name: `Neighbour of a quarantined thing: look ${when}`,
+  what: 'A torch through from behind: threads, spots or a veil?',
+  gravity: 'worsens',
+  setUp: 'torch-and-loupe',
+  minutes: 8,
+  doneBy: 'look',
+  basis: commonPractice,
+});
 
-export const neighbourLookNow = neighbourLook('now', 0);
-export const neighbourLook4Weeks = neighbourLook('after 4 weeks', 28);
-export const neighbourLook12Weeks = neighbourLook('after 12 weeks', 84);
+export const neighbourLookNow = neighbourLook('now');
+export const neighbourLook4Weeks = neighbourLook('after 4 weeks');
+export const neighbourLook12Weeks = neighbourLook('after 12 weeks');
+
+/** What shared a place with something that turned out to have fungus is looked through three times. */
+export const neighbourLookDue = (afterDays: number): Due<'thing'> => ({
+  appliesTo: (thing) => thing.status === 'in-use',
+  dueFrom: (thing, { journal }, code) => {
+    const subject = { kind: 'thing', id: thing.id } as const;
+    const cause = journal.last(subject, (d) => d.kind === 'neighbour-isolated');
+    if (cause?.data.kind !== 'neighbour-isolated') return [];
+    const due = addDays(cause.day, afterDays);
+    const earliest = addDays(due, -SLACK_DAYS);
+    const looked = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
+    if (looked) return [];
+    return [
+      {
+        window: { earliest, due, latest: addDays(due, SLACK_DAYS) },
+        facts: { says: 'rhythm', because: [{ because: 'shared-a-place', name: cause.data.name }] },
+      },
+    ];
+  },
+});

@@ -2,7 +2,7 @@ import { isTicked } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays, later } from '../day.js';
 import type { OutingFacts, ThingFacts } from '../facts.js';
-import { outingDuty, thingDuty, type Context } from './duty.js';
+import type { Context, Due, DutyKind } from './duty.js';
 import { isLook, lastDoneOf, recurring, countedFrom, dayOfAdding, type Counted } from './recurring.js';
 
 const MINUTES_A_THING = 3;
@@ -10,7 +10,8 @@ const MINUTES_A_THING = 3;
 const thingsOf = ({ itemIds }: OutingFacts, { facts }: Context): ThingFacts[] => facts.things.filter((t) => itemIds.includes(t.id));
 
 /** What is packed is looked at the day before, while there is still time to clean it. */
-export const lookBeforeOuting = outingDuty({
+export const lookBeforeOuting: DutyKind = {
+  about: 'outing',
   name: 'Look at what is packed',
   what: 'Glass, battery, caps and kit of everything that comes along.',
   gravity: 'spoils',
@@ -18,6 +19,9 @@ export const lookBeforeOuting = outingDuty({
   minutes: MINUTES_A_THING,
   doneBy: 'mark',
   basis: commonPractice,
+};
+
+export const lookBeforeOutingDue: Due<'outing'> = {
   appliesTo: ({ from }, { today }) => from >= today,
   dueFrom: (outing, context, code) => {
     const { journal } = context;
@@ -36,7 +40,7 @@ export const lookBeforeOuting = outingDuty({
       },
     ];
   },
-});
+};
 
 const rhythm = {
   triggers: [
@@ -49,7 +53,8 @@ const rhythm = {
 } as const;
 
 /** What came home is looked at within two days; after sand, salt or rain on the same day. */
-export const lookAfterOuting = thingDuty({
+export const lookAfterOuting: DutyKind = {
+  about: 'thing',
   name: 'Look at it: home from an outing',
   what: 'Look, air out, dry; then it goes back to where it lives.',
   gravity: 'spoils',
@@ -58,6 +63,9 @@ export const lookAfterOuting = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: commonPractice,
+};
+
+export const lookAfterOutingDue: Due<'thing'> = {
   appliesTo: (thing, context) => thing.status === 'in-use' && context.usesOf(thing.id).length > 0,
   dueFrom: (thing, context, code) => {
     const last = lastDoneOf(thing, code, true, context);
@@ -83,4 +91,4 @@ export const lookAfterOuting = thingDuty({
       },
     ];
   },
-});
+};

@@ -1,6 +1,6 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { isSkipped, type JournalData } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { countedFrom, isLook, recurring } from './recurring.js';
 
 const rhythm = {
@@ -10,7 +10,8 @@ const rhythm = {
   minutes: 8,
 } as const;
 
-export const quarantineLook = thingDuty({
+export const quarantineLook: DutyKind = {
+  about: 'thing',
   name: 'Look again: quarantine',
   what: 'A torch through from behind: has it grown? Three clean looks in a row, at 4, 8 and 12 weeks, before it goes back.',
   gravity: 'harms',
@@ -19,6 +20,9 @@ export const quarantineLook = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: commonPractice,
+};
+
+export const quarantineLookDue: Due<'thing'> = {
   appliesTo: (thing) => thing.status === 'quarantined',
   dueFrom: (thing, context, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
@@ -31,4 +35,4 @@ export const quarantineLook = thingDuty({
       : { on: shut!.day, at: shut!.at, because: { because: 'quarantined' } as const, done: true };
     return recurring({ code, standard: rhythm, subject: thing, thing, counted }, context);
   },
-});
+};

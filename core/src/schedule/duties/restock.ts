@@ -1,6 +1,6 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { labelOf, runningLow } from '../../supplies/index.js';
-import type { DutyKind } from './duty.js';
+import type { DutyKind, Finder } from './duty.js';
 import { openFor } from './recurring.js';
 
 /** It may wait until the next errand (our choice). */
@@ -16,9 +16,10 @@ export const restock: DutyKind = {
   minutes: 1,
   doneBy: 'drawer',
   basis: commonPractice,
-  find: (_, { facts, today }) =>
-    runningLow(facts.supplies).map(({ thing, stock }) => ({
-      subject: { kind: 'supply', id: thing.id, name: labelOf(thing) },
-      found: [{ window: openFor(today, WITHIN_DAYS), facts: { says: 'stock', thing: thing.thing, stock } }],
-    })),
 };
+
+export const findRestock: Finder = (_, { facts, today }) =>
+  runningLow(facts.supplies).map(({ thing, stock }) => ({
+    subject: { kind: 'supply', id: thing.id, name: labelOf(thing) },
+    found: [{ window: openFor(today, WITHIN_DAYS), facts: { says: 'stock', thing: thing.thing, stock } }],
+  }));

@@ -1,12 +1,13 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { isSkipped } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { isLook, openFor } from './recurring.js';
 
 const WITHIN_DAYS = 2;
 
 /** What was at a workshop or on loan has been in other air and other hands. */
-export const returnLook = thingDuty({
+export const returnLook: DutyKind = {
+  about: 'thing',
   name: 'Look at it: it is back',
   what: 'Every surface under the lamp and a torch through, before it goes to the others.',
   gravity: 'worsens',
@@ -14,10 +15,13 @@ export const returnLook = thingDuty({
   minutes: 8,
   doneBy: 'look',
   basis: commonPractice,
+};
+
+export const returnLookDue: Due<'thing'> = {
   dueFrom: (thing, { journal }, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
     const last = journal.last(subject, (d) => d.kind === 'back' || isLook(d) || isSkipped(d, code));
     if (last?.data.kind !== 'back') return [];
     return [{ window: openFor(last.day, WITHIN_DAYS), facts: { says: 'rhythm', because: [{ because: 'came-back' }] } }];
   },
-});
+};

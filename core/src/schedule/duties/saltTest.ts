@@ -1,6 +1,6 @@
 import { isSkipped } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
-import { hygrometerDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringOfHygrometer } from './recurring.js';
 
 const rhythm = {
@@ -11,7 +11,8 @@ const rhythm = {
 } as const;
 
 /** A sensor drifts by about a percent a year; a jar of wet salt tells by how much. */
-export const saltTest = hygrometerDuty({
+export const saltTest: DutyKind = {
+  about: 'hygrometer',
   name: 'Salt test',
   what: 'Shut it in over wet salt for a night, and note what it reads.',
   gravity: 'routine',
@@ -20,6 +21,9 @@ export const saltTest = hygrometerDuty({
   doneBy: 'salt-test',
   rhythm,
   basis: commonPractice,
+};
+
+export const saltTestDue: Due<'hygrometer'> = {
   appliesTo: (device) => !device.outdoor,
   dueFrom: (device, context, code) => {
     const last = context.journal.last({ kind: 'hygrometer', id: device.id }, (d) => d.kind === 'salt-test' || isSkipped(d, code));
@@ -28,4 +32,4 @@ export const saltTest = hygrometerDuty({
       facts: { says: 'salt-test', lastAt: last?.at ?? null },
     }));
   },
-});
+};

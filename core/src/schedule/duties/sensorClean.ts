@@ -1,6 +1,6 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays, localDay } from '../day.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { around, openFor } from './recurring.js';
 
 /** Specks wait: nothing grows on a sensor (our choice). */
@@ -11,7 +11,8 @@ const PROOF_DAYS = 14;
 const FARTHEST_DAYS = 365;
 
 /** What the last test frame asks for: a clean, now or on the day by which so many will show that it is worth it; or after one the proof. */
-export const sensorClean = thingDuty({
+export const sensorClean: DutyKind = {
+  about: 'thing',
   name: 'Sensor clean',
   what: 'What shows at the apertures in use: air first, a swab only for what air did not move.',
   gravity: 'routine',
@@ -19,6 +20,9 @@ export const sensorClean = thingDuty({
   minutes: 20,
   doneBy: 'frame',
   basis: commonPractice,
+};
+
+export const sensorCleanDue: Due<'thing'> = {
   appliesTo: ({ sensor, surfaces, status }) =>
     // Where a look has found the same, that asks for it.
     status === 'in-use' && sensor != null && !surfaces.some((s) => s.surface === 'sensor-cover' && s.verdict !== 'leave'),
@@ -46,4 +50,4 @@ export const sensorClean = thingDuty({
       },
     ];
   },
-});
+};

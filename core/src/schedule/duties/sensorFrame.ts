@@ -1,5 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
 const rhythm = {
@@ -12,7 +12,8 @@ const rhythm = {
   minutes: 10,
 } as const;
 
-export const sensorFrame = thingDuty({
+export const sensorFrame: DutyKind = {
+  about: 'thing',
   name: 'Sensor frame and look',
   what: 'A test frame at a small aperture, and a look over the body.',
   gravity: 'routine',
@@ -21,6 +22,9 @@ export const sensorFrame = thingDuty({
   doneBy: 'look',
   rhythm,
   basis: commonPractice,
+};
+
+export const sensorFrameDue: Due<'thing'> = {
   appliesTo: (thing, _, code) => recursFor(thing, code, { has: 'sensor-cover' }),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context, (d) => d.kind === 'frame'),
-});
+};

@@ -1,6 +1,6 @@
 import { commonPractice, type Surface } from '../../care/knowledge/index.js';
 import { surfacesOf } from '../../care/kinds/index.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { recurringMark } from './recurring.js';
 
 const rhythm = {
@@ -16,7 +16,8 @@ const rhythm = {
 const CONTACTS: Surface = 'contacts';
 
 /** A clean that reached the contacts has done it. */
-export const shellAndContacts = thingDuty({
+export const shellAndContacts: DutyKind = {
+  about: 'thing',
   name: 'Shell and contacts',
   what: 'Brush the seams and rings, wipe the shell with its own cloth, the contacts with a clean dry swab.',
   gravity: 'routine',
@@ -25,7 +26,10 @@ export const shellAndContacts = thingDuty({
   doneBy: 'mark',
   rhythm,
   basis: commonPractice,
+};
+
+export const shellAndContactsDue: Due<'thing'> = {
   appliesTo: (thing) => thing.status === 'in-use' && surfacesOf(thing.kind, thing.traits).includes(CONTACTS),
   dueFrom: (thing, context, code) =>
     recurringMark(thing, code, rhythm, context, (data) => data.kind === 'clean' && (data.contacts[CONTACTS] ?? 0) > 0),
-});
+};

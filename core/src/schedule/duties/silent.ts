@@ -1,11 +1,12 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
-import { hygrometerDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { openFor } from './recurring.js';
 
 const WITHIN_DAYS = 3;
 
-export const silent = hygrometerDuty({
+export const silent: DutyKind = {
+  about: 'hygrometer',
   name: 'It is silent',
   what: 'Look at its battery and its network.',
   gravity: 'worsens',
@@ -13,6 +14,9 @@ export const silent = hygrometerDuty({
   minutes: 5,
   doneBy: 'hygrometer',
   basis: ourChoice('Six of its intervals without a word, and at least two hours.'),
+};
+
+export const silentDue: Due<'hygrometer'> = {
   appliesTo: (device) => device.silent,
   dueFrom: ({ id, lastHeardAt }, { facts, today }) => [
     {
@@ -20,4 +24,4 @@ export const silent = hygrometerDuty({
       facts: { says: 'air', cause: 'silent', deviceId: id, placeId: null, since: lastHeardAt },
     },
   ],
-});
+};

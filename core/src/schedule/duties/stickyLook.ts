@@ -1,7 +1,7 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { addDays, addMonths } from '../day.js';
 import { isSkipped, type JournalData } from '../journal.js';
-import { thingDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 import { isLook } from './recurring.js';
 
 const AFTER_MONTHS = 2;
@@ -10,7 +10,8 @@ const SLACK_DAYS = 14;
 const foundTacky = (data: JournalData): boolean =>
   data.kind === 'look' && data.verdicts.some((v) => v.findings.some((f) => f.soil === 'sticky-coating' && f.severity > 0));
 
-export const stickyLook = thingDuty({
+export const stickyLook: DutyKind = {
+  about: 'thing',
   name: 'Look again: sticky finish',
   what: 'Press a fingertip on it: does it still tack? It turns again where it is shut away, so it stands open.',
   gravity: 'worsens',
@@ -18,6 +19,9 @@ export const stickyLook = thingDuty({
   minutes: 3,
   doneBy: 'look',
   basis: ourChoice('Airing takes two to twelve months; two is soon enough to see whether it helps.'),
+};
+
+export const stickyLookDue: Due<'thing'> = {
   appliesTo: (thing) => thing.status === 'in-use',
   dueFrom: (thing, { journal }, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
@@ -31,4 +35,4 @@ export const stickyLook = thingDuty({
     const because = cause.data.kind === 'clean' ? 'finish-was-worked-on' : 'finish-tacks';
     return [{ window: { earliest, due, latest: addDays(due, SLACK_DAYS) }, facts: { says: 'rhythm', because: [{ because }] } }];
   },
-});
+};

@@ -1,12 +1,13 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { DRY_FOR_LONG_DAYS } from '../../storage/index.js';
 import { addDays, localDay } from '../day.js';
-import { placeDuty } from './duty.js';
+import type { Due, DutyKind } from './duty.js';
 
 const SLACK_DAYS = 14;
 
 /** Too dry is no harm for days, it is for weeks; damp in the same place is told first. */
-export const tooDry = placeDuty({
+export const tooDry: DutyKind = {
+  about: 'place',
   name: 'Too dry',
   what: 'Let some air in: lubricants thicken, leather and cement dry out.',
   gravity: 'worsens',
@@ -14,6 +15,9 @@ export const tooDry = placeDuty({
   minutes: 3,
   doneBy: 'place',
   basis: commonPractice,
+};
+
+export const tooDryDue: Due<'place'> = {
   appliesTo: ({ drySince, dampSince }, { now }) =>
     drySince !== null && dampSince === null && Date.parse(now) - Date.parse(drySince) > DRY_FOR_LONG_DAYS * 86_400_000,
   dueFrom: ({ id, drySince }, { facts }) => {
@@ -25,4 +29,4 @@ export const tooDry = placeDuty({
       },
     ];
   },
-});
+};

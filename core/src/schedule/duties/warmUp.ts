@@ -2,7 +2,7 @@ import { commonPractice } from '../../care/knowledge/index.js';
 import { localDay } from '../day.js';
 import type { TimerFacts } from '../facts.js';
 import { HOUSEHOLD, type NamedSubject } from '../subjects.js';
-import type { DutyKind } from './duty.js';
+import type { DutyKind, Finder } from './duty.js';
 
 const subjectOf = ({ itemId, itemName }: TimerFacts): NamedSubject =>
   itemId && itemName ? { kind: 'thing', id: itemId, name: itemName } : { ...HOUSEHOLD, name: '' };
@@ -17,28 +17,29 @@ export const warmUp: DutyKind = {
   minutes: 1,
   doneBy: 'timer',
   basis: commonPractice,
-  find: (_, { facts }) =>
-    facts.timers.map((timer) => ({
-      subject: subjectOf(timer),
-      found: [
-        {
-          part: timer.id,
-          window: {
-            // From the hour it begins, though it may end after midnight.
-            earliest: localDay(timer.startedAt, facts.timeZone),
-            due: localDay(timer.endsAt, facts.timeZone),
-            latest: localDay(timer.endsAt, facts.timeZone),
-          },
-          facts: {
-            says: 'warming',
-            timerId: timer.id,
-            itemId: timer.itemId,
-            size: timer.size,
-            wrapping: timer.wrapping,
-            startedAt: timer.startedAt,
-            endsAt: timer.endsAt,
-          },
-        },
-      ],
-    })),
 };
+
+export const findWarmUp: Finder = (_, { facts }) =>
+  facts.timers.map((timer) => ({
+    subject: subjectOf(timer),
+    found: [
+      {
+        part: timer.id,
+        window: {
+          // From the hour it begins, though it may end after midnight.
+          earliest: localDay(timer.startedAt, facts.timeZone),
+          due: localDay(timer.endsAt, facts.timeZone),
+          latest: localDay(timer.endsAt, facts.timeZone),
+        },
+        facts: {
+          says: 'warming',
+          timerId: timer.id,
+          itemId: timer.itemId,
+          size: timer.size,
+          wrapping: timer.wrapping,
+          startedAt: timer.startedAt,
+          endsAt: timer.endsAt,
+        },
+      },
+    ],
+  }));

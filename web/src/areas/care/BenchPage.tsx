@@ -175,7 +175,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
 export function BenchPage() {
   const { id = '' } = useParams();
   const cleaning = useCleaning(id);
-  const item = useItem(cleaning.data?.itemId ?? '');
+  const item = useItem(cleaning.data?.itemId);
   if (cleaning.isError) return <Failure error={cleaning.error} onRetry={() => void cleaning.refetch()} />;
   if (cleaning.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;

@@ -227,7 +227,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
 export function TeardownPage() {
   const { id = '' } = useParams();
   const record = useTeardown(id);
-  const item = useItem(record.data?.itemId ?? '');
+  const item = useItem(record.data?.itemId);
   const settings = useSettings();
   const failed = [record, ...(record.data ? [item] : []), settings].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;

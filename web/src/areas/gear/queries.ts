@@ -45,7 +45,9 @@ export const useWholeShelf = () =>
     },
   });
 
-export const useItem = (id: string) => useQuery({ queryKey: keys.item(id), queryFn: () => http.get<ItemPage>(routes.item(id)) });
+/** `id` is not known until what names the thing has come. */
+export const useItem = (id: string | undefined) =>
+  useQuery({ queryKey: keys.item(id ?? ''), queryFn: () => http.get<ItemPage>(routes.item(id!)), enabled: id !== undefined });
 
 export const useLog = (id: string) =>
   useInfiniteQuery({

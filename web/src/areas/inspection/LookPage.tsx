@@ -211,7 +211,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
 export function LookPage() {
   const { id = '' } = useParams();
   const look = useLook(id);
-  const item = useItem(look.data?.itemId ?? '');
+  const item = useItem(look.data?.itemId);
   if (look.isError) return <Failure error={look.error} onRetry={() => void look.refetch()} />;
   if (look.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
