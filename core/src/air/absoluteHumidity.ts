@@ -15,8 +15,11 @@ export function absoluteHumidityGm3(temperatureC: number, humidityPct: number): 
   return (humidityPct / 100) * saturatedGm3(temperatureC);
 }
 
+/** Water vapour of such a pressure in a cubic metre, g/m3. */
+export const vapourGm3 = (temperatureC: number, pressureHPa: number): number => (VAPOUR * pressureHPa) / (temperatureC + KELVIN);
+
 /** What a cubic metre can hold, g/m3. */
-export const saturatedGm3 = (temperatureC: number): number => (VAPOUR * saturationPressureHPa(temperatureC)) / (temperatureC + KELVIN);
+export const saturatedGm3 = (temperatureC: number): number => vapourGm3(temperatureC, saturationPressureHPa(temperatureC));
 
 /** The relative humidity of air with so much vapour, % RH. Above 100 it condenses: the caller decides what that means. */
 export const humidityPctFrom = (temperatureC: number, absoluteGm3: number): number => (100 * absoluteGm3) / saturatedGm3(temperatureC);

@@ -1,4 +1,4 @@
-export { absoluteHumidityGm3, humidityPctFrom, saturatedGm3 } from './absoluteHumidity.js';
+export { absoluteHumidityGm3, humidityPctFrom, saturatedGm3, vapourGm3 } from './absoluteHumidity.js';
 export {
   applyCorrection,
   type Calibration,

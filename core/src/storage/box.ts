@@ -1,5 +1,5 @@
-import { absoluteHumidityGm3, instantMs, type Reading, saturatedGm3 } from '../air/index.js';
-import { balanceHumidityPct, desiccantUptake, heldAt, isothermAt, slopeAt, type DesiccantKind, type Isotherm } from './desiccants.js';
+import { absoluteHumidityGm3, type AirLog, columnsOf, type Reading, saturationPressureHPa, vapourGm3 } from '../air/index.js';
+import { balanceHumidityPct, desiccantUptake, Isotherm, type DesiccantKind } from './desiccants.js';
 
 /** A closed place and what lies in it. */
 export type Box = {
@@ -29,126 +29,130 @@ const LITRES_A_CUBIC_METRE = 1000;
 const OPENING_SWAPS = 0.5;
 /** A box breathes as it warms and cools: the share of its volume a day for each kelvin of the daily swing. */
 const BREATHING_PER_K = 0.0034;
-/** L-stable and second order (SDIRK2, Alexander 1977): the gel's balance is stiff in a leaky box. */
 const GAMMA = 1 - Math.SQRT1_2;
 /** A step no longer than this, days; readings further apart are walked in parts. */
 const LONGEST_STEP_DAYS = 1 / 24;
-/** The balance is solved to this share of all the water in the box: a thousandth of what a step may be off. */
-const SOLVED_TO = 1e-8;
 
-/** The air of the room, and the temperature, at a share of the way between two readings. */
-type Room = { temperatureC: number; vapourGm3: number };
-const roomAt = (from: Room, to: Room, share: number): Room => ({
-  temperatureC: from.temperatureC + share * (to.temperatureC - from.temperatureC),
-  vapourGm3: from.vapourGm3 + share * (to.vapourGm3 - from.vapourGm3),
-});
-
-const vapourOf = ({ temperatureC, humidityPct }: Pick<Reading, 'temperatureC' | 'humidityPct'>): number =>
-  absoluteHumidityGm3(temperatureC, Math.max(humidityPct, 0.01));
-
-/** The box at one temperature, as far as its water hangs on it. */
-type Holding = {
-  volumeM3: number;
-  saturated: number;
-  /** % RH of a gram a cubic metre. */
-  perGram: number;
-  isotherm: Isotherm | null;
-  massG: number;
-  lining: number;
-};
-
-function holdingAt(box: Box, volumeM3: number, temperatureC: number): Holding {
-  const saturated = saturatedGm3(temperatureC);
-  const massG = box.desiccant?.massG ?? 0;
-  return {
-    volumeM3,
-    saturated,
-    perGram: 100 / saturated,
-    isotherm: box.desiccant && massG > 0 ? isothermAt(box.desiccant.kind, temperatureC) : null,
-    massG,
-    lining: box.bufferGPerPct ?? 0,
-  };
-}
-
-/** All the water in it by the vapour of its air, g. */
-function waterOf({ volumeM3, perGram, isotherm, massG, lining }: Holding, vapourGm3: number): number {
-  const pct = Math.min(100, vapourGm3 * perGram);
-  return volumeM3 * vapourGm3 + (isotherm ? massG * heldAt(isotherm, pct) : 0) + lining * pct;
-}
-
-/** How steeply that rises. */
-function slopeOf({ volumeM3, perGram, isotherm, massG, lining }: Holding, vapourGm3: number): number {
-  const pct = vapourGm3 * perGram;
-  return volumeM3 + (pct < 100 ? ((isotherm ? massG * slopeAt(isotherm, pct) : 0) + lining) * perGram : 0);
-}
+/** A room is taken to be no drier than this. */
+const DRIEST_PCT = 0.01;
+const vapourOf = (temperatureC: number, humidityPct: number): number =>
+  absoluteHumidityGm3(temperatureC, Math.max(humidityPct, DRIEST_PCT));
 
 /**
- * The vapour content at which the water in the box, less what flows in during a step, makes up `total`:
- * `water(c) - flow (room - c) = total`. It rises with c, so Newton steps are kept inside a shrinking bracket.
+ * A Newton step no longer than this, % RH, has arrived: what is left is the square of it, times half of how sharply the
+ * isotherm bends (0.1 a per cent at most), which is below 1e-4 % RH. The water itself is kept by what flowed, so
+ * nothing of it adds up.
  */
-function solveVapour(holding: Holding, roomGm3: number, total: number, flow: number, guess: number): number {
-  let low = 0;
-  let high = Math.max(holding.saturated, roomGm3, guess) * 1.001;
-  let c = Math.min(Math.max(guess, 0), high);
-  const enough = SOLVED_TO * (1 + total);
-  for (let i = 0; i < 60; i++) {
-    const excess = waterOf(holding, c) - flow * (roomGm3 - c) - total;
-    if (Math.abs(excess) < enough) return c;
-    if (excess > 0) high = c;
-    else low = c;
-    const next = c - excess / (slopeOf(holding, c) + flow);
-    // Beyond saturation the air holds no more: the bracket ends there.
-    c = next > low && next < high ? next : (low + high) / 2;
-    if (high - low < 1e-12 * (1 + high)) return c;
+const ARRIVED_PCT = 0.03;
+
+/** The water in a box at one temperature, by the vapour of its air. One is kept for many steps: it is warmed, then asked. */
+class WaterInBox {
+  /** What a cubic metre of its air can hold, g. */
+  saturated = 0;
+  /** All the water at the vapour content last read, g, and how steeply it rises there. */
+  total = 0;
+  slope = 0;
+  readonly #volumeM3: number;
+  readonly #lining: number;
+  readonly #massG: number;
+  readonly #isotherm: Isotherm | null;
+  #perGram = 0;
+  /** How strongly a gram of vapour acts on what holds water, against other temperatures. */
+  pull = 0;
+
+  constructor({ volumeL, bufferGPerPct = 0, desiccant }: Box) {
+    this.#volumeM3 = volumeL / LITRES_A_CUBIC_METRE;
+    this.#lining = bufferGPerPct;
+    this.#massG = desiccant?.massG ?? 0;
+    this.#isotherm = desiccant && desiccant.massG > 0 ? new Isotherm(desiccant.kind) : null;
   }
-  return c;
-}
 
-type Buffered = { box: Box; volumeM3: number; rate: number };
+  warmTo(temperatureC: number, saturationHPa = saturationPressureHPa(temperatureC)): this {
+    this.saturated = vapourGm3(temperatureC, saturationHPa);
+    this.#perGram = 100 / this.saturated;
+    this.#isotherm?.warmTo(temperatureC, saturationHPa);
+    this.pull = this.#perGram * (this.#isotherm?.pull ?? 1);
+    return this;
+  }
 
-/** One step of a box whose gel or lining holds water; `end` is the box at the step's end, `vapour` and `saturated` at its beginning. */
-function bufferedStep(
-  { box, volumeM3, rate }: Buffered,
-  from: Room,
-  to: Room,
-  end: Holding,
-  days: number,
-  water: number,
-  vapour: number,
-  saturated: number,
-): number {
-  const mid = roomAt(from, to, GAMMA);
-  const flow = GAMMA * days * rate * volumeM3;
-  const half = holdingAt(box, volumeM3, mid.temperatureC);
-  // Gel holds the humidity, not the vapour: what it was is the best guess at what it will be.
-  const c1 = solveVapour(half, mid.vapourGm3, water, flow, (vapour * half.saturated) / saturated);
-  const gained = (1 - GAMMA) * days * rate * volumeM3 * (mid.vapourGm3 - c1);
-  return solveVapour(end, to.vapourGm3, water + gained, flow, (c1 * end.saturated) / half.saturated);
+  /** The humidity of its air with so much vapour, % RH. */
+  pctOf(vapour: number): number {
+    return Math.min(100, vapour * this.#perGram);
+  }
+
+  /** What a gram of its desiccant holds beside air of such a humidity, g. */
+  heldAt(humidityPct: number): number {
+    this.#isotherm?.ask(humidityPct);
+    return this.#isotherm?.held ?? 0;
+  }
+
+  /** Beyond saturation nothing takes up more: what comes then is in the air. */
+  read(vapour: number): this {
+    const pct = this.pctOf(vapour);
+    this.total = this.#volumeM3 * vapour + this.#lining * pct;
+    let uptake = this.#lining;
+    if (this.#isotherm) {
+      this.#isotherm.ask(pct);
+      this.total += this.#massG * this.#isotherm.held;
+      uptake += this.#massG * this.#isotherm.slope;
+    }
+    this.slope = this.#volumeM3 + (pct < 100 ? uptake * this.#perGram : 0);
+    return this;
+  }
+
+  /**
+   * The vapour content at which the water in the box, less what flows in during a step, makes up `total`:
+   * `water(c) - flow (room - c) = total`. It rises with c, so Newton steps are kept inside a shrinking bracket.
+   */
+  vapourAt(total: number, roomGm3: number, flow: number, guess: number): number {
+    let low = 0;
+    let high = Math.max(this.saturated, roomGm3, guess) * 1.001;
+    let c = Math.min(Math.max(guess, 0), high);
+    for (let i = 0; i < 60; i++) {
+      this.read(c);
+      const excess = this.total - flow * (roomGm3 - c) - total;
+      if (excess > 0) high = c;
+      else low = c;
+      const next = c - excess / (this.slope + flow);
+      const arrived = Math.abs(next - c) * this.#perGram < ARRIVED_PCT;
+      if (next > low && next < high) c = next;
+      // Beyond saturation the air holds no more: the bracket ends there.
+      else if (!arrived) c = (low + high) / 2;
+      if (arrived) return c;
+      if (high - low < 1e-12 * (1 + high)) return c;
+    }
+    return c;
+  }
 }
 
 /** One step of a box that holds nothing but air: exact for a room that changes evenly over the step. */
-function emptyStep(vapour: number, from: Room, to: Room, days: number, rate: number): number {
+function emptyStep(vapour: number, fromGm3: number, toGm3: number, days: number, rate: number): number {
   if (rate * days === 0) return vapour;
-  const lag = (to.vapourGm3 - from.vapourGm3) / (rate * days);
-  return to.vapourGm3 - lag + (vapour - from.vapourGm3 + lag) * Math.exp(-rate * days);
+  const lag = (toGm3 - fromGm3) / (rate * days);
+  return toGm3 - lag + (vapour - fromGm3 + lag) * Math.exp(-rate * days);
 }
 
 /** The mean swing of a day's temperature, K. */
-function dailySwingK(room: readonly Reading[]): number {
-  const days = new Map<string, [number, number]>();
-  for (const { at, temperatureC } of room) {
-    const [low, high] = days.get(at.slice(0, 10)) ?? [temperatureC, temperatureC];
-    days.set(at.slice(0, 10), [Math.min(low, temperatureC), Math.max(high, temperatureC)]);
+function dailySwingK({ length, ms, temperatureC }: AirLog): number {
+  let [sum, days, low, high, day] = [0, 0, 0, 0, NaN];
+  for (let i = 0; i < length; i++) {
+    const own = Math.floor(ms[i]! / MS_PER_DAY);
+    const t = temperatureC[i]!;
+    if (own !== day) {
+      sum += high - low;
+      days += 1;
+      [day, low, high] = [own, t, t];
+    } else if (t < low) low = t;
+    else if (t > high) high = t;
   }
-  const swings = [...days.values()].map(([low, high]) => high - low);
-  return swings.reduce((sum, s) => sum + s, 0) / Math.max(1, swings.length);
+  return (sum + high - low) / Math.max(1, days);
 }
 
 /** No room swings by more than this a day, so that a leakier box need not be asked about its breath. */
 const WIDEST_SWING_K = 40;
 
 /** Its changes of air a day, and no fewer than its own breath brings. */
-const airChanges = ({ airChangesPerDay }: Box, room: readonly Reading[]): number =>
+const airChanges = ({ airChangesPerDay }: Box, room: AirLog): number =>
   airChangesPerDay > BREATHING_PER_K * WIDEST_SWING_K ? airChangesPerDay : Math.max(airChangesPerDay, BREATHING_PER_K * dailySwingK(room));
 
 /** The instants of evenly spaced openings, the first half an interval after the start. */
@@ -166,20 +170,22 @@ function checkBox(box: Box): void {
 }
 
 /** The vapour in it at the start: as said, in balance with its desiccant, or as in the room. */
-function startVapour({ desiccant }: Box, first: Reading, startHumidityPct: number | undefined): number {
-  if (startHumidityPct !== undefined) return vapourOf({ temperatureC: first.temperatureC, humidityPct: startHumidityPct });
-  if (!desiccant || desiccant.massG === 0) return vapourOf(first);
-  return vapourOf({
-    temperatureC: first.temperatureC,
-    humidityPct: balanceHumidityPct(desiccant.kind, first.temperatureC, desiccant.loadingGPerG),
-  });
+function startVapour({ desiccant }: Box, room: AirLog, startHumidityPct: number | undefined): number {
+  const temperatureC = room.temperatureC[0]!;
+  if (startHumidityPct !== undefined) return vapourOf(temperatureC, startHumidityPct);
+  if (!desiccant || desiccant.massG === 0) return vapourOf(temperatureC, room.humidityPct[0]!);
+  return vapourOf(temperatureC, balanceHumidityPct(desiccant.kind, temperatureC, desiccant.loadingGPerG));
 }
 
-/** When the air last went above the target for good; null when it is below at the end. */
-function exhausted(readings: readonly Reading[], targetPct: number): string | null {
-  const lastBelow = readings.findLastIndex((r) => r.humidityPct <= targetPct);
-  return readings[lastBelow + 1]?.at ?? null;
+/** From which place on the air is above the target for good; their number when it is below at the end. */
+function exhaustedFrom(humidityPct: Float64Array, targetPct: number): number {
+  let from = humidityPct.length;
+  while (from > 0 && humidityPct[from - 1]! > targetPct) from -= 1;
+  return from;
 }
+
+/** The course of a box in columns: its air, what a gram of its desiccant holds, and the place from which it is spent for good. */
+export type BoxCourse = { air: AirLog; loadingGPerG: Float64Array; exhaustedFrom: number };
 
 /**
  * The air in a box along the log of its room: water in air, gel and lining gains what the room's vapour drives
@@ -189,64 +195,83 @@ function exhausted(readings: readonly Reading[], targetPct: number): string | nu
  *
  * @throws RangeError for a volume, seal or mass that cannot be.
  */
-export function simulateBox(box: Box, room: readonly Reading[], options: BoxOptions = {}): BoxRun {
+export function boxAlong(box: Box, room: AirLog, options: BoxOptions = {}): BoxCourse {
   checkBox(box);
-  const first = room[0];
-  if (!first) return { readings: [], loadingGPerG: [], exhaustedAt: null };
+  const { length, ms, temperatureC } = room;
+  const air: AirLog = { length, ms, temperatureC, humidityPct: new Float64Array(length) };
+  const loadingGPerG = new Float64Array(length);
+  if (length === 0) return { air, loadingGPerG, exhaustedFrom: 0 };
+  const { desiccant, ...bare } = box;
   const volumeM3 = box.volumeL / LITRES_A_CUBIC_METRE;
   const rate = airChanges(box, room);
-  const buffered = (box.desiccant?.massG ?? 0) > 0 || (box.bufferGPerPct ?? 0) > 0;
-  const endMs = instantMs(room.at(-1)!.at);
-  const startMs = instantMs(first.at);
-  const openings = options.openings?.map((o) => Date.parse(o)).sort((a, b) => a - b) ?? evenOpenings(box.openingsPerWeek, startMs, endMs);
+  const buffered = (desiccant?.massG ?? 0) > 0 || (box.bufferGPerPct ?? 0) > 0;
+  const startMs = ms[0]!;
+  const openings =
+    options.openings?.map((o) => Date.parse(o)).sort((a, b) => a - b) ?? evenOpenings(box.openingsPerWeek, startMs, ms[length - 1]!);
   let nextOpening = openings.findIndex((o) => o > startMs);
-  const buffer: Buffered = { box, volumeM3, rate };
-  let vapour = startVapour(box, first, options.startHumidityPct);
-  let holding = holdingAt(box, volumeM3, first.temperatureC);
-  let water = waterOf(holding, vapour);
-  if (options.freshDesiccant && box.desiccant) {
-    const { desiccant, ...bare } = box;
-    water = waterOf(holdingAt(bare, volumeM3, first.temperatureC), vapourOf(first)) + desiccant.massG * desiccant.loadingGPerG;
-    vapour = solveVapour(holding, 0, water, 0, vapour);
-  }
+  if (nextOpening < 0) nextOpening = openings.length;
 
-  const readings: Reading[] = [];
-  const loadingGPerG: number[] = [];
-  const note = (at: string, temperatureC: number) => {
-    const pct = Math.min(100, (100 * vapour) / holding.saturated);
-    readings.push({ at, temperatureC, humidityPct: pct });
-    loadingGPerG.push(
-      holding.isotherm ? heldAt(holding.isotherm, pct) : box.desiccant ? desiccantUptake(box.desiccant.kind, temperatureC, pct) : 0,
-    );
-  };
-  note(first.at, first.temperatureC);
-  let from: Room = { temperatureC: first.temperatureC, vapourGm3: vapourOf(first) };
-  let fromMs = startMs;
-  for (let i = 1; i < room.length; i++) {
-    const reading = room[i]!;
-    const toMs = instantMs(reading.at);
-    const end: Room = { temperatureC: reading.temperatureC, vapourGm3: vapourOf(reading) };
-    const begin = from;
-    const days = (toMs - fromMs) / MS_PER_DAY;
-    const parts = Math.max(1, Math.ceil(days / LONGEST_STEP_DAYS - 1e-9));
-    for (let part = 1; part <= parts; part++) {
-      const to = roomAt(begin, end, part / parts);
-      const { saturated } = holding;
-      holding = holdingAt(box, volumeM3, to.temperatureC);
-      vapour = buffered
-        ? bufferedStep(buffer, from, to, holding, days / parts, water, vapour, saturated)
-        : emptyStep(vapour, from, to, days / parts, rate);
-      const nowMs = fromMs + ((toMs - fromMs) * part) / parts;
-      water = waterOf(holding, vapour);
-      while (nextOpening >= 0 && nextOpening < openings.length && openings[nextOpening]! <= nowMs) {
-        water += OPENING_SWAPS * volumeM3 * (to.vapourGm3 - vapour);
-        vapour = buffered ? solveVapour(holding, to.vapourGm3, water, 0, vapour) : vapour + OPENING_SWAPS * (to.vapourGm3 - vapour);
-        nextOpening += 1;
-      }
-      from = to;
-    }
-    fromMs = toMs;
-    note(reading.at, reading.temperatureC);
+  const half = new WaterInBox(box);
+  const whole = new WaterInBox(box).warmTo(temperatureC[0]!);
+  let fromGm3 = vapourOf(temperatureC[0]!, room.humidityPct[0]!);
+  let vapour = startVapour(box, room, options.startHumidityPct);
+  let water = whole.read(vapour).total;
+  if (options.freshDesiccant && desiccant) {
+    water = new WaterInBox(bare).warmTo(temperatureC[0]!).read(fromGm3).total + desiccant.massG * desiccant.loadingGPerG;
+    vapour = whole.vapourAt(water, 0, 0, vapour);
   }
-  return { readings, loadingGPerG, exhaustedAt: exhausted(readings, box.targetPct) };
+  const note = (i: number) => {
+    const pct = whole.pctOf(vapour);
+    air.humidityPct[i] = pct;
+    if (desiccant) loadingGPerG[i] = desiccant.massG > 0 ? whole.heldAt(pct) : desiccantUptake(desiccant.kind, temperatureC[i]!, pct);
+  };
+  note(0);
+  for (let i = 1; i < length; i++) {
+    const fromMs = ms[i - 1]!;
+    const fromC = temperatureC[i - 1]!;
+    const toC = temperatureC[i]!;
+    const beginGm3 = fromGm3;
+    const endHPa = saturationPressureHPa(toC);
+    const endGm3 = (Math.max(room.humidityPct[i]!, DRIEST_PCT) / 100) * vapourGm3(toC, endHPa);
+    const allDays = (ms[i]! - fromMs) / MS_PER_DAY;
+    const parts = Math.max(1, Math.ceil(allDays / LONGEST_STEP_DAYS - 1e-9));
+    const days = allDays / parts;
+    for (let part = 1; part <= parts; part++) {
+      const share = part / parts;
+      const toGm3 = beginGm3 + share * (endGm3 - beginGm3);
+      const pullBefore = whole.pull;
+      if (part === parts) whole.warmTo(toC, endHPa);
+      else whole.warmTo(fromC + share * (toC - fromC));
+      if (buffered) {
+        // L-stable and second order (SDIRK2, Alexander 1977): the gel's balance is stiff in a leaky box.
+        const midGm3 = fromGm3 + GAMMA * (toGm3 - fromGm3);
+        const flow = GAMMA * days * rate * volumeM3;
+        half.warmTo(fromC + (share - (1 - GAMMA) / parts) * (toC - fromC));
+        // What holds the water holds on to it: the vapour at which it would keep all of it is the best guess.
+        const midVapour = half.vapourAt(water, midGm3, flow, (vapour * pullBefore) / half.pull);
+        water += (1 - GAMMA) * days * rate * volumeM3 * (midGm3 - midVapour);
+        vapour = whole.vapourAt(water, toGm3, flow, (midVapour * half.pull) / whole.pull);
+        water += flow * (toGm3 - vapour);
+      } else vapour = emptyStep(vapour, fromGm3, toGm3, days, rate);
+      const nowMs = fromMs + allDays * MS_PER_DAY * share;
+      for (; nextOpening < openings.length && openings[nextOpening]! <= nowMs; nextOpening++) {
+        const swapped = OPENING_SWAPS * (toGm3 - vapour);
+        water += volumeM3 * swapped;
+        vapour = buffered ? whole.vapourAt(water, toGm3, 0, vapour) : vapour + swapped;
+      }
+      fromGm3 = toGm3;
+    }
+    note(i);
+  }
+  return { air, loadingGPerG, exhaustedFrom: exhaustedFrom(air.humidityPct, box.targetPct) };
+}
+
+/** The same for a log of readings, told in readings. */
+export function simulateBox(box: Box, room: readonly Reading[], options: BoxOptions = {}): BoxRun {
+  const { air, loadingGPerG, exhaustedFrom } = boxAlong(box, columnsOf(room), options);
+  return {
+    readings: room.map(({ at, temperatureC }, i) => ({ at, temperatureC, humidityPct: air.humidityPct[i]! })),
+    loadingGPerG: [...loadingGPerG],
+    exhaustedAt: room[exhaustedFrom]?.at ?? null,
+  };
 }

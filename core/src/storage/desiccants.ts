@@ -20,6 +20,10 @@ const KELVIN = 273.15;
 /** Chung–Pfost for rough rice; the result is % of dry mass. */
 const RICE = { slope: 0.21732, offsetC: 35.703, divisor: 594.61 } as const;
 
+/** The driest air a desiccant is asked about: the isotherms' logarithms end at 0. */
+const DRIEST_PCT = 1e-6;
+const WETTEST_PCT = 99.9999;
+
 const gelAffinity = (temperatureC: number): number => GEL.k0 * Math.exp(GEL.heat / (R_VAPOUR * (temperatureC + KELVIN)));
 const saturationKPa = (temperatureC: number): number => saturationPressureHPa(temperatureC) / 10;
 
@@ -50,57 +54,62 @@ for (let i = 0; i < toth.length; i++) {
   tothSlope[i] = crowding ** (-1 / GEL.t - 1);
 }
 
-/** What a desiccant takes up at one temperature; `heldAt` and `slopeAt` read it. */
-export type Isotherm = {
-  kind: DesiccantKind;
+/**
+ * What a desiccant takes up at one temperature. Asked for a humidity, it tells how much a gram holds and how steeply
+ * that rises: the solver wants both, and finds them in one place of the table.
+ */
+export class Isotherm {
+  /** What a gram holds, g, and how steeply that rises, g per % RH, at the humidity last asked for. */
+  held = 0;
+  slope = 0;
+  /** How strongly a per cent of humidity acts on it, against other temperatures: what it holds, it holds where this times the humidity stays. */
+  pull = 1;
   /** Of gel: x for each % RH. Of rice: the warmth in its equation. */
-  factor: number;
-};
+  #factor = 0;
+  readonly #kind: DesiccantKind;
 
-/** Nothing is checked here; the solver stays within 0 to 100 %. */
-export const isothermAt = (kind: DesiccantKind, temperatureC: number): Isotherm => ({
-  kind,
-  factor:
-    kind === 'silica-gel'
-      ? (gelAffinity(temperatureC) * saturationKPa(temperatureC)) / 100 / GEL.qm
-      : (temperatureC + RICE.offsetC) / RICE.divisor,
-});
-
-/** What a gram holds at a humidity, g. */
-export function heldAt({ kind, factor }: Isotherm, humidityPct: number): number {
-  if (kind === 'rice') return Math.max(0, -Math.log(-factor * Math.log(shareOf(humidityPct))) / RICE.slope / 100);
-  const x = factor * humidityPct;
-  // Beyond the table it is full to a ten-millionth.
-  if (x >= TOTH_END) return GEL.qm;
-  const i = Math.trunc(x / TOTH_STEP);
-  const s = x / TOTH_STEP - i;
-  const [f0, f1] = [toth[i]!, toth[i + 1]!];
-  const m0 = tothSlope[i]! * TOTH_STEP;
-  const m1 = tothSlope[i + 1]! * TOTH_STEP;
-  const rise = f1 - f0;
-  return GEL.qm * (f0 + s * (m0 + s * (3 * rise - 2 * m0 - m1 + s * (m0 + m1 - 2 * rise))));
-}
-
-/** How steeply that rises, g per % RH. */
-export function slopeAt(isotherm: Isotherm, humidityPct: number): number {
-  const { kind, factor } = isotherm;
-  if (kind === 'rice') {
-    const share = shareOf(humidityPct);
-    // Below the humidity at which the equation gives nothing, it holds nothing.
-    return heldAt(isotherm, humidityPct) > 0 ? -1 / (share * Math.log(share)) / RICE.slope / 10_000 : 0;
+  constructor(kind: DesiccantKind) {
+    this.#kind = kind;
   }
-  const x = factor * humidityPct;
-  if (x >= TOTH_END) return 0;
-  const i = Math.trunc(x / TOTH_STEP);
-  const s = x / TOTH_STEP - i;
-  return GEL.qm * factor * (tothSlope[i]! + s * (tothSlope[i + 1]! - tothSlope[i]!));
+
+  /** @param saturationHPa the saturation pressure at that temperature, which whoever asks has at hand. */
+  warmTo(temperatureC: number, saturationHPa: number): void {
+    this.#factor =
+      this.#kind === 'silica-gel'
+        ? (gelAffinity(temperatureC) * saturationHPa) / 1000 / GEL.qm
+        : (temperatureC + RICE.offsetC) / RICE.divisor;
+    if (this.#kind === 'silica-gel') this.pull = this.#factor;
+  }
+
+  /** Nothing is checked here; the solver stays within 0 to 100 %. */
+  ask(humidityPct: number): void {
+    if (this.#kind === 'rice') this.#askRice(Math.min(Math.max(humidityPct, DRIEST_PCT), WETTEST_PCT) / 100);
+    else this.#askGel(this.#factor * humidityPct);
+  }
+
+  #askGel(x: number): void {
+    // Beyond the table it is full to a ten-millionth.
+    if (x >= TOTH_END) {
+      this.held = GEL.qm;
+      this.slope = 0;
+      return;
+    }
+    const i = Math.trunc(x / TOTH_STEP);
+    const s = x / TOTH_STEP - i;
+    const f0 = toth[i]!;
+    const m0 = tothSlope[i]!;
+    const m1 = tothSlope[i + 1]!;
+    const rise = toth[i + 1]! - f0;
+    this.held = GEL.qm * (f0 + s * (m0 * TOTH_STEP + s * (3 * rise - (2 * m0 + m1) * TOTH_STEP + s * ((m0 + m1) * TOTH_STEP - 2 * rise))));
+    this.slope = GEL.qm * this.#factor * (m0 + s * (m1 - m0));
+  }
+
+  #askRice(share: number): void {
+    this.held = Math.max(0, -Math.log(-this.#factor * Math.log(share)) / RICE.slope / 100);
+    // Below the humidity at which the equation gives nothing, it holds nothing.
+    this.slope = this.held > 0 ? -1 / (share * Math.log(share)) / RICE.slope / 10_000 : 0;
+  }
 }
-
-const shareOf = (humidityPct: number): number => Math.min(Math.max(humidityPct, DRIEST_PCT), WETTEST_PCT) / 100;
-
-/** The driest air a desiccant is asked about: the isotherms' logarithms end at 0. */
-const DRIEST_PCT = 1e-6;
-const WETTEST_PCT = 99.9999;
 
 /**
  * The water a desiccant holds in balance with such air, g per g of its dry mass.

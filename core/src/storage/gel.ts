@@ -1,5 +1,5 @@
-import type { Reading } from '../air/index.js';
-import { simulateBox, type Box } from './box.js';
+import { type AirLog, atOf, columnsOf, emptyLog, firstFrom, type Log, part } from '../air/index.js';
+import { boxAlong, type Box } from './box.js';
 import { desiccantUptake, loadingAtIndicator, type DesiccantKind, type IndicatorColour } from './desiccants.js';
 
 /** What was done with, or read off, the desiccant of a place. */
@@ -13,9 +13,9 @@ export type GelQuestion = {
   events: readonly GelEvent[];
   box: Omit<Box, 'desiccant'>;
   /** The air around the place, hour by hour, up to now. */
-  room: readonly Reading[];
+  room: Log;
   /** The air in it over the last day, where a hygrometer lies in it. */
-  inside: readonly Reading[];
+  inside: Log;
   now: string;
 };
 export type GelReckoning = {
@@ -56,29 +56,35 @@ function learn(known: Known | null, event: GelEvent): Known | null {
   }
 }
 
-const mean = (log: readonly Reading[], of: 'temperatureC' | 'humidityPct'): number => log.reduce((sum, r) => sum + r[of], 0) / log.length;
+const mean = (column: Float64Array): number => column.reduce((sum, value) => sum + value, 0) / column.length;
 
 /** The room's last month again and again, from now on for a year. */
-function roomAhead(room: readonly Reading[], now: string): Reading[] {
-  const nowMs = Date.parse(now);
-  const pattern = room.filter((r) => Date.parse(r.at) > nowMs - PATTERN_DAYS * 24 * MS_PER_HOUR);
-  const base = pattern.length > 0 ? pattern : room.slice(-1);
-  if (base.length === 0) return [];
-  const hours = AHEAD_DAYS * 24;
-  return Array.from({ length: hours / AHEAD_STEP_H + 1 }, (_, i) => {
-    const sample = base[Math.floor((i * AHEAD_STEP_H) % base.length)]!;
-    return { ...sample, at: new Date(nowMs + i * AHEAD_STEP_H * MS_PER_HOUR).toISOString() };
-  });
+function roomAhead(room: AirLog, nowMs: number): AirLog {
+  // A room that was not read lately is taken to be as it was read last.
+  const from = Math.min(firstFrom(room.ms, nowMs - PATTERN_DAYS * 24 * MS_PER_HOUR + 1), room.length - 1);
+  if (from < 0) return emptyLog(0);
+  const pattern = part(room, from, room.length);
+  const ahead = emptyLog((AHEAD_DAYS * 24) / AHEAD_STEP_H + 1);
+  for (let i = 0; i < ahead.length; i++) {
+    const like = (i * AHEAD_STEP_H) % pattern.length;
+    ahead.ms[i] = nowMs + i * AHEAD_STEP_H * MS_PER_HOUR;
+    ahead.temperatureC[i] = pattern.temperatureC[like]!;
+    ahead.humidityPct[i] = pattern.humidityPct[like]!;
+  }
+  return ahead;
 }
 
 /** The loading now: what the air inside tells, else reckoned from when it was last known. */
-function loadingNow(known: Known, { box, room, inside }: GelQuestion): { loading: number; from: GelReckoning['knownFrom'] } {
-  if (inside.length > 0)
-    return { loading: desiccantUptake(known.kind, mean(inside, 'temperatureC'), mean(inside, 'humidityPct')), from: 'measured' };
-  const since = room.filter((r) => r.at >= known.at);
-  if (since.length < 2) return { loading: known.loading, from: known.from };
-  const desiccant = { kind: known.kind, massG: known.massG, loadingGPerG: known.loading };
-  return { loading: simulateBox({ ...box, desiccant }, since).loadingGPerG.at(-1)!, from: known.from };
+function loadingNow(
+  { kind, massG, at, loading, from }: Known,
+  box: GelQuestion['box'],
+  room: AirLog,
+  inside: AirLog,
+): { loading: number; from: GelReckoning['knownFrom'] } {
+  if (inside.length > 0) return { loading: desiccantUptake(kind, mean(inside.temperatureC), mean(inside.humidityPct)), from: 'measured' };
+  const since = part(room, firstFrom(room.ms, Date.parse(at)), room.length);
+  if (since.length < 2) return { loading, from };
+  return { loading: boxAlong({ ...box, desiccant: { kind, massG, loadingGPerG: loading } }, since).loadingGPerG.at(-1)!, from };
 }
 
 /**
@@ -89,11 +95,12 @@ function loadingNow(known: Known, { box, room, inside }: GelQuestion): { loading
 export function reckonGel(question: GelQuestion): GelReckoning | null {
   const known = question.events.reduce(learn, null);
   if (!known) return null;
-  const { box, room, now } = question;
-  const { loading, from } = loadingNow(known, question);
-  const ahead = roomAhead(room, now);
-  const { exhaustedAt } = simulateBox({ ...box, desiccant: { kind: known.kind, massG: known.massG, loadingGPerG: loading } }, ahead);
-  const temperatureC = room.length > 0 ? mean(room.slice(-24), 'temperatureC') : 20;
+  const { box, now } = question;
+  const room = columnsOf(question.room);
+  const { loading, from } = loadingNow(known, box, room, columnsOf(question.inside));
+  const ahead = roomAhead(room, Date.parse(now));
+  const { exhaustedFrom } = boxAlong({ ...box, desiccant: { kind: known.kind, massG: known.massG, loadingGPerG: loading } }, ahead);
+  const temperatureC = room.length > 0 ? mean(room.temperatureC.slice(-24)) : 20;
   const full = desiccantUptake(known.kind, temperatureC, box.targetPct);
   const dry = DRIED_LOADING[known.kind];
   return {
@@ -101,7 +108,7 @@ export function reckonGel(question: GelQuestion): GelReckoning | null {
     massG: known.massG,
     loadingGPerG: loading,
     left: Math.min(1, Math.max(0, (full - loading) / (full - dry))),
-    spentOn: exhaustedAt,
+    spentOn: exhaustedFrom < ahead.length ? atOf(ahead, exhaustedFrom) : null,
     knownFrom: from,
     since: known.at,
   };

@@ -10,7 +10,7 @@ export {
   tooDamp,
   tooDry,
 } from './alerts.js';
-export { simulateBox, type Box, type BoxOptions, type BoxRun } from './box.js';
+export { boxAlong, simulateBox, type BoxCourse, type Box, type BoxOptions, type BoxRun } from './box.js';
 export {
   balanceHumidityPct,
   DESICCANT_KINDS,
@@ -19,8 +19,6 @@ export {
   desiccantUptake,
   INDICATOR_COLOURS,
   type IndicatorColour,
-  type Isotherm,
-  isothermAt,
   loadingAtIndicator,
 } from './desiccants.js';
 export { type Bucket, downsample, type Part } from './downsample.js';
@@ -68,5 +66,8 @@ export {
   type SingleChange,
   singleChanges,
   type TriedChange,
+  type Climate,
+  roomInClimate,
+  thinned,
   tryScenario,
 } from './whatIf.js';

@@ -1,6 +1,6 @@
-import { absoluteHumidityGm3, type Reading } from '../air/index.js';
+import { absoluteHumidityGm3, type AirLog, emptyLog } from '../air/index.js';
 import { published } from '../care/knowledge/index.js';
-import { simulateBox } from './box.js';
+import { boxAlong } from './box.js';
 import type { DesiccantKind } from './desiccants.js';
 import { DRIED_LOADING } from './gel.js';
 
@@ -23,18 +23,18 @@ export type Sizing = {
 /** Beyond this no drawer holds it. */
 const MOST_G = 100_000;
 
-const DAY_STARTS = '2026-01-01T00:00:00.000Z';
-const steadyRoom = ({ temperatureC, humidityPct }: SizingQuestion['room'], days: number): Reading[] =>
-  Array.from({ length: Math.ceil(days) * 8 + 1 }, (_, i) => ({
-    at: new Date(Date.parse(DAY_STARTS) + i * 3 * 3_600_000).toISOString(),
-    temperatureC,
-    humidityPct,
-  }));
+/** The same air every three hours, from no day in particular. */
+function steadyRoom({ temperatureC, humidityPct }: SizingQuestion['room'], days: number): AirLog {
+  const log = emptyLog(Math.ceil(days) * 8 + 1);
+  log.temperatureC.fill(temperatureC);
+  log.humidityPct.fill(humidityPct);
+  return { ...log, ms: log.ms.map((_, i) => i * 3 * 3_600_000) };
+}
 
 /** Does so much of it keep the box below the target for so long? */
-function lasts({ kind, days, room, ...box }: SizingQuestion, massG: number): boolean {
+function lasts({ kind, days: _, room: __, ...box }: SizingQuestion, room: AirLog, massG: number): boolean {
   const desiccant = { kind, massG, loadingGPerG: DRIED_LOADING[kind] };
-  return simulateBox({ ...box, desiccant }, steadyRoom(room, days)).exhaustedAt === null;
+  return boxAlong({ ...box, desiccant }, room).exhaustedFrom === room.length;
 }
 
 /** What one desiccant unit holds of water, g, by the final humidity it is rated at (DIN 55473/55474, from memory). */
@@ -91,11 +91,12 @@ export function desiccantForBox(question: SizingQuestion): Sizing {
     milStd2073: UNIT_GEL_G * desiccantUnitsMil(volumeL),
   };
   if (room.humidityPct <= targetPct) return { massG: 0, sealedPackG };
-  if (!lasts(question, MOST_G)) return { massG: Infinity, sealedPackG };
+  const air = steadyRoom(room, days);
+  if (!lasts(question, air, MOST_G)) return { massG: Infinity, sealedPackG };
   let [low, high] = [0, MOST_G];
   while (high - low > Math.max(0.5, high * 0.005)) {
     const mid = low === 0 ? high / 8 : (low + high) / 2;
-    if (lasts(question, mid)) high = mid;
+    if (lasts(question, air, mid)) high = mid;
     else low = mid;
   }
   return { massG: high, sealedPackG };

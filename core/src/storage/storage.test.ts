@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { assess } from '../fungus/index.js';
 import { describe, expect, it } from 'vitest';
-import { dewPointC } from '../air/index.js';
+import { columnsOf, dewPointC } from '../air/index.js';
 import { logOf } from '../testing/logs.js';
 import {
   adviseChange,
@@ -16,8 +16,10 @@ import {
   placeFacts,
   readSenml,
   recommendHome,
+  roomInClimate,
   shiftBetween,
   silentAfterMs,
+  thinned,
   tooDamp,
   tooDry,
   toSenml,
@@ -225,12 +227,26 @@ describe('what if', () => {
     expect(then.end.dose).toBeCloseTo(whole.dose, 6);
     expect(then.end.daysPast).toBeCloseTo(whole.daysPast, 6);
   });
+  it('keeps another climate within what air can be', () => {
+    const log = columnsOf(room);
+    const wet = roomInClimate(log, { warmerC: 4, damperPct: 30 });
+    expect(Math.max(...wet.humidityPct)).toBe(99);
+    expect(wet.temperatureC[0]).toBe(25);
+    expect(Math.min(...roomInClimate(log, { warmerC: 0, damperPct: -80 }).humidityPct)).toBe(2);
+    expect(roomInClimate(log, { warmerC: 0, damperPct: 0 })).toEqual(log);
+  });
+  it('draws a course in few points, from its beginning on, and a short one in all of them', () => {
+    const year = Float64Array.from({ length: 8760 }, (_, i) => i);
+    expect(thinned(year)).toHaveLength(674);
+    expect(thinned(year).slice(0, 3)).toEqual([0, 13, 26]);
+    expect(thinned(year.subarray(0, 5))).toEqual([0, 1, 2, 3, 4]);
+  });
   it('lets a dry cabinet drift towards the room in a power cut and no further', () => {
     const cabinet: Scenario = { box: { ...leaky.box, desiccant: { kind: 'silica-gel', massG: 0, loadingGPerG: 0 } }, setPointPct: 42 };
     const held = tryScenario(cabinet, room, band, options);
-    expect(Math.max(...held.readings.map((r) => r.humidityPct))).toBe(42);
+    expect(Math.max(...held.air.humidityPct)).toBe(42);
     const cut = tryScenario({ ...cabinet, powerCut: { from: '2026-02-01', to: '2026-02-08' } }, room, band, options);
-    const worst = Math.max(...cut.readings.map((r) => r.humidityPct));
+    const worst = Math.max(...cut.air.humidityPct);
     expect(worst).toBeGreaterThan(55);
     expect(worst).toBeLessThan(75);
   });

@@ -1,6 +1,6 @@
-import { columnsOf, type Log, type Reading } from '../air/index.js';
+import { type AirLog, atOf, columnsOf, firstFrom, type Log, part } from '../air/index.js';
 import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
-import { simulateBox, type Box } from './box.js';
+import { boxAlong, type Box } from './box.js';
 import { DRIED_LOADING } from './gel.js';
 
 /** A box as it might be. `setPointPct` is a dry cabinet's; `powerCut` is when it has no current. */
@@ -24,19 +24,27 @@ export type Figures = {
   /** Where both models stand at the end. */
   end: Exposure;
 };
-export type ScenarioResult = Figures & { readings: Reading[]; loadingGPerG: number[]; exhaustedAt: string | null };
+export type ScenarioResult = Figures & { air: AirLog; exhaustedAt: string | null };
+
+const capped = ({ humidityPct, ...rest }: AirLog, mostPct: number): AirLog => ({
+  ...rest,
+  humidityPct: humidityPct.map((pct) => Math.min(mostPct, pct)),
+});
 
 /** With current, a dry cabinet holds its set-point where the room is damper; without, it is a box with a fair seal. */
-function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, room: readonly Reading[]) {
-  if (setPointPct == null) return simulateBox(box, room, { freshDesiccant });
-  const held = (r: Reading): Reading => ({ ...r, humidityPct: Math.min(setPointPct, r.humidityPct) });
-  if (!powerCut) return { readings: room.map(held), loadingGPerG: room.map(() => 0), exhaustedAt: null };
-  const before = room.filter((r) => r.at < powerCut.from).map(held);
-  const during = room.filter((r) => r.at >= powerCut.from && r.at < powerCut.to);
-  const after = room.filter((r) => r.at >= powerCut.to).map(held);
-  const cut = simulateBox(box, during, { startHumidityPct: Math.max(1, before.at(-1)?.humidityPct ?? setPointPct) });
-  const readings = [...before, ...cut.readings, ...after];
-  return { readings, loadingGPerG: readings.map(() => 0), exhaustedAt: null };
+function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, room: AirLog): Pick<ScenarioResult, 'air' | 'exhaustedAt'> {
+  if (setPointPct == null) {
+    const { air, exhaustedFrom } = boxAlong(box, room, { freshDesiccant });
+    return { air, exhaustedAt: exhaustedFrom < air.length ? atOf(air, exhaustedFrom) : null };
+  }
+  const air = capped(room, setPointPct);
+  if (powerCut) {
+    const from = firstFrom(room.ms, Date.parse(powerCut.from));
+    const to = firstFrom(room.ms, Date.parse(powerCut.to));
+    const startHumidityPct = Math.max(1, air.humidityPct[from - 1] ?? setPointPct);
+    air.humidityPct.set(boxAlong(box, part(room, from, to), { startHumidityPct }).air.humidityPct, from);
+  }
+  return { air, exhaustedAt: null };
 }
 
 /** The figures of any course of air, measured or reckoned: one way to come by them, whoever asks. */
@@ -61,9 +69,31 @@ export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: Ass
 }
 
 /** What would become of the air in it, of the band and of the risk, beginning where `options.start` stood. */
-export function tryScenario(scenario: Scenario, room: readonly Reading[], band: Band, options: AssessOptions): ScenarioResult {
-  const result = run(scenario, room);
-  return { ...result, ...figuresOf(result.readings, band, options) };
+export function tryScenario(scenario: Scenario, room: Log, band: Band, options: AssessOptions): ScenarioResult {
+  const result = run(scenario, columnsOf(room));
+  return { ...result, ...figuresOf(result.air, band, options) };
+}
+
+/** Another climate: how much warmer, K, and how much damper, % RH, the room is than its log. */
+export type Climate = { warmerC: number; damperPct: number };
+
+/** No air of a room is damper, or drier, than this. */
+const DAMPEST_PCT = 99;
+const DRIEST_PCT = 2;
+
+/** The room in another climate: the same course, warmer or damper. */
+export const roomInClimate = ({ temperatureC, humidityPct, ...rest }: AirLog, { warmerC, damperPct }: Climate): AirLog => ({
+  ...rest,
+  temperatureC: temperatureC.map((t) => t + warmerC),
+  humidityPct: humidityPct.map((pct) => Math.min(DAMPEST_PCT, Math.max(DRIEST_PCT, pct + damperPct))),
+});
+
+/** As many points as a course is drawn with. */
+const DRAWN = 640;
+/** A column in no more points than are drawn, evenly taken. */
+export function thinned(column: Float64Array): number[] {
+  const step = Math.max(1, Math.floor(column.length / DRAWN));
+  return Array.from({ length: Math.ceil(column.length / step) }, (_, i) => column[i * step]!);
 }
 
 /** One thing that could be changed by itself. */
@@ -98,11 +128,11 @@ export type SingleChange = {
   /** Another of the keeper's places, whose air it would stand in. */
   placeName: string | null;
   scenario: Scenario;
-  room: readonly Reading[];
+  room: AirLog;
 };
 
 /** The other places whose air it might stand in. */
-export type OtherRoom = { name: string; readings: readonly Reading[] };
+export type OtherRoom = { name: string; readings: Log };
 
 /** A room that is dried is held at this (common practice: a dehumidifier's usual setting). */
 const DRIED_ROOM_PCT = 50;
@@ -110,12 +140,7 @@ const DRIED_ROOM_PCT = 50;
 const OPEN_FROM_PER_DAY = 50;
 
 /** The single changes worth comparing (our choice of amounts: twice the gel, half the leak, half the openings). */
-export function singleChanges(
-  scenario: Scenario,
-  room: readonly Reading[],
-  { lowPct, highPct }: Band,
-  others: readonly OtherRoom[],
-): SingleChange[] {
+export function singleChanges(scenario: Scenario, room: AirLog, { lowPct, highPct }: Band, others: readonly OtherRoom[]): SingleChange[] {
   const { box, setPointPct } = scenario;
   const change = (
     id: ChangeId,
@@ -129,10 +154,9 @@ export function singleChanges(
     room,
     ...more,
   });
-  const drier = room.map((r) => ({ ...r, humidityPct: Math.min(DRIED_ROOM_PCT, r.humidityPct) }));
   const around = [
-    ...others.map((o) => change('other-room', null, { room: o.readings, placeName: o.name })),
-    change('dry-room', DRIED_ROOM_PCT, { room: drier }),
+    ...others.map((o) => change('other-room', null, { room: columnsOf(o.readings), placeName: o.name })),
+    change('dry-room', DRIED_ROOM_PCT, { room: capped(room, DRIED_ROOM_PCT) }),
   ];
   const middle = Math.round((lowPct + highPct) / 2);
   if (setPointPct != null) {
@@ -184,14 +208,14 @@ export type ChangeAdvice =
 export function adviseChange(
   now: Figures,
   scenario: Scenario,
-  room: readonly Reading[],
+  room: Log,
   band: Band,
   options: AssessOptions,
   others: readonly OtherRoom[] = [],
 ): ChangeAdvice {
   if (now.above <= SELDOM && now.level === 'safe') return { verdict: 'nothing-needed' };
-  const tried = singleChanges(scenario, room, band, others).map((change): TriedChange => {
-    const { readings: _, loadingGPerG: __, exhaustedAt: ___, ...result } = tryScenario(change.scenario, change.room, band, options);
+  const tried = singleChanges(scenario, columnsOf(room), band, others).map((change): TriedChange => {
+    const { air: _, exhaustedAt: __, ...result } = tryScenario(change.scenario, change.room, band, options);
     return { change, result, worth: (badness(now) - badness(result)) / EFFORT[change.id] };
   });
   const helping = tried.filter((t) => t.result.above <= STILL_TOO_DAMP && badness(now) - badness(t.result) >= NOTABLE);

@@ -81,9 +81,8 @@ export class AdviceService {
     const hour = Math.floor(nowMs / MS_PER_HOUR);
     const key = `${hour}/${schools.humidity}/${JSON.stringify(scenario)}/${printOf(wholeHours(recent, hour))}/${others.map((o) => o.name).join()}`;
     return this.memo.get(place.id, key, () => {
-      const around = air.readingsOf(recent);
-      const now = measured ?? storage.tryScenario(scenario, around, place, options);
-      const advice = storage.adviseChange(now, scenario, around, place, options, others);
+      const now = measured ?? storage.tryScenario(scenario, recent, place, options);
+      const advice = storage.adviseChange(now, scenario, recent, place, options, others);
       switch (advice.verdict) {
         case 'nothing-needed':
           return advice;
@@ -104,7 +103,7 @@ export class AdviceService {
     );
     const house = await this.series.air(db);
     const span = { fromMs, toMs: this.clock.now().getTime() };
-    const rooms = open.slice(0, MOST_OTHER_ROOMS).map(({ id, name }) => ({ name, readings: air.readingsOf(house.hourly(id, span)) }));
+    const rooms = open.slice(0, MOST_OTHER_ROOMS).map(({ id, name }) => ({ name, readings: house.hourly(id, span) }));
     return rooms.filter((r) => r.readings.length >= FEWEST_HOURS);
   }
 }

@@ -292,8 +292,8 @@ export class ClimateService {
       storage.reckonGel({
         events: gelEvents,
         box,
-        room: air.readingsOf(room.log),
-        inside: air.readingsOf(inside),
+        room: room.log,
+        inside,
         now: now.toISOString(),
       }),
     );

@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import { outside } from '../outside';
-import type { BoxWorker } from './box.worker';
+import type { BoxWorker } from './box';
 import type { FrameWorker } from './frame.worker';
 
 /** Every worker there is, by its name. */

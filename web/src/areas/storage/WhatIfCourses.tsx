@@ -1,4 +1,3 @@
-import type { air } from '@bright-keeper/core';
 import { warningWords } from '@bright-keeper/words';
 import type { Course, Results } from './useWhatIfResults';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
@@ -8,16 +7,10 @@ const H = 200;
 
 /** Both courses over the same weeks, the band between its lines. */
 export function Courses({ results: { now, then }, band }: { results: Results; band: { lowPct: number; highPct: number } }) {
-  const path = (readings: readonly air.Reading[]) => {
-    const step = Math.max(1, Math.floor(readings.length / W));
-    return readings
-      .filter((_, i) => i % step === 0)
-      .map(
-        (r, i, all) =>
-          `${i === 0 ? 'M' : 'L'}${((i / Math.max(1, all.length - 1)) * W).toFixed(1)} ${(H - (r.humidityPct / 100) * H).toFixed(1)}`,
-      )
+  const path = (line: readonly number[]) =>
+    line
+      .map((pct, i) => `${i === 0 ? 'M' : 'L'}${((i / Math.max(1, line.length - 1)) * W).toFixed(1)} ${(H - (pct / 100) * H).toFixed(1)}`)
       .join('');
-  };
   const y = (pct: number) => H - (pct / 100) * H;
   return (
     <svg
@@ -28,8 +21,8 @@ export function Courses({ results: { now, then }, band }: { results: Results; ba
     >
       <rect width={W} height={H} className="fill-well" />
       <rect y={y(band.highPct)} width={W} height={y(band.lowPct) - y(band.highPct)} className="fill-glass-tint" />
-      <path d={path(now.readings)} fill="none" className="stroke-soft" strokeWidth="1.5" strokeDasharray="4 3" />
-      <path d={path(then.readings)} fill="none" className="stroke-ink" strokeWidth="2" />
+      <path d={path(now.line)} fill="none" className="stroke-soft" strokeWidth="1.5" strokeDasharray="4 3" />
+      <path d={path(then.line)} fill="none" className="stroke-ink" strokeWidth="2" />
       {[20, 40, 60, 80].map((pct) => (
         <text key={pct} x="4" y={y(pct) + 4} fontSize="11" className="fill-soft">
           {pct} %

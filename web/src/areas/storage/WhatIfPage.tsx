@@ -1,5 +1,6 @@
 import type { Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
 import type { fungus } from '@bright-keeper/core';
+import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { withChoice } from '../../ui/address';
 import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -66,6 +67,23 @@ function Play({ start, what, room, others, set }: { start: WhatIfStart; what: Wh
   );
 }
 
+/** The address is written when a slider has come to rest: browsers refuse to write it at every step of one. */
+const AT_REST_MS = 250;
+
+/** What is chosen on this page: as played with just now, else as the address says. */
+function useChoices(): [URLSearchParams, Set] {
+  const [params, setParams] = useSearchParams();
+  const [played, setPlayed] = useState({ over: params, choices: params });
+  // Whatever else changes the address since is newer than what was played before it.
+  const choices = played.over === params ? played.choices : params;
+  useEffect(() => {
+    if (choices === params) return;
+    const timer = setTimeout(() => setParams(choices, { replace: true }), AT_REST_MS);
+    return () => clearTimeout(timer);
+  }, [choices, params, setParams]);
+  return [choices, (key, text) => setPlayed({ over: params, choices: withChoice(choices, key, text) })];
+}
+
 type ViewProps = {
   start: WhatIfStart;
   /** The same with the room of another place around it; `start` itself while none is chosen. */
@@ -79,10 +97,9 @@ type ViewProps = {
 };
 
 function WhatIfView({ start, elsewhere, others, name, placeId, school, advice }: ViewProps) {
-  const [params, setParams] = useSearchParams();
-  const what = whatIfFrom(params, start);
+  const [choices, set] = useChoices();
+  const what = whatIfFrom(choices, start);
   const { results, error } = useWhatIfResults(start, elsewhere, what, school);
-  const set: Set = (key, text) => setParams(withChoice(params, key, text), { replace: true });
   return (
     <Page
       title={<>What if? {name}</>}
@@ -91,7 +108,7 @@ function WhatIfView({ start, elsewhere, others, name, placeId, school, advice }:
     >
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="sheet space-y-4 p-4 lg:col-span-4">
-          <Play start={start} what={what} room={params.get('room') ?? ''} others={others} set={set} />
+          <Play start={start} what={what} room={choices.get('room') ?? ''} others={others} set={set} />
           <ButtonLink look="quiet" to={`/storage/${placeId}/what-if`}>
             As it is today
           </ButtonLink>

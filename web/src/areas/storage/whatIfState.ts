@@ -1,5 +1,5 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
-import { storage, type air } from '@bright-keeper/core';
+import { storage } from '@bright-keeper/core';
 
 /** What one plays with; what is left alone stays as it is today. */
 export type WhatIf = {
@@ -91,11 +91,3 @@ export function scenarioOf(start: WhatIfStart, what: WhatIf): storage.Scenario {
     powerCut: what.setPointPct !== null && what.powerCutDays > 0 && middle && to ? { from: middle, to } : null,
   };
 }
-
-/** The room in another climate: the same course, warmer or damper. */
-export const roomOf = ({ room }: WhatIfStart, { warmerC, damperPct }: Pick<WhatIf, 'warmerC' | 'damperPct'>): air.Reading[] =>
-  room.map((r) => ({
-    at: r.at,
-    temperatureC: r.temperatureC + warmerC,
-    humidityPct: Math.min(99, Math.max(2, r.humidityPct + damperPct)),
-  }));
