@@ -22,12 +22,16 @@ const FORMAT = {
 };
 
 /** Starts the bundle that people run, on a directory or a PostgreSQL server; ready when it answers. */
-export async function startServer(dataDir, port, databaseUrl = '') {
-  const child = spawn(process.execPath, [join(ROOT, 'server', 'dist', 'bundle.js')], {
-    env: { ...process.env, PORT: String(port), BRIGHT_KEEPER_DATA: dataDir, DATABASE_URL: databaseUrl },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
-  const url = `http://localhost:${port}`;
+export const startServer = (dataDir, port, databaseUrl = '') =>
+  startProgram(join('server', 'dist', 'bundle.js'), { PORT: String(port), BRIGHT_KEEPER_DATA: dataDir, DATABASE_URL: databaseUrl });
+
+/** The demo household, likewise. */
+export const startDemo = (dataDir, port) =>
+  startProgram(join('demo', 'dist', 'main.js'), { PORT: String(port), BRIGHT_KEEPER_DEMO_DATA: dataDir, DATABASE_URL: '' });
+
+async function startProgram(script, more) {
+  const child = spawn(process.execPath, [join(ROOT, script)], { env: { ...process.env, ...more }, stdio: ['ignore', 'ignore', 'inherit'] });
+  const url = `http://localhost:${more.PORT}`;
   for (;;) {
     try {
       if ((await fetch(`${url}/api/settings`)).ok) break;
