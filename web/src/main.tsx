@@ -4,16 +4,18 @@ import './theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
+import { BrowserRouter } from 'react-router';
 import { queryClient } from './api/client';
 import { HouseZone } from './areas/settings';
-import { router } from './router';
+import { Pages } from './Pages';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={queryClient}>
       <HouseZone>
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Pages />
+        </BrowserRouter>
       </HouseZone>
     </QueryClientProvider>
   </StrictMode>,

@@ -16,11 +16,11 @@ export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } fr
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
 export { everyWords, monthWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
+export { fStop } from './sensor/fStop.js';
 export {
   changeWords,
   fateWords,
   frontMarkWords,
-  fStop,
   glareChangeWords,
   glareGradeWords,
   percent,

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { Broken, NotHere, Shell } from './Shell';
+import { NotHere, Shell } from './Shell';
 
 afterEach(cleanup);
 
@@ -13,7 +13,6 @@ const show = (address: string, onApproach = vi.fn()) => {
     [
       {
         element: <Shell bar={<p>a bench day runs</p>} onApproach={onApproach} />,
-        errorElement: <Broken />,
         children: [
           { index: true, element: <h1>Today</h1> },
           { path: 'gear', element: <h1>Gear</h1> },

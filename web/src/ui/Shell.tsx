@@ -1,7 +1,8 @@
 import { Aperture, Archive, BookOpen, CalendarCheck, CalendarDays, PackageOpen, Settings, SprayCan, type LucideIcon } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
-import { ButtonLink, Empty, Failure, Page } from './parts';
+import { NavLink } from 'react-router';
+import { Guarded } from './Guarded';
+import { ButtonLink, Empty, Page } from './parts';
 
 type Station = { to: string; name: string; icon: LucideIcon };
 
@@ -71,7 +72,7 @@ export function Shell({ bar, onApproach }: { bar?: ReactNode; onApproach: (to: s
       </header>
       {bar}
       <div id="work">
-        <Outlet />
+        <Guarded />
       </div>
       <nav
         aria-label="Stations"
@@ -83,7 +84,6 @@ export function Shell({ bar, onApproach }: { bar?: ReactNode; onApproach: (to: s
           </NavLink>
         ))}
       </nav>
-      <ScrollRestoration />
     </div>
   );
 }
@@ -102,8 +102,3 @@ export const NotHere = () => (
     </Empty>
   </Page>
 );
-
-export function Broken() {
-  const error = useRouteError();
-  return <Failure error={error} onRetry={() => window.location.reload()} />;
-}

@@ -1,5 +1,5 @@
 import { care } from '@bright-keeper/core';
-import { fStop } from '../sensor/sensor.js';
+import { fStop } from '../sensor/fStop.js';
 import { capital } from '../text.js';
 import { barWords } from './bars.js';
 import { whyAct, whyLeave } from './soilReasons.js';

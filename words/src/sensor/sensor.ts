@@ -1,8 +1,6 @@
 import { sensor } from '@bright-keeper/core';
 import { capital, count } from '../text.js';
-
-/** An f-number as photographers write it. */
-export const fStop = (fNumber: number): string => `f/${Math.round(fNumber * 10) / 10}`;
+import { fStop } from './fStop.js';
 
 const ADVICE: Record<sensor.SensorAdvice, string> = {
   leave: 'Leave it',
