@@ -7,7 +7,7 @@ const FAMILY = 'Atkinson Hyperlegible Next Variable';
 const WHOLE = '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2';
 /** What almost every page is written in; names and notes in other letters bring the whole face. */
 const PLAIN = Array.from({ length: 0x7f - 0x20 }, (_, i) => String.fromCharCode(0x20 + i)).join('');
-const MORE = '\u00a0’“”…·°×²–−µ±';
+const MORE = '\u00a0\u2009\u202f’“”…·°×²–−µ±↑↓€£';
 /** From plain to semibold: the pages use no other. */
 const WEIGHTS = { min: 400, max: 600 };
 const RANGE = ['U+20-7e', ...[...MORE].map((letter) => `U+${letter.codePointAt(0)!.toString(16)}`)].join(',');

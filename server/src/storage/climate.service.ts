@@ -41,6 +41,12 @@ const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toIS
 
 /** A ribbon is drawn a few pixels high: what is finer than that is only carried about. */
 const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+/** As fine as readings are kept: a longer mean says no more. */
+const spread = ({ min, mean, max }: storage.Part['humidityPct']) => ({
+  min: rounded(min, 2),
+  mean: rounded(mean, 2),
+  max: rounded(max, 2),
+});
 
 /** The extremes of each day, and where the early warning stood at its end. */
 function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysPast }: fungus.WarningColumns): RibbonDay[] {
@@ -174,7 +180,15 @@ export class ClimateService {
       points: buckets.map((bucket) => {
         const i = Math.max(0, air.firstFrom(hourly.ms, bucket.at + 1) - 1);
         const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
-        return { ...bucket, dewPointC, index: index[i] ?? 0, dose: dose[i] ?? 0, daysPast: daysPast[i] ?? 0 };
+        return {
+          at: bucket.at,
+          temperatureC: spread(bucket.temperatureC),
+          humidityPct: spread(bucket.humidityPct),
+          dewPointC: rounded(dewPointC, 2),
+          index: rounded(index[i] ?? 0, 4),
+          dose: rounded(dose[i] ?? 0, 4),
+          daysPast: rounded(daysPast[i] ?? 0, 2),
+        };
       }),
       events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
       gaps: gaps.filter((g) => g.to >= from && g.from <= to),

@@ -1,2 +1,6 @@
+import { lazy } from 'react';
+
 /* What other areas may use of this one. */
-export { FirstReading } from './FirstReading';
+
+/** Its form comes with the checks of forms: most places are measured and never show it. */
+export const FirstReading = lazy(async () => ({ default: (await import('./FirstReading')).FirstReading }));

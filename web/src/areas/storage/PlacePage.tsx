@@ -1,6 +1,7 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { homeWords } from '@bright-keeper/words';
+import { Suspense } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ClimateRibbon, RibbonLegend, ribbonEvents } from '../../ui/ClimateRibbon';
 import { Button, ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -131,7 +132,9 @@ export function PlacePage() {
             <ChartSection place={data} />
           ) : (
             <>
-              <FirstReading place={data} />
+              <Suspense fallback={<Loading />}>
+                <FirstReading place={data} />
+              </Suspense>
               {box}
             </>
           )}
