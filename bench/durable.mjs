@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
-import { openOnFiles } from '../server/dist/db/open.js';
+import { wake } from '../server/dist/db/embedded/wake.js';
+import { openWaking } from '../server/dist/db/open.js';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const LONE = 300;
@@ -47,7 +48,9 @@ export async function durableWrites() {
   await measure('bare PGlite, which syncs nothing', (i) => bare.query(INSERT, [i, NOTE]));
   await bare.close();
 
-  const ours = await openOnFiles({ dataDir: join(folder, 'ours'), apart: true });
+  const dataDir = join(folder, 'ours');
+  const { database: ours, ready } = openWaking(wake(dataDir), { dataDir, onStopped: () => {} });
+  await ready;
   await ours.pool.query(TABLE);
   await measure('ours, embedded, synced before the answer', async (i) => {
     const kept = ours.promise();

@@ -27,7 +27,7 @@ export const startServer = (dataDir, port, databaseUrl = '') =>
 
 /** The demo household, likewise. */
 export const startDemo = (dataDir, port) =>
-  startProgram(join('demo', 'dist', 'main.js'), { PORT: String(port), BRIGHT_KEEPER_DEMO_DATA: dataDir, DATABASE_URL: '' });
+  startProgram(join('server', 'dist', 'demo.js'), { PORT: String(port), BRIGHT_KEEPER_DEMO_DATA: dataDir, DATABASE_URL: '' });
 
 async function startProgram(script, more) {
   const child = spawn(process.execPath, [join(ROOT, script)], { env: { ...process.env, ...more }, stdio: ['ignore', 'ignore', 'inherit'] });

@@ -28,7 +28,7 @@ export type Running = {
   kill: (signal: NodeJS.Signals) => Promise<number | null>;
 };
 
-const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'demo/dist/main.js' } as const;
+const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'server/dist/demo.js' } as const;
 type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number };
 
 /** Starts a built program as its own process and resolves when it has printed its address or has ended. */

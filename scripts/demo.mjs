@@ -5,4 +5,4 @@ ensureInstalled();
 // Imported only now: it needs the packages that were just installed.
 const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt();
-runServer('demo/dist/main.js', process.argv.slice(2));
+runServer('server/dist/demo.js', process.argv.slice(2));

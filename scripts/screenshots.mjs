@@ -154,7 +154,7 @@ const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
 const { care } = await import('../core/dist/index.js');
-const demo = await startProgram('demo/dist/main.js', PORT);
+const demo = await startProgram('server/dist/demo.js', PORT);
 // An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
 const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: String(moreThanIsFree()) });
 const browser = await chromium.launch(CHROMIUM);

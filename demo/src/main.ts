@@ -1,10 +1,8 @@
-import { DeviceService, lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server';
+import { lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server/start';
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { startDevices } from './liveDevices.js';
-import { playDemo } from './play.js';
 
 const WEB = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
@@ -31,11 +29,13 @@ try {
     webDir: WEB,
     prepare: async ({ database }) => {
       if (existsSync(marker)) return;
+      const { playDemo } = await import('./play.js');
       const loadedAt = new Date();
       await playDemo(database, loadedAt);
       writeFileSync(marker, JSON.stringify({ loadedAt }));
     },
   });
+  const [{ DeviceService }, { startDevices }] = await Promise.all([import('@bright-keeper/server'), import('./liveDevices.js')]);
   const stop = await startDevices(app.get(DeviceService), address);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
   console.log(`The demo of Bright Keeper is at ${address}  (data in ${dataDir}; start afresh with: npm run demo -- --reset)`);

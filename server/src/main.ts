@@ -1,7 +1,5 @@
-import 'reflect-metadata';
-import { databaseUrl } from './db/choose.js';
 import { WEB } from './paths.js';
-import { dataDirectory, portFromEnvironment, serve } from './serve.js';
+import { databaseUrl, dataDirectory, portFromEnvironment, serve } from './serve.js';
 
 try {
   const dataDir = dataDirectory();

@@ -14,7 +14,7 @@ import { LOCK_FILE, lockDirectory } from './lock.js';
 import { bringUpToDate, DataIsNewer, goThrough, steps } from './migrate.js';
 import { openOnFiles } from './open.js';
 import { privateDirectory } from './privateFiles.js';
-import { makeTemplate } from './template.js';
+import { makeTemplate } from './makeTemplate.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-open-'));
 const template = join(folder, 'template');
@@ -29,7 +29,7 @@ function household(from = template): string {
   copyTree(from, join(dataDir, 'db'));
   return dataDir;
 }
-const open = (dataDir: string) => openOnFiles({ dataDir, apart: false });
+const open = (dataDir: string) => openOnFiles({ dataDir });
 const modesOpenToOthers = (path: string) =>
   readdirSync(path, { recursive: true, withFileTypes: true }).filter((e) => (statSync(join(e.parentPath, e.name)).mode & 0o077) !== 0);
 
@@ -70,7 +70,7 @@ describe('a data directory', () => {
 
 describe('the log of the database', () => {
   it('is moved into the files it belongs to, so that it does not grow for ever', async () => {
-    const database = await openOnFiles({ dataDir: household(), apart: false, checkpointEveryMs: 20 });
+    const database = await openOnFiles({ dataDir: household(), checkpointEveryMs: 20 });
     const last = async () =>
       (await database.pool.query<{ at: string }>('select checkpoint_lsn::text as at from pg_control_checkpoint()')).rows[0]!.at;
     // What opening it wrote is moved first.

@@ -1,14 +1,12 @@
-import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { copyTree } from './copyTree.js';
-import { Database } from './database.js';
-import { embeddedApart, overEngine } from './embedded/embedded.js';
+import { Database, type Backing } from './database.js';
+import { inItsThread, overEngine } from './embedded/embedded.js';
 import { openEngine } from './embedded/engine.js';
-import { lockDirectory } from './lock.js';
+import { claim, type Claimed, type Waking } from './embedded/wake.js';
 import { bringUpToDate } from './migrate.js';
 import { postgres } from './postgres.js';
-import { privateDirectory } from './privateFiles.js';
-import { beginFromTemplate } from './template.js';
 
 const BEFORE_UPGRADE = 'before-upgrade-';
 const KEPT_SNAPSHOTS = 2;
@@ -49,51 +47,52 @@ export async function openOnServer(url: string, keepCopy?: (database: Database) 
   return ready(database, keepCopy && (() => keepCopy(database)));
 }
 
-export type OnFiles = {
-  dataDir: string;
-  /** In a thread of its own, so that nobody waits for it who does not need it. */
-  apart: boolean;
-  onStopped?: (why: string) => void;
-  checkpointEveryMs?: number;
-};
+/** A database that is being opened: whoever uses it waits until it is ready, or hears why it never will be. */
+export type Opening = { database: Database; ready: Promise<unknown> };
+
+export type OnFiles = { dataDir: string; checkpointEveryMs?: number };
 
 /** A server of its own would see to it by itself; the embedded one has no process for it, and its log would only grow. */
 const CHECKPOINT_EVERY_MS = 2 * 60_000;
 
+function overFiles(backing: Backing, { files, release }: Claimed, { dataDir, checkpointEveryMs = CHECKPOINT_EVERY_MS }: OnFiles): Opening {
+  const checkpoints = setInterval(() => void database.checkpointIfWritten().catch(() => {}), checkpointEveryMs).unref();
+  const database = new Database({
+    ...backing,
+    close: async (pool) => {
+      clearInterval(checkpoints);
+      await backing.close(pool).finally(release);
+    },
+  });
+  const keepCopy = async () => {
+    await database.checkpoint();
+    copyTree(files, placeForCopy(dataDir));
+  };
+  return { database, ready: ready(database, keepCopy) };
+}
+
+/** Opens the embedded database that wakes in its thread. Its failures are those of `openOnFiles`. */
+export function openWaking(waking: Waking, { onStopped, ...files }: OnFiles & { onStopped: (why: string) => void }): Opening {
+  const opening = overFiles(inItsThread(waking, onStopped), waking, files);
+  return { ...opening, ready: waking.keeper.ready().then(() => opening.ready) };
+}
+
 /**
- * Opens the embedded database in a directory of its own, which is made when it is not there.
+ * Opens the embedded database in a directory of its own, in this thread; the directory is made when it is not there.
  *
  * @throws DirectoryInUse when another process has it open; NotPrivate when others can reach it and that cannot be
  * changed; DataIsNewer when a newer program wrote it.
  */
-export async function openOnFiles({
-  dataDir,
-  apart,
-  onStopped = () => {},
-  checkpointEveryMs = CHECKPOINT_EVERY_MS,
-}: OnFiles): Promise<Database> {
-  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
-  const release = lockDirectory(dataDir);
-  const files = join(dataDir, 'db');
+export async function openOnFiles(files: OnFiles): Promise<Database> {
+  const claimed = claim(files.dataDir);
+  let backing: Backing;
   try {
-    beginFromTemplate(files);
-    privateDirectory(dataDir);
-    const backing = apart ? await embeddedApart(files, onStopped) : overEngine(await openEngine(files), true);
-    const checkpoints = setInterval(() => void database.checkpointIfWritten().catch(() => {}), checkpointEveryMs).unref();
-    const database = new Database({
-      ...backing,
-      close: async (pool) => {
-        clearInterval(checkpoints);
-        await backing.close(pool);
-        release();
-      },
-    });
-    return await ready(database, async () => {
-      await database.checkpoint();
-      copyTree(files, placeForCopy(dataDir));
-    });
+    backing = overEngine(await openEngine(claimed.files), true);
   } catch (error) {
-    release();
+    claimed.release();
     throw error;
   }
+  const { database, ready } = overFiles(backing, claimed, files);
+  await ready;
+  return database;
 }

@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { openOnFiles } from './open.js';
-import { beginFromTemplate, makeTemplate } from './template.js';
+import { makeTemplate } from './makeTemplate.js';
+import { beginFromTemplate } from './template.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-template-'));
 const template = join(folder, 'template');
@@ -15,7 +16,7 @@ describe('a new directory', () => {
     const dataDir = join(folder, 'fresh');
     mkdirSync(dataDir);
     beginFromTemplate(join(dataDir, 'db'), template);
-    const database = await openOnFiles({ dataDir, apart: false });
+    const database = await openOnFiles({ dataDir });
     const { rows } = (await database.db.execute(sql`select count(*)::int as n from item`)) as unknown as { rows: { n: number }[] };
     expect(rows).toEqual([{ n: 0 }]);
     await database.close();

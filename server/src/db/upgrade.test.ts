@@ -159,7 +159,7 @@ describe.each(SCHEMAS.slice(0, -1))('a directory kept under %s', (name) => {
     await fill(old, fixture);
     await old.close();
 
-    const present = await openOnFiles({ dataDir, apart: false });
+    const present = await openOnFiles({ dataDir });
     const { rows } = await present.pool.query('select count(*)::int as count from item');
     expect(rows).toEqual([{ count: fixture.item!.length }]);
     expect(await rewriteOldDocuments(present.db, DOCUMENTS)).toBe(0);

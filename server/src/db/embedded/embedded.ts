@@ -1,11 +1,8 @@
 import pg from 'pg';
-import { DATABASE_THREAD } from '../../paths.js';
 import type { Backing } from '../database.js';
 import type { Engine, Exchange } from './engine.js';
-import { EngineKeeper } from './keeper.js';
+import type { Waking } from './wake.js';
 import { Wire } from './wire.js';
-
-const A_MINUTE_MS = 60_000;
 
 /**
  * Syncs the log up to here, as a message in it that says nothing. Everything that was committed before lies before it.
@@ -42,20 +39,14 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   others: null,
 });
 
-/** The embedded database in a thread of its own, started anew when it ends or hangs. */
-export async function embeddedApart(directory: string, onStopped: (why: string) => void): Promise<Backing> {
+/** The embedded database in a thread of its own, which is started anew when it ends or hangs. */
+export function inItsThread(waking: Waking, onStopped: (why: string) => void): Backing {
+  const { keeper } = waking;
   let lives = 1;
-  const keeper = new EngineKeeper({
-    script: DATABASE_THREAD,
-    directory,
-    patienceMs: A_MINUTE_MS,
-    restMs: 2000,
-    onStopped: (why) => {
-      lives += 1;
-      onStopped(why);
-    },
-  });
-  await keeper.ready();
+  waking.onStopped = (why) => {
+    lives += 1;
+    onStopped(why);
+  };
   return {
     kind: 'embedded',
     connect: (Client) => lineTo(() => keeper.ready(), Client),

@@ -1,0 +1,55 @@
+import 'reflect-metadata';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { createApp } from './app.js';
+import type { Platform } from './db/database.module.js';
+import type { Waking } from './db/embedded/wake.js';
+import { openOnServer, openWaking, placeForCopy, type Opening } from './db/open.js';
+import { endOnSignals, Ending } from './http/ending.js';
+import { writeArchive } from './household/dump.js';
+import { SystemClock, SystemIds } from './platform/clock.js';
+import { DataFolder } from './platform/dataFolder.js';
+import { Disk, marginFromEnvironment } from './platform/disk.js';
+import { log } from './platform/log.js';
+import type { ServeOptions } from './serve.js';
+import { TodayService } from './today/today.service.js';
+
+const portTaken = (port: number) =>
+  new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
+
+async function onServer(url: string, dataDir: string): Promise<Opening> {
+  const keepCopy = async (old: Parameters<typeof writeArchive>[0]) =>
+    void (await writeArchive(old, placeForCopy(dataDir, '.zip'), new Date()));
+  return { database: await openOnServer(url, keepCopy), ready: Promise.resolve() };
+}
+
+/** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */
+export async function serveOn(
+  waking: Waking | null,
+  { dataDir, url = null, port, webDir, prepare }: ServeOptions,
+): Promise<{ app: NestExpressApplication; address: string }> {
+  const onStopped = (why: string) => log.error({ why }, 'the database ended and is started anew');
+  const { database, ready } = waking ? openWaking(waking, { dataDir, onStopped }) : await onServer(url!, dataDir);
+  const platform: Platform = {
+    database,
+    clock: new SystemClock(),
+    ids: new SystemIds(),
+    disk: new Disk(dataDir, marginFromEnvironment()),
+    data: new DataFolder(dataDir),
+  };
+  const ending = new Ending();
+  const [app] = await Promise.all([createApp(platform, webDir, ending), ready]);
+  await prepare?.(platform);
+  try {
+    await app.listen(port, '127.0.0.1');
+  } catch (error) {
+    await app.close();
+    throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
+  }
+  endOnSignals(app, ending);
+  // Whoever opens it looks at Today first: its sums are begun while their browser fetches the page.
+  void app
+    .get(TodayService)
+    .today()
+    .catch((error: unknown) => log.warn({ error }, 'Today could not be made ready'));
+  return { app, address: `http://localhost:${port}` };
+}
