@@ -105,18 +105,15 @@ export class AirController {
   @Post('readings')
   @HttpCode(200)
   @Describe({ summary: 'A SenML pack (RFC 8428) pushed by a device with its key as Bearer', body: senmlPack })
-  async push(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
-    return this.devices.push(await this.devices.ofToken(key), pack);
+  push(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
+    return this.devices.push(key, pack);
   }
 
   @Post('forecast')
   @HttpCode(200)
   @Describe({ summary: 'What a weather station expects, as SenML with its key as Bearer', body: senmlPack })
-  async forecast(
-    @Headers('authorization') key: string | undefined,
-    @CheckedBody(senmlPack) pack: storage.SenmlRecord[],
-  ): Promise<Accepted> {
-    return this.devices.pushForecast(await this.devices.ofToken(key), pack);
+  forecast(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
+    return this.devices.pushForecast(key, pack);
   }
 
   @Post('log-preview')

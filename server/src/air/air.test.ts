@@ -6,6 +6,7 @@ import {
   type DeviceToken,
   type LogImportResult,
   type LogPreview,
+  type Trail,
 } from '@bright-keeper/contract';
 import { air, storage } from '@bright-keeper/core';
 import fc from 'fast-check';
@@ -70,6 +71,28 @@ describe('a packed day', () => {
 });
 
 describe('a device that pushes', () => {
+  it('is answered for itself among others who push at once: each reading is kept, told twice it counts once, a wrong key keeps nothing', async () => {
+    const probes = await Promise.all(Array.from({ length: 6 }, () => addDevice()));
+    const keys = await Promise.all(probes.map(({ id }) => tokenOf(id)));
+    const pack = (i: number) =>
+      storage.toSenml('probe', [{ ...log(1)[0]!, at: new Date(START.getTime() - i * 10 * MINUTE).toISOString() }]);
+    const sent = keys.flatMap((key, i) => [push(key, pack(i)), push(key, pack(i + 10)), push(key, pack(i))]);
+    const [wrong, ...answers] = await Promise.all([push('no-such-key', pack(3)), ...sent]);
+    expect(wrong.status).toBe(401);
+    expect(answers.map((a) => a.status)).toEqual(sent.map(() => 200));
+    const counts = answers.map((a) => a.body as Accepted);
+    for (let i = 0; i < probes.length; i += 1) {
+      const own = counts.slice(3 * i, 3 * i + 3);
+      expect(own.reduce((sum, a) => sum + a.accepted, 0)).toBe(2);
+      expect(own.reduce((sum, a) => sum + a.duplicates, 0)).toBe(1);
+      const told = await get(probes[i]!.id);
+      expect(told.latest?.at).toBe(new Date(START.getTime() - i * 10 * MINUTE).toISOString());
+      expect(told.readings).toBe(2);
+    }
+    const { entries } = (await t.http.get(`${routes.trail}?who=device`).expect(200)).body as Trail;
+    for (const { id } of probes) expect(entries.find((e) => e.who.is === 'device' && e.who.id === id)).toMatchObject({ times: 3 });
+  });
+
   it('needs its own key, and an old key stops working', async () => {
     const { id } = await addDevice();
     const token = await tokenOf(id);

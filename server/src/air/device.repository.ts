@@ -29,11 +29,17 @@ export class DeviceRepository {
   }
 
   async findByToken(db: Db, tokenHash: string): Promise<DeviceRow | null> {
-    const [row] = await db
+    return (await this.holdByTokens(db, [tokenHash]))[0] ?? null;
+  }
+
+  /** Those in use that have one of these keys; inside a transaction their rows are held. */
+  holdByTokens(db: Db, tokenHashes: readonly string[]): Promise<DeviceRow[]> {
+    return db
       .select()
       .from(devices)
-      .where(and(eq(devices.tokenHash, tokenHash), isNull(devices.archivedAt)));
-    return row ?? null;
+      .where(and(inArray(devices.tokenHash, [...tokenHashes]), isNull(devices.archivedAt)))
+      .orderBy(asc(devices.id))
+      .for('update');
   }
 
   async insert(db: Db, row: typeof devices.$inferInsert): Promise<void> {
@@ -51,15 +57,21 @@ export class DeviceRepository {
   }
 
   /** Its readings of these days have changed, or its calibrations. */
-  async touch(db: Db, id: string, days: readonly string[] = []): Promise<void> {
-    const [row] = await db
+  touch(db: Db, id: string, days: readonly string[] = []): Promise<void> {
+    return this.touchAll(db, new Map([[id, days]]));
+  }
+
+  /** The same of several devices, by their ids. */
+  async touchAll(db: Db, changed: ReadonlyMap<string, readonly string[]>): Promise<void> {
+    if (changed.size === 0) return;
+    const rows = await db
       .update(devices)
       .set({ stamp: sql`${devices.stamp} + 1` })
-      .where(eq(devices.id, id))
-      .returning({ stamp: devices.stamp });
+      .where(inArray(devices.id, [...changed.keys()]))
+      .returning({ id: devices.id, stamp: devices.stamp });
     // Where nobody reads the air for weeks the devices are read whole when somebody does.
     if (this.told.size >= MOST_TOLD) this.told.clear();
-    if (row) this.told.set(`${id} ${row.stamp}`, days);
+    for (const { id, stamp } of rows) this.told.set(`${id} ${stamp}`, changed.get(id)!);
   }
 
   /** The days that changed between two stamps of a device; null where another program moved it, and nobody here knows. */

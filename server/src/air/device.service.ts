@@ -18,6 +18,7 @@ import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { Together } from '../platform/together.js';
 import { PlaceService } from '../storage/place.service.js';
 import { places } from '../storage/places.table.js';
 import type { Deed } from '../trail/deeds.js';
@@ -41,6 +42,19 @@ const MOST_JUMPS = 20;
 const PUSHED: Deed = { act: 'pushed', subject: 'readings' };
 const FORETOLD: Deed = { act: 'pushed', subject: 'forecast' };
 
+/** So many devices' packs are kept in one transaction. */
+const PUSHES_AT_ONCE = 100;
+
+/** A pack as it came with its key. */
+type Push = { tokenHash: string } & storage.SenmlReadings;
+type Stored = Accepted | 'unknown-key';
+
+/** @throws ProblemError where there is no key at all. */
+function tokenOf(authorization: string | undefined): string {
+  const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];
+  if (!token) throw problem(airErrors, 'bad-token');
+  return token;
+}
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 export const latestOf = (found: { raw: air.Reading; corrected: air.Reading } | null): Latest | null =>
@@ -64,6 +78,11 @@ export class DeviceService {
   /** What is told of devices and stands in other tables. */
   private readonly around = new Kept<{ placeNames: Map<string, string>; jumps: Map<string, EventRow[]> }>();
   private readonly keyUse = new Kept<Map<string, Date>>();
+  private readonly pushes = new Together<Push, Stored>({
+    work: (all) => this.storePushes(all),
+    keyOf: (push) => push.tokenHash,
+    most: PUSHES_AT_ONCE,
+  });
 
   constructor(
     private readonly database: Database,
@@ -153,62 +172,93 @@ export class DeviceService {
     const when = at ? new Date(at) : now;
     if (when.getTime() - now.getTime() > air.CLOCK_AHEAD_MS)
       throw problem(airErrors, 'future-reading', { fields: { at: 'This lies in the future.' } });
-    return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }], []);
+    return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }]);
   }
 
   /** A whole log at once, as it was read elsewhere. */
   async addLog(id: string, readings: readonly air.Reading[]): Promise<Device> {
-    await this.store(id, readings, []);
+    await this.store(id, readings);
     return this.get(id);
   }
 
-  /** @throws ProblemError when no device has this key. */
-  async ofToken(authorization: string | undefined): Promise<DeviceRow> {
-    const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];
-    const device = token ? await this.repository.findByToken(this.database.db, hashOf(token)) : null;
-    if (!device) throw problem(airErrors, 'bad-token');
-    return device;
-  }
-
-  /** A SenML pack as a device pushes it: the good readings are kept, the rest is set aside with its reason. */
-  push(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
-    const { readings, setAside } = storage.readSenml(pack, this.clock.now());
-    return this.store(device.id, readings, setAside, PUSHED);
+  /** A SenML pack as a device pushes it: the good readings are kept, the rest is set aside with its reason. @throws ProblemError when no device has this key. */
+  async push(authorization: string | undefined, pack: storage.SenmlRecord[]): Promise<Accepted> {
+    const stored = await this.pushes.do({ tokenHash: hashOf(tokenOf(authorization)), ...storage.readSenml(pack, this.clock.now()) });
+    if (stored === 'unknown-key') throw problem(airErrors, 'bad-token');
+    return stored;
   }
 
   /** What a weather station expects; the last forecast replaces the one before. */
-  async pushForecast(device: DeviceRow, pack: storage.SenmlRecord[]): Promise<Accepted> {
-    if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
+  async pushForecast(authorization: string | undefined, pack: storage.SenmlRecord[]): Promise<Accepted> {
     const now = this.clock.now();
     const { readings, setAside } = storage.readSenml(pack, now, FORECAST_AHEAD_MS);
     await this.database.transaction(async (db) => {
+      const device = await this.repository.findByToken(db, hashOf(tokenOf(authorization)));
+      if (!device) throw problem(airErrors, 'bad-token');
+      if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
       await this.repository.set(db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
-      await this.trail.byDevice(db, device.id, FORETOLD);
+      await this.trail.byDevices(db, [device.id], FORETOLD);
     });
     return { accepted: readings.length, duplicates: 0, setAside };
   }
 
-  /** @param deed of the device itself, where it came with its key. */
-  private store(id: string, readings: readonly air.Reading[], setAside: Accepted['setAside'], deed?: Deed): Promise<Accepted> {
+  /** Packs of several devices, one of each, in one transaction. */
+  private storePushes(pushes: readonly Push[]): Promise<Stored[]> {
+    return this.database.transaction(async (db) => {
+      const rows = await this.repository.holdByTokens(
+        db,
+        pushes.map((p) => p.tokenHash),
+      );
+      const deviceOf = new Map(rows.map((row) => [row.tokenHash, row.id]));
+      const known = pushes.flatMap((push) => {
+        const deviceId = deviceOf.get(push.tokenHash);
+        return deviceId ? [{ push, deviceId, readings: push.readings }] : [];
+      });
+      const stored = new Map<Push, Stored>();
+      if (known.length > 0) {
+        await this.markClockJumps(db, known);
+        const added = await this.readings.addAll(db, known);
+        const changed = known.flatMap(({ deviceId }, i) => (added[i]!.accepted > 0 ? [[deviceId, added[i]!.days] as const] : []));
+        await this.repository.touchAll(db, new Map(changed));
+        await this.trail.byDevices(
+          db,
+          known.map((k) => k.deviceId),
+          PUSHED,
+        );
+        known.forEach(({ push }, i) => {
+          const { accepted, duplicates } = added[i]!;
+          stored.set(push, { accepted, duplicates, setAside: push.setAside });
+        });
+      }
+      return pushes.map((push) => stored.get(push) ?? 'unknown-key');
+    });
+  }
+
+  private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
-      await this.markClockJump(db, id, readings);
+      await this.markClockJumps(db, [{ deviceId: id, readings }]);
       const { days, ...counted } = await this.readings.add(db, id, readings);
       if (counted.accepted > 0) await this.repository.touch(db, id, days);
-      if (deed) await this.trail.byDevice(db, id, deed);
-      return { ...counted, setAside };
+      return { ...counted, setAside: [] };
     });
   }
 
   /** A device that says now what it should have said before: its clock has gone back, and that is marked. */
-  private async markClockJump(db: Db, deviceId: string, readings: readonly air.Reading[]): Promise<void> {
-    const newest = readings.at(-1);
-    const before = newest && (await this.readings.latest(db, deviceId));
-    if (!newest || !before || readings.length > 1) return;
-    const backMs = Date.parse(before.at) - Date.parse(newest.at);
-    if (backMs <= CLOCK_JUMP_MS) return;
-    const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
-    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
+  private async markClockJumps(db: Db, told: readonly { deviceId: string; readings: readonly air.Reading[] }[]): Promise<void> {
+    const single = told.filter(({ readings }) => readings.length === 1);
+    if (single.length === 0) return;
+    const latest = await this.readings.latestOf(
+      db,
+      single.map((t) => t.deviceId),
+    );
+    for (const { deviceId, readings } of single) {
+      const before = latest.get(deviceId);
+      const backMs = before ? Date.parse(before.at) - Date.parse(readings[0]!.at) : 0;
+      if (backMs <= CLOCK_JUMP_MS) continue;
+      const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
+      await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
+    }
   }
 
   private async find(db: Db, id: string): Promise<DeviceRow> {

@@ -1,7 +1,8 @@
 import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gte, inArray, lte, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
+import { grouped } from '../platform/grouped.js';
 import { devices, readingDays } from './air.table.js';
 import {
   DAY_BYTES,
@@ -23,6 +24,7 @@ const DAYS_AT_ONCE = 60;
 export type Span = { fromMs: number; toMs: number };
 export const ALL_TIME: Span = { fromMs: 0, toMs: Date.UTC(9999, 0) };
 const NO_READINGS = emptyDay(0);
+const dayKey = (deviceId: string, day: string): string => `${deviceId} ${day}`;
 type DayRow = typeof readingDays.$inferInsert;
 /** How many were new, how many were there already, and the days that are no more what they were. */
 export type Added = { accepted: number; duplicates: number; days: string[] };
@@ -32,26 +34,33 @@ export type PackedDay = { deviceId: string; day: string; count: number; hours: U
 /** The raw readings of devices, packed by day. What they mean is said elsewhere. */
 @Injectable()
 export class ReadingRepository {
-  /** Adds readings to what is there, day by day. The device's row is held, so that two who push at once wait for each other. */
+  /** Adds readings to what is there. The device's row is held, so that two who push at once wait for each other. */
   async add(db: Db, deviceId: string, readings: air.Log): Promise<Added> {
     await db.select({ id: devices.id }).from(devices).where(eq(devices.id, deviceId)).for('update');
-    const days = daysOf(air.columnsOf(readings));
-    const all = [...days.keys()];
-    let accepted = 0;
-    const changed: string[] = [];
-    for (let i = 0; i < all.length; i += DAYS_AT_ONCE) {
-      const chunk = all.slice(i, i + DAYS_AT_ONCE);
-      const kept = await this.columnsOf(db, deviceId, chunk);
+    return (await this.addAll(db, [{ deviceId, readings }]))[0]!;
+  }
+
+  /** Adds readings of several devices, whose rows are held, day by day; the answers stand in their order. */
+  async addAll(db: Db, logs: readonly { deviceId: string; readings: air.Log }[]): Promise<Added[]> {
+    const added = logs.map(({ readings }): Added => ({ accepted: 0, duplicates: readings.length, days: [] }));
+    const told = logs.flatMap(({ deviceId, readings }, i) =>
+      [...daysOf(air.columnsOf(readings))].map(([day, columns]) => ({ deviceId, day, columns, counts: added[i]! })),
+    );
+    for (let i = 0; i < told.length; i += DAYS_AT_ONCE) {
+      const some = told.slice(i, i + DAYS_AT_ONCE);
+      const kept = await this.columnsOf(db, some);
       const rows: DayRow[] = [];
-      for (const day of chunk) {
-        const { merged, fresh } = mergeDays(kept.get(day) ?? NO_READINGS, days.get(day)!);
-        accepted += fresh;
-        if (fresh > 0) rows.push({ deviceId, day, count: merged.length, readings: packReadings(merged), hours: packHours(merged) });
+      for (const { deviceId, day, columns, counts } of some) {
+        const { merged, fresh } = mergeDays(kept.get(dayKey(deviceId, day)) ?? NO_READINGS, columns);
+        if (fresh === 0) continue;
+        counts.accepted += fresh;
+        counts.duplicates -= fresh;
+        counts.days.push(day);
+        rows.push({ deviceId, day, count: merged.length, readings: packReadings(merged), hours: packHours(merged) });
       }
       await this.save(db, rows);
-      changed.push(...rows.map((r) => r.day));
     }
-    return { accepted, duplicates: readings.length - accepted, days: changed };
+    return added;
   }
 
   /**
@@ -122,31 +131,38 @@ export class ReadingRepository {
       .orderBy(asc(readingDays.day));
     for (let i = 0; i < rows.length; i += DAYS_AT_ONCE) {
       const some = rows.slice(i, i + DAYS_AT_ONCE).map((row) => row.day);
-      const columns = await this.columnsOf(db, deviceId, some);
-      for (const day of some) yield this.toReadings(day, columns.get(day)!);
+      const columns = await this.columnsOf(
+        db,
+        some.map((day) => ({ deviceId, day })),
+      );
+      for (const day of some) yield this.toReadings(day, columns.get(dayKey(deviceId, day))!);
     }
-  }
-
-  async latest(db: Db, deviceId: string): Promise<air.Reading | null> {
-    const [row] = await db
-      .select({ day: readingDays.day, readings: readingDays.readings })
-      .from(readingDays)
-      .where(eq(readingDays.deviceId, deviceId))
-      .orderBy(desc(readingDays.day))
-      .limit(1);
-    return row ? this.toReadings(row.day, unpackReadings(row.readings)).at(-1)! : null;
   }
 
   private within(deviceId: string, fromMs: number, toMs: number) {
     return and(eq(readingDays.deviceId, deviceId), gte(readingDays.day, dayOf(fromMs)), lte(readingDays.day, dayOf(toMs)));
   }
 
-  private async columnsOf(db: Db, deviceId: string, days: readonly string[]): Promise<Map<string, DayColumns>> {
+  /** The readings of some days of devices, by `dayKey`. */
+  private async columnsOf(db: Db, wanted: readonly { deviceId: string; day: string }[]): Promise<Map<string, DayColumns>> {
+    const days = grouped(wanted, (w) => w.deviceId);
     const rows = await db
-      .select({ day: readingDays.day, readings: readingDays.readings })
+      .select({ deviceId: readingDays.deviceId, day: readingDays.day, readings: readingDays.readings })
       .from(readingDays)
-      .where(and(eq(readingDays.deviceId, deviceId), inArray(readingDays.day, [...days])));
-    return new Map(rows.map((r) => [r.day, unpackReadings(r.readings)]));
+      .where(
+        or(
+          ...[...days].map(([id, own]) =>
+            and(
+              eq(readingDays.deviceId, id),
+              inArray(
+                readingDays.day,
+                own.map((w) => w.day),
+              ),
+            ),
+          ),
+        ),
+      );
+    return new Map(rows.map((r) => [dayKey(r.deviceId, r.day), unpackReadings(r.readings)]));
   }
 
   private async save(db: Db, rows: DayRow[]): Promise<void> {

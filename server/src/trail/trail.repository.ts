@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { and, desc, eq, isNotNull, isNull, lt, max, sql, type SQL } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, isNull, lt, max, sql, type SQL } from 'drizzle-orm';
 import type { TrailQuery } from '@bright-keeper/contract';
 import { devices } from '../air/air.table.js';
 import type { Db } from '../db/database.js';
@@ -19,20 +19,31 @@ const same = (column: typeof trail.deviceId | typeof trail.subjectId, value: str
 export class TrailRepository {
   /** Counts a deed up where it was done that day already, and else begins it. */
   async note(db: Db, { id, day, deviceId, act, subject, subjectId, at }: Omit<TrailRow, 'firstAt' | 'times'>): Promise<void> {
-    const counted = await db
+    const counted = await this.count(db, { day, act, subject, at }, and(same(trail.deviceId, deviceId), same(trail.subjectId, subjectId)));
+    if (counted.length === 0) await db.insert(trail).values({ id, day, deviceId, act, subject, subjectId, firstAt: at, at, times: 1 });
+  }
+
+  /** The same of several devices that did it to themselves; `idFor` makes an id for each that begins. */
+  async noteDevices(
+    db: Db,
+    deed: Pick<TrailRow, 'day' | 'act' | 'subject' | 'at'>,
+    deviceIds: readonly string[],
+    idFor: () => string,
+  ): Promise<void> {
+    const counted = await this.count(db, deed, and(inArray(trail.deviceId, [...deviceIds]), eq(trail.subjectId, trail.deviceId)));
+    const known = new Set(counted.map((c) => c.deviceId));
+    const rows = deviceIds
+      .filter((id) => !known.has(id))
+      .map((id) => ({ ...deed, id: idFor(), deviceId: id, subjectId: id, firstAt: deed.at, times: 1 }));
+    if (rows.length > 0) await db.insert(trail).values(rows);
+  }
+
+  private count(db: Db, { day, act, subject, at }: Pick<TrailRow, 'day' | 'act' | 'subject' | 'at'>, whose: SQL | undefined) {
+    return db
       .update(trail)
       .set({ at, times: sql`${trail.times} + 1` })
-      .where(
-        and(
-          eq(trail.day, day),
-          eq(trail.act, act),
-          eq(trail.subject, subject),
-          same(trail.deviceId, deviceId),
-          same(trail.subjectId, subjectId),
-        ),
-      )
-      .returning({ id: trail.id });
-    if (counted.length === 0) await db.insert(trail).values({ id, day, deviceId, act, subject, subjectId, firstAt: at, at, times: 1 });
+      .where(and(eq(trail.day, day), eq(trail.act, act), eq(trail.subject, subject), whose))
+      .returning({ id: trail.id, deviceId: trail.deviceId });
   }
 
   async forgetBefore(db: Db, at: Date): Promise<void> {

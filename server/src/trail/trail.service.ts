@@ -10,6 +10,8 @@ const DAY_MS = 86_400_000;
 /** A year and a month: last year's season can still be looked up. */
 const KEPT_DAYS = 400;
 
+const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
+
 const entryOf = ({ row, name, deviceName }: NamedTrailRow): TrailEntry => ({
   id: row.id,
   who: row.deviceId ? { is: 'device', id: row.deviceId, name: deviceName ?? '' } : { is: 'keeper' },
@@ -39,9 +41,12 @@ export class TrailService {
     return this.database.transaction((db) => this.note(db, deed, null, subjectId));
   }
 
-  /** What a device did with its key, inside the transaction in which it does so. */
-  byDevice(db: Db, deviceId: string, deed: Deed): Promise<void> {
-    return this.note(db, deed, deviceId, deviceId);
+  /** What devices did with their keys, inside the transaction in which they do so. */
+  async byDevices(db: Db, deviceIds: readonly string[], deed: Deed): Promise<void> {
+    const at = this.clock.now();
+    const day = dayOf(at);
+    await this.repository.noteDevices(db, { ...deed, day, at }, deviceIds, () => this.ids.next());
+    await this.tidy(db, at);
   }
 
   async page({ who, cursor, limit }: TrailQuery): Promise<Trail> {
@@ -61,8 +66,13 @@ export class TrailService {
 
   private async note(db: Db, deed: Deed, deviceId: string | null, subjectId: string | null): Promise<void> {
     const at = this.clock.now();
-    const day = at.toISOString().slice(0, 10);
-    await this.repository.note(db, { ...deed, id: this.ids.next(), day, deviceId, subjectId, at });
+    await this.repository.note(db, { ...deed, id: this.ids.next(), day: dayOf(at), deviceId, subjectId, at });
+    await this.tidy(db, at);
+  }
+
+  /** Once a day what is too old is forgotten. */
+  private async tidy(db: Db, at: Date): Promise<void> {
+    const day = dayOf(at);
     if (this.tidiedOn === day) return;
     await this.repository.forgetBefore(db, new Date(at.getTime() - KEPT_DAYS * DAY_MS));
     this.tidiedOn = day;
