@@ -48,17 +48,21 @@ const TEMPTATIONS: readonly Temptation[] = [
   { families: ['bath'], natures: ['loose', 'film', 'spot'], method: 'dry-wipe' },
 ];
 
+const TEMPTATIONS_OF = new Map<Family, readonly Temptation[]>(
+  [...new Set(TEMPTATIONS.flatMap((t) => t.families))].map((family) => [family, TEMPTATIONS.filter((t) => t.families.includes(family))]),
+);
+
 /** What tempts although nothing is to be cleaned: a scratch one would polish, a telescope mirror one would wipe. */
 const temptsAnyway = (finding: Finding): boolean => finding.soil === 'fine-scratch' || familyOf(finding.surface) === 'bath';
 
 /** The temptations that fit what lies here and that some rule forbids. */
 export function temptationsFor(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Refusal[] {
-  const tempting = [...wanted, ...findings.filter(temptsAnyway)];
-  const natures = new Set(tempting.map((f) => SOILS[f.soil].nature));
+  const known = TEMPTATIONS_OF.get(familyOf(surface));
+  if (!known) return [];
+  const natures = [...wanted, ...findings.filter(temptsAnyway)].map((f) => SOILS[f.soil].nature);
+  const fitting = known.filter((t) => t.natures.some((n) => natures.includes(n)) && (!t.outdoors || context.place === 'field'));
+  if (fitting.length === 0) return [];
   const atHome = { ...context, place: 'home' as const, conditions: {} };
-  const fitting = TEMPTATIONS.filter(
-    (t) => t.families.includes(familyOf(surface)) && t.natures.some((n) => natures.has(n)) && (!t.outdoors || context.place === 'field'),
-  );
   return fitting.flatMap(({ method, tool = null, material, by, outdoors }) => {
     const candidate = { surface, method, tool, materials: material ? [material] : [], findings, after: [] };
     const refusal = firstRefusal(candidate, outdoors ? context : atHome);
