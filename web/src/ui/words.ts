@@ -1,9 +1,12 @@
 import type { care } from '@bright-keeper/core';
+import { count } from '@bright-keeper/words';
 
 export { capital, findingsWords, surfaceTitle } from '@bright-keeper/words';
 
 /** "Wear: gloves, eye protection." where something is to be worn, else nothing. */
 export const wearWords = (wear: readonly string[]): string => (wear.length > 0 ? `Wear: ${wear.join(', ').replace('-', ' ')}.` : '');
+
+export const touchesWords = (touches: number): string => count(touches, 'touch', 'touches');
 
 export const VERDICT_WORDS: Record<care.Verdict, string> = {
   leave: 'Leave it',

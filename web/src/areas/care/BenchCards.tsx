@@ -3,7 +3,7 @@ import { care } from '@bright-keeper/core';
 import { howTo, lineWords, lookWords } from '@bright-keeper/words';
 import { outside } from '../../outside';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
-import { capital, findingsWords, surfaceTitle } from '../../ui/words';
+import { capital, findingsWords, surfaceTitle, touchesWords } from '../../ui/words';
 import { OUTCOME_WORDS } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
@@ -155,7 +155,7 @@ function Outcomes({ cleaning, events }: { cleaning: Cleaning; events: care.Bench
         <li key={surface} className="flex justify-between gap-4 px-4 py-2">
           <span>{surfaceTitle(surface as care.Surface)}</span>
           <span>
-            <b>{OUTCOME_WORDS[outcome]}</b> <span className="text-soft">· {contacts[surface as care.Surface] ?? 0} touches</span>
+            <b>{OUTCOME_WORDS[outcome]}</b> <span className="text-soft">· {touchesWords(contacts[surface as care.Surface] ?? 0)}</span>
           </span>
         </li>
       ))}

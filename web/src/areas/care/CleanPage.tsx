@@ -2,6 +2,7 @@ import { care } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { ButtonLink, Empty, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { At } from '../../ui/when';
+import { touchesWords } from '../../ui/words';
 import { useAgenda } from '../schedule';
 import { useRecentCleanings } from './queries';
 
@@ -98,7 +99,7 @@ export function CleanPage() {
                       {c.itemName}
                     </Link>
                     <span className="block text-sm text-soft">
-                      <At instant={c.finishedAt ?? c.startedAt} /> · {touches} touches
+                      <At instant={c.finishedAt ?? c.startedAt} /> · {touchesWords(touches)}
                     </span>
                   </li>
                 );

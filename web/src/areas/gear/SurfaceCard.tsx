@@ -5,7 +5,7 @@ import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { surfaceLook, TONE_CLASSES } from '../../ui/lightpath/surfaceLook';
 import { VerdictChip } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { surfaceTitle } from '../../ui/words';
+import { surfaceTitle, touchesWords } from '../../ui/words';
 
 type Props = { item: ItemPage; surface: care.Surface; surfaces: readonly care.Surface[]; onSelect: (surface: care.Surface) => void };
 
@@ -44,7 +44,7 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
             ) : (
               'Not looked at yet.'
             )}{' '}
-            {touches > 0 && `${touches} ${touches === 1 ? 'touch' : 'touches'} in 12 months.`}
+            {touches > 0 && `${touchesWords(touches)} in 12 months.`}
             {touches > 0 && care.familyOf(surface) === 'glass' && <CoatingNote touches={touches} />}
           </p>
         </div>
@@ -53,7 +53,7 @@ export function SurfaceCard({ item, surface, surfaces, onSelect }: Props) {
       {state && (
         <div className="mt-3">
           {state.findings.length === 0 && state.verdict === 'leave' ? (
-            <p>Nothing found. A good deed: it was left alone.</p>
+            <p>{touches > 0 ? 'Nothing is on it that has to go.' : 'Nothing found. A good deed: it was left alone.'}</p>
           ) : (
             <>
               <ul>
