@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { CHROMIUM } from '../scripts/chromium.mjs';
 import { startDemo } from './scale.mjs';
 
 const PORT = 4895;
@@ -52,7 +53,11 @@ async function tapped(page, taps) {
   return [...longest.values(), ...Array.from({ length: Math.max(0, taps.length - longest.size) }, () => 16)];
 }
 
-const button = (name) => (page) => page.getByRole('button', { name, exact: typeof name === 'string' }).first().click();
+const button = (name) => (page) =>
+  page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .click();
 const LOOK_TAPS = ['fingerprint', 'obvious', 'dust', 'Next surface', 'Nothing here', 'Nothing here', 'Nothing here'].map(button);
 /** The bench's own answer is the third button, after undo and the way out, whatever the step. */
 const onward = (page) => page.getByRole('button').nth(2).click();
@@ -87,7 +92,7 @@ async function dragged(page, label) {
 export async function inBrowser() {
   const demo = await startDemo(mkdtempSync(join(tmpdir(), 'bright-keeper-browser-')), PORT);
   const { url, send } = demo;
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+  const browser = await chromium.launch(CHROMIUM);
   try {
     const { items } = await (await fetch(`${url}/api/gear?limit=200`)).json();
     const { places } = await (await fetch(`${url}/api/storage/places`)).json();

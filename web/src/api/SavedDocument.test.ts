@@ -8,11 +8,13 @@ const offline = () => new ApiError({ type: 'about:blank', title: 'silent', statu
 const stale = (current: Doc) => new ApiError({ type: 'about:blank', title: 'stale', status: 409, code: 'stale', detail: '', current });
 const refused = () => new ApiError({ type: 'about:blank', title: 'no', status: 400, code: 'bad-input', detail: '' });
 
+const emptyServer = () => ({ doc: { version: 1, text: '' }, asked: 0, drafts: [] as string[] });
+
 /** A server that keeps one document, and does what it is told to at each request. */
-function keeping(faults: (Error | 'lose-the-answer')[] = []) {
-  const server = { doc: { version: 1, text: '' }, asked: 0, drafts: [] as string[] };
+function keeping(faults: (Error | 'lose-the-answer' | 'never')[] = [], server = emptyServer()) {
   const saved: Doc[] = [];
   const doc = new SavedDocument<Doc, string>({
+    name: 'a',
     loaded: server.doc,
     draftOf: (d) => d.text,
     onSaved: (d) => saved.push(d),
@@ -20,6 +22,7 @@ function keeping(faults: (Error | 'lose-the-answer')[] = []) {
       const fault = faults[server.asked++];
       server.drafts.push(text);
       await Promise.resolve();
+      if (fault === 'never') return new Promise<Doc>(() => {});
       if (fault instanceof Error) throw fault;
       if (version !== server.doc.version) throw stale(server.doc);
       server.doc = { version: version + 1, text };
@@ -38,7 +41,10 @@ const withoutWaiting = () => {
   waits = [];
   restore = replaceOutside({ wait: (ms) => Promise.resolve(void waits.push(ms)) });
 };
-afterEach(() => restore());
+afterEach(() => {
+  restore();
+  localStorage.clear();
+});
 
 describe('a saved document', () => {
   it('shows a change at once, and is saved when the server has it', async () => {
@@ -115,5 +121,59 @@ describe('a saved document', () => {
     stop();
     doc.change('a');
     expect(told).toBe(0);
+  });
+
+  describe('of a page that is left in the moment of a change', () => {
+    it('goes on with it when it is opened again, though nothing of it was sent', async () => {
+      const { doc, server } = keeping(['never']);
+      doc.change('a');
+      doc.change('ab');
+      const again = keeping([], server);
+      expect(again.doc.get()).toEqual({ draft: 'ab', state: 'saving', newer: null });
+      again.doc.subscribe(() => {});
+      await again.doc.settled();
+      expect(server.doc.text).toBe('ab');
+      expect(keeping([], server).doc.get()).toEqual({ draft: 'ab', state: 'saved', newer: null });
+    });
+
+    it('and though what was on its way did arrive', async () => {
+      const { doc, server } = keeping(['never']);
+      doc.change('a');
+      doc.change('ab');
+      server.doc = { version: 2, text: 'a' };
+      const again = keeping([], server);
+      await again.doc.settled();
+      expect(server.doc).toEqual({ version: 3, text: 'ab' });
+    });
+
+    it('but lets stand what somebody else has written since', () => {
+      const { doc, server } = keeping(['never']);
+      doc.change('a');
+      server.doc = { version: 2, text: 'theirs' };
+      expect(keeping([], server).doc.get()).toEqual({ draft: 'theirs', state: 'saved', newer: null });
+      expect(localStorage).toHaveLength(0);
+    });
+
+    it('knows what it sent again in whatever order the server gives it back', async () => {
+      type Look = { version: number; seen: { soil: string; severity: number } };
+      const kept: Look[] = [{ version: 1, seen: { soil: 'dust', severity: 1 } }];
+      const open = (save: (version: number, seen: Look['seen']) => Promise<Look>) =>
+        new SavedDocument<Look, Look['seen']>({ name: 'b', loaded: kept.at(-1)!, draftOf: (d) => d.seen, onSaved: () => {}, save });
+      const doc = open(() => new Promise(() => {}));
+      doc.change({ soil: 'dust', severity: 2 });
+      doc.change({ soil: 'dust', severity: 3 });
+      kept.push({ version: 2, seen: { severity: 2, soil: 'dust' } });
+      const again = open((version, seen) => Promise.resolve({ version: version + 1, seen }));
+      expect(again.get().draft).toEqual({ soil: 'dust', severity: 3 });
+      expect(await again.settled()).toBe(3);
+    });
+
+    it('and remembers nothing once all is kept', async () => {
+      const { doc } = keeping();
+      doc.change('a');
+      expect(localStorage).toHaveLength(1);
+      await doc.settled();
+      expect(localStorage).toHaveLength(0);
+    });
   });
 });

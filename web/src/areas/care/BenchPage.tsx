@@ -88,7 +88,7 @@ const Header = ({ name, where, saved, undo, out }: HeaderProps) => (
 function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   const navigate = useNavigate();
   const save = useMemo(() => saveCleaning(cleaning.id), [cleaning.id]);
-  const doc = useSavedDocument({ loaded: cleaning, draftOf, save, onSaved: cacheCleaning });
+  const doc = useSavedDocument({ name: cleaning.id, loaded: cleaning, draftOf, save, onSaved: cacheCleaning });
   const finish = useFinishCleaning(cleaning.id);
   const drop = useDropCleaning(cleaning);
   const remake = useRemakePlan(cleaning.id);

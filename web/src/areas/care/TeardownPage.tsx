@@ -152,7 +152,7 @@ function ExposedFace({ item, schools, depth }: { item: ItemPage; schools: care.S
 function Record({ record, item, schools }: { record: Teardown; item: ItemPage; schools: care.Schools }) {
   const navigate = useNavigate();
   const save = useMemo(() => saveTeardown(record.id), [record.id]);
-  const doc = useSavedDocument({ loaded: record, draftOf, save, onSaved: cacheTeardown });
+  const doc = useSavedDocument({ name: record.id, loaded: record, draftOf, save, onSaved: cacheTeardown });
   const end = useEndTeardown(record);
   const { draft, change } = doc;
   const act = (action: TeardownAction) => change(teardownReducer(draft, action));

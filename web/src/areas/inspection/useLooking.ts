@@ -12,7 +12,7 @@ const draftOf = (look: LookDoc): LookDraft => ({ at: look.at, answers: look.answ
 export function useLooking(look: LookDoc, item: ItemPage) {
   const schools = useSettings().data?.schools;
   const save = useMemo(() => saveLook(look.id), [look.id]);
-  const doc = useSavedDocument({ loaded: look, draftOf, save, onSaved: cacheLook });
+  const doc = useSavedDocument({ name: look.id, loaded: look, draftOf, save, onSaved: cacheLook });
   const { draft, change } = doc;
   const steps = useMemo(() => inspection.protocolFor(item.kind, item.traits), [item.kind, item.traits]);
   const states = useMemo(() => verdictsOf(draft, item, schools), [draft, item, schools]);
