@@ -18,6 +18,7 @@ import { Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
+import { ChartService } from './chart.service.js';
 import { ClimateService } from './climate.service.js';
 import { TimerService } from './timer.service.js';
 
@@ -28,6 +29,7 @@ type ById = { id: string };
 export class ClimateController {
   constructor(
     private readonly climate: ClimateService,
+    private readonly charts: ChartService,
     private readonly timers: TimerService,
   ) {}
 
@@ -46,7 +48,7 @@ export class ClimateController {
   @Get('places/:id/chart')
   @Describe({ summary: 'The air of a place between two instants, summed up so that every extreme stays', query: chartQuery, byId: true })
   chart(@CheckedParams(idParam) { id }: ById, @CheckedQuery(chartQuery) query: ChartQuery): Promise<Chart> {
-    return this.climate.chart(id, query);
+    return this.charts.chart(id, query);
   }
 
   @Get('places/:id/what-if')

@@ -1,16 +1,4 @@
-import type {
-  Chart,
-  ChartQuery,
-  ClimateEvent,
-  GelState,
-  Place,
-  PlaceEventInput,
-  PlacePage,
-  PlaceSummary,
-  RibbonDay,
-  StorageOverview,
-  WhatIfStart,
-} from '@bright-keeper/contract';
+import type { GelState, Place, PlaceEventInput, PlacePage, PlaceSummary, StorageOverview, WhatIfStart } from '@bright-keeper/contract';
 import { air, care, fungus, storage, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
@@ -24,10 +12,12 @@ import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { AdviceService, setPointOf, SURFACE_STATE, WHAT_IF_DAYS, wholeHours } from './advice.service.js';
+import { toEvent } from './chart.service.js';
 import { PlaceService } from './place.service.js';
 import { airChangesOf, boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, type KnownPlace } from './placeBox.js';
 import { settings as settingsTable } from '../settings/settings.table.js';
 import { places } from './places.table.js';
+import { ribbonOf } from './ribbon.js';
 import { roomAround } from './room.js';
 import { StayRepository, type Lying } from './stay.repository.js';
 
@@ -35,51 +25,12 @@ const MS_PER_HOUR = 3_600_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
 const RIBBON_DAYS = 90;
 const SEAL_DAYS = 21;
-/** Up to so long a span is drawn from single readings, longer ones from hours. */
-const SINGLE_UP_TO_MS = 4 * MS_PER_DAY;
-const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
-
-/** A ribbon is drawn a few pixels high: what is finer than that is only carried about. */
-const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
-/** As fine as readings are kept: a longer mean says no more. */
-const spread = ({ min, mean, max }: storage.Part['humidityPct']) => ({
-  min: rounded(min, 2),
-  mean: rounded(mean, 2),
-  max: rounded(max, 2),
-});
-
-/** The extremes of each day, and where the early warning stood at its end. */
-function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysPast }: fungus.WarningColumns): RibbonDay[] {
-  const days = new Map<string, { sum: number; n: number; min: number; max: number }>();
-  for (const { at, count, humidityPct } of hours) {
-    const day = new Date(at).toISOString().slice(0, 10);
-    const d = days.get(day) ?? { sum: 0, n: 0, min: Infinity, max: -Infinity };
-    days.set(day, {
-      sum: d.sum + humidityPct.mean * count,
-      n: d.n + count,
-      min: Math.min(d.min, humidityPct.min),
-      max: Math.max(d.max, humidityPct.max),
-    });
-  }
-  return [...days.entries()].map(([day, { sum, n, min, max }]) => {
-    // A day that has only begun stands where the last whole hour left it.
-    const last = air.firstFrom(log.ms, Date.parse(day) + MS_PER_DAY) - 1;
-    return {
-      day,
-      meanPct: rounded(sum / n, 2),
-      minPct: rounded(min, 2),
-      maxPct: rounded(max, 2),
-      dose: rounded(dose[last] ?? 0, 4),
-      daysPast: rounded(daysPast[last] ?? 0, 2),
-    };
-  });
-}
 
 type Known = KnownPlace & { latest: Latest | null };
 /** What every place is worked out from, asked for once. */
 type House = { air: HouseAir; names: ReadonlyMap<string, string> };
 
-/** What the air of each place means: ribbons, risk, gel, alerts, charts. */
+/** What the air of each place means: ribbons, risk, gel, alerts. */
 @Injectable()
 export class ClimateService {
   private readonly memo = new Memo();
@@ -157,41 +108,6 @@ export class ClimateService {
       airChanges: airChangesOf(place, seal),
       room: known.room.climate,
       advice: await this.advice.of(db, known, boxOf(place, seal, summary.gel)),
-    };
-  }
-
-  async chart(id: string, { from, to, points }: ChartQuery): Promise<Chart> {
-    const { db } = this.database;
-    await this.places.get(id, db);
-    const [fromMs, toMs] = [Date.parse(from), Date.parse(to)];
-    const span = { fromMs, toMs };
-    const house = await this.series.air(db);
-    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : house.hours(id, span);
-    const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
-    const hourly = house.hourly(id, { fromMs: 0, toMs });
-    const { index, dose, daysPast, gaps } = this.memo.get(`models/${id}`, printOf(hourly), () => ({
-      index: fungus.mouldAlong(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
-      ...fungus.warningAlong(hourly),
-      gaps: fungus.gapsOf(hourly),
-    }));
-    return {
-      from,
-      to,
-      points: buckets.map((bucket) => {
-        const i = Math.max(0, air.firstFrom(hourly.ms, bucket.at + 1) - 1);
-        const dewPointC = air.dewPointC(bucket.temperatureC.mean, Math.max(0.1, bucket.humidityPct.mean));
-        return {
-          at: bucket.at,
-          temperatureC: spread(bucket.temperatureC),
-          humidityPct: spread(bucket.humidityPct),
-          dewPointC: rounded(dewPointC, 2),
-          index: rounded(index[i] ?? 0, 4),
-          dose: rounded(dose[i] ?? 0, 4),
-          daysPast: rounded(daysPast[i] ?? 0, 2),
-        };
-      }),
-      events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
-      gaps: gaps.filter((g) => g.to >= from && g.from <= to),
     };
   }
 

@@ -3,6 +3,7 @@ import { AirModule } from '../air/air.module.js';
 import { GearTablesModule } from '../gear/gearTables.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
 import { AdviceService } from './advice.service.js';
+import { ChartService } from './chart.service.js';
 import { ClimateController } from './climate.controller.js';
 import { ClimateService } from './climate.service.js';
 import { PlaceModule } from './place.module.js';
@@ -12,7 +13,7 @@ import { TimerService } from './timer.service.js';
 @Module({
   imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule],
   controllers: [ClimateController],
-  providers: [AdviceService, ClimateService, TimerService],
+  providers: [AdviceService, ChartService, ClimateService, TimerService],
   exports: [ClimateService, TimerService],
 })
 export class StorageModule {}

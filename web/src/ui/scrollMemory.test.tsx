@@ -1,12 +1,15 @@
 import { act, cleanup, fireEvent, render } from '@testing-library/react';
+import { useEffect } from 'react';
 import { MemoryRouter, useNavigate, type NavigateFunction } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useScrollMemory } from './scrollMemory';
 
 let go: NavigateFunction;
+const hear = (navigate: NavigateFunction) => void (go = navigate);
 function Pages() {
   useScrollMemory();
-  go = useNavigate();
+  const navigate = useNavigate();
+  useEffect(() => hear(navigate), [navigate]);
   return null;
 }
 

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useRef } from 'react';
-import { useLocation, useNavigationType } from 'react-router';
+import { NavigationType, useLocation, useNavigationType } from 'react-router';
 
 /**
  * A page that is opened begins at its top; one that is gone back to stands where it was left. Choices on a page, which
@@ -12,7 +12,7 @@ export function useScrollMemory(): void {
   const shown = useRef(pathname);
   useLayoutEffect(() => {
     const known = left.current;
-    if (way === 'POP') {
+    if (way === NavigationType.Pop) {
       const at = known.get(key);
       if (at !== undefined) window.scrollTo(0, at);
     } else if (pathname !== shown.current) window.scrollTo(0, 0);

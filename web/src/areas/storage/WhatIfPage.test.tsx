@@ -1,4 +1,4 @@
-import { routes, type PlacePage, type WhatIfStart } from '@bright-keeper/contract';
+import { routes, type WhatIfStart } from '@bright-keeper/contract';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, showPage } from '../../testing/page';
@@ -54,7 +54,7 @@ function show(address = '/storage/p/what-if') {
     {
       [`GET ${routes.placeWhatIf('p')}`]: START,
       [`GET ${routes.places}`]: { places: [{ id: 'p', name: 'Gasket box' }, other] },
-      [`GET ${routes.placePage('p')}`]: { id: 'p', name: 'Gasket box', advice: null } as unknown as PlacePage,
+      [`GET ${routes.placePage('p')}`]: { id: 'p', name: 'Gasket box', advice: null },
       [`GET ${routes.settings}`]: settingsIn('EUR'),
     },
     { startWorker: () => workerOf(counted) },

@@ -19,7 +19,7 @@ export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, wha
   const [reckoned, setReckoned] = useState<Reckoned | null>(null);
   const [then, setThen] = useState<Reckoned | null>(null);
   const [error, setError] = useState<unknown>(null);
-  const ask = useMemo(latestOnly, []);
+  const ask = useMemo(() => latestOnly(), []);
   const options = useMemo<fungus.AssessOptions>(
     () => ({ humiditySchool, surfaceState: 'soiled-glass', start: start.exposure }),
     [humiditySchool, start.exposure],
