@@ -1,4 +1,13 @@
-import type { GelState, Place, PlaceEventInput, PlacePage, PlaceSummary, StorageOverview, WhatIfStart } from '@bright-keeper/contract';
+import type {
+  ClimateEvent,
+  GelState,
+  Place,
+  PlaceEventInput,
+  PlacePage,
+  PlaceSummary,
+  StorageOverview,
+  WhatIfStart,
+} from '@bright-keeper/contract';
 import { air, care, fungus, storage, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
