@@ -11,7 +11,6 @@ import { DataFolder } from './platform/dataFolder.js';
 import { Disk, marginFromEnvironment } from './platform/disk.js';
 import { log } from './platform/log.js';
 import type { ServeOptions } from './serve.js';
-import { TodayService } from './today/today.service.js';
 
 const portTaken = (port: number) =>
   new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
@@ -46,10 +45,5 @@ export async function serveOn(
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
   }
   endOnSignals(app, ending);
-  // Whoever opens it looks at Today first: its sums are begun while their browser fetches the page.
-  void app
-    .get(TodayService)
-    .today()
-    .catch((error: unknown) => log.warn({ error }, 'Today could not be made ready'));
   return { app, address: `http://localhost:${port}` };
 }
