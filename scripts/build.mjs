@@ -73,19 +73,23 @@ function packAssets() {
   }
 }
 
-const newest = (folder) =>
-  readdirSync(join(ROOT, folder), { recursive: true }).reduce(
-    (latest, file) => Math.max(latest, statSync(join(ROOT, folder, file)).mtimeMs),
-    0,
-  );
+/** When a file, or anything in a folder, was changed last. */
+function newest(path) {
+  const whole = join(ROOT, path);
+  const all = statSync(whole).isDirectory() ? readdirSync(whole, { recursive: true }).map((file) => join(whole, file)) : [whole];
+  return all.reduce((latest, file) => Math.max(latest, statSync(file).mtimeMs), 0);
+}
+
+const SOURCES = [
+  ...['core', 'contract', 'words', 'devices', 'server', 'demo', 'web'].map((workspace) => join(workspace, 'src')),
+  ...['public', 'plugins', 'index.html', 'vite.config.ts'].map((own) => join('web', own)),
+];
 
 /** Is there a build that is newer than every source? */
 function isBuilt() {
   try {
     const built = statSync(join(ROOT, 'web', 'dist', 'index.html')).mtimeMs;
-    return ['core/src', 'contract/src', 'words/src', 'devices/src', 'server/src', 'demo/src', 'web/src', 'web/public'].every(
-      (folder) => newest(folder) < built,
-    );
+    return SOURCES.every((path) => newest(path) < built);
   } catch {
     return false;
   }
