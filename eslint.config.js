@@ -121,6 +121,7 @@ export default tseslint.config(
         fetch: 'readonly',
         setTimeout: 'readonly',
         Buffer: 'readonly',
+        Blob: 'readonly',
         document: 'readonly',
         localStorage: 'readonly',
         window: 'readonly',
