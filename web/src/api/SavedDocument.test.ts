@@ -168,6 +168,19 @@ describe('a saved document', () => {
       expect(await again.settled()).toBe(3);
     });
 
+    it('and saves all the same in a browser that has no room to remember', async () => {
+      restore = replaceOutside({
+        remember: () => {
+          throw new DOMException('full', 'QuotaExceededError');
+        },
+      });
+      const { doc, server } = keeping();
+      doc.change('a');
+      restore();
+      await doc.settled();
+      expect(server.doc.text).toBe('a');
+    });
+
     it('and remembers nothing once all is kept', async () => {
       const { doc } = keeping();
       doc.change('a');

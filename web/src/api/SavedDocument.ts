@@ -93,7 +93,11 @@ export class SavedDocument<Doc extends Versioned, Draft> {
 
   private remember(): void {
     const onto = this.underWay === null ? [this.sent] : [this.sent, this.underWay];
-    outside.remember(placeFor(this.options.name), JSON.stringify({ draft: this.snapshot.draft, onto } satisfies Unsaved<Draft>));
+    try {
+      outside.remember(placeFor(this.options.name), JSON.stringify({ draft: this.snapshot.draft, onto } satisfies Unsaved<Draft>));
+    } catch {
+      // A browser that has no room for it forgets it as before; it is on its way to the server all the same.
+    }
   }
 
   private forget(): void {
