@@ -168,6 +168,14 @@ describe('a saved document', () => {
       expect(await again.settled()).toBe(3);
     });
 
+    it('but not with what was refused: that would be refused again and again', async () => {
+      const { doc, server } = keeping([refused()]);
+      doc.change('a');
+      await expect(doc.settled()).rejects.toThrow('no');
+      expect(doc.get()).toMatchObject({ draft: 'a', state: 'conflict' });
+      expect(keeping([], server).doc.get()).toEqual({ draft: '', state: 'saved', newer: null });
+    });
+
     it('and saves all the same in a browser that has no room to remember', async () => {
       restore = replaceOutside({
         remember: () => {

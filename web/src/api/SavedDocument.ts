@@ -137,6 +137,8 @@ export class SavedDocument<Doc extends Versioned, Draft> {
       // It had arrived after all; only the answer was lost.
       if (newer && same(this.options.draftOf(newer), draft)) return this.arrived(newer.version, draft);
       if (!(error instanceof ApiError && error.isOffline)) {
+        // What was refused would be refused again: a page that is opened anew begins with what the server has.
+        this.forget();
         this.show({ newer, state: 'conflict' });
         throw error;
       }
