@@ -7,12 +7,13 @@ const KELVIN = 273.15;
 /**
  * Water vapour in a cubic metre of air, g/m3, from the ideal gas law.
  *
+ * @param saturated what it can hold at that temperature, g/m3, where that is known already.
  * @throws RangeError outside -80 to 100 degC or (0, 100] % RH.
  * @example absoluteHumidityGm3(20, 100) // 17.3
  */
-export function absoluteHumidityGm3(temperatureC: number, humidityPct: number): number {
+export function absoluteHumidityGm3(temperatureC: number, humidityPct: number, saturated = saturatedGm3(temperatureC)): number {
   checkHumidity(humidityPct);
-  return (humidityPct / 100) * saturatedGm3(temperatureC);
+  return (humidityPct / 100) * saturated;
 }
 
 /** Water vapour of such a pressure in a cubic metre, g/m3. */

@@ -98,6 +98,12 @@ describe('a box with gel or a lining, hour by hour', () => {
     expect(worst).toBeLessThan(0.05);
   });
 
+  it('refuses a room whose humidity no air has, wherever in its log it stands', () => {
+    const room = logOf(DAY, (h) => [20, h === 12 ? 120 : 60]);
+    expect(() => simulateBox(box({ desiccant: gel(100) }), room)).toThrow(/120 is outside/);
+    expect(() => simulateBox(box(), room)).toThrow(RangeError);
+  });
+
   it('begins in balance with its gel', () => {
     const run = simulateBox(
       box({ desiccant: gel(100, 0.1) }),

@@ -35,8 +35,8 @@ const LONGEST_STEP_DAYS = 1 / 24;
 
 /** A room is taken to be no drier than this. */
 const DRIEST_PCT = 0.01;
-const vapourOf = (temperatureC: number, humidityPct: number): number =>
-  absoluteHumidityGm3(temperatureC, Math.max(humidityPct, DRIEST_PCT));
+const vapourOf = (temperatureC: number, humidityPct: number, saturated?: number): number =>
+  absoluteHumidityGm3(temperatureC, Math.max(humidityPct, DRIEST_PCT), saturated);
 
 /**
  * A Newton step no longer than this, % RH, has arrived: what is left is the square of it, times half of how sharply the
@@ -232,7 +232,7 @@ export function boxAlong(box: Box, room: AirLog, options: BoxOptions = {}): BoxC
     const toC = temperatureC[i]!;
     const beginGm3 = fromGm3;
     const endHPa = saturationPressureHPa(toC);
-    const endGm3 = (Math.max(room.humidityPct[i]!, DRIEST_PCT) / 100) * vapourGm3(toC, endHPa);
+    const endGm3 = vapourOf(toC, room.humidityPct[i]!, vapourGm3(toC, endHPa));
     const allDays = (ms[i]! - fromMs) / MS_PER_DAY;
     const parts = Math.max(1, Math.ceil(allDays / LONGEST_STEP_DAYS - 1e-9));
     const days = allDays / parts;

@@ -68,6 +68,5 @@ export {
   type TriedChange,
   type Climate,
   roomInClimate,
-  thinned,
   tryScenario,
 } from './whatIf.js';

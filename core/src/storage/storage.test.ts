@@ -19,7 +19,6 @@ import {
   roomInClimate,
   shiftBetween,
   silentAfterMs,
-  thinned,
   tooDamp,
   tooDry,
   toSenml,
@@ -234,12 +233,6 @@ describe('what if', () => {
     expect(wet.temperatureC[0]).toBe(25);
     expect(Math.min(...roomInClimate(log, { warmerC: 0, damperPct: -80 }).humidityPct)).toBe(2);
     expect(roomInClimate(log, { warmerC: 0, damperPct: 0 })).toEqual(log);
-  });
-  it('draws a course in few points, from its beginning on, and a short one in all of them', () => {
-    const year = Float64Array.from({ length: 8760 }, (_, i) => i);
-    expect(thinned(year)).toHaveLength(674);
-    expect(thinned(year).slice(0, 3)).toEqual([0, 13, 26]);
-    expect(thinned(year.subarray(0, 5))).toEqual([0, 1, 2, 3, 4]);
   });
   it('lets a dry cabinet drift towards the room in a power cut and no further', () => {
     const cabinet: Scenario = { box: { ...leaky.box, desiccant: { kind: 'silica-gel', massG: 0, loadingGPerG: 0 } }, setPointPct: 42 };

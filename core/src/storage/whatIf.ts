@@ -88,14 +88,6 @@ export const roomInClimate = ({ temperatureC, humidityPct, ...rest }: AirLog, { 
   humidityPct: humidityPct.map((pct) => Math.min(DAMPEST_PCT, Math.max(DRIEST_PCT, pct + damperPct))),
 });
 
-/** As many points as a course is drawn with. */
-const DRAWN = 640;
-/** A column in no more points than are drawn, evenly taken. */
-export function thinned(column: Float64Array): number[] {
-  const step = Math.max(1, Math.floor(column.length / DRAWN));
-  return Array.from({ length: Math.ceil(column.length / step) }, (_, i) => column[i * step]!);
-}
-
 /** One thing that could be changed by itself. */
 export const CHANGE_IDS = [
   'dry-gel',

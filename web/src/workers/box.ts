@@ -1,4 +1,5 @@
 import { air, storage, type fungus } from '@bright-keeper/core';
+import { thinned } from '../ui/thinned';
 
 type Band = { lowPct: number; highPct: number };
 /** The air of a room, told once: while one plays with a slider only the question travels. */
@@ -15,7 +16,7 @@ export const boxApi = {
     const kept = rooms.get(room);
     if (!kept) throw new Error(`the room ${room} was not told`);
     const { air: course, ...figures } = storage.tryScenario(scenario, storage.roomInClimate(kept, climate), band, options);
-    return { ...figures, line: storage.thinned(course.humidityPct) };
+    return { ...figures, line: thinned(course.humidityPct) };
   },
   /** How much of each desiccant would keep it below its target for so long. */
   size: (question: Omit<storage.SizingQuestion, 'kind'>): Record<storage.DesiccantKind, storage.Sizing> => ({

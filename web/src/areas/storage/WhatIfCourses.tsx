@@ -1,8 +1,9 @@
 import { warningWords } from '@bright-keeper/words';
+import { COURSE_WIDTH } from '../../ui/thinned';
 import type { Course, Results } from './useWhatIfResults';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
-const W = 640;
+const W = COURSE_WIDTH;
 const H = 200;
 
 /** Both courses over the same weeks, the band between its lines. */

@@ -1,6 +1,7 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
-import { air, storage, type fungus } from '@bright-keeper/core';
+import type { fungus, storage } from '@bright-keeper/core';
 import { useEffect, useMemo, useState } from 'react';
+import { thinned } from '../../ui/thinned';
 import type { Course as Reckoned } from '../../workers/box';
 import { latestOnly } from '../../workers/latestOnly';
 import { useBoxWorker } from './useBoxWorker';
@@ -41,7 +42,7 @@ export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, wha
   const measured = useMemo<Course | null>(() => {
     if (!start.measured) return null;
     const { readings, ...figures } = start.measured;
-    return { ...figures, line: storage.thinned(air.columnsOf(readings).humidityPct) };
+    return { ...figures, line: thinned(readings.map((r) => r.humidityPct)) };
   }, [start.measured]);
   const now: Course | null = measured ?? reckoned;
   const results: Results | null = now && then && { now, then };
