@@ -1,14 +1,13 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fillHousehold, memoryOf, startServer } from './scale.mjs';
+import { fillHousehold, median, memoryOf, startServer, timesBeside } from './scale.mjs';
 
 const PORT = 4897;
 const RUNS = 9;
 const SIZE = { things: 1000, places: 40, days: 365 };
 const TENTH = { things: 100, places: 4, days: 365 };
 
-const median = (times) => [...times].sort((a, b) => a - b)[times.length >> 1];
 async function timed(url, path) {
   const begin = performance.now();
   const response = await fetch(url + path);
@@ -23,17 +22,7 @@ async function medianOf(url, path, runs = RUNS) {
 }
 
 /** The longest a trivial request waits while something else is asked for. */
-async function worstBeside(url, work) {
-  let over = false;
-  const ended = work().finally(() => (over = true));
-  let worst = 0;
-  while (!over) {
-    worst = Math.max(worst, await timed(url, '/api/settings'));
-    await new Promise((resolve) => setTimeout(resolve, 2));
-  }
-  await ended;
-  return worst;
-}
+const worstBeside = async (url, work) => Math.max(...(await timesBeside(url, work)));
 
 async function measure(size) {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-scale-'));

@@ -3,14 +3,12 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM } from '../scripts/chromium.mjs';
-import { startDemo } from './scale.mjs';
+import { median, startDemo } from './scale.mjs';
 
 const PORT = 4895;
 const PHONE = { width: 390, height: 844 };
 const FRAME_MS = 1000 / 60;
 const DRAG_STEPS = 160;
-
-const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
 /** A page whose processor is slowed so many times. */
 async function slowed(context, rate) {

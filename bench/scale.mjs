@@ -105,3 +105,20 @@ export function memoryOf(pid) {
   const mb = (key) => Math.round(Number(new RegExp(`${key}:\\s+(\\d+)`).exec(status)[1]) / 1024);
   return `${mb('VmRSS')} MB now, ${mb('VmHWM')} MB at most`;
 }
+
+export const median = (values) => [...values].sort((a, b) => a - b)[values.length >> 1];
+
+/** How long each of the trivial requests took that were sent, one after another, while something else was asked for, ms. */
+export async function timesBeside(url, work) {
+  let over = false;
+  const ended = work().finally(() => (over = true));
+  const times = [];
+  while (!over) {
+    const begin = performance.now();
+    await (await fetch(`${url}/api/settings`)).text();
+    times.push(performance.now() - begin);
+    await new Promise((resolve) => setTimeout(resolve, 2));
+  }
+  await ended;
+  return times;
+}

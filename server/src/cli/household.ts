@@ -4,7 +4,6 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { routes, type BackupFile } from '@bright-keeper/contract';
-import { openChosen } from '../db/choose.js';
 import type { Database } from '../db/database.js';
 import { DirectoryInUse } from '../db/lock.js';
 import { openInMemory, openOnFiles, openOnServer } from '../db/open.js';
@@ -18,7 +17,10 @@ import { databaseUrl, dataDirectory, portFromEnvironment } from '../serve.js';
 export class Usage extends Error {}
 
 /** The household where it is kept. */
-const openHere = (): Promise<Database> => openChosen({ dataDir: dataDirectory(), url: databaseUrl() });
+function openHere(): Promise<Database> {
+  const url = databaseUrl();
+  return url ? openOnServer(url) : openOnFiles({ dataDir: dataDirectory() });
+}
 
 const rowsIn = ({ tables }: Manifest): number => tables.reduce((sum, { rows }) => sum + rows, 0);
 
