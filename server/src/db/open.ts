@@ -74,7 +74,7 @@ function overFiles(backing: Backing, { files, release }: Claimed, { dataDir, che
 /** Opens the embedded database that wakes in its thread. Its failures are those of `openOnFiles`. */
 export function openWaking(waking: Waking, { onStopped, ...files }: OnFiles & { onStopped: (why: string) => void }): Opening {
   const opening = overFiles(inItsThread(waking, onStopped), waking, files);
-  return { ...opening, ready: waking.keeper.ready().then(() => opening.ready) };
+  return { ...opening, ready: Promise.all([waking.keeper.ready(), opening.ready]) };
 }
 
 /**

@@ -11,19 +11,17 @@ import { trail } from './trail.table.js';
 export type TrailRow = typeof trail.$inferSelect;
 export type NamedTrailRow = { row: TrailRow; name: string | null; deviceName: string | null };
 
-/** Equal, where nothing equals nothing. */
-const same = (column: typeof trail.deviceId | typeof trail.subjectId, value: string | null): SQL =>
-  value === null ? isNull(column) : eq(column, value);
-
 @Injectable()
 export class TrailRepository {
-  /** Counts a deed up where it was done that day already, and else begins it. */
-  async note(db: Db, { id, day, deviceId, act, subject, subjectId, at }: Omit<TrailRow, 'firstAt' | 'times'>): Promise<void> {
-    const counted = await this.count(db, { day, act, subject, at }, and(same(trail.deviceId, deviceId), same(trail.subjectId, subjectId)));
-    if (counted.length === 0) await db.insert(trail).values({ id, day, deviceId, act, subject, subjectId, firstAt: at, at, times: 1 });
+  /** Counts a deed of the keeper up where it was done that day already, and else begins it. */
+  async noteKeeper(db: Db, { id, day, act, subject, subjectId, at }: Omit<TrailRow, 'deviceId' | 'firstAt' | 'times'>): Promise<void> {
+    const toThat = subjectId === null ? isNull(trail.subjectId) : eq(trail.subjectId, subjectId);
+    const counted = await this.count(db, { day, act, subject, at }, and(isNull(trail.deviceId), toThat));
+    if (counted.length === 0)
+      await db.insert(trail).values({ id, day, deviceId: null, act, subject, subjectId, firstAt: at, at, times: 1 });
   }
 
-  /** The same of several devices that did it to themselves; `idFor` makes an id for each that begins. */
+  /** Likewise of several devices that did it to themselves; `idFor` makes an id for each that begins. */
   async noteDevices(
     db: Db,
     deed: Pick<TrailRow, 'day' | 'act' | 'subject' | 'at'>,

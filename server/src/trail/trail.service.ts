@@ -38,14 +38,17 @@ export class TrailService {
 
   /** What the keeper did, told by the door it came through. */
   byKeeper(deed: Deed, subjectId: string | null): Promise<void> {
-    return this.database.transaction((db) => this.note(db, deed, null, subjectId));
+    return this.database.transaction(async (db) => {
+      const at = this.clock.now();
+      await this.repository.noteKeeper(db, { ...deed, id: this.ids.next(), day: dayOf(at), subjectId, at });
+      await this.tidy(db, at);
+    });
   }
 
   /** What devices did with their keys, inside the transaction in which they do so. */
   async byDevices(db: Db, deviceIds: readonly string[], deed: Deed): Promise<void> {
     const at = this.clock.now();
-    const day = dayOf(at);
-    await this.repository.noteDevices(db, { ...deed, day, at }, deviceIds, () => this.ids.next());
+    await this.repository.noteDevices(db, { ...deed, day: dayOf(at), at }, deviceIds, () => this.ids.next());
     await this.tidy(db, at);
   }
 
@@ -62,12 +65,6 @@ export class TrailService {
   /** When each device last came with its key, by its id. */
   lastOfDevices(db: Db): Promise<Map<string, Date>> {
     return this.repository.lastOfDevices(db);
-  }
-
-  private async note(db: Db, deed: Deed, deviceId: string | null, subjectId: string | null): Promise<void> {
-    const at = this.clock.now();
-    await this.repository.note(db, { ...deed, id: this.ids.next(), day: dayOf(at), deviceId, subjectId, at });
-    await this.tidy(db, at);
   }
 
   /** Once a day what is too old is forgotten. */
