@@ -2,21 +2,24 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import './theme.css';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { queryClient } from './api/client';
 import { HouseZone } from './areas/settings';
 import { Pages } from './Pages';
 
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <QueryClientProvider client={queryClient}>
-      <HouseZone>
-        <BrowserRouter>
-          <Pages />
-        </BrowserRouter>
-      </HouseZone>
-    </QueryClientProvider>
-  </StrictMode>,
+const root = createRoot(document.getElementById('root')!);
+startTransition(() =>
+  root.render(
+    <StrictMode>
+      <QueryClientProvider client={queryClient}>
+        <HouseZone>
+          <BrowserRouter>
+            <Pages />
+          </BrowserRouter>
+        </HouseZone>
+      </QueryClientProvider>
+    </StrictMode>,
+  ),
 );

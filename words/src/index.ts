@@ -1,5 +1,5 @@
 export { clockJumpWords } from './air.js';
-export { becauseWords, reachWords, ruleWords } from './care/because.js';
+export { becauseWords, reachWords } from './care/because.js';
 export { barWords } from './care/bars.js';
 export { findingsWords, surfaceTitle } from './care/findings.js';
 export { gentleWords } from './care/gentle.js';
@@ -7,6 +7,7 @@ export { howTo } from './care/howTo.js';
 export { lineWords } from './care/lines.js';
 export { beforeOpening, closingWords, DEPTH_NAMES, openingWords, type SayMoney } from './care/opening.js';
 export { choiceWords, lookWords, type LookWords, readPlan, summaryWords } from './care/plan.js';
+export { ruleInGeneral, ruleWords } from './care/rules.js';
 export { schoolChangeWords } from './care/schoolChange.js';
 export { whyAct, whyLeave } from './care/soilReasons.js';
 export { assessWords, roughDays } from './fungus/assessment.js';

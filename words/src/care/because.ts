@@ -2,6 +2,7 @@ import { care } from '@bright-keeper/core';
 import { fStop } from '../sensor/fStop.js';
 import { capital } from '../text.js';
 import { barWords } from './bars.js';
+import { ruleWords } from './rules.js';
 import { whyAct, whyLeave } from './soilReasons.js';
 
 const LITTLE_INSIDE: Partial<Record<care.Soil, string>> = {
@@ -26,10 +27,6 @@ export function reachWords(reach: care.InsideReach): string {
       return reach satisfies never;
   }
 }
-
-/** The rule's message for this surface. */
-export const ruleWords = (rule: care.RuleId, surface: care.Surface): string =>
-  care.RULES.find((r) => r.id === rule)!.message.replaceAll('{surface}', surfaceName(surface));
 
 type Saying = { [R in care.BecauseCode]: (because: Extract<care.Because, { reason: R }>) => string };
 

@@ -14,8 +14,6 @@ export const fluidRules = [
   rule({
     id: 'no-solvent-on-plastic',
     title: 'No alcohol, acetone, ammonia or window cleaner on plastic optics',
-    message:
-      'The {surface} is plastic: alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
     basis: commonPractice,
     forbids: (candidate, context) =>
       isPlasticOptic(candidate.surface, context) &&
@@ -24,7 +22,6 @@ export const fluidRules = [
   rule({
     id: 'makers-cleaner-only',
     title: 'A coating whose maker names a cleaner',
-    message: 'The maker of this coating names a cleaner: that and nothing else on the {surface}.',
     basis: commonPractice,
     forbids: (candidate, { traits }) =>
       !!traits.makerForbidsFluids &&
@@ -34,7 +31,6 @@ export const fluidRules = [
   rule({
     id: 'barely-damp-near-the-mount',
     title: 'Nothing wet near the mount opening',
-    message: 'At the mount opening ({surface}) only a barely damp swab: nothing that can drip in.',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
       !!surfaceFacts(surface).nearOpening && !isOptical(surface) && ['fresh-water', 'soap-wash', 'damp-wipe', 'wet-wipe'].includes(method),
@@ -42,14 +38,12 @@ export const fluidRules = [
   rule({
     id: 'wash-only-what-comes-off',
     title: 'Only what comes off is washed',
-    message: 'The {surface} does not come off, so it cannot be washed without water getting in.',
     basis: commonPractice,
     forbids: ({ surface, method }) => method === 'soap-wash' && !surfaceFacts(surface).comesOff,
   }),
   rule({
     id: 'no-solvent-on-rubber',
     title: 'No solvent on rubber',
-    message: 'Solvent takes the dressing out of rubber: the {surface} would harden and crack.',
     basis: ourChoice('Practice allows a hidden test patch; we prefer to refuse where nothing but rubber is at stake.'),
     forbids: (candidate) => surfaceFacts(candidate.surface).stuff === 'rubber' && candidate.method === 'solvent-wipe',
   }),

@@ -14,21 +14,18 @@ export const openingRules = [
   rule({
     id: 'no-opening-of-radioactive-glass',
     title: 'No opening of suspected radioactive glass',
-    message: 'Suspected radioactive glass is never opened or ground.',
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'radioactive'),
   }),
   rule({
     id: 'no-opening-of-electronics',
     title: 'Electronics go to a workshop',
-    message: 'Flat cables and sensors sit behind the rings of an electronic lens: they tear, and it must be set up anew.',
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'electronic'),
   }),
   rule({
     id: 'no-opening-by-the-owner',
     title: 'What holds a charge, or was centred on a bench, is not opened by its owner',
-    message: 'It is not opened by its owner: what may hold a charge or a glued battery can hurt, and a front centred on a bench is lost.',
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'flash', 'centred-front', 'lithium-inside', 'nothing-behind-a-ring'),
   }),

@@ -41,7 +41,6 @@ export const weatherRules = [
   rule({
     id: 'put-away-in-sand-and-rain',
     title: 'In blowing sand or heavy rain it is put away',
-    message: 'Sand or rain is in the air: cap it and put it away. Nothing is opened, brushed or wiped before you are in shelter.',
     basis: commonPractice,
     forbids: ({ method }, { place, conditions }) =>
       place === 'field' && method !== 'leave' && !!(conditions.blowingSand || conditions.rain),
@@ -53,21 +52,18 @@ export const placeRules = [
   rule({
     id: 'stay-closed-in-the-wind',
     title: 'Stay closed in the wind',
-    message: 'The {surface} lies behind the mount: in the wind it stays closed. Into the car, or indoors.',
     basis: commonPractice,
     forbids: ({ surface }, { place, conditions }) => place === 'field' && !!surfaceFacts(surface).nearOpening && !!conditions.wind,
   }),
   rule({
     id: 'bench-work-waits',
     title: 'Bench work waits for home',
-    message: 'This is bench work: the {surface} is done at home, on a still and clean table.',
     basis: commonPractice,
     forbids: ({ method }, { place }) => place === 'field' && BENCH_ONLY.includes(method),
   }),
   rule({
     id: 'no-open-fluid-in-the-field',
     title: 'No open fluid in the field',
-    message: 'No open fluid in the field: a sealed wipe does it, or it waits for home.',
     basis: commonPractice,
     forbids: (candidate, { place, schools }) =>
       place === 'field' && schools['field-fluid'] === 'sealed-wipes' && known(candidate).some(isOpenFluid),
@@ -75,21 +71,18 @@ export const placeRules = [
   rule({
     id: 'no-water-out-here',
     title: 'Fresh water is not at hand outdoors unless you brought it',
-    message: 'The {surface} wants fresh water, and there is none out here. It waits for home; nothing else goes over it.',
     basis: commonPractice,
     forbids: (candidate, { place, conditions }) => place === 'field' && !conditions.freshWater && candidate.materials.includes('water'),
   }),
   rule({
     id: 'no-fluid-in-frost-or-dew',
     title: 'No fluid outdoors in frost or dew',
-    message: 'Below freezing or while dew falls, fluid freezes or smears on the {surface}: it waits until you are indoors.',
     basis: ourChoice('Fluids that dry in seconds at a bench stay wet in damp cold air; 0 °C and 95 % are where we draw the line.'),
     forbids: (candidate, context) => context.place === 'field' && isWet(candidate) && freezesOrSmears(context),
   }),
   rule({
     id: 'field-air-and-brush',
     title: 'In the field: air, brush, and a wipe only if it spoils the picture',
-    message: 'In the field only air and brush on the {surface}, and a wipe only where the picture is spoilt. This can wait for home.',
     basis: commonPractice,
     forbids: (candidate, { place }) =>
       place === 'field' &&
@@ -100,7 +93,6 @@ export const placeRules = [
   rule({
     id: 'sensor-stays-closed-outdoors',
     title: 'A camera stays closed outdoors unless the picture is spoilt',
-    message: 'Opening the camera outdoors lets in more than a blower takes out. Retouch, and look at the {surface} at home.',
     basis: commonPractice,
     forbids: (candidate, { place }) =>
       place === 'field' && ['sensor', 'mirror', 'matte', 'chamber'].includes(familyOf(candidate.surface)) && !spoilsThePicture(candidate),

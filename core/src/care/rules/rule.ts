@@ -18,13 +18,12 @@ export type Candidate = {
 };
 
 /**
- * A rule is a record: what it is about, why (the message, in which `words` fills in `{surface}`), where it is
- * from, and the one function that says whether it rules the candidate out.
+ * A rule is a record: what it is about, where it is from, and the one function that says whether it rules the candidate
+ * out. What it says of a surface stands in `words`, so that a page may tell of a refusal without all that refuses.
  */
 export type Rule<Id extends string = string> = {
   id: Id;
   title: string;
-  message: string;
   basis: Basis;
   forbids: (candidate: Candidate, context: Context) => boolean;
 };

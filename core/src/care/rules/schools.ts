@@ -13,14 +13,12 @@ export const schoolRules = [
   rule({
     id: 'school-no-breath',
     title: 'Your school: no breath on glass',
-    message: 'Your school says never: breath is wet and not clean.',
     basis: yourSchool,
     forbids: ({ method }, { schools }) => method === 'breath' && schools.breath === 'never',
   }),
   rule({
     id: 'school-no-glass-brush',
     title: 'Your school: no bristles on glass',
-    message: 'Your school keeps bristles off glass.',
     basis: yourSchool,
     forbids: ({ method, surface }, { schools }) =>
       ['glass', 'mirror'].includes(familyOf(surface)) &&
@@ -30,8 +28,6 @@ export const schoolRules = [
   rule({
     id: 'school-mirror-air-and-brush',
     title: 'Your school: air and brush for loose dirt on a reflex mirror',
-    message:
-      'Your school leaves the {surface} at air and brush: loose dirt on it never shows in the picture, and a film is dabbed from “light” on.',
     basis: yourSchool,
     forbids: ({ method, findings }, { schools }) =>
       method === 'dab' &&
@@ -41,7 +37,6 @@ export const schoolRules = [
   rule({
     id: 'school-sensor-service',
     title: 'Your school: the sensor goes to a workshop',
-    message: 'Your school hands the sensor over: a scratched sensor is final.',
     basis: yourSchool,
     forbids: ({ method }, { schools }) => method === 'sensor-swab' && schools.sensor === 'service',
   }),

@@ -10,7 +10,6 @@ export const surfaceRules = [
   rule({
     id: 'air-first',
     title: 'Air comes before any touch on glass',
-    message: 'Air comes first: without a clean blower at hand nothing touches the {surface}.',
     basis: commonPractice,
     forbids: ({ surface, method }, context) =>
       isOptical(surface) && methodFacts(method).contact && !isOnHand('bulb-blower', surface, context),
@@ -18,16 +17,12 @@ export const surfaceRules = [
   rule({
     id: 'nothing-dry-on-a-sensor',
     title: 'Nothing dry, and no brush, on a sensor',
-    message:
-      'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'sensor' && methodFacts(method).contact && method !== 'sensor-swab',
   }),
   rule({
     id: 'mirror-is-never-stroked',
     title: 'A reflex mirror is never stroked',
-    message:
-      'The silver of the {surface} lies bare: air, a soft brush kept for glass, at most a damp dab. Never a dry wipe, never a stroke of cloth, and cotton swabs are coarse.',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
       familyOf(surface) === 'mirror' && methodFacts(method).contact && method !== 'dab' && method !== 'soft-brush',
@@ -35,22 +30,18 @@ export const surfaceRules = [
   rule({
     id: 'only-air-on-a-focusing-screen',
     title: 'Only air on a focusing screen',
-    message: 'The {surface} is soft plastic or ground glass: only air. Dust on it never shows in the picture.',
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'matte' && methodFacts(method).contact,
   }),
   rule({
     id: 'mirror-box-by-air-only',
     title: 'A mirror box is blown out, nothing goes in',
-    message: 'The {surface} is blown out with mirror and mount down, and again with the mirror up. No cloth, swab or brush goes in.',
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'chamber' && methodFacts(method).contact,
   }),
   rule({
     id: 'soft-coating',
     title: 'A single soft layer bears no carbon and no solvent, plastic no carbon',
-    message:
-      'The {surface} is soft, by its one old layer or by being plastic: no carbon tip, no alcohol for a plain film, and fewer strokes.',
     basis: commonPractice,
     forbids: ({ surface, method, materials, findings }, context) => {
       if (familyOf(surface) !== 'glass') return false;
@@ -62,15 +53,12 @@ export const surfaceRules = [
   rule({
     id: 'telescope-mirrors-are-bathed',
     title: 'Telescope mirrors are not for this ladder',
-    message:
-      'The {surface} is washed as its maker says, in a bath of water with cotton and at long intervals, or left. Nothing of this ladder touches it.',
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'bath' && method !== 'leave' && method !== 'service',
   }),
   rule({
     id: 'no-canned-air-inside',
     title: 'No canned air inside a camera or on glass',
-    message: 'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
       method === 'canned-air' && (isOptical(surface) || ['mount', 'contacts', 'chamber'].includes(familyOf(surface))),
@@ -78,7 +66,6 @@ export const surfaceRules = [
   rule({
     id: 'polish-bare-acrylic-only',
     title: 'Polish is for uncoated acrylic',
-    message: 'Polish takes hairlines out of uncoated acrylic only. On the {surface} it would take the coating, or do nothing to glass.',
     basis: commonPractice,
     forbids: ({ surface, method }, { traits }) =>
       method === 'plastic-polish' && !(traits.opticMaterial === 'acrylic' && traits.coating === 'none' && familyOf(surface) === 'glass'),
@@ -86,7 +73,6 @@ export const surfaceRules = [
   rule({
     id: 'no-household-wipes',
     title: 'No shirt tails, handkerchiefs or household tissue on optics',
-    message: 'Wood fibre and grit: neither shirt tails nor paper towels nor toilet or facial tissue on the {surface}.',
     basis: commonPractice,
     forbids: (candidate) =>
       (isOptical(candidate.surface) || familyOf(candidate.surface) === 'display') &&

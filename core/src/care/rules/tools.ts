@@ -6,7 +6,6 @@ export const toolRules = [
   rule({
     id: 'tool-roles',
     title: 'What has touched a shell never touches glass',
-    message: 'This tool is not kept for that: what has touched a shell never touches the {surface}.',
     basis: commonPractice,
     forbids: ({ tool, surface }) => tool !== null && !mayTouch({ id: tool }, surface).ok,
   }),

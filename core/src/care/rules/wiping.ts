@@ -22,28 +22,24 @@ export const wipingRules = [
   rule({
     id: 'grit-in-the-field',
     title: 'No wiping over grit in the field',
-    message: 'Grains are seen on the {surface}: wiping would drag them across it. Blow, brush, cap it, and wait for home.',
     basis: commonPractice,
     forbids: (candidate, { place }) => place === 'field' && wipes(candidate) && lies(candidate, 'grit'),
   }),
   rule({
     id: 'no-alcohol-over-salt',
     title: 'No alcohol and no sealed wipe over salt',
-    message: 'Alcohol does not dissolve salt: with it one only drags the crystals across the {surface}. Fresh water first.',
     basis: commonPractice,
     forbids: (candidate) => crystalsLie(candidate) && holdsAlcohol(candidate),
   }),
   rule({
     id: 'dissolve-salt-first',
     title: 'Salt is dissolved before anything else',
-    message: 'Dried salt is hard crystals. Fresh water comes first; a brush or a cloth before it drags them across the {surface}.',
     basis: commonPractice,
     forbids: (candidate) => crystalsLie(candidate) && contact(candidate) && !bringsWater(candidate),
   }),
   rule({
     id: 'no-dry-wipe-on-gritty-splash',
     title: 'A dried splash is soaked, not rubbed',
-    message: 'A dried splash has a gritty heart: soak it, do not rub the {surface} dry.',
     basis: commonPractice,
     forbids: (candidate) =>
       isOptical(candidate.surface) &&
@@ -54,7 +50,6 @@ export const wipingRules = [
   rule({
     id: 'no-dry-wipe-on-heavy-film',
     title: 'A plain film is not rubbed dry',
-    message: 'A film as plain as this only spreads under a dry cloth: go on to the damp wipe on the {surface}.',
     basis: commonPractice,
     forbids: (candidate) =>
       isOptical(candidate.surface) &&
@@ -64,14 +59,12 @@ export const wipingRules = [
   rule({
     id: 'fog-is-left',
     title: 'Fog is left to clear',
-    message: 'Fog clears by itself; wiping the {surface} now only moves dirt about.',
     basis: commonPractice,
     forbids: (candidate) => isOptical(candidate.surface) && wipes(candidate) && lies(candidate, 'fog'),
   }),
   rule({
     id: 'growth-meets-what-is-thrown-away',
     title: 'What meets fungus or mould is thrown away',
-    message: 'Spores stay in a brush or cloth and go on to the next thing: on the {surface} only what is thrown away, sealed.',
     basis: commonPractice,
     forbids: (candidate) => lies(candidate, 'fungus-outside') && contact(candidate) && candidate.tool !== null,
   }),

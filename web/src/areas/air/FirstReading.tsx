@@ -1,8 +1,13 @@
 import type { PlacePage } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
+import { lazy, Suspense } from 'react';
 import { ButtonLink } from '../../ui/parts';
-import { HandReadingForm } from './HandReadingForm';
 import { useFirstReading } from './queries';
+
+// It comes with what forms are made of: most places are measured and never show it.
+const HandReadingForm = lazy(async () => ({ default: (await import('./HandReadingForm')).HandReadingForm }));
+/** As high as the form, so that what stands below does not jump when it comes. */
+const FORM_SPACE = <div className="min-h-53 sm:min-h-18" />;
 
 type Place = Pick<PlacePage, 'id' | 'name' | 'latest' | 'zone'>;
 
@@ -34,7 +39,9 @@ export function FirstReading({ place }: { place: Place }) {
   return (
     <div className="sheet space-y-4 p-5">
       <SoFar {...place} />
-      <HandReadingForm id={place.id} verb="That is what it shows" save={first.mutateAsync} />
+      <Suspense fallback={FORM_SPACE}>
+        <HandReadingForm id={place.id} verb="That is what it shows" save={first.mutateAsync} />
+      </Suspense>
       <p className="text-sm text-soft">
         It sends its readings itself, or keeps a log?{' '}
         <ButtonLink look="quiet" to="/hygrometers">

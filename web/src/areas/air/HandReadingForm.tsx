@@ -1,6 +1,5 @@
-import { handReading, JOI_OPTIONS, type HandReading } from '@bright-keeper/contract';
-import { joiResolver } from '@hookform/resolvers/joi';
-import { useForm } from 'react-hook-form';
+import type { HandReading } from '@bright-keeper/contract';
+import { useForm, type Resolver } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
@@ -13,11 +12,15 @@ type Props = {
   save: (reading: HandReading) => Promise<unknown>;
 };
 
+const checksCode = () => import('./handReadingChecks');
+/** The checks of forms are large: they come when one begins to type. */
+const checked: Resolver<HandReading> = async (...typed) => (await checksCode()).handReadingChecks(...typed);
+
 /** A reading typed by hand, now; what was typed stays where it is refused. */
 export function HandReadingForm({ id, verb, save }: Props) {
   const { register, handleSubmit, reset, setError, formState } = useForm<HandReading>({
     defaultValues: { at: null, temperatureC: '' as unknown as number, humidityPct: '' as unknown as number },
-    resolver: joiResolver(handReading, JOI_OPTIONS),
+    resolver: checked,
   });
   const { errors } = formState;
   const submit = handleSubmit(async (reading) => {
@@ -32,6 +35,7 @@ export function HandReadingForm({ id, verb, save }: Props) {
   return (
     <form
       onSubmit={(e) => void submit(e)}
+      onFocus={() => void checksCode().catch(() => undefined)}
       noValidate
       className="grid gap-3 sm:grid-cols-[1fr_1fr_auto] sm:items-end"
       aria-label="A reading by hand"

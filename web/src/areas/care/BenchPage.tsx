@@ -11,6 +11,7 @@ import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/pa
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
+import { useInSlices } from '../../ui/useInSlices';
 import { useItem } from '../gear';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
@@ -176,10 +177,11 @@ export function BenchPage() {
   const { id = '' } = useParams();
   const cleaning = useCleaning(id);
   const item = useItem(cleaning.data?.itemId);
+  const drawing = useInSlices(item.isPending);
   if (cleaning.isError) return <Failure error={cleaning.error} onRetry={() => void cleaning.refetch()} />;
   if (cleaning.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
-  if (item.isPending) return <Loading />;
+  if (drawing || item.isPending) return <Loading />;
   if (cleaning.data.finishedAt)
     return (
       <Empty

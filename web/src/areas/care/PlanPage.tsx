@@ -6,6 +6,7 @@ import { useNavigate, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { capital, surfaceTitle } from '../../ui/words';
+import { useInSlices } from '../../ui/useInSlices';
 import { useItem, useSetStatus } from '../gear';
 import { useSettings } from '../settings';
 import { useDrawer } from '../supplies';
@@ -168,9 +169,10 @@ export function PlanPage() {
   const item = useItem(id);
   const settings = useSettings();
   const drawer = useDrawer();
+  const drawing = useInSlices(!item.data || !settings.data || !drawer.data);
   const failed = [item, settings, drawer].find((q) => q.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  if (!item.data || !settings.data || !drawer.data) return <Loading />;
+  if (drawing || !item.data || !settings.data || !drawer.data) return <Loading />;
   return (
     <Plan
       item={item.data}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { At, Day } from '../../ui/when';
 import { useStartLook } from '../inspection';
 import { Duties } from '../schedule';
@@ -147,8 +148,9 @@ const Neighbours = ({ neighbours }: { neighbours: ItemPageData['neighbours'] }) 
 export function ItemPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
+  const drawing = useInSlices(item.isPending);
   const [params, setParams] = useSearchParams();
-  if (item.isPending) return <Loading />;
+  if (drawing || item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   const data = item.data;
   const own = care.surfacesOf(data.kind, data.traits);

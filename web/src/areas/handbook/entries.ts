@@ -1,5 +1,5 @@
 import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
-import { beforeOpening, DEPTH_NAMES, gravityWords, rhythmWords } from '@bright-keeper/words';
+import { beforeOpening, DEPTH_NAMES, gravityWords, rhythmWords, ruleInGeneral } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care';
 import { situationEntries } from './situations';
@@ -35,10 +35,10 @@ const soils = (): Entry[] =>
   });
 
 const rules = (): Entry[] =>
-  care.RULES.map(({ id, title, message, basis }) => ({
+  care.RULES.map(({ id, title, basis }) => ({
     id: `rule-${id}`,
     title,
-    lines: [capital(message.replaceAll('{surface}', 'surface').replaceAll('{method}', 'method'))],
+    lines: [capital(ruleInGeneral(id))],
     basis: basisWords(basis),
   }));
 

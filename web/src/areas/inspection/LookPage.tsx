@@ -8,6 +8,7 @@ import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
+import { useInSlices } from '../../ui/useInSlices';
 import { useItem } from '../gear';
 import { FindingsPicker } from './FindingsPicker';
 import { SizeOnFront } from './SizeOnFront';
@@ -212,9 +213,10 @@ export function LookPage() {
   const { id = '' } = useParams();
   const look = useLook(id);
   const item = useItem(look.data?.itemId);
+  const drawing = useInSlices(item.isPending);
   if (look.isError) return <Failure error={look.error} onRetry={() => void look.refetch()} />;
   if (look.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
-  if (item.isPending) return <Loading />;
+  if (drawing || item.isPending) return <Loading />;
   return <Looking key={id} look={look.data} item={item.data} />;
 }

@@ -1,6 +1,7 @@
 import type { Settings } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { Day } from '../../ui/when';
 import { Field } from '../gear';
 import { useSettings } from './queries';
@@ -119,7 +120,8 @@ function SettingsForm({ settings }: { settings: Settings }) {
 
 export function SettingsPage() {
   const settings = useSettings();
-  if (settings.isPending) return <Loading />;
+  const drawing = useInSlices(settings.isPending);
+  if (drawing || settings.isPending) return <Loading />;
   if (settings.isError) return <Failure error={settings.error} onRetry={() => void settings.refetch()} />;
   return (
     <Page title="Settings">

@@ -13,6 +13,7 @@ import {
 } from 'chart.js';
 import annotationPlugin, { type AnnotationOptions } from 'chartjs-plugin-annotation';
 import 'chartjs-adapter-date-fns';
+import { useDeferredValue } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chartColours } from '../../ui/chartColours';
 import { useCursor } from '../../ui/cursor';
@@ -211,15 +212,15 @@ export function ClimateChart({ chart, band }: { chart: ChartData; band: Band }) 
     { one: limit, ...cursorLine(chart, cursor.at, c) },
   );
   const last = points.length - 1;
+  // A chart is drawn in one piece: the second one waits until a tap could be heard.
+  const both = useDeferredValue(true, false);
   return (
     <figure>
       <div {...cursor.slider} onPointerLeave={() => cursor.setAt(null)}>
         <div className="h-72">
           <Line data={dataOf(chart, c)} options={airOptions} aria-hidden="true" />
         </div>
-        <div className="mt-2 h-36">
-          <Line data={modelDataOf(chart, c)} options={modelOptions} aria-hidden="true" />
-        </div>
+        <div className="mt-2 h-36">{both && <Line data={modelDataOf(chart, c)} options={modelOptions} aria-hidden="true" />}</div>
       </div>
       <figcaption className="mt-2 space-y-2 text-sm">
         {last >= 0 && <p className="min-h-10">{stretchWords(points[cursor.at ?? last]!, timeZone)}</p>}

@@ -1,10 +1,10 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { homeWords } from '@bright-keeper/words';
-import { Suspense } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ClimateRibbon, RibbonLegend, ribbonEvents } from '../../ui/ClimateRibbon';
 import { Button, ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { At } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { concernsPlace, Duties, useAtHand } from '../schedule';
@@ -64,10 +64,11 @@ export function PlacePage() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
   const place = usePlace(id);
+  const drawing = useInSlices(place.isPending);
   const archive = useArchivePlace(id);
   const today = useToday();
   const wants = useAtHand((d) => concernsPlace(d, id)) ?? [];
-  if (place.isPending) return <Loading />;
+  if (drawing || place.isPending) return <Loading />;
   if (place.isError) return <Failure error={place.error} onRetry={() => void place.refetch()} />;
   const data = place.data;
   const closed = storage.placeFacts(data.kind).airChangesPerDay !== null;
@@ -132,9 +133,7 @@ export function PlacePage() {
             <ChartSection place={data} />
           ) : (
             <>
-              <Suspense fallback={<Loading />}>
-                <FirstReading place={data} />
-              </Suspense>
+              <FirstReading place={data} />
               {box}
             </>
           )}

@@ -1,5 +1,6 @@
 import { RibbonLegend } from '../../ui/ClimateRibbon';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { PlaceCard } from './PlaceCard';
 import { useOverview } from './queries';
@@ -8,8 +9,9 @@ import { airWords } from './words';
 /** Every place as a ribbon of days, and what wants the keeper about them. */
 export function StoragePage() {
   const overview = useOverview();
+  const drawing = useInSlices(overview.isPending);
   const wants = useAtHand((d) => concernsPlace(d)) ?? [];
-  if (overview.isPending) return <Loading />;
+  if (drawing || overview.isPending) return <Loading />;
   if (overview.isError) return <Failure error={overview.error} onRetry={() => void overview.refetch()} />;
   const { places, outdoors, ribbonDays } = overview.data;
   const ahead = outdoors?.forecast?.readings.slice(0, 24) ?? [];

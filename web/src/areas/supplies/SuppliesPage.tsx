@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
 import { IsThisAll } from './IsThisAll';
@@ -142,9 +143,10 @@ function DrawerTable({ title, own }: { title: string; own: Supply[] }) {
 /** The drawer, by what may be touched with it. A plan uses only what is here and fit. */
 export function SuppliesPage() {
   const drawer = useDrawer();
+  const drawing = useInSlices(drawer.isPending);
   const add = useAddSupply();
   const [adding, setAdding] = useState(false);
-  if (drawer.isPending) return <Loading />;
+  if (drawing || drawer.isPending) return <Loading />;
   if (drawer.isError) return <Failure error={drawer.error} onRetry={() => void drawer.refetch()} />;
   const all = drawer.data.supplies;
   const addButton = (

@@ -1,6 +1,7 @@
 import type { Today } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
+import { useInSlices } from '../../ui/useInSlices';
 import { longDate } from '../../ui/dates';
 import { At } from '../../ui/when';
 import { logWords } from '../gear';
@@ -64,8 +65,9 @@ const Lately = ({ recent }: { recent: Today['recent'] }) => (
 /** What needs me now, ranked by consequence, each with its one action. */
 export function TodayPage() {
   const today = useToday();
+  const drawing = useInSlices(today.isPending);
   const deeds = useDeeds();
-  if (today.isPending) return <Loading />;
+  if (drawing || today.isPending) return <Loading />;
   if (today.isError) return <Failure error={today.error} onRetry={() => void today.refetch()} />;
   const { recent, counts, duties, day, nextBench, beforeLeaving } = today.data;
   const { waiting, needs, due } = todayView(duties);
