@@ -22,7 +22,7 @@ export const tellThePages = (): Plugin => ({
     const chunks = Object.values(bundle).filter((part) => part.type === 'chunk');
     const chunkOf = (file: string) => {
       const id = fileURLToPath(new URL(`../src/${file}`, import.meta.url));
-      const chunk = chunks.find((c) => c.facadeModuleId === id);
+      const chunk = chunks.find((c) => c.moduleIds.includes(id));
       if (!chunk) throw new Error(`No code was built for ${file}.`);
       return chunk.fileName;
     };

@@ -2,23 +2,30 @@ import { lazy, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
 import { HealthBar } from './areas/household';
 import { RunBar } from './areas/schedule';
+import { TodayPage } from './areas/today/TodayPage';
 import { BARE_PAGES, PAGES, type PageFacts } from './pages';
 import { Guarded } from './ui/Guarded';
 import { useScrollMemory } from './ui/scrollMemory';
 import { NotHere, Shell } from './ui/Shell';
 
-/** The code of every page; it comes when the page is first opened. */
-const CODE = import.meta.glob<Record<string, ComponentType>>(['./areas/*/*Page.tsx', './areas/*/*Pages.tsx']);
+/** Today is what one opens: its code is the program's own. */
+const AT_ONCE: Record<string, ComponentType> = { TodayPage };
+/** The code of every other page; it comes when the page is first opened. */
+const CODE = import.meta.glob<Record<string, ComponentType>>([
+  './areas/*/*Page.tsx',
+  './areas/*/*Pages.tsx',
+  '!./areas/today/TodayPage.tsx',
+]);
 const codeOf = ({ file }: PageFacts) => CODE[file]!();
 
 /** A pointer that nears a station fetches its code before the tap. Offline or stopped: the tap itself will say so. */
 function approach(to: string): void {
   const page = PAGES.find(({ path }) => path === to);
-  if (page) void codeOf(page).catch(() => undefined);
+  if (page && !AT_ONCE[page.component]) void codeOf(page).catch(() => undefined);
 }
 
 const routeOf = (page: PageFacts) => {
-  const View = lazy(async () => ({ default: (await codeOf(page))[page.component]! }));
+  const View = AT_ONCE[page.component] ?? lazy(async () => ({ default: (await codeOf(page))[page.component]! }));
   return <Route key={page.path} path={page.path} element={<View />} />;
 };
 const UNDER_THE_RAIL = PAGES.map(routeOf);
