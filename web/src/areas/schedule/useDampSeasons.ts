@@ -15,7 +15,7 @@ export function useDampSeasons(today: schedule.Day): (monday: schedule.Day) => n
   const to = `${today}T00:00:00.000Z`;
   return useQueries({
     queries: (places.data?.places ?? []).map(({ id }) => ({
-      queryKey: keys.chart(id, from, to),
+      queryKey: keys.chart(id, from, to, WEEKS),
       queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points: WEEKS })),
       staleTime: AN_HOUR_MS,
     })),

@@ -1,14 +1,16 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
-import { lazy, Suspense, useRef } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { Button, Failure, Loading, Section } from '../../ui/parts';
-import { useNear } from '../../ui/useNear';
+import { SOON_PX, useNear } from '../../ui/useNear';
 import { useNow } from '../../ui/useNow';
+import { useIsWide } from '../../ui/windowed';
 import { withChoice } from '../../ui/address';
 import { useChart } from './queries';
 
-// Chart.js is large: it comes when a chart is first neared.
-const ClimateChart = lazy(async () => ({ default: (await import('./ClimateChart')).ClimateChart }));
+// Chart.js is large: its code comes when a chart is first neared, and draws when it is seen.
+const chartCode = () => import('./ClimateChart');
+const ClimateChart = lazy(async () => ({ default: (await chartCode()).ClimateChart }));
 
 const HOUR = 3_600_000;
 const SPANS = [
@@ -31,9 +33,14 @@ export function ChartSection({ place }: { place: PlaceData }) {
   const now = Math.ceil(useNow(MINUTE).getTime() / MINUTE) * MINUTE;
   const to = new Date(now - backMs).toISOString();
   const from = new Date(now - backMs - spanMs).toISOString();
-  const chart = useChart(place.id, from, to);
-  const sheet = useRef<HTMLDivElement>(null);
-  const near = useNear(sheet);
+  const isWide = useIsWide();
+  const chart = useChart(place.id, from, to, isWide ? 600 : 300);
+  const plot = useRef<HTMLDivElement>(null);
+  const isNear = useNear(plot, SOON_PX);
+  const isSeen = useNear(plot);
+  useEffect(() => {
+    if (isNear) void chartCode().catch(() => undefined);
+  }, [isNear]);
   const back = Number(params.get('back') ?? 0);
   const go = (n: number) => setParams(withChoice(params, 'back', n > 0 ? String(n) : null), { replace: true });
   return (
@@ -50,8 +57,7 @@ export function ChartSection({ place }: { place: PlaceData }) {
         </span>
       }
     >
-      {/* As high as the chart, so that what stands below does not jump when it comes. */}
-      <div ref={sheet} className="sheet min-h-[28rem] p-4">
+      <div className="sheet p-4">
         <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="How long">
           {SPANS.map(([s, name]) => (
             <button
@@ -65,17 +71,20 @@ export function ChartSection({ place }: { place: PlaceData }) {
             </button>
           ))}
         </div>
-        {chart.isError && <Failure error={chart.error} onRetry={() => void chart.refetch()} />}
-        {chart.data &&
-          (chart.data.points.length === 0 ? (
-            <p className="py-12 text-center text-soft">No readings in this time.</p>
-          ) : (
-            near && (
-              <Suspense fallback={<Loading />}>
-                <ClimateChart chart={chart.data} band={place} />
-              </Suspense>
-            )
-          ))}
+        {/* As high as the chart, so that what stands below does not jump when it comes. */}
+        <div ref={plot} className="min-h-[32rem]">
+          {chart.isError && <Failure error={chart.error} onRetry={() => void chart.refetch()} />}
+          {chart.data &&
+            (chart.data.points.length === 0 ? (
+              <p className="py-12 text-center text-soft">No readings in this time.</p>
+            ) : (
+              isSeen && (
+                <Suspense fallback={<Loading />}>
+                  <ClimateChart chart={chart.data} band={place} />
+                </Suspense>
+              )
+            ))}
+        </div>
       </div>
     </Section>
   );

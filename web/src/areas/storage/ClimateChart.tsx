@@ -13,7 +13,7 @@ import {
 } from 'chart.js';
 import annotationPlugin, { type AnnotationOptions } from 'chartjs-plugin-annotation';
 import 'chartjs-adapter-date-fns';
-import { useDeferredValue } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chartColours } from '../../ui/chartColours';
 import { useCursor } from '../../ui/cursor';
@@ -190,37 +190,47 @@ function optionsOf(
   return options;
 }
 
+type Drawn = { chart: ChartData; at: number | null; setAt: (at: number | null) => void };
+
+/** The air: humidity with its extremes, temperature and dew point. */
+function Air({ chart, at, setAt, lowPct, highPct }: Drawn & Band) {
+  // What has not changed is not handed over anew: the chart would go through all of it again.
+  const data = useMemo(() => dataOf(chart, chartColours()), [chart]);
+  const options = useMemo(() => {
+    const c = chartColours();
+    const scales = { pct: axis('left', 'Humidity, % RH', c, { min: 0, max: 100 }), degC: axis('right', 'Temperature, °C', c, {}) };
+    return optionsOf(chart, c, setAt, scales, annotationsOf(chart, { lowPct, highPct }, at, c));
+  }, [chart, at, setAt, lowPct, highPct]);
+  return <Line data={data} options={options} aria-hidden="true" />;
+}
+
+/** What the models made of it. */
+function Models({ chart, at, setAt }: Drawn) {
+  const data = useMemo(() => modelDataOf(chart, chartColours()), [chart]);
+  const options = useMemo(() => {
+    const c = chartColours();
+    const one: AnnotationOptions = { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] };
+    const scales = { y: axis('left', 'Risk, 1 = growth', c, { min: 0, suggestedMax: 1.2 }) };
+    return optionsOf(chart, c, setAt, scales, { one, ...cursorLine(chart, at, c) });
+  }, [chart, at, setAt]);
+  return <Line data={data} options={options} aria-hidden="true" />;
+}
+
 /** The air of a place over time with its band, events and silences, and below it what the models made of it. */
-export function ClimateChart({ chart, band }: { chart: ChartData; band: Band }) {
-  const c = chartColours();
+export function ClimateChart({ chart, band: { lowPct, highPct } }: { chart: ChartData; band: Band }) {
   const { points } = chart;
   const timeZone = useZone();
   const cursor = useCursor(points.length, 'Air and risk over time', (at) => stretchWords(points[at]!, timeZone));
-  const airOptions = optionsOf(
-    chart,
-    c,
-    cursor.setAt,
-    { pct: axis('left', 'Humidity, % RH', c, { min: 0, max: 100 }), degC: axis('right', 'Temperature, °C', c, {}) },
-    annotationsOf(chart, band, cursor.at, c),
-  );
-  const limit: AnnotationOptions = { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] };
-  const modelOptions = optionsOf(
-    chart,
-    c,
-    cursor.setAt,
-    { y: axis('left', 'Risk, 1 = growth', c, { min: 0, suggestedMax: 1.2 }) },
-    { one: limit, ...cursorLine(chart, cursor.at, c) },
-  );
-  const last = points.length - 1;
   // A chart is drawn in one piece: the second one waits until a tap could be heard.
   const both = useDeferredValue(true, false);
+  const last = points.length - 1;
   return (
     <figure>
       <div {...cursor.slider} onPointerLeave={() => cursor.setAt(null)}>
         <div className="h-72">
-          <Line data={dataOf(chart, c)} options={airOptions} aria-hidden="true" />
+          <Air chart={chart} at={cursor.at} setAt={cursor.setAt} lowPct={lowPct} highPct={highPct} />
         </div>
-        <div className="mt-2 h-36">{both && <Line data={modelDataOf(chart, c)} options={modelOptions} aria-hidden="true" />}</div>
+        <div className="mt-2 h-36">{both && <Models chart={chart} at={cursor.at} setAt={cursor.setAt} />}</div>
       </div>
       <figcaption className="mt-2 space-y-2 text-sm">
         {last >= 0 && <p className="min-h-10">{stretchWords(points[cursor.at ?? last]!, timeZone)}</p>}

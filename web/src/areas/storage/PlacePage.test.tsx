@@ -41,8 +41,8 @@ const show = (place: Partial<PlaceData>, more: Record<string, Handler> = {}) =>
     ...more,
   });
 
-function type(temperature: string, humidity: string): void {
-  fireEvent.change(screen.getByLabelText('It reads, °C'), { target: { value: temperature } });
+async function type(temperature: string, humidity: string): Promise<void> {
+  fireEvent.change(await screen.findByLabelText('It reads, °C'), { target: { value: temperature } });
   fireEvent.change(screen.getByLabelText('and % RH'), { target: { value: humidity } });
   fireEvent.click(screen.getByRole('button', { name: 'That is what it shows' }));
 }
@@ -54,7 +54,7 @@ describe('a place that was never measured', () => {
       { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: { accepted: 1, duplicates: 0, setAside: [] } },
     );
     expect(await screen.findByText('Nothing is measured here yet')).toBeTruthy();
-    type('18,5', '72');
+    await type('18,5', '72');
     await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.devices, routes.deviceReadings('d')]));
     expect(page.written()[0]!.body).toMatchObject({ name: 'Oak cupboard, by hand', source: 'hand', placeId: 'p' });
     expect(page.written()[1]!.body).toEqual({ at: null, temperatureC: 18.5, humidityPct: 72 });
@@ -69,7 +69,7 @@ describe('a place that was never measured', () => {
       },
     );
     await screen.findByText('Nothing is measured here yet');
-    type('18', '60');
+    await type('18', '60');
     await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.deviceReadings('old')]));
   });
 
@@ -77,10 +77,10 @@ describe('a place that was never measured', () => {
     const refused = new Refusal({ status: 422, code: 'in-the-future', detail: 'This lies in the future.' });
     const page = show({}, { [`POST ${routes.devices}`]: { id: 'd' }, [`POST ${routes.deviceReadings('d')}`]: refused });
     await screen.findByText('Nothing is measured here yet');
-    type('18', '720');
+    await type('18', '720');
     expect(await screen.findByText(/At most 100/)).toBeTruthy();
     expect(page.written()).toEqual([]);
-    type('18', '72');
+    await type('18', '72');
     expect(await screen.findByText('This lies in the future.')).toBeTruthy();
     expect(screen.getByDisplayValue('72')).toBeTruthy();
   });

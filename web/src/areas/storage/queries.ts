@@ -33,10 +33,11 @@ export const useOverview = () =>
   useQuery({ queryKey: keys.overview, queryFn: () => http.get<StorageOverview>(routes.storage), refetchInterval: LIVE_MS });
 export const usePlace = (id: string) =>
   useQuery({ queryKey: keys.place(id), queryFn: () => http.get<PlacePage>(routes.placePage(id)), refetchInterval: LIVE_MS });
-export const useChart = (id: string, from: string, to: string) =>
+/** In as many points as are told apart on this screen. */
+export const useChart = (id: string, from: string, to: string, points: number) =>
   useQuery({
-    queryKey: keys.chart(id, from, to),
-    queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points: 600 })),
+    queryKey: keys.chart(id, from, to, points),
+    queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points })),
     placeholderData: (previous) => previous,
   });
 /** `roomId`: as if it stood in that place. */
