@@ -3,20 +3,12 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM } from '../scripts/chromium.mjs';
+import { FRAME_MS, framesDropped, slowed } from './browserTimes.mjs';
 import { median, startDemo } from './scale.mjs';
 
 const PORT = 4895;
 const PHONE = { width: 390, height: 844 };
-const FRAME_MS = 1000 / 60;
 const DRAG_STEPS = 160;
-
-/** A page whose processor is slowed so many times. */
-async function slowed(context, rate) {
-  const page = await context.newPage();
-  const session = await context.newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate });
-  return page;
-}
 
 /** What the browser fetches for a page with nothing kept: kilobytes over the wire with their headers, and how many files. */
 async function fetched(browser, url) {
@@ -66,24 +58,15 @@ async function dragged(page, label) {
   const slider = page.getByLabel(label);
   await slider.scrollIntoViewIfNeeded();
   const { x, y, width, height } = await slider.boundingBox();
-  await page.evaluate(() => {
-    window.frames = [];
-    const tick = (at) => {
-      window.frames.push(at);
-      window.ticking = requestAnimationFrame(tick);
-    };
-    requestAnimationFrame(tick);
+  return framesDropped(page, async () => {
+    await page.mouse.move(x + 8, y + height / 2);
+    await page.mouse.down();
+    for (let i = 0; i <= DRAG_STEPS; i += 1) {
+      await page.mouse.move(x + 8 + ((width - 16) * i) / DRAG_STEPS, y + height / 2);
+      await page.waitForTimeout(FRAME_MS);
+    }
+    await page.mouse.up();
   });
-  await page.mouse.move(x + 8, y + height / 2);
-  await page.mouse.down();
-  for (let i = 0; i <= DRAG_STEPS; i += 1) {
-    await page.mouse.move(x + 8 + ((width - 16) * i) / DRAG_STEPS, y + height / 2);
-    await page.waitForTimeout(FRAME_MS);
-  }
-  await page.mouse.up();
-  const frames = await page.evaluate(() => (cancelAnimationFrame(window.ticking), window.frames));
-  const expected = Math.round((frames.at(-1) - frames[0]) / FRAME_MS);
-  return { expected, dropped: Math.max(0, expected - (frames.length - 1)) };
 }
 
 /** The pages as a browser has them: what they weigh, and how soon they answer a thumb, on a desk and four times slower. */

@@ -47,6 +47,17 @@ describe('a table', () => {
     expect(names()).toEqual(['Blue', 'Amber']);
   });
 
+  it('shows what its columns come to show, though the rows stay', () => {
+    const { rerender } = table();
+    const counted: Columns<Cloth> = [{ id: 'uses', header: 'Washed', cell: ({ row }) => `${row.original.uses} times` }];
+    rerender(<DataTable caption="The drawer" columns={counted} rows={CLOTHS} rowKey={(c) => c.id} />);
+    expect(names()).toEqual(['7 times', '2 times']);
+    rerender(
+      <DataTable caption="The drawer" columns={counted} rows={CLOTHS} rowKey={(c) => c.id} instead={(c) => `${c.name} is at the wash`} />,
+    );
+    expect(names()).toEqual(['Blue is at the wash', 'Amber is at the wash']);
+  });
+
   it('draws of a thousand rows what is near the window, and says how many there are', () => {
     const many = Array.from({ length: 1000 }, (_, i) => ({ id: `c${i}`, name: `Cloth ${i}`, uses: i }));
     table({ rows: many });

@@ -1,8 +1,17 @@
-import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useWindowVirtualizer, type Range } from '@tanstack/react-virtual';
 import { useLayoutEffect, useRef, useState, useSyncExternalStore, type RefObject } from 'react';
 
 /** So many rows are drawn above and below what is seen, so that a quick flick finds them there. */
 const OVERSCAN = 12;
+/** They come and go so many at a time: the page is laid out anew once for all of them. */
+const STEP = 6;
+
+/** The rows to draw where these are seen: some more on both sides, and always whole steps. */
+export function drawnRows({ startIndex, endIndex, overscan, count }: Range): number[] {
+  const first = Math.max(0, Math.floor((startIndex - overscan) / STEP) * STEP);
+  const end = Math.min(count, Math.ceil((endIndex + 1 + overscan) / STEP) * STEP);
+  return Array.from({ length: Math.max(0, end - first) }, (_, i) => first + i);
+}
 
 export type Windowed = {
   /** The rows that are drawn. */
@@ -29,7 +38,10 @@ export function useWindowed(list: RefObject<HTMLElement | null>, count: number, 
     count,
     estimateSize: () => rowPx,
     overscan: OVERSCAN,
+    rangeExtractor: drawnRows,
     scrollMargin: top,
+    // There are rows enough beyond the window: none has to be drawn within the scroll event itself.
+    useFlushSync: false,
     // What is not laid out yet has no height; it is taken to be as high as the others.
     measureElement: (row) => row.getBoundingClientRect().height || rowPx,
   });

@@ -2,7 +2,7 @@ import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Upload } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
@@ -71,7 +71,7 @@ const ShelfTable = ({ items, sort, onSort }: { items: ShelfItem[]; sort: string;
 );
 
 /** A card of three lines with the space below it. */
-const CARD_PX = 112;
+const CARD_PX = 103;
 
 function ShelfCards({ items }: { items: ShelfItem[] }) {
   const list = useRef<HTMLUListElement>(null);
@@ -86,7 +86,8 @@ function ShelfCards({ items }: { items: ShelfItem[] }) {
   );
 }
 
-const ShelfCard = ({ item, index, measure }: { item: ShelfItem; index: number; measure: Windowed['measure'] }) => (
+/** Kept as it is while one scrolls: only what comes into sight is drawn. */
+const ShelfCard = memo(({ item, index, measure }: { item: ShelfItem; index: number; measure: Windowed['measure'] }) => (
   <li ref={measure} data-index={index} className="pb-2">
     <Link to={`/gear/${item.id}`} className="sheet block p-3">
       <span className="flex items-start justify-between gap-3">
@@ -102,7 +103,7 @@ const ShelfCard = ({ item, index, measure }: { item: ShelfItem; index: number; m
       </span>
     </Link>
   </li>
-);
+));
 
 type SetFilter = (key: (typeof FILTER_KEYS)[number], value: string) => void;
 
