@@ -133,7 +133,16 @@ export function DataTable<Row>({ caption, columns, rows, rowKey, rowClass, inste
             const row = all[index];
             if (!row) return null;
             return (
-              <BodyRow key={row.id} row={row} index={index} measure={shown.measure} rowClass={rowClass} instead={instead} stacks={stacks} />
+              <BodyRow
+                key={row.id}
+                row={row}
+                columns={columns}
+                index={index}
+                measure={shown.measure}
+                rowClass={rowClass}
+                instead={instead}
+                stacks={stacks}
+              />
             );
           })}
           <Room px={shown.below} />
