@@ -15,26 +15,55 @@ export type Part = Bucket & { count: number };
  * @throws RangeError when buckets is not a whole number above 0 or the span is empty.
  */
 export function downsample(parts: readonly Part[], fromMs: number, toMs: number, buckets: number): Bucket[] {
-  if (!(Number.isInteger(buckets) && buckets > 0)) throw new RangeError(`buckets ${buckets} must be a whole number above 0`);
-  if (!(toMs > fromMs)) throw new RangeError('the span must end after it begins');
-  const width = (toMs - fromMs) / buckets;
-  const counts = new Float64Array(buckets);
-  const middles = new Float64Array(buckets);
-  const temperature = new Extremes(buckets);
-  const humidity = new Extremes(buckets);
-  for (const { at, count, temperatureC, humidityPct } of parts) {
-    if (at < fromMs || at > toMs) continue;
-    const slot = Math.min(buckets - 1, Math.floor((at - fromMs) / width));
-    counts[slot]! += count;
-    middles[slot]! += at * count;
-    temperature.add(slot, temperatureC, count);
-    humidity.add(slot, humidityPct, count);
+  const stretches = new Stretches(fromMs, toMs, buckets);
+  for (const { at, count, temperatureC: t, humidityPct: h } of parts) stretches.add(at, count, t.min, t.mean, t.max, h.min, h.mean, h.max);
+  return stretches.all();
+}
+
+/** The same for parts told one after another, as numbers: for years of hours that nobody keeps as objects. */
+export class Stretches {
+  private readonly counts: Float64Array;
+  private readonly middles: Float64Array;
+  private readonly temperature: Extremes;
+  private readonly humidity: Extremes;
+  private readonly perMs: number;
+
+  /** @throws RangeError when buckets is not a whole number above 0 or the span is empty. */
+  constructor(
+    private readonly fromMs: number,
+    private readonly toMs: number,
+    private readonly buckets: number,
+  ) {
+    if (!(Number.isInteger(buckets) && buckets > 0)) throw new RangeError(`buckets ${buckets} must be a whole number above 0`);
+    if (!(toMs > fromMs)) throw new RangeError('the span must end after it begins');
+    this.perMs = buckets / (toMs - fromMs);
+    this.counts = new Float64Array(buckets);
+    this.middles = new Float64Array(buckets);
+    this.temperature = new Extremes(buckets);
+    this.humidity = new Extremes(buckets);
   }
-  const stretches: Bucket[] = [];
-  for (const [slot, count] of counts.entries())
-    if (count > 0)
-      stretches.push({ at: middles[slot]! / count, temperatureC: temperature.of(slot, count), humidityPct: humidity.of(slot, count) });
-  return stretches;
+
+  /** `at` ms since 1970, °C and % RH; what lies outside the span is passed over. */
+  add(at: number, count: number, minC: number, meanC: number, maxC: number, minPct: number, meanPct: number, maxPct: number): void {
+    if (at < this.fromMs || at > this.toMs) return;
+    const slot = Math.min(this.buckets - 1, Math.floor((at - this.fromMs) * this.perMs));
+    this.counts[slot]! += count;
+    this.middles[slot]! += at * count;
+    this.temperature.add(slot, minC, meanC, maxC, count);
+    this.humidity.add(slot, minPct, meanPct, maxPct, count);
+  }
+
+  all(): Bucket[] {
+    const told: Bucket[] = [];
+    for (const [slot, count] of this.counts.entries())
+      if (count > 0)
+        told.push({
+          at: this.middles[slot]! / count,
+          temperatureC: this.temperature.of(slot, count),
+          humidityPct: this.humidity.of(slot, count),
+        });
+    return told;
+  }
 }
 
 /** Least, greatest and the sum for the mean of each stretch. */
@@ -49,7 +78,7 @@ class Extremes {
     this.sum = new Float64Array(stretches);
   }
 
-  add(slot: number, { min, mean, max }: Bucket['humidityPct'], count: number): void {
+  add(slot: number, min: number, mean: number, max: number, count: number): void {
     if (min < this.min[slot]!) this.min[slot] = min;
     if (max > this.max[slot]!) this.max[slot] = max;
     this.sum[slot]! += mean * count;

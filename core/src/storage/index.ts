@@ -21,7 +21,7 @@ export {
   type IndicatorColour,
   loadingAtIndicator,
 } from './desiccants.js';
-export { type Bucket, downsample, type Part } from './downsample.js';
+export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
 export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';

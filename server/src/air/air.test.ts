@@ -13,7 +13,7 @@ import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
 import { instantFrom } from './logFormat.js';
-import { daysOf, mergeDays, packHours, packReadings, unpackHours, unpackReadings } from './packedDay.js';
+import { daysOf, mergeDays, packHours, packReadings, tellHours, unpackReadings } from './packedDay.js';
 
 let t: TestApp;
 beforeAll(async () => void (t = await testApp()));
@@ -57,9 +57,12 @@ describe('a packed day', () => {
   const day = dayOf([0, -12.34, 99.99], [59, 20.1, 45.5], [86_399, 30, 0]);
   it('gives back what went in, to a hundredth, and its hours with their extremes', () => {
     expect(unpackReadings(packReadings(day))).toEqual(day);
-    const hours = unpackHours('2026-03-10', packHours(day));
-    expect(hours).toHaveLength(2);
-    expect(hours[0]).toMatchObject({ count: 2, temperatureC: { min: -12.34, max: 20.1 }, humidityPct: { min: 45.5, max: 99.99 } });
+    const hours: number[][] = [];
+    tellHours('2026-03-10', packHours(day), (...hour) => hours.push(hour));
+    expect(hours).toEqual([
+      [Date.parse('2026-03-10T00:30:00Z'), 2, -12.34, 3.88, 20.1, 45.5, 72.75, 99.99],
+      [Date.parse('2026-03-10T23:30:00Z'), 1, 30, 30, 30, 0, 0, 0],
+    ]);
   });
   it('keeps the first of two readings in the same second', () => {
     const { merged, fresh } = mergeDays(day, dayOf([59, 1, 1], [60, 2, 2]));

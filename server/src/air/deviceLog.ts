@@ -1,6 +1,6 @@
-import { air, type storage } from '@bright-keeper/core';
+import { air } from '@bright-keeper/core';
 import type { PackedDay, Span } from './reading.repository.js';
-import { dayOf, dayStart, hourMeans, unpackHours } from './packedDay.js';
+import { dayOf, dayStart, hourMeans, tellHours, type TellHour } from './packedDay.js';
 
 const MS_PER_HOUR = 3_600_000;
 const HOURS_A_DAY = 24;
@@ -43,7 +43,8 @@ export function hourlyOf(days: ReadonlyMap<string, Day>, corrections: readonly a
   return air.part(log, 0, n);
 }
 
-const corrected = (humidityPct: number, ms: number, dated: readonly air.DatedCorrection[]): number =>
+/** A reading as it would have been without the error of its device. */
+export const corrected = (humidityPct: number, ms: number, dated: readonly air.DatedCorrection[]): number =>
   dated.length === 0 ? humidityPct : air.applyCorrection(humidityPct, air.correctionAt(dated, ms));
 
 export const correctedReading = (reading: air.Reading, dated: readonly air.DatedCorrection[]): air.Reading => ({
@@ -51,21 +52,20 @@ export const correctedReading = (reading: air.Reading, dated: readonly air.Dated
   humidityPct: corrected(reading.humidityPct, air.instantMs(reading.at), dated),
 });
 
-/** The hours of a span with their extremes, corrected; each at its middle. */
-export function partsOf({ days, corrections }: Pick<DeviceLog, 'days' | 'corrections'>, { fromMs, toMs }: Span): storage.Part[] {
+/** Tells the hours of a span with their extremes, corrected. */
+export function tellSpan({ days, corrections }: Pick<DeviceLog, 'days' | 'corrections'>, { fromMs, toMs }: Span, tell: TellHour): void {
   const [first, last] = [dayOf(Math.max(0, fromMs)), dayOf(toMs)];
-  const parts: storage.Part[] = [];
+  const within: TellHour = (at, count, minC, meanC, maxC, minPct, meanPct, maxPct) => {
+    if (at < fromMs || at > toMs) return;
+    const of = (pct: number) => corrected(pct, at, corrections);
+    // The line of a correction rises, so the least stays the least and the greatest the greatest.
+    tell(at, count, minC, meanC, maxC, of(minPct), of(meanPct), of(maxPct));
+  };
   for (const [day, { hours }] of days) {
     if (day < first || day > last) continue;
-    for (const part of unpackHours(day, hours)) {
-      if (part.at < fromMs || part.at > toMs) continue;
-      const of = (pct: number) => corrected(pct, part.at, corrections);
-      const { min, mean, max } = part.humidityPct;
-      // The line rises, so the least stays the least and the greatest the greatest.
-      parts.push(corrections.length === 0 ? part : { ...part, humidityPct: { min: of(min), mean: of(mean), max: of(max) } });
-    }
+    const asItIs = corrections.length === 0 && day > first && day < last;
+    tellHours(day, hours, asItIs ? tell : within);
   }
-  return parts;
 }
 
 /** How many readings there are, and since when. */

@@ -1,7 +1,8 @@
 import { air, type storage } from '@bright-keeper/core';
 import { grouped } from '../platform/grouped.js';
 import type { CalibrationRow, DeviceRow, DeviceStay } from './device.repository.js';
-import { correctedReading, partsOf, type DeviceLog } from './deviceLog.js';
+import { correctedReading, tellSpan, type DeviceLog } from './deviceLog.js';
+import type { TellHour } from './packedDay.js';
 import type { Span } from './reading.repository.js';
 
 const MS_PER_HOUR = 3_600_000;
@@ -42,10 +43,23 @@ export class HouseAir {
     return this.inUse().find((d) => d.row.outdoor) ?? null;
   }
 
-  /** A place hour by hour with the extremes; where two devices lie in it, both count. An hour is of the place its device lay in at its middle. */
+  /** Tells a place hour by hour, device after device: where two lie in it, both count. An hour is of the place its device lay in at its middle. */
+  tellHours(placeId: string, span: Span, tell: TellHour): void {
+    for (const { log, ...own } of this.within(placeId, span)) tellSpan(log, own, tell);
+  }
+
+  /** The same as records, in order. */
   hours(placeId: string, span: Span): storage.Part[] {
-    const perStay = this.within(placeId, span).map(({ log, ...own }) => partsOf(log, own));
-    return perStay.length === 1 ? perStay[0]! : perStay.flat().sort((a, b) => a.at - b.at);
+    const parts: storage.Part[] = [];
+    this.tellHours(placeId, span, (at, count, minC, meanC, maxC, minPct, meanPct, maxPct) =>
+      parts.push({
+        at,
+        count,
+        temperatureC: { min: minC, mean: meanC, max: maxC },
+        humidityPct: { min: minPct, mean: meanPct, max: maxPct },
+      }),
+    );
+    return parts.sort((a, b) => a.at - b.at);
   }
 
   /** The same as columns, an hour's mean each: what the models walk along. */

@@ -1,4 +1,4 @@
-import type { air, storage } from '@bright-keeper/core';
+import type { air } from '@bright-keeper/core';
 
 /**
  * Readings inside a UTC day as columns: seconds of the day, ascending and each once, with hundredths of a degree and
@@ -137,23 +137,37 @@ function packExtremes(view: DataView, at: number, values: Int16Array | Uint16Arr
   view.setInt16(at + 4, max, true);
 }
 
-/** The hours of a packed day that hold readings, each at its middle. */
-export function unpackHours(day: string, bytes: Uint8Array): storage.Part[] {
+/** An hour of a log: its middle in ms since 1970, how many readings, then least, mean and greatest in °C and in % RH. */
+export type TellHour = (
+  at: number,
+  count: number,
+  minC: number,
+  meanC: number,
+  maxC: number,
+  minPct: number,
+  meanPct: number,
+  maxPct: number,
+) => void;
+
+/** Tells the hours of a packed day that hold readings. */
+export function tellHours(day: string, bytes: Uint8Array, tell: TellHour): void {
   const view = viewOf(bytes);
-  const start = dayStart(day);
-  const parts: storage.Part[] = [];
+  const firstMiddle = dayStart(day) + MS_PER_HOUR / 2;
   for (let hour = 0; hour < HOURS; hour++) {
-    const count = view.getUint16(hour * HOUR_BYTES, true);
+    const own = hour * HOUR_BYTES;
+    const count = view.getUint16(own, true);
     if (count === 0) continue;
-    const value = (k: number) => view.getInt16(hour * HOUR_BYTES + 2 + k * 2, true) / SCALE;
-    parts.push({
-      at: start + (hour + 0.5) * MS_PER_HOUR,
+    tell(
+      firstMiddle + hour * MS_PER_HOUR,
       count,
-      temperatureC: { min: value(0), mean: value(1), max: value(2) },
-      humidityPct: { min: value(3), mean: value(4), max: value(5) },
-    });
+      view.getInt16(own + 2, true) / SCALE,
+      view.getInt16(own + 4, true) / SCALE,
+      view.getInt16(own + 6, true) / SCALE,
+      view.getInt16(own + 8, true) / SCALE,
+      view.getInt16(own + 10, true) / SCALE,
+      view.getInt16(own + 12, true) / SCALE,
+    );
   }
-  return parts;
 }
 
 /** The means of the hours of a packed day that hold readings. */

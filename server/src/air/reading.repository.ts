@@ -107,19 +107,26 @@ export class ReadingRepository {
     return new Map(rows.map(({ id, day, readings }) => [id, this.toReadings(day, unpackReadings(readings)).at(-1)!]));
   }
 
-  /** Every single reading of the span, oldest first. */
-  async readings(db: Db, deviceId: string, { fromMs, toMs }: Span): Promise<air.Reading[]> {
+  /** Tells every single reading of the span, oldest first: ms since 1970, °C, % RH. */
+  async tell(
+    db: Db,
+    deviceId: string,
+    { fromMs, toMs }: Span,
+    told: (ms: number, temperatureC: number, humidityPct: number) => void,
+  ): Promise<void> {
     const rows = await db
       .select({ day: readingDays.day, readings: readingDays.readings })
       .from(readingDays)
       .where(this.within(deviceId, fromMs, toMs))
       .orderBy(asc(readingDays.day));
-    return rows
-      .flatMap(({ day, readings }) => this.toReadings(day, unpackReadings(readings)))
-      .filter((r) => {
-        const ms = Date.parse(r.at);
-        return ms >= fromMs && ms <= toMs;
-      });
+    for (const { day, readings } of rows) {
+      const start = dayStart(day);
+      const { length, second, temperature, humidity } = unpackReadings(readings);
+      for (let i = 0; i < length; i++) {
+        const ms = start + second[i]! * 1000;
+        if (ms >= fromMs && ms <= toMs) told(ms, temperature[i]! / SCALE, humidity[i]! / SCALE);
+      }
+    }
   }
 
   /** The days that hold readings, one at a time, for export without holding them all. */

@@ -1,12 +1,13 @@
-import { air, type storage } from '@bright-keeper/core';
+import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { calibrations, devices, deviceStays, readingDays } from './air.table.js';
 import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
-import { correctedReading, hourlyOf, withDays, type DeviceLog } from './deviceLog.js';
+import { corrected, hourlyOf, withDays, type DeviceLog } from './deviceLog.js';
 import { HouseAir } from './houseAir.js';
+import type { TellHour } from './packedDay.js';
 import { ReadingRepository, type Span } from './reading.repository.js';
 
 /** The corrections of a device over time. */
@@ -31,15 +32,16 @@ export class SeriesService {
     return this.house.get(this.database.changes.stampOf(devices, deviceStays, calibrations, readingDays), () => this.load(db));
   }
 
-  /** Single readings of a place, for spans of days. */
-  async single(db: Db, placeId: string, span: Span): Promise<storage.Part[]> {
+  /** Tells the single readings of a place, for spans of days, device after device. */
+  async tellSingle(db: Db, placeId: string, span: Span, tell: TellHour): Promise<void> {
     const house = await this.air(db);
-    const perStay: storage.Part[] = [];
     for (const { deviceId, ...within } of house.staysWithin(placeId, span)) {
       const { corrections } = house.devices.get(deviceId)!.log;
-      perStay.push(...(await this.readings.readings(db, deviceId, within)).map((r) => toPart(correctedReading(r, corrections))));
+      await this.readings.tell(db, deviceId, within, (ms, c, rawPct) => {
+        const pct = corrected(rawPct, ms, corrections);
+        tell(ms, 1, c, c, c, pct, pct, pct);
+      });
     }
-    return perStay.sort((a, b) => a.at - b.at);
   }
 
   private async load(db: Db): Promise<HouseAir> {
@@ -107,10 +109,3 @@ export class SeriesService {
     return new Map(stale.map(({ id }) => [id, withDays(changed.get(id) === null ? new Map() : known.get(id)!.days, told.get(id) ?? [])]));
   }
 }
-
-const toPart = ({ at, temperatureC, humidityPct }: air.Reading): storage.Part => ({
-  at: air.instantMs(at),
-  count: 1,
-  temperatureC: { min: temperatureC, mean: temperatureC, max: temperatureC },
-  humidityPct: { min: humidityPct, mean: humidityPct, max: humidityPct },
-});

@@ -36,12 +36,16 @@ export class ChartService {
 
   async chart(id: string, { from, to, points }: ChartQuery): Promise<Chart> {
     const { db } = this.database;
-    await this.places.get(id, db);
     const [fromMs, toMs] = [Date.parse(from), Date.parse(to)];
     const span = { fromMs, toMs };
-    const house = await this.series.air(db);
-    const parts = toMs - fromMs <= SINGLE_UP_TO_MS ? await this.series.single(db, id, span) : house.hours(id, span);
-    const buckets = storage.downsample(parts, fromMs, Math.max(toMs, fromMs + 1), points);
+    const [house, events] = await Promise.all([
+      this.series.air(db),
+      this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs)),
+      this.places.get(id, db),
+    ]);
+    const stretches = new storage.Stretches(fromMs, Math.max(toMs, fromMs + 1), points);
+    if (toMs - fromMs <= SINGLE_UP_TO_MS) await this.series.tellSingle(db, id, span, stretches.add.bind(stretches));
+    else house.tellHours(id, span, stretches.add.bind(stretches));
     const hourly = house.hourly(id, { fromMs: 0, toMs });
     const { index, dose, daysPast, gaps } = this.memo.get(`models/${id}`, printOf(hourly), () => ({
       index: fungus.mouldAlong(hourly, { sensitivity: fungus.SURFACE_STATES[SURFACE_STATE].sensitivity }),
@@ -51,10 +55,10 @@ export class ChartService {
     return {
       from,
       to,
-      points: buckets.map(({ at, temperatureC, humidityPct }) => {
+      points: stretches.all().map(({ at, temperatureC, humidityPct }) => {
         const i = Math.max(0, air.firstFrom(hourly.ms, at + 1) - 1);
         return {
-          at,
+          at: Math.round(at),
           temperatureC: spread(temperatureC),
           humidityPct: spread(humidityPct),
           dewPointC: rounded(air.dewPointC(temperatureC.mean, Math.max(0.1, humidityPct.mean)), 2),
@@ -63,7 +67,7 @@ export class ChartService {
           daysPast: rounded(daysPast[i] ?? 0, 2),
         };
       }),
-      events: (await this.deviceRepository.eventsOfPlace(db, id, new Date(fromMs))).map(toEvent).filter((e) => e.at <= to),
+      events: events.map(toEvent).filter((e) => e.at <= to),
       gaps: gaps.filter((g) => g.to >= from && g.from <= to),
     };
   }

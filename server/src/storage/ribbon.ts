@@ -4,7 +4,7 @@ import { air, type fungus, type storage } from '@bright-keeper/core';
 const MS_PER_DAY = 86_400_000;
 
 /** What is finer than is drawn, or than was read, is only carried about. */
-export const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+export const rounded = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
 
 /** The extremes of each day, and where the early warning stood at its end. */
 export function ribbonOf(hours: readonly storage.Part[], log: air.AirLog, { dose, daysPast }: fungus.WarningColumns): RibbonDay[] {
