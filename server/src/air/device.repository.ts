@@ -6,6 +6,7 @@ import type { Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { places } from '../storage/places.table.js';
 import { calibrations, climateEvents, devices, deviceStays } from './air.table.js';
+import { lastDayOf, type LastDay } from './reading.repository.js';
 
 export type DeviceRow = typeof devices.$inferSelect;
 export type CalibrationRow = typeof calibrations.$inferSelect;
@@ -18,6 +19,8 @@ const MOST_TOLD = 20_000;
 const kindOf = sql<string>`${climateEvents.data}->>'kind'`;
 const GEL_EVENTS = ['gel-set', 'gel-dried', 'gel-out', 'indicator'] satisfies storage.GelAct['kind'][];
 
+const inUseWith = (tokenHashes: readonly string[]) => and(inArray(devices.tokenHash, [...tokenHashes]), isNull(devices.archivedAt));
+
 @Injectable()
 export class DeviceRepository {
   /** What this program changed, by device and stamp, until it was read. */
@@ -28,18 +31,30 @@ export class DeviceRepository {
     return row ?? null;
   }
 
+  /** The one in use that has this key. */
   async findByToken(db: Db, tokenHash: string): Promise<DeviceRow | null> {
-    return (await this.holdByTokens(db, [tokenHash]))[0] ?? null;
-  }
-
-  /** Those in use that have one of these keys; inside a transaction their rows are held. */
-  holdByTokens(db: Db, tokenHashes: readonly string[]): Promise<DeviceRow[]> {
-    return db
+    const [row] = await db
       .select()
       .from(devices)
-      .where(and(inArray(devices.tokenHash, [...tokenHashes]), isNull(devices.archivedAt)))
+      .where(inUseWith([tokenHash]));
+    return row ?? null;
+  }
+
+  /** Those in use that have one of these keys, with their newest days; inside a transaction their rows are held. */
+  async holdByTokens(db: Db, tokenHashes: readonly string[]): Promise<{ id: string; tokenHash: string; last: LastDay | null }[]> {
+    const last = lastDayOf(db);
+    const rows = await db
+      .select({ id: devices.id, tokenHash: devices.tokenHash, day: last.day, readings: last.readings })
+      .from(devices)
+      .leftJoinLateral(last, sql`true`)
+      .where(inUseWith(tokenHashes))
       .orderBy(asc(devices.id))
-      .for('update');
+      .for('update', { of: devices });
+    return rows.map(({ id, tokenHash, day, readings }) => ({
+      id,
+      tokenHash: tokenHash!,
+      last: day && readings ? { day, readings } : null,
+    }));
   }
 
   async insert(db: Db, row: typeof devices.$inferInsert): Promise<void> {

@@ -209,14 +209,15 @@ export class DeviceService {
         db,
         pushes.map((p) => p.tokenHash),
       );
-      const deviceOf = new Map(rows.map((row) => [row.tokenHash, row.id]));
+      const deviceOf = new Map(rows.map((row) => [row.tokenHash, row]));
       const known = pushes.flatMap((push) => {
-        const deviceId = deviceOf.get(push.tokenHash);
-        return deviceId ? [{ push, deviceId, readings: push.readings }] : [];
+        const device = deviceOf.get(push.tokenHash);
+        return device ? [{ push, deviceId: device.id, readings: push.readings, last: device.last }] : [];
       });
       const stored = new Map<Push, Stored>();
       if (known.length > 0) {
-        await this.markClockJumps(db, known);
+        for (const { deviceId, readings, last } of known)
+          await this.markClockJump(db, deviceId, readings, last && this.readings.newestOf(last));
         const added = await this.readings.addAll(db, known);
         const changed = known.flatMap(({ deviceId }, i) => (added[i]!.accepted > 0 ? [[deviceId, added[i]!.days] as const] : []));
         await this.repository.touchAll(db, new Map(changed));
@@ -237,28 +238,20 @@ export class DeviceService {
   private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
-      await this.markClockJumps(db, [{ deviceId: id, readings }]);
+      if (readings.length === 1) await this.markClockJump(db, id, readings, (await this.readings.latestOf(db, [id])).get(id) ?? null);
       const { days, ...counted } = await this.readings.add(db, id, readings);
       if (counted.accepted > 0) await this.repository.touch(db, id, days);
       return { ...counted, setAside: [] };
     });
   }
 
-  /** A device that says now what it should have said before: its clock has gone back, and that is marked. */
-  private async markClockJumps(db: Db, told: readonly { deviceId: string; readings: readonly air.Reading[] }[]): Promise<void> {
-    const single = told.filter(({ readings }) => readings.length === 1);
-    if (single.length === 0) return;
-    const latest = await this.readings.latestOf(
-      db,
-      single.map((t) => t.deviceId),
-    );
-    for (const { deviceId, readings } of single) {
-      const before = latest.get(deviceId);
-      const backMs = before ? Date.parse(before.at) - Date.parse(readings[0]!.at) : 0;
-      if (backMs <= CLOCK_JUMP_MS) continue;
-      const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
-      await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
-    }
+  /** A device that says now what it should have said before: its clock has gone back, and that is marked. A log of several may be of any time. */
+  private async markClockJump(db: Db, deviceId: string, told: readonly air.Reading[], before: air.Reading | null): Promise<void> {
+    const [reading] = told;
+    const backMs = told.length === 1 && before ? Date.parse(before.at) - Date.parse(reading!.at) : 0;
+    if (backMs <= CLOCK_JUMP_MS) return;
+    const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
+    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
   }
 
   private async find(db: Db, id: string): Promise<DeviceRow> {

@@ -31,6 +31,21 @@ export type Added = { accepted: number; duplicates: number; days: string[] };
 /** A day as it is kept: how many readings, and its hours packed. */
 export type PackedDay = { deviceId: string; day: string; count: number; hours: Uint8Array };
 
+/** The newest day of a device that holds readings. */
+export type LastDay = { day: string; readings: Uint8Array };
+/** The newest day of each device, to be joined to it. */
+export const lastDayOf = (db: Db) =>
+  db
+    .select({ day: readingDays.day, readings: readingDays.readings })
+    .from(readingDays)
+    .where(eq(readingDays.deviceId, devices.id))
+    .orderBy(desc(readingDays.day))
+    .limit(1)
+    .as('last');
+
+/** Readings of a device; `last`, where it is known already, null where it has none. */
+export type Told = { deviceId: string; readings: air.Log; last?: LastDay | null };
+
 /** The raw readings of devices, packed by day. What they mean is said elsewhere. */
 @Injectable()
 export class ReadingRepository {
@@ -41,17 +56,19 @@ export class ReadingRepository {
   }
 
   /** Adds readings of several devices, whose rows are held, day by day; the answers stand in their order. */
-  async addAll(db: Db, logs: readonly { deviceId: string; readings: air.Log }[]): Promise<Added[]> {
+  async addAll(db: Db, logs: readonly Told[]): Promise<Added[]> {
     const added = logs.map(({ readings }): Added => ({ accepted: 0, duplicates: readings.length, days: [] }));
-    const told = logs.flatMap(({ deviceId, readings }, i) =>
-      [...daysOf(air.columnsOf(readings))].map(([day, columns]) => ({ deviceId, day, columns, counts: added[i]! })),
+    const told = logs.flatMap(({ deviceId, readings, last }, i) =>
+      [...daysOf(air.columnsOf(readings))].map(([day, columns]) => ({ deviceId, day, columns, last, counts: added[i]! })),
     );
     for (let i = 0; i < told.length; i += DAYS_AT_ONCE) {
       const some = told.slice(i, i + DAYS_AT_ONCE);
-      const kept = await this.columnsOf(db, some);
+      const asked = some.filter(({ day, last }) => last === undefined || (last !== null && day < last.day));
+      const kept = await this.columnsOf(db, asked);
       const rows: DayRow[] = [];
-      for (const { deviceId, day, columns, counts } of some) {
-        const { merged, fresh } = mergeDays(kept.get(dayKey(deviceId, day)) ?? NO_READINGS, columns);
+      for (const { deviceId, day, columns, last, counts } of some) {
+        const before = day === last?.day ? unpackReadings(last.readings) : (kept.get(dayKey(deviceId, day)) ?? NO_READINGS);
+        const { merged, fresh } = mergeDays(before, columns);
         if (fresh === 0) continue;
         counts.accepted += fresh;
         counts.duplicates -= fresh;
@@ -92,19 +109,17 @@ export class ReadingRepository {
 
   /** The newest reading of each of some devices. */
   async latestOf(db: Db, deviceIds: readonly string[]): Promise<Map<string, air.Reading>> {
-    const last = db
-      .select({ day: readingDays.day, readings: readingDays.readings })
-      .from(readingDays)
-      .where(eq(readingDays.deviceId, devices.id))
-      .orderBy(desc(readingDays.day))
-      .limit(1)
-      .as('last');
+    const last = lastDayOf(db);
     const rows = await db
       .select({ id: devices.id, day: last.day, readings: last.readings })
       .from(devices)
       .innerJoinLateral(last, sql`true`)
       .where(inArray(devices.id, [...deviceIds]));
-    return new Map(rows.map(({ id, day, readings }) => [id, this.toReadings(day, unpackReadings(readings)).at(-1)!]));
+    return new Map(rows.map(({ id, ...own }) => [id, this.newestOf(own)]));
+  }
+
+  newestOf({ day, readings }: LastDay): air.Reading {
+    return this.toReadings(day, unpackReadings(readings)).at(-1)!;
   }
 
   /** Tells every single reading of the span, oldest first: ms since 1970, °C, % RH. */
@@ -152,6 +167,7 @@ export class ReadingRepository {
 
   /** The readings of some days of devices, by `dayKey`. */
   private async columnsOf(db: Db, wanted: readonly { deviceId: string; day: string }[]): Promise<Map<string, DayColumns>> {
+    if (wanted.length === 0) return new Map();
     const days = grouped(wanted, (w) => w.deviceId);
     const rows = await db
       .select({ deviceId: readingDays.deviceId, day: readingDays.day, readings: readingDays.readings })

@@ -18,13 +18,42 @@ const BEGIN = /^\s*begin\b/i;
 const COMMIT = /^\s*commit\b/i;
 const ROLLBACK = /^\s*rollback\s*;?\s*$/i;
 
+/** So many statements are kept ready by a line; each takes some kilobytes of the database. */
+const MOST_KEPT_READY = 300;
+
+/**
+ * Names the statements of a line that come again, so that the database reads and plans each of them once: of a short one
+ * that is most of its work. One that comes once only is not kept.
+ */
+export class StatementNames {
+  private readonly seen = new Set<string>();
+  private readonly names = new Map<string, string>();
+
+  named(config: string | QueryConfig): string | QueryConfig {
+    if (typeof config === 'string' || config.name !== undefined) return config;
+    const { text } = config;
+    const known = this.names.get(text);
+    if (known !== undefined) return { ...config, name: known };
+    if (!this.seen.has(text)) {
+      if (this.seen.size >= MOST_KEPT_READY) this.seen.clear();
+      this.seen.add(text);
+      return config;
+    }
+    if (this.names.size >= MOST_KEPT_READY) return config;
+    const name = `kept-${this.names.size}`;
+    this.names.set(text, name);
+    return { ...config, name };
+  }
+}
+
 /** A driver's client that tells what is written through it, when it is sent and when it has become true. */
 export function watchedClient(listener: Listener): typeof pg.Client {
   class WatchedClient extends pg.Client {
     /** What the open transaction has written; null outside of one. */
     private open: Written[] | null = null;
 
-    private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, config, values, done);
+    private readonly names = new StatementNames();
+    private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, this.names.named(config), values, done);
 
     // The driver's own type of this method has a dozen overloads; ours takes what they take.
     override query = ((config: string | QueryConfig, values?: unknown, done?: Done) => {

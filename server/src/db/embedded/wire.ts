@@ -1,8 +1,14 @@
 import { Duplex } from 'node:stream';
 import type { Exchange } from './engine.js';
 
-/** `ROLLBACK` as a simple query: whoever held the line before may have left a transaction open. */
-const ROLLBACK = Buffer.from('Q\0\0\0\rROLLBACK\0');
+/** A simple query, as a driver writes it. */
+function simpleQuery(text: string): Buffer {
+  const message = Buffer.from(`Q....${text}\0`);
+  message.writeInt32BE(message.length - 1, 1);
+  return message;
+}
+/** Whoever held the line before may have left a transaction open, and statements of his own kept ready. */
+const AFRESH = [simpleQuery('ROLLBACK'), simpleQuery('DEALLOCATE ALL')];
 /** The first byte of a driver's goodbye. The engine has one connection and must not hear it. */
 const GOODBYE = 'X'.charCodeAt(0);
 
@@ -41,7 +47,7 @@ export class Wire extends Duplex {
 
   private async begin(): Promise<void> {
     const engine = await this.ready();
-    await engine(ROLLBACK);
+    for (const query of AFRESH) await engine(query);
     this.engine = engine;
   }
 
