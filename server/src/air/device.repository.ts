@@ -2,7 +2,8 @@ import type { ClimateEventData } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { places } from '../storage/places.table.js';
 import { calibrations, climateEvents, devices, deviceStays } from './air.table.js';
@@ -25,6 +26,9 @@ const inUseWith = (tokenHashes: readonly string[]) => and(inArray(devices.tokenH
 export class DeviceRepository {
   /** What this program changed, by device and stamp, until it was read. */
   private readonly told = new Map<string, readonly string[]>();
+  private readonly gel = new Kept<ReadonlyMap<string, EventRow[]>>();
+
+  constructor(private readonly database: Database) {}
 
   async find(db: Db, id: string): Promise<DeviceRow | null> {
     const [row] = await db.select().from(devices).where(eq(devices.id, id));
@@ -129,13 +133,15 @@ export class DeviceRepository {
   }
 
   /** What was done with the desiccant of each place, newest first. */
-  async gelEvents(db: Db): Promise<Map<string, EventRow[]>> {
-    const rows = await db
-      .select()
-      .from(climateEvents)
-      .where(and(isNotNull(climateEvents.placeId), inArray(kindOf, [...GEL_EVENTS])))
-      .orderBy(desc(climateEvents.at), desc(climateEvents.id));
-    return grouped(rows, (r) => r.placeId!);
+  gelEvents(db: Db): Promise<ReadonlyMap<string, EventRow[]>> {
+    return this.gel.get(this.database.changes.stampOf(climateEvents), async () => {
+      const rows = await db
+        .select()
+        .from(climateEvents)
+        .where(and(isNotNull(climateEvents.placeId), inArray(kindOf, [...GEL_EVENTS])))
+        .orderBy(desc(climateEvents.at), desc(climateEvents.id));
+      return grouped(rows, (r) => r.placeId!);
+    });
   }
 
   /** When the clocks of devices went back, newest first. */

@@ -41,7 +41,7 @@ export class FungusService {
       logs.push(house.hourly(placeId, span));
     }
     const readings = air.joined(logs);
-    const climates = await this.climate.climates(db);
+    const climates = await this.climate.climates(db, await this.stays.lying(db));
     const sick = item.status === 'quarantined' || states.some((s) => s.verdict === 'isolate');
     const thing = { id: itemId, kind: item.kind, traits: care.withDefaults(item.kind, item.traits), sick };
     const home = storage.recommendHome(thing, climates, schools.store);

@@ -100,6 +100,7 @@ export class GearService {
     const found = await this.get(db, id);
     const of = (await this.agenda.ofThings(db, [found])).get(id);
     const [item] = await this.withStates(db, [found], new Map(of && [[id, of]]));
+    const open = await this.openWork.of(db, id);
     return {
       ...item!,
       due: (of?.duties ?? []).filter(fallsDue),
@@ -107,9 +108,9 @@ export class GearService {
       ...(await this.touches(db, item!)),
       place: await this.stays.current(db, id),
       neighbours: item!.status === 'quarantined' ? await this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
-      openTeardownId: await this.openWork.teardownOf(db, id),
-      openLookId: await this.openWork.lookOf(db, id),
-      openCleaningId: await this.openWork.cleaningOf(db, id),
+      openTeardownId: open.teardown,
+      openLookId: open.look,
+      openCleaningId: open.cleaning,
     };
   }
 

@@ -1,61 +1,49 @@
 import { Injectable } from '@nestjs/common';
-import { and, eq, isNull } from 'drizzle-orm';
+import { eq, isNull } from 'drizzle-orm';
 import { cleanings } from '../care/care.table.js';
 import { teardowns } from '../care/teardown.table.js';
-import type { Db } from '../db/database.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
 import { looks } from '../inspection/inspection.table.js';
 import { items } from './gear.table.js';
 
-type OpenWork = { id: string; itemId: string; startedAt: Date };
+type Work = 'look' | 'cleaning' | 'teardown';
+type OpenWork = { id: string; itemId: string; startedAt: Date; work: Work; onShelf: boolean };
 
-/** What was begun on a thing and is not finished. */
+/** What was begun on a thing and is not finished. There is little of it at a time: it is kept whole. */
 @Injectable()
 export class OpenWorkRepository {
-  async lookOf(db: Db, itemId: string): Promise<string | null> {
-    const [row] = await db
-      .select({ id: looks.id })
-      .from(looks)
-      .where(and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
-    return row?.id ?? null;
+  private readonly kept = new Kept<readonly OpenWork[]>();
+
+  constructor(private readonly database: Database) {}
+
+  /** Of a thing: what is open of each kind of work, by its id. */
+  async of(db: Db, itemId: string): Promise<Record<Work, string | null>> {
+    const own = (await this.everyOne(db)).filter((o) => o.itemId === itemId);
+    const idOf = (work: Work) => own.find((o) => o.work === work)?.id ?? null;
+    return { look: idOf('look'), cleaning: idOf('cleaning'), teardown: idOf('teardown') };
   }
 
-  async cleaningOf(db: Db, itemId: string): Promise<string | null> {
-    const [row] = await db
-      .select({ id: cleanings.id })
-      .from(cleanings)
-      .where(and(eq(cleanings.itemId, itemId), isNull(cleanings.finishedAt)));
-    return row?.id ?? null;
+  /** On all that is not given away. */
+  async all(db: Db): Promise<OpenWork[]> {
+    return (await this.everyOne(db)).filter((o) => o.onShelf);
   }
 
-  async teardownOf(db: Db, itemId: string): Promise<string | null> {
-    const [row] = await db
-      .select({ id: teardowns.id })
-      .from(teardowns)
-      .where(and(eq(teardowns.itemId, itemId), isNull(teardowns.finishedAt)));
-    return row?.id ?? null;
+  private everyOne(db: Db): Promise<readonly OpenWork[]> {
+    const stamp = this.database.changes.stampOf(looks, cleanings, teardowns, items);
+    return this.kept.get(stamp, async () => [
+      ...(await this.begun(db, 'cleaning', cleanings)),
+      ...(await this.begun(db, 'look', looks)),
+      ...(await this.begun(db, 'teardown', teardowns)),
+    ]);
   }
 
-  async all(db: Db): Promise<(OpenWork & { work: 'look' | 'cleaning' | 'teardown' })[]> {
-    const onShelf = isNull(items.archivedAt);
-    const openLooks = await db
-      .select({ id: looks.id, itemId: looks.itemId, startedAt: looks.startedAt })
-      .from(looks)
-      .innerJoin(items, eq(items.id, looks.itemId))
-      .where(and(isNull(looks.finishedAt), onShelf));
-    const openCleanings = await db
-      .select({ id: cleanings.id, itemId: cleanings.itemId, startedAt: cleanings.startedAt })
-      .from(cleanings)
-      .innerJoin(items, eq(items.id, cleanings.itemId))
-      .where(and(isNull(cleanings.finishedAt), onShelf));
-    const openTeardowns = await db
-      .select({ id: teardowns.id, itemId: teardowns.itemId, startedAt: teardowns.startedAt })
-      .from(teardowns)
-      .innerJoin(items, eq(items.id, teardowns.itemId))
-      .where(and(isNull(teardowns.finishedAt), onShelf));
-    return [
-      ...openCleanings.map((c) => ({ ...c, work: 'cleaning' as const })),
-      ...openLooks.map((l) => ({ ...l, work: 'look' as const })),
-      ...openTeardowns.map((t) => ({ ...t, work: 'teardown' as const })),
-    ];
+  private async begun(db: Db, work: Work, table: typeof cleanings | typeof looks | typeof teardowns): Promise<OpenWork[]> {
+    const rows = await db
+      .select({ id: table.id, itemId: table.itemId, startedAt: table.startedAt, archivedAt: items.archivedAt })
+      .from(table)
+      .innerJoin(items, eq(items.id, table.itemId))
+      .where(isNull(table.finishedAt));
+    return rows.map(({ archivedAt, ...row }) => ({ ...row, work, onShelf: archivedAt === null }));
   }
 }

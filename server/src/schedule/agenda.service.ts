@@ -193,7 +193,8 @@ export class AgendaService {
       things.map((t) => t.id),
     );
     const open = grouped(await this.openWork.all(db), (o) => o.itemId);
-    const stays = new Map((await this.stays.open(db)).map((s) => [s.itemId, s]));
+    const ids = things.length <= FEW ? things.map((t) => t.id) : undefined;
+    const stays = new Map((await this.stays.open(db, ids)).map((s) => [s.itemId, s]));
     const sensors = await this.sensors.bodies(db);
     return things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
       const stay = stays.get(id);

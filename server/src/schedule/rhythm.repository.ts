@@ -2,7 +2,8 @@ import type { KeptRhythm } from '@bright-keeper/contract';
 import type { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
 import { rhythms } from './schedule.table.js';
 
 type Row = typeof rhythms.$inferSelect;
@@ -30,8 +31,14 @@ const toKept = (row: Row): KeptRhythm => ({
 
 @Injectable()
 export class RhythmRepository {
-  async all(db: Db): Promise<KeptRhythm[]> {
-    return (await db.select().from(rhythms).orderBy(asc(rhythms.code), asc(rhythms.scope), asc(rhythms.scopeKey))).map(toKept);
+  private readonly kept = new Kept<readonly KeptRhythm[]>();
+
+  constructor(private readonly database: Database) {}
+
+  all(db: Db): Promise<readonly KeptRhythm[]> {
+    return this.kept.get(this.database.changes.stampOf(rhythms), async () =>
+      (await db.select().from(rhythms).orderBy(asc(rhythms.code), asc(rhythms.scope), asc(rhythms.scopeKey))).map(toKept),
+    );
   }
 
   async find(db: Db, code: schedule.DutyCode, scope: schedule.RhythmScope): Promise<KeptRhythm | null> {

@@ -27,7 +27,7 @@ export class RhythmService {
     private readonly ids: Ids,
   ) {}
 
-  all(): Promise<KeptRhythm[]> {
+  all(): Promise<readonly KeptRhythm[]> {
     return this.repository.all(this.database.db);
   }
 

@@ -110,7 +110,7 @@ export class ScheduleController {
 
   @Get('rhythms')
   @Describe({ summary: 'The rhythms the keeper has set; all others follow the default' })
-  allRhythms(): Promise<KeptRhythm[]> {
+  allRhythms(): Promise<readonly KeptRhythm[]> {
     return this.rhythms.all();
   }
 

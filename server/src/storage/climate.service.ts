@@ -28,7 +28,7 @@ import { settings as settingsTable } from '../settings/settings.table.js';
 import { places } from './places.table.js';
 import { ribbonOf } from './ribbon.js';
 import { roomAround } from './room.js';
-import { StayRepository, type Lying } from './stay.repository.js';
+import { StayRepository, type Lying, type LyingIn } from './stay.repository.js';
 
 const MS_PER_HOUR = 3_600_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
@@ -108,10 +108,12 @@ export class ClimateService {
     const known = await this.know(db, house, place);
     const seal = this.sealOf(known);
     const { schools } = await this.settings.get(db);
-    const summary = this.summary(house, known, await this.stays.inPlace(db, id), schools.humidity);
+    const lying = await this.stays.lying(db);
+    const own = lying.get(id) ?? [];
+    const summary = this.summary(house, known, own, schools.humidity);
     return {
       ...summary,
-      items: await this.itemsOf(db, place),
+      items: await this.itemsOf(db, place, own, lying),
       events: await this.eventsOf(db, known),
       seal,
       airChanges: airChangesOf(place, seal),
@@ -238,11 +240,11 @@ export class ClimateService {
     );
   }
 
-  private async itemsOf(db: Db, place: Place): Promise<PlacePage['items']> {
-    const climates = await this.climates(db);
+  private async itemsOf(db: Db, place: Place, own: readonly Lying[], lying: LyingIn): Promise<PlacePage['items']> {
+    const climates = await this.climates(db, lying);
     const { schools } = await this.settings.get(db);
     const items: PlacePage['items'] = [];
-    for (const { itemId, name, since, kind, traits, sick } of await this.stays.inPlace(db, place.id)) {
+    for (const { itemId, name, since, kind, traits, sick } of own) {
       const thing = { id: itemId, kind, traits: care.withDefaults(kind, traits), sick };
       const home = storage.betterHome(thing, place.id, climates, schools.store);
       const there = climates.find((c) => c.id === home?.placeId);
@@ -254,11 +256,10 @@ export class ClimateService {
   }
 
   /** The climate of every place over its last ribbon, for choosing a home. */
-  async climates(db: Db): Promise<storage.PlaceClimate[]> {
+  async climates(db: Db, lyingIn: LyingIn): Promise<storage.PlaceClimate[]> {
     const { schools } = await this.settings.get(db);
     const toMs = this.clock.now().getTime();
     const house = await this.series.air(db);
-    const lyingIn = await this.stays.lying(db);
     return (await this.places.all(db)).map(({ id, name, kind, volumeL }) => {
       const lying = lyingIn.get(id) ?? [];
       const hourly = house.hourly(id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });

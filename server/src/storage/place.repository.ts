@@ -1,7 +1,8 @@
 import type { Place } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import { and, asc, eq } from 'drizzle-orm';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
 import { places } from './places.table.js';
 
 type Row = typeof places.$inferSelect;
@@ -9,18 +10,29 @@ const toPlace = ({ createdAt: _, archivedAt, ...row }: Row): Place => ({ ...row,
 
 @Injectable()
 export class PlaceRepository {
+  private readonly kept = new Kept<ReadonlyMap<string, Place>>();
+
+  constructor(private readonly database: Database) {}
+
   /** Every place that has not been given up, in the order they were made. */
   async all(db: Db): Promise<Place[]> {
-    return (await db.select().from(places).where(isNull(places.archivedAt)).orderBy(asc(places.createdAt), asc(places.id))).map(toPlace);
+    return [...(await this.everyOne(db)).values()].filter((place) => place.archivedAt === null);
   }
 
   async names(db: Db): Promise<Map<string, string>> {
-    return new Map((await db.select({ id: places.id, name: places.name }).from(places)).map(({ id, name }) => [id, name]));
+    return new Map([...(await this.everyOne(db))].map(([id, { name }]) => [id, name]));
   }
 
   async find(db: Db, id: string): Promise<Place | null> {
-    const [row] = await db.select().from(places).where(eq(places.id, id));
-    return row ? toPlace(row) : null;
+    return (await this.everyOne(db)).get(id) ?? null;
+  }
+
+  /** Given up or not. They are few, and every page of the air asks for them. */
+  private everyOne(db: Db): Promise<ReadonlyMap<string, Place>> {
+    return this.kept.get(this.database.changes.stampOf(places), async () => {
+      const rows = await db.select().from(places).orderBy(asc(places.createdAt), asc(places.id));
+      return new Map(rows.map((row) => [row.id, toPlace(row)]));
+    });
   }
 
   async insert(db: Db, row: typeof places.$inferInsert): Promise<void> {

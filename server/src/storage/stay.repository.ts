@@ -10,6 +10,9 @@ type StayRow = typeof stays.$inferInsert;
 /** A thing that lies in a place, and since when. */
 export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date; sick: boolean };
 
+/** What lies in each place now, longest first. */
+export type LyingIn = ReadonlyMap<string, readonly Lying[]>;
+
 /** It has fungus somewhere, or is in quarantine for it. */
 const isSick = sql<boolean>`(${items.status} = 'quarantined' or exists (select 1 from ${surfaceStates} where ${surfaceStates.itemId} = ${items.id} and ${surfaceStates.verdict} = 'isolate'))`;
 

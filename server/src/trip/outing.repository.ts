@@ -1,23 +1,31 @@
 import type { Outing } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import { Kept } from '../db/changes.js';
+import { Database, type Db } from '../db/database.js';
 import { outings } from './outing.table.js';
 
 type Row = typeof outings.$inferSelect;
+export type DatedOuting = Outing & { notedAt: string };
 const toOuting = ({ createdAt: _, ...row }: Row): Outing => row;
 
 @Injectable()
 export class OutingRepository {
+  private readonly kept = new Kept<readonly DatedOuting[]>();
+
+  constructor(private readonly database: Database) {}
+
   /** The latest first. */
   async all(db: Db): Promise<Outing[]> {
-    return (await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id))).map(toOuting);
+    return (await this.dated(db)).map(({ notedAt: _, ...outing }) => outing);
   }
 
   /** With when each was written down. */
-  async dated(db: Db): Promise<(Outing & { notedAt: string })[]> {
-    const rows = await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id));
-    return rows.map((row) => ({ ...toOuting(row), notedAt: row.createdAt.toISOString() }));
+  dated(db: Db): Promise<readonly DatedOuting[]> {
+    return this.kept.get(this.database.changes.stampOf(outings), async () => {
+      const rows = await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id));
+      return rows.map((row) => ({ ...toOuting(row), notedAt: row.createdAt.toISOString() }));
+    });
   }
 
   async find(db: Db, id: string): Promise<Outing | null> {
