@@ -6,6 +6,7 @@ const MS_PER_HOUR = 3_600_000;
 const HOURS_A_DAY = 24;
 
 type Day = Pick<PackedDay, 'count' | 'hours'>;
+type Told = Pick<DeviceLog, 'days' | 'corrections'>;
 
 /** All a device ever read, as far as an hour: its days packed as they are kept, and their means as columns, corrected. */
 export type DeviceLog = {
@@ -26,11 +27,30 @@ export function withDays(before: ReadonlyMap<string, Day>, told: readonly Packed
   return told.every((d) => d.day >= last) ? days : new Map([...days].sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
-/** The means of every hour, corrected. */
-export function hourlyOf(days: ReadonlyMap<string, Day>, corrections: readonly air.DatedCorrection[]): air.AirLog {
+/** The first day that is not the same in both; null where all are. A day that was not told anew is the same record. */
+function firstChanged(days: ReadonlyMap<string, Day>, before: ReadonlyMap<string, Day>): string | null {
+  const old = before.entries();
+  for (const [day, own] of days) {
+    const [was, kept] = old.next().value ?? [];
+    if (was !== day || kept !== own) return was !== undefined && was < day ? was : day;
+  }
+  const [gone] = old.next().value ?? [];
+  return gone ?? null;
+}
+
+/** The means of every hour, corrected. What stood before the first day that changed is taken over from `before`. */
+export function hourlyOf({ days, corrections }: Told, before?: Told & Pick<DeviceLog, 'hourly'>): air.AirLog {
+  const isSame = before && JSON.stringify(before.corrections) === JSON.stringify(corrections);
+  const from = isSame ? firstChanged(days, before.days) : '';
+  if (isSame && from === null) return before.hourly;
   const log = air.emptyLog(days.size * HOURS_A_DAY);
   let n = 0;
+  if (isSame && from) {
+    n = air.firstFrom(before.hourly.ms, dayStart(from));
+    for (const column of ['ms', 'temperatureC', 'humidityPct'] as const) log[column].set(before.hourly[column].subarray(0, n));
+  }
   for (const [day, { hours }] of days) {
+    if (from !== null && day < from) continue;
     const start = dayStart(day);
     hourMeans(hours, (hour, temperatureC, humidityPct) => {
       const ms = start + hour * MS_PER_HOUR;
@@ -53,7 +73,7 @@ export const correctedReading = (reading: air.Reading, dated: readonly air.Dated
 });
 
 /** Tells the hours of a span with their extremes, corrected. */
-export function tellSpan({ days, corrections }: Pick<DeviceLog, 'days' | 'corrections'>, { fromMs, toMs }: Span, tell: TellHour): void {
+export function tellSpan({ days, corrections }: Told, { fromMs, toMs }: Span, tell: TellHour): void {
   const [first, last] = [dayOf(Math.max(0, fromMs)), dayOf(toMs)];
   const within: TellHour = (at, count, minC, meanC, maxC, minPct, meanPct, maxPct) => {
     if (at < fromMs || at > toMs) return;

@@ -84,7 +84,10 @@ export class SeriesService {
         const own = days?.get(id);
         if (!own) return [id, known.get(id)!];
         const corrections = correctionsOf(tests.get(id) ?? []);
-        return [id, { stamp, days: own, corrections, latest: latest!.get(id) ?? null, hourly: hourlyOf(own, corrections) }];
+        return [
+          id,
+          { stamp, days: own, corrections, latest: latest!.get(id) ?? null, hourly: hourlyOf({ days: own, corrections }, known.get(id)) },
+        ];
       }),
     );
   }
