@@ -15,24 +15,27 @@ export class NotPrivate extends Error {
   }
 }
 
-function close(path: string, mode: number): void {
-  if ((statSync(path).mode & OTHERS) === 0) return;
+/** @returns whether it was open to others. */
+function close(path: string, mode: number): boolean {
+  if ((statSync(path).mode & OTHERS) === 0) return false;
   try {
     chmodSync(path, mode);
   } catch {
     throw new NotPrivate(path);
   }
+  return true;
 }
 
 /**
- * Closes a directory to all others, with all that is in it.
+ * Closes a directory to all others, with all that is in it. Where it is closed already nobody reaches what is in it, and
+ * the thousand files of a database need not be gone through at every start.
  *
  * @throws NotPrivate when it is open to others and belongs to somebody else.
  */
 export function privateDirectory(path: string): void {
   // Windows keeps what is in a person's folder to that person, and has no such bits.
   if (process.platform === 'win32') return;
-  close(path, PRIVATE_FOLDER);
+  if (!close(path, PRIVATE_FOLDER)) return;
   for (const entry of readdirSync(path, { withFileTypes: true, recursive: true })) {
     const inside = join(entry.parentPath, entry.name);
     if (entry.isDirectory()) close(inside, PRIVATE_FOLDER);
