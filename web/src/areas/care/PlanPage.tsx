@@ -71,14 +71,18 @@ function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: 
   );
 }
 
+/** Of what nobody has looked at a plan says nothing, not even that it may be left. */
+const isUnseen = (item: ItemPage): boolean => item.surfaces.length === 0;
+
 /** The rungs of one surface, or why there are none. */
 function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPlan; selected: care.Surface | null }) {
   if (!selected)
     return (
-      <Empty title="Leave it" action={<ButtonLink to={`/gear/${item.id}`}>Back to the thing</ButtonLink>}>
-        {item.surfaces.length === 0
-          ? 'It has not been looked at yet. Look first; a clean without evidence is only wear.'
-          : summaryWords(plan.summary)}
+      <Empty
+        title={isUnseen(item) ? 'Look first' : 'Leave it'}
+        action={<ButtonLink to={`/gear/${item.id}`}>Back to the thing</ButtonLink>}
+      >
+        {isUnseen(item) ? 'A clean without evidence is only wear.' : summaryWords(plan.summary)}
       </Empty>
     );
   const own = plan.steps.filter((s) => s.surface === selected);
@@ -122,7 +126,7 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
   return (
     <Page
       title={<>Plan: {item.name}</>}
-      sub={summaryWords(plan.summary)}
+      sub={isUnseen(item) ? 'It has not been looked at yet.' : summaryWords(plan.summary)}
       actions={<Begin item={item} plan={plan} onBegin={begin} pending={start.isPending} />}
     >
       {start.error && <Failure error={start.error} />}
