@@ -76,14 +76,28 @@ const modelDataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> =
 /** Dates as the rest of the application writes them. */
 const DATES = { minute: 'HH:mm', hour: 'HH:mm', day: 'd MMM', week: 'd MMM', month: 'MMM yyyy', quarter: 'MMM yyyy', year: 'yyyy' };
 
-const timeAxis = (chart: ChartData, c: Colours) => ({
-  type: 'time' as const,
-  time: { displayFormats: DATES },
-  min: Date.parse(chart.from),
-  max: Date.parse(chart.to),
-  ticks: { color: c.soft, maxTicksLimit: 9, maxRotation: 0 },
-  grid: { color: c.line },
-});
+const DAY_MS = 86_400_000;
+/** What the time is marked by, on a narrow screen as on a wide one: left to itself a narrow month has one mark. */
+const UNITS = [
+  { upToMs: DAY_MS / 12, unit: 'minute' },
+  { upToMs: 3 * DAY_MS, unit: 'hour' },
+  { upToMs: 60 * DAY_MS, unit: 'day' },
+  { upToMs: 800 * DAY_MS, unit: 'month' },
+  { upToMs: Infinity, unit: 'year' },
+] as const;
+
+function timeAxis({ from, to }: ChartData, c: Colours) {
+  const [min, max] = [Date.parse(from), Date.parse(to)];
+  const { unit } = UNITS.find(({ upToMs }) => max - min <= upToMs)!;
+  return {
+    type: 'time' as const,
+    time: { unit, displayFormats: DATES },
+    min,
+    max,
+    ticks: { maxTicksLimit: 9, maxRotation: 0, autoSkipPadding: 12, ...lettering(c) },
+    grid: { color: c.line },
+  };
+}
 
 /** The zones of humidity that want a word, tinted behind the lines; the good ones are left plain. */
 function zonesOf(c: Colours): Record<string, AnnotationOptions> {
@@ -161,8 +175,14 @@ const lettering = (c: Colours) => ({
   font: { family: getComputedStyle(document.body).fontFamily, size: 14 },
 });
 
+/** As wide in both charts, so that an instant stands at the same place in both. */
+const AXIS_PX = { left: 64, right: 58 };
+
 const axis = (position: 'left' | 'right', text: string, c: Colours, more: object) => ({
   position,
+  afterFit: (scale: { width: number }) => {
+    scale.width = AXIS_PX[position];
+  },
   title: { display: true, text, ...lettering(c) },
   ticks: lettering(c),
   grid: { color: position === 'left' ? c.line : 'transparent' },
@@ -184,7 +204,7 @@ function optionsOf(
     parsing: false,
     interaction: { mode: 'index', intersect: false, axis: 'x' },
     onHover: (_, elements) => setAt(elements[0]?.index ?? null),
-    scales: { x: { ...timeAxis(chart, c), ticks: { ...timeAxis(chart, c).ticks, ...lettering(c) } }, ...scales },
+    scales: { x: timeAxis(chart, c), ...scales },
     plugins: { legend: { display: false }, annotation: { annotations } },
   };
   return options;
@@ -211,7 +231,8 @@ function Models({ chart, at, setAt }: Drawn) {
     const c = chartColours();
     const one: AnnotationOptions = { type: 'line', yMin: 1, yMax: 1, borderColor: c.act, borderWidth: 1, borderDash: [4, 4] };
     const scales = { y: axis('left', 'Risk, 1 = growth', c, { min: 0, suggestedMax: 1.2 }) };
-    return optionsOf(chart, c, setAt, scales, { one, ...cursorLine(chart, at, c) });
+    const options = optionsOf(chart, c, setAt, scales, { one, ...cursorLine(chart, at, c) });
+    return { ...options, layout: { padding: { right: AXIS_PX.right } } };
   }, [chart, at, setAt]);
   return <Line data={data} options={options} aria-hidden="true" />;
 }
