@@ -26,7 +26,7 @@ describe('the handbook', () => {
     show();
     const more = await screen.findByRole('button', { name: /^Show all \d+$/ });
     const before = articles().length;
-    const all = Number(/\d+/.exec(more.textContent!)![0]);
+    const all = Number(/\d+/.exec(more.textContent)![0]);
     fireEvent.click(more);
     await waitFor(() => expect(articles().length).toBeGreaterThan(before));
     expect(articles().length - before).toBe(all - 12);
