@@ -1,6 +1,6 @@
 import { kindFacts, type Line, type LineId, type Work } from './kinds/index.js';
 import { isFluid } from './knowledge/materials.js';
-import { familyOf, surfaceFacts } from './knowledge/surfaces.js';
+import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import { swabOnHand } from './onHand.js';
 import type { Context, SaidLine, Step } from './types.js';
 
@@ -50,4 +50,12 @@ export function closingFor(steps: readonly Step[], context: Context): SaidLine[]
     ...(steps.some((s) => s.removes.includes('sticky-coating')) ? [say('dry-open-look-in-two-months')] : []),
     ...(wipedGlass ? [say('hands-off-the-glass')] : []),
   ];
+}
+
+/** What ends the work as it was done: glass that was not touched wants no air, and where nothing touched no wipe is thrown out. */
+export function closingAsDone(close: readonly SaidLine[], contacts: Partial<Record<Surface, number>>): SaidLine[] {
+  const touched = Object.keys(contacts) as Surface[];
+  const said = ({ line }: SaidLine): boolean =>
+    line === 'air-over-touched-glass' ? touched.some((s) => familyOf(s) === 'glass') : line !== 'seal-the-wipes' || touched.length > 0;
+  return close.filter(said);
 }

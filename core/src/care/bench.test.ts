@@ -33,6 +33,18 @@ describe('at the bench', () => {
     expect(state).toMatchObject({ phase: 'close', outcomes: { 'front-glass': 'clean-enough' }, contacts: {} });
   });
 
+  it('ends with what was done: no air over glass that nothing touched, no wipe thrown out that was not used', () => {
+    const mouldy = planFor(['front-glass', 'fungus-outside', 2]);
+    const lines = (plan: care.CleaningPlan, events: care.BenchEvent[]) =>
+      care.closingAsDone(plan.close, at(plan, events).contacts).map(({ line }) => line);
+    expect(lines(dusty, [ready, done(blow), says(blow, 'clean-enough')])).not.toContain('air-over-touched-glass');
+    expect(lines(dusty, [ready, done(blow), says(blow, 'no-change'), done(brush)])).toContain('air-over-touched-glass');
+    expect(mouldy.close.map(({ line }) => line)).toContain('seal-the-wipes');
+    expect(lines(mouldy, [ready])).not.toContain('seal-the-wipes');
+    const wiped = mouldy.steps.find((s) => s.contact)!;
+    expect(care.closingAsDone(mouldy.close, { [wiped.surface]: 1 }).map(({ line }) => line)).toContain('seal-the-wipes');
+  });
+
   it('tries a rung once more at "better", and climbs after the second try', () => {
     const once = [ready, done(blow), says(blow, 'better')];
     expect(at(dusty, once)).toMatchObject({ phase: 'step', step: { id: blow }, attempt: 2 });

@@ -51,6 +51,7 @@ export {
   type Waiting,
   waitingFor,
 } from './bench.js';
+export { closingAsDone } from './aroundTheWork.js';
 export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
 export { gentleWord, type GentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
 export {

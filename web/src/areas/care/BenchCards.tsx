@@ -213,7 +213,7 @@ export function Card({
   if (state.phase === 'reading' && step) return <Reading step={step} act={act} />;
   return (
     <div className="space-y-5">
-      <Lines title="Done. Put it away" lines={cleaning.plan.close.map(lineWords)} />
+      <Lines title="Done. Put it away" lines={care.closingAsDone(cleaning.plan.close, state.contacts).map(lineWords)} />
       <Outcomes cleaning={cleaning} events={events} />
     </div>
   );
