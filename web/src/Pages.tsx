@@ -16,16 +16,15 @@ const CODE = import.meta.glob<Record<string, ComponentType>>([
   './areas/*/*Pages.tsx',
   '!./areas/today/TodayPage.tsx',
 ]);
-const codeOf = ({ file }: PageFacts) => CODE[file]!();
 
 /** A pointer that nears a station fetches its code before the tap. Offline or stopped: the tap itself will say so. */
 function approach(to: string): void {
   const page = PAGES.find(({ path }) => path === to);
-  if (page && !AT_ONCE[page.component]) void codeOf(page).catch(() => undefined);
+  if (page) void CODE[page.file]?.().catch(() => undefined);
 }
 
 const routeOf = (page: PageFacts) => {
-  const View = AT_ONCE[page.component] ?? lazy(async () => ({ default: (await codeOf(page))[page.component]! }));
+  const View = AT_ONCE[page.component] ?? lazy(async () => ({ default: (await CODE[page.file]!())[page.component]! }));
   return <Route key={page.path} path={page.path} element={<View />} />;
 };
 const UNDER_THE_RAIL = PAGES.map(routeOf);

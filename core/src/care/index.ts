@@ -1,4 +1,5 @@
 export { planCleaning, contextOf } from './planCleaning.js';
+export { closingAsDone } from './aroundTheWork.js';
 export { verdictFor } from './planSurface.js';
 export { specksFound } from './specks.js';
 export { isMeasured } from './frontMarks.js';
@@ -51,7 +52,6 @@ export {
   type Waiting,
   waitingFor,
 } from './bench.js';
-export { closingAsDone } from './aroundTheWork.js';
 export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
 export { gentleWord, type GentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
 export {

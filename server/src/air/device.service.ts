@@ -217,7 +217,7 @@ export class DeviceService {
       const stored = new Map<Push, Stored>();
       if (known.length > 0) {
         for (const { deviceId, readings, last } of known)
-          await this.markClockJump(db, deviceId, readings, last && this.readings.newestOf(last));
+          if (last && readings.length === 1) await this.markClockJump(db, deviceId, readings[0]!, this.readings.newestOf(last));
         const added = await this.readings.addAll(db, known);
         const changed = known.flatMap(({ deviceId }, i) => (added[i]!.accepted > 0 ? [[deviceId, added[i]!.days] as const] : []));
         await this.repository.touchAll(db, new Map(changed));
@@ -238,17 +238,18 @@ export class DeviceService {
   private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.find(db, id);
-      if (readings.length === 1) await this.markClockJump(db, id, readings, (await this.readings.latestOf(db, [id])).get(id) ?? null);
+      // A log of several may be of any time.
+      const latest = readings.length === 1 ? (await this.readings.latestOf(db, [id])).get(id) : undefined;
+      if (latest) await this.markClockJump(db, id, readings[0]!, latest);
       const { days, ...counted } = await this.readings.add(db, id, readings);
       if (counted.accepted > 0) await this.repository.touch(db, id, days);
       return { ...counted, setAside: [] };
     });
   }
 
-  /** A device that says now what it should have said before: its clock has gone back, and that is marked. A log of several may be of any time. */
-  private async markClockJump(db: Db, deviceId: string, told: readonly air.Reading[], before: air.Reading | null): Promise<void> {
-    const [reading] = told;
-    const backMs = told.length === 1 && before ? Date.parse(before.at) - Date.parse(reading!.at) : 0;
+  /** A device that says now what it should have said before: its clock has gone back, and that is marked. */
+  private async markClockJump(db: Db, deviceId: string, told: air.Reading, before: air.Reading): Promise<void> {
+    const backMs = Date.parse(before.at) - Date.parse(told.at);
     if (backMs <= CLOCK_JUMP_MS) return;
     const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
     await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });

@@ -40,14 +40,14 @@ function firstChanged(days: ReadonlyMap<string, Day>, before: ReadonlyMap<string
 
 /** The means of every hour, corrected. What stood before the first day that changed is taken over from `before`. */
 export function hourlyOf({ days, corrections }: Told, before?: Told & Pick<DeviceLog, 'hourly'>): air.AirLog {
-  const isSame = before && JSON.stringify(before.corrections) === JSON.stringify(corrections);
-  const from = isSame ? firstChanged(days, before.days) : '';
-  if (isSame && from === null) return before.hourly;
+  const kept = before && JSON.stringify(before.corrections) === JSON.stringify(corrections) ? before : null;
+  const from = kept && firstChanged(days, kept.days);
+  if (kept && from === null) return kept.hourly;
   const log = air.emptyLog(days.size * HOURS_A_DAY);
   let n = 0;
-  if (isSame && from) {
-    n = air.firstFrom(before.hourly.ms, dayStart(from));
-    for (const column of ['ms', 'temperatureC', 'humidityPct'] as const) log[column].set(before.hourly[column].subarray(0, n));
+  if (kept && from !== null) {
+    n = air.firstFrom(kept.hourly.ms, dayStart(from));
+    for (const column of ['ms', 'temperatureC', 'humidityPct'] as const) log[column].set(kept.hourly[column].subarray(0, n));
   }
   for (const [day, { hours }] of days) {
     if (from !== null && day < from) continue;

@@ -15,15 +15,15 @@ export class NotPrivate extends Error {
   }
 }
 
-/** @returns whether it was open to others. */
-function close(path: string, mode: number): boolean {
-  if ((statSync(path).mode & OTHERS) === 0) return false;
+const isOpen = (path: string): boolean => (statSync(path).mode & OTHERS) !== 0;
+
+function close(path: string, mode: number): void {
+  if (!isOpen(path)) return;
   try {
     chmodSync(path, mode);
   } catch {
     throw new NotPrivate(path);
   }
-  return true;
 }
 
 /**
@@ -35,10 +35,12 @@ function close(path: string, mode: number): boolean {
 export function privateDirectory(path: string): void {
   // Windows keeps what is in a person's folder to that person, and has no such bits.
   if (process.platform === 'win32') return;
-  if (!close(path, PRIVATE_FOLDER)) return;
+  if (!isOpen(path)) return;
   for (const entry of readdirSync(path, { withFileTypes: true, recursive: true })) {
     const inside = join(entry.parentPath, entry.name);
     if (entry.isDirectory()) close(inside, PRIVATE_FOLDER);
     else if (entry.isFile()) close(inside, PRIVATE_FILE);
   }
+  // Last, so that one that is closed has all in it closed, and what could not be closed is said at every start.
+  close(path, PRIVATE_FOLDER);
 }
