@@ -34,6 +34,9 @@ export function zonedToUtc(localMs: number, timeZone: string): number {
   return localMs - last.offset;
 }
 
+/** The instant at which a calendar day begins in a zone. */
+export const startOfDay = (day: string, timeZone: string): number => zonedToUtc(Date.parse(day), timeZone);
+
 /** The hour that was asked for last: the next row of a log is mostly of the same. */
 let last = { hour: NaN, timeZone: '', offset: 0 };
 

@@ -145,7 +145,8 @@ export class AgendaService {
   private async narrow(db: Db, things: readonly Item[], entries: readonly schedule.Entry[]): Promise<schedule.Agenda> {
     const facts = { ...(await this.around(await this.climate.facts(db), db)), things: await this.thingsFrom(db, things) };
     const now = this.clock.now().toISOString();
-    return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until: now.slice(0, 10) });
+    const until = schedule.localDay(now, facts.timeZone);
+    return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until });
   }
 
   private async facts({ places, hygrometers }: AirNow, db: Db): Promise<schedule.Facts> {

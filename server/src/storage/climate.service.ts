@@ -5,16 +5,18 @@ import type {
   PlaceEventInput,
   PlacePage,
   PlaceSummary,
+  Settings,
   StorageOverview,
   WhatIfStart,
 } from '@bright-keeper/contract';
-import { air, care, fungus, storage, type schedule } from '@bright-keeper/core';
+import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
 import { latestOf } from '../air/device.service.js';
 import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
 import type { HouseAir, Latest } from '../air/houseAir.js';
 import { SeriesService } from '../air/series.service.js';
+import { startOfDay } from '../air/zone.js';
 import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
@@ -62,10 +64,10 @@ export class ClimateService {
     const house = await this.house(db);
     const lying = await this.stays.lying(db);
     const known = await this.knowAll(db, house);
-    const { schools } = await this.settings.get(db);
+    const settings = await this.settings.get(db);
     const station = house.air.station();
     return {
-      places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], schools.humidity)),
+      places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], settings)),
       outdoors: station && { name: station.row.name, latest: latestOf(house.air.latestOf(station.row.id)), forecast: station.row.forecast },
       ribbonDays: RIBBON_DAYS,
     };
@@ -107,14 +109,14 @@ export class ClimateService {
     const house = await this.house(db);
     const known = await this.know(db, house, place);
     const seal = this.sealOf(known);
-    const { schools } = await this.settings.get(db);
+    const settings = await this.settings.get(db);
     const lying = await this.stays.lying(db);
     const own = lying.get(id) ?? [];
-    const summary = this.summary(house, known, own, schools.humidity);
+    const summary = this.summary(house, known, own, settings);
     return {
       ...summary,
       items: await this.itemsOf(db, place, own, lying),
-      events: await this.eventsOf(db, known),
+      events: await this.eventsOf(db, known, settings),
       seal,
       airChanges: airChangesOf(place, seal),
       room: known.room.climate,
@@ -178,12 +180,12 @@ export class ClimateService {
     };
   }
 
-  private summary(house: House, known: Known, lying: readonly Lying[], school: fungus.HumiditySchool): PlaceSummary {
+  private summary(house: House, known: Known, lying: readonly Lying[], { schools, timeZone }: Settings): PlaceSummary {
     const { place } = known;
     const nowMs = this.clock.now().getTime();
     const latest = latestOf(known.latest);
-    const { whole, print, assessment } = this.assessed(known, school);
-    const span = { fromMs: nowMs - RIBBON_DAYS * MS_PER_DAY, toMs: nowMs };
+    const { whole, print, assessment } = this.assessed(known, schools.humidity);
+    const span = { fromMs: this.ribbonStart(timeZone), toMs: nowMs };
     const lastMs = known.hourly.ms[known.hourly.length - 1] ?? 0;
     return {
       ...place,
@@ -191,11 +193,17 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: lying.length,
       assessment,
-      ribbon: this.memo.get(`ribbon/${place.id}`, `${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}`, () =>
-        ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole)),
+      ribbon: this.memo.get(`ribbon/${place.id}`, `${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}/${timeZone}`, () =>
+        ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole), timeZone),
       ),
       gel: this.gelOf(known),
     };
+  }
+
+  /** When the first day of a ribbon begins; today is its last. */
+  private ribbonStart(timeZone: string): number {
+    const today = schedule.localDay(this.clock.now(), timeZone);
+    return startOfDay(schedule.addDays(today, 1 - RIBBON_DAYS), timeZone);
   }
 
   /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. */
@@ -278,8 +286,8 @@ export class ClimateService {
     });
   }
 
-  private async eventsOf(db: Db, { place, events }: Known): Promise<ClimateEvent[]> {
-    const ribbonStart = new Date(this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
+  private async eventsOf(db: Db, { place, events }: Known, { timeZone }: Settings): Promise<ClimateEvent[]> {
+    const ribbonStart = new Date(this.ribbonStart(timeZone));
     const moves = (await this.stays.ofPlace(db, place.id, ribbonStart)).flatMap(({ itemId, name, since: from, until }): ClimateEvent[] => [
       { id: `${itemId}-in-${from.getTime()}`, at: from.toISOString(), data: { kind: 'item-in', name } },
       ...(until ? [{ id: `${itemId}-out-${until.getTime()}`, at: until.toISOString(), data: { kind: 'item-out' as const, name } }] : []),

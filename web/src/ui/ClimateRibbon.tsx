@@ -5,6 +5,7 @@ import type { PointerEvent } from 'react';
 import { useCursor } from './cursor';
 import { shortWeekday } from './dates';
 import { ticksOf } from './ribbonAxis';
+import { useZone } from './zone';
 
 /** Columns as high as it was damp, so that colour is never alone. */
 const ZONE_FILLS: Record<air.ZoneId, string> = {
@@ -52,7 +53,7 @@ function Columns({ days, x, width, today }: { days: readonly RibbonDay[]; x: (da
 }
 
 /** Dates under the ribbon; a mark of what happened stands under its day. */
-const Foot = ({ span, first, events }: { span: number; first: string; events: NonNullable<Props['events']> }) => (
+const Foot = ({ span, first, zone, events }: { span: number; first: string; zone: string; events: NonNullable<Props['events']> }) => (
   <>
     {events.length > 0 && (
       <ul className="relative h-5 text-sm text-soft" aria-label="What happened">
@@ -61,7 +62,7 @@ const Foot = ({ span, first, events }: { span: number; first: string; events: No
             key={i}
             title={e.words}
             className="absolute -translate-x-1/2"
-            style={{ left: `${((schedule.daysBetween(first, e.at.slice(0, 10)) + 0.5) / span) * 100}%` }}
+            style={{ left: `${((schedule.daysBetween(first, schedule.localDay(e.at, zone)) + 0.5) / span) * 100}%` }}
           >
             {e.mark}
             <span className="sr-only">{e.words}</span>
@@ -117,7 +118,7 @@ export function ClimateRibbon({ days, span, today, highPct, events = [] }: Props
         <path d={line} className="stroke-ink" strokeWidth="2" fill="none" vectorEffect="non-scaling-stroke" />
         {shown && <path d={`M${middle(shown.day)} 0V${H}`} className="stroke-lamp" strokeWidth="2" vectorEffect="non-scaling-stroke" />}
       </svg>
-      <Foot span={span} first={first} events={events} />
+      <Foot span={span} first={first} zone={useZone()} events={events} />
       {shown && <p className="text-sm">{ribbonWords(shown, today)}</p>}
     </div>
   );

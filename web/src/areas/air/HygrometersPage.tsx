@@ -1,7 +1,6 @@
 import type { Device } from '@bright-keeper/contract';
 import { clockJumpWords, dutyWords } from '@bright-keeper/words';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
 import { useUpdateDevice } from './queries';
@@ -12,6 +11,7 @@ import { DeviceKey } from './DeviceKey';
 import { HandReadingForm } from './HandReadingForm';
 import { useAddDevice, useDevices, useHandReading } from './queries';
 import { SaltTest } from './SaltTest';
+import { useChoices } from '../../ui/choices';
 
 const SOURCE_WORDS: Record<Device['source'], string> = { hand: 'read by hand', csv: 'log imported from a file', push: 'pushes by itself' };
 
@@ -108,7 +108,7 @@ function DeviceRow({ device, open, onToggle }: { device: Device; open: boolean; 
 
 /** Everything that measures, what it says now, and how far it is to be trusted. */
 export function HygrometersPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const devices = useDevices();
   const add = useAddDevice();
   const [adding, setAdding] = useState(false);

@@ -1,10 +1,13 @@
 import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
 import { useReducer, useState } from 'react';
 import { useParams } from 'react-router';
 import { base64Of } from '../../api/base64';
 import { FileDrop } from '../../ui/FilePicker';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { longDate } from '../../ui/dates';
+import { useZone } from '../../ui/zone';
 import { leadsOn, logImportReducer, NOTHING_CHOSEN, type Done } from './logImportState';
 import { useDevices, useLogImport, useLogPreview } from './queries';
 
@@ -161,7 +164,8 @@ const Rows = ({ preview }: { preview: LogPreview }) => (
 
 function Outcome({ result, checked }: { result: LogImportResult; checked: boolean }) {
   const faults = LOG_FAULTS.filter((f) => result.setAside[f] > 0);
-  const day = (iso: string | null) => iso?.slice(0, 10) ?? '–';
+  const zone = useZone();
+  const day = (at: string | null) => (at ? longDate(schedule.localDay(at, zone)) : '–');
   return (
     <div className="space-y-3">
       <Notice tone="good">

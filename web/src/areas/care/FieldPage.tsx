@@ -1,10 +1,9 @@
 import { care } from '@bright-keeper/core';
-import { useSearchParams } from 'react-router';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { useShelf } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { useHappened } from './queries';
 
 const happeningFrom = (params: URLSearchParams): care.HappeningId | null =>
@@ -83,7 +82,7 @@ function Happened({ id, chosen, onChoose }: { id: care.HappeningId; chosen: read
 
 /** What happened out here: what to do now, and what waits for home. */
 export function FieldPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const happened = happeningFrom(params);
   const chosen = (params.get('things') ?? '').split(',').filter(Boolean);
   return (

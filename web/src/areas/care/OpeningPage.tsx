@@ -1,13 +1,13 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { beforeOpening, DEPTH_NAMES, money, openingWords } from '@bright-keeper/words';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { useItem } from '../gear';
 import { useSettings } from '../settings';
 import { CautionLines } from './CautionLines';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { useStartTeardown } from './queries';
 import { basisWords } from './words';
 
@@ -66,7 +66,7 @@ function Choices<T extends string>({
 
 function Opening({ item, currency }: { item: ItemPage; currency: string }) {
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const start = useStartTeardown();
   const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
   const seen = seenInside(item);

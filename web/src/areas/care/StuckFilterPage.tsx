@@ -1,10 +1,10 @@
 import { care } from '@bright-keeper/core';
 import { ShieldAlert } from 'lucide-react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { Failure, Loading, Page } from '../../ui/parts';
 import { useItem, useUpdateItem } from '../gear';
 import { BigButton } from './BigButton';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { placeFrom } from './planChoices';
 import { Toggle } from './Toggle';
 
@@ -16,7 +16,7 @@ const triedFrom = (params: URLSearchParams): care.FilterWayId[] =>
 export function StuckFilterPage() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const item = useItem(id);
   const update = useUpdateItem(id);
   if (item.isPending) return <Loading />;

@@ -2,7 +2,7 @@ import { care } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import { commandOf } from './benchKeys';
 import { conditionsFrom, placeFrom, schoolsFrom } from './planChoices';
-import { withChoice } from '../../ui/address';
+import { withChoice } from '../../ui/choices';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 import { newStage, teardownReducer, type TeardownAction, type TeardownDraft } from './teardownState';
 import { money } from '@bright-keeper/words';

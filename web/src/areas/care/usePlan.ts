@@ -1,12 +1,11 @@
 import { care } from '@bright-keeper/core';
 import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { requestFrom, selectedIn, surfacesOf, type PlanOf } from './planView';
 
 /** The plan that the address asks for, remade at every change of it, and how the address is changed. */
 export function usePlan(of: PlanOf) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const request = requestFrom(params, of);
   // The request is small; its text tells reliably when it has changed.
   const text = JSON.stringify(request);

@@ -1,7 +1,7 @@
 import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
@@ -17,6 +17,7 @@ import { MissingCap } from './MissingCap';
 import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
+import { useChoices } from '../../ui/choices';
 
 const needsWork = (item: ItemPageData) => item.surfaces.some((s) => s.verdict !== 'leave');
 
@@ -149,7 +150,7 @@ export function ItemPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
   const drawing = useInSlices(item.isPending);
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   if (drawing || item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   const data = item.data;

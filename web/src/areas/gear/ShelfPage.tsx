@@ -3,7 +3,7 @@ import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Upload } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
@@ -11,6 +11,7 @@ import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
 import { useShelf, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
+import { useChoices, withChoice } from '../../ui/choices';
 
 const FILTER_KEYS = ['search', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
 const filtersFrom = (params: URLSearchParams): ShelfFilters =>
@@ -120,14 +121,17 @@ const SELECTS = [
 const SEARCH_PAUSE_MS = 200;
 
 function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
-  const [search, setSearch] = useState(filters.search ?? '');
+  const asked = filters.search ?? '';
+  const [typed, setTyped] = useState({ over: asked, text: asked });
+  // Whatever else changes the search since is newer than what was typed before it.
+  const search = typed.over === asked ? typed.text : asked;
   const [open, setOpen] = useState(false);
   const chosen = SELECTS.filter(({ key }) => filters[key] !== undefined).length;
   useEffect(() => {
-    if (search === (filters.search ?? '')) return;
+    if (search === asked) return;
     const timer = setTimeout(() => set('search', search), SEARCH_PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [search, filters.search, set]);
+  }, [search, asked, set]);
   return (
     <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
       <SearchField
@@ -135,7 +139,7 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
         label="Search the shelf"
         placeholder="Search name or notes"
         value={search}
-        onChange={setSearch}
+        onChange={(text) => setTyped({ over: asked, text })}
       />
       {/* On a phone the choices wait behind one button, so that the shelf itself is seen. */}
       <Button className="col-span-2 md:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
@@ -164,23 +168,11 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
 }
 
 export function ShelfPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const filters = useMemo(() => filtersFrom(params), [params]);
   const shelf = useShelf(filters);
   const isWide = useIsWide();
-  const set: SetFilter = useMemo(
-    () => (key, value) =>
-      setParams(
-        (previous) => {
-          const next = new URLSearchParams(previous);
-          if (value) next.set(key, value);
-          else next.delete(key);
-          return next;
-        },
-        { replace: true },
-      ),
-    [setParams],
-  );
+  const set: SetFilter = (key, value) => setParams(withChoice(params, key, value || null), { replace: true });
   const items = shelf.data?.pages.flatMap((p) => p.items) ?? [];
   const total = shelf.data?.pages[0]?.total ?? 0;
   const isFiltered = params.size > 0;

@@ -104,4 +104,13 @@ describe('the shelf', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Show the whole shelf' }));
     await waitFor(() => expect(page.address()).toBe('/gear'));
   });
+
+  it('shows the whole shelf again when nothing matched what was typed, and does not search for it anew', async () => {
+    const page = show([], '?search=lost');
+    fireEvent.click(await screen.findByRole('button', { name: 'Show the whole shelf' }));
+    const field = screen.getByRole<HTMLInputElement>('searchbox', { name: 'Search the shelf' });
+    await waitFor(() => expect(field.value).toBe(''));
+    fireEvent.change(field, { target: { value: 'found' } });
+    await waitFor(() => expect(page.address()).toBe('/gear?search=found'));
+  });
 });

@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
-import { useLocation, useSearchParams } from 'react-router';
+import { useLocation } from 'react-router';
 import { Button, Empty, Page, Section } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
 import { CHAPTERS, type Chapter, type Entry } from './entries';
 import { search } from './search';
+import { useChoices } from '../../ui/choices';
 
 function EntryCard({ entry, marked }: { entry: Entry; marked: boolean }) {
   return (
@@ -41,7 +42,7 @@ function Entries({ chapter: { id, entries }, marked }: { chapter: Chapter; marke
 
 /** Every method, material, soil, rule, hazard and school with where it is from. */
 export function HandbookPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const { hash } = useLocation();
   const text = params.get('search') ?? '';
   const chapters = search(CHAPTERS, text);

@@ -1,11 +1,11 @@
 import type { TrailEntry } from '@bright-keeper/contract';
-import { useSearchParams } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { fullInstant } from '../../ui/dates';
 import { Button, Empty, Failure, Loading, Page } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { useTrail } from './queries';
 import { deedWords, whoWords } from './trailWords';
+import { useChoices } from '../../ui/choices';
 
 /** When it was done; from when to when, where it was done more than once that day. */
 function When({ entry: { firstAt, at, times } }: { entry: TrailEntry }) {
@@ -33,7 +33,7 @@ const FILTERS = [
 
 /** Who changed what, newest first. */
 export function TrailPage() {
-  const [search, setSearch] = useSearchParams();
+  const [search, setSearch] = useChoices();
   const who = FILTERS.find((f) => f.who === (search.get('who') ?? undefined))?.who;
   const trail = useTrail(who);
   const entries = trail.data?.pages.flatMap((p) => p.entries);

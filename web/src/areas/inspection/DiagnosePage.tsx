@@ -2,13 +2,14 @@ import type { LookDoc } from '@bright-keeper/contract';
 import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { useMutation } from '@tanstack/react-query';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { gearChanged } from '../../api/client';
 import { http } from '../../api/http';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { surfaceTitle } from '../../ui/words';
 import { useShelf } from '../gear';
 import { cacheLook } from './queries';
+import { useChoices, withChoice } from '../../ui/choices';
 
 /** The answers live in the address: back takes one back, a link shows the same case. */
 function observationsFrom(params: URLSearchParams): care.Observations {
@@ -98,9 +99,9 @@ const Learnt = ({ because }: { because: readonly string[] }) =>
 
 /** A short guided diagnosis that ends in the surface to look at. */
 export function DiagnosePage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const { suspects, because, next, surface, contradiction } = care.diagnose(observationsFrom(params));
-  const answer = (id: care.QuestionId, value: string) => setParams({ ...Object.fromEntries(params), [id]: value });
+  const answer = (id: care.QuestionId, value: string) => setParams(withChoice(params, id, value));
   return (
     <Page
       title="Where is the dirt?"

@@ -1,7 +1,6 @@
 import { routes } from '@bright-keeper/contract';
 import { Download, Printer } from 'lucide-react';
-import { useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
 import { AgendaView } from './AgendaView';
 import { BenchDaysSection } from './BenchDaysSection';
@@ -16,7 +15,7 @@ const VIEW_WORDS: Record<View, string> = { agenda: 'Agenda', month: 'Month', yea
 
 /** Everything that comes due: as a list, as a month one can move things in, and as a year. */
 export function CalendarPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const agenda = useAgenda();
   const bench = useBenchDays();
   const failed = [agenda, bench].find((q) => q.isError);
@@ -71,7 +70,7 @@ export function CalendarPage() {
                 </Button>
               ))}
             </div>
-            <Filters />
+            <Filters params={params} choose={choose} />
           </div>
           {view === 'agenda' && <AgendaView duties={duties} today={today} />}
           {view === 'month' && (

@@ -1,7 +1,5 @@
 import { schedule } from '@bright-keeper/core';
 import { gravityWords, subjectWords } from '@bright-keeper/words';
-import { useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
 
 type Choice = { key: string; label: string; all: string; options: readonly (readonly [string, string])[] };
 const CHOICES: readonly Choice[] = [
@@ -11,8 +9,7 @@ const CHOICES: readonly Choice[] = [
 ];
 
 /** What of the agenda is shown, kept in the address. */
-export function Filters() {
-  const [params, setParams] = useSearchParams();
+export function Filters({ params, choose }: { params: URLSearchParams; choose: (key: string, value: string | null) => void }) {
   return (
     <div className="flex flex-wrap gap-3 print:hidden">
       {CHOICES.map(({ key, label, all, options }) => (
@@ -21,7 +18,7 @@ export function Filters() {
           <select
             className="input max-w-44"
             value={params.get(key) ?? ''}
-            onChange={(e) => setParams(withChoice(params, key, e.target.value || null), { replace: true })}
+            onChange={(e) => choose(key, e.target.value || null)}
           >
             <option value="">{all}</option>
             {options.map(([value, words]) => (

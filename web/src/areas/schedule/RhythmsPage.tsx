@@ -1,8 +1,7 @@
 import type { KeptRhythm } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { capital, rhythmWords, subjectWords } from '@bright-keeper/words';
-import { useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useAgenda, useRhythms } from './queries';
 import { RhythmEditor } from './RhythmEditor';
@@ -34,7 +33,7 @@ function RhythmLines({ code, kept, nameOf }: { code: schedule.DutyCode; kept: re
 
 /** Every rhythm there is, and the one that is changed. */
 export function RhythmsPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const rhythms = useRhythms();
   const agenda = useAgenda();
   const failed = [rhythms, agenda].find((q) => q.isError);

@@ -1,8 +1,7 @@
 import { schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { ChevronLeft, ChevronRight, Printer, Square } from 'lucide-react';
-import { useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
 import { longDate, shortDate, wholeWeekday } from '../../ui/dates';
 import { weekSheet } from './calendarView';
@@ -33,7 +32,7 @@ const Lines = ({ duties }: { duties: readonly schedule.Duty[] }) => (
 
 /** A week on one sheet of paper, to hang beside the bench. */
 export function WeekPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const agenda = useAgenda();
   const bench = useBenchDays();
   const failed = [agenda, bench].find((q) => q.isError);

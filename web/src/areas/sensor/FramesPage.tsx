@@ -2,7 +2,7 @@ import type { ItemPage, SensorFrame, SensorFrameInput, SensorFrames } from '@bri
 import { sensor } from '@bright-keeper/core';
 import { fStop } from '@bright-keeper/words';
 import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useItem } from '../gear';
@@ -18,6 +18,7 @@ import { DismissedList, SpeckTable } from './SpeckTable';
 import { maskOf, overlayOf, save, saveCanvas, specksCsv, specksJson } from './takeAway';
 import { useReading } from './useReading';
 import { Verdict } from './Verdict';
+import { useChoices, withChoice } from '../../ui/choices';
 
 /** A speck put in by hand: as wide as most, seen, and sure. */
 const byHand = ({ x, y }: sensor.Point, frame: SensorFrameInput): SensorFrameInput['spots'][number] => ({
@@ -59,13 +60,13 @@ type ViewProps = {
 
 /** One frame: the picture, what it means, and the sensor as one faces it. */
 function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: ViewProps) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const [selected, setSelected] = useState<number | null>(null);
   const [adding, setAdding] = useState(false);
   const [strong, setStrong] = useState(false);
   const dismiss = useDismiss(item.id);
   const format = sensorOf(item.traits);
-  const set = (key: string, value: string) => setParams((p) => (p.set(key, value), p), { replace: true });
+  const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
   // The slider runs ahead of the address, which comes after: a quick hand must not be lost on the way.
   const [asked, setAsked] = useState(() => STOPS.find((s) => String(s) === params.get('f')) ?? null);
   const stop = asked ?? stopNear(frame.workingAt);
@@ -150,7 +151,7 @@ function Corrections({ itemId, frame, isFirst }: { itemId: string; frame: Sensor
 }
 
 function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: sensor.Wetting }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const { reading, failed, waiting, read, next, cancel } = useReading((api, file, onProgress) => api.readFrame(file, onProgress));
   const [draft, setDraft] = useState<Draft | null>(null);
   const [seen, setSeen] = useState<File | null>(null);
@@ -184,7 +185,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
       {
         onSuccess: ({ id }) => {
           forget();
-          setParams((p) => (p.set('frame', id), p), { replace: true });
+          setParams(withChoice(params, 'frame', id), { replace: true });
         },
       },
     );
@@ -237,7 +238,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
               frames={frames}
               story={story}
               selected={kept?.id ?? null}
-              onSelect={(id) => setParams((p) => (p.set('frame', id), p), { replace: true })}
+              onSelect={(id) => setParams(withChoice(params, 'frame', id), { replace: true })}
             />
             <GrowthWords story={story} />
             <DismissedList dismissed={dismissed} onTakeBack={(id) => takeBack.mutate(id)} />

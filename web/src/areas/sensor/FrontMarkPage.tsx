@@ -1,11 +1,12 @@
 import { sensor } from '@bright-keeper/core';
 import { frontMarkWords } from '@bright-keeper/words';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
 import { useItem } from '../gear';
 import { Blot } from './Blot';
 import { STOPS } from './framesView';
 import { MarkRuler } from './MarkRuler';
+import { useChoices, withChoice } from '../../ui/choices';
 
 /** Each value of the question, in the address, so that a reload asks the same. */
 const VALUES = {
@@ -22,7 +23,7 @@ const FRAMES = ['full-frame', 'aps-c', 'four-thirds', 'medium-44x33', 'one-inch'
 export function FrontMarkPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   if (item.isPending) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   const { focalMm: focal, smallestFNumber } = item.data.traits;
@@ -35,7 +36,7 @@ export function FrontMarkPage() {
   const told = (name: Name): string => params.get(name) ?? String(known[name] ?? VALUES[name].usual);
   const valueOf = (name: Name): number => Number(told(name));
   const isGood = (name: Name): boolean => valueOf(name) >= VALUES[name].least && valueOf(name) <= VALUES[name].most;
-  const set = (name: string, value: string) => setParams((p) => (p.set(name, value), p), { replace: true });
+  const set = (name: string, value: string) => setParams(withChoice(params, name, value), { replace: true });
   const format = sensor.formats[FRAMES.find((f) => f === params.get('sensor')) ?? 'full-frame'];
   const allGood = (Object.keys(VALUES) as Name[]).every(isGood);
   const [diameterMm, focalMm, lengthMm, fNumber] = [valueOf('d'), valueOf('focal'), valueOf('length'), valueOf('f')];

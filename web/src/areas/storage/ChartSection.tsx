@@ -1,11 +1,10 @@
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { lazy, Suspense, useEffect, useRef } from 'react';
-import { useSearchParams } from 'react-router';
 import { Button, Failure, Loading, Section } from '../../ui/parts';
 import { SOON_PX, useNear } from '../../ui/useNear';
 import { useNow } from '../../ui/useNow';
 import { useIsWide } from '../../ui/windowed';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { useChart } from './queries';
 
 // Chart.js is large: its code comes when a chart is first neared, and draws when it is seen.
@@ -26,7 +25,7 @@ const MINUTE = 60_000;
 
 /** The chart with its spans; how far back one looks stands in the address. */
 export function ChartSection({ place }: { place: PlaceData }) {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const [id, , spanMs] = SPANS.find(([s]) => s === params.get('span')) ?? SPANS[3];
   const backMs = Math.max(0, Number(params.get('back') ?? 0)) * spanMs;
   // To the minute, so that the same question is not asked anew with every look.

@@ -3,7 +3,7 @@ import { storage, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
-import { At, Day } from '../../ui/when';
+import { At } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { airWords, LEVEL_TONES, LEVEL_WORDS, zoneName } from './words';
 
@@ -22,7 +22,7 @@ export function GelLine({ gel }: { gel: NonNullable<PlaceSummary['gel']> }) {
       {gel.massG} g of {storage.DESICCANTS[gel.kind].name}: {Math.round(gel.left * 100)} % left,{' '}
       {gel.spentOn ? (
         <>
-          spent <Day day={gel.spentOn.slice(0, 10)} />
+          spent <At instant={gel.spentOn} />
         </>
       ) : (
         'not spent within a year'

@@ -1,7 +1,6 @@
 import { storage } from '@bright-keeper/core';
-import { useSearchParams } from 'react-router';
 import { ApiError } from '../../api/http';
-import { withChoice } from '../../ui/address';
+import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Notice, Page, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { basisWords } from '../care';
@@ -130,7 +129,7 @@ function WaitForIt({ view: { thing, wrapping, waitMin } }: { view: WarmUpView })
 
 /** Coming in from the cold, or out of a cooled room: will it fog, and how long to leave it wrapped. */
 export function WarmUpPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const measured = measuredIn(useOverview().data);
   const view = warmUpFrom(params, measured);
   const { result } = view;

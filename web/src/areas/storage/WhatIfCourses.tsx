@@ -1,5 +1,8 @@
+import { schedule } from '@bright-keeper/core';
 import { warningWords } from '@bright-keeper/words';
+import { longDate } from '../../ui/dates';
 import { COURSE_WIDTH } from '../../ui/thinned';
+import { useZone } from '../../ui/zone';
 import type { Course, Results } from './useWhatIfResults';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
@@ -34,6 +37,7 @@ export function Courses({ results: { now, then }, band }: { results: Results; ba
 }
 
 export function Side({ title, result }: { title: string; result: Course }) {
+  const zone = useZone();
   const rows: [string, string][] = [
     ['On average', `${result.meanPct.toFixed(0)} %`],
     ['Above its band', `${Math.round(result.above * 100)} % of the time`],
@@ -42,7 +46,7 @@ export function Side({ title, result }: { title: string; result: Course }) {
     ['Mould index', `${result.end.index.toFixed(1)} of 6`],
   ];
   if (result.exhaustedAt !== undefined)
-    rows.push(['Above its band for good', result.exhaustedAt ? `from ${result.exhaustedAt.slice(0, 10)} on` : 'not in this time']);
+    rows.push(['Above its band for good', result.exhaustedAt ? `from ${longDate(schedule.localDay(result.exhaustedAt, zone))} on` : 'not in this time']);
   return (
     <section aria-label={title} className="sheet p-4">
       <h3 className="mb-2 flex items-center justify-between font-semibold">

@@ -2,7 +2,7 @@ import type { Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
 import type { fungus } from '@bright-keeper/core';
 import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { withChoice } from '../../ui/choices';
 import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useSettings } from '../settings';
 import { AdviceWords } from './AdviceWords';
@@ -71,7 +71,7 @@ function Play({ start, what, room, others, set }: { start: WhatIfStart; what: Wh
 const AT_REST_MS = 250;
 
 /** What is chosen on this page: as played with just now, else as the address says. */
-function useChoices(): [URLSearchParams, Set] {
+function useDraggedChoices(): [URLSearchParams, Set] {
   const [params, setParams] = useSearchParams();
   const [played, setPlayed] = useState({ over: params, choices: params });
   // Whatever else changes the address since is newer than what was played before it.
@@ -97,7 +97,7 @@ type ViewProps = {
 };
 
 function WhatIfView({ start, elsewhere, others, name, placeId, school, advice }: ViewProps) {
-  const [choices, set] = useChoices();
+  const [choices, set] = useDraggedChoices();
   const what = whatIfFrom(choices, start);
   const { results, error } = useWhatIfResults(start, elsewhere, what, school);
   return (

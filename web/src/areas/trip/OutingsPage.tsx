@@ -1,6 +1,6 @@
 import type { Outing, OutingInput } from '@bright-keeper/contract';
-import { Link, useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/address';
+import { Link } from 'react-router';
+import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { longDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
@@ -96,7 +96,7 @@ function OutingRow({
 
 /** Where the gear went, what came along and what it met: what the rhythms of use and exposure count. */
 export function OutingsPage() {
-  const [params, setParams] = useSearchParams();
+  const [params, setParams] = useChoices();
   const outings = useOutings();
   const shelf = useWholeShelf();
   const today = useToday();
