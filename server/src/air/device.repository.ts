@@ -7,7 +7,7 @@ import { Database, type Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { places } from '../storage/places.table.js';
 import { calibrations, climateEvents, devices, deviceStays } from './air.table.js';
-import { lastDayOf, type LastDay } from './reading.repository.js';
+import { lastDayOf, type LastDay } from './lastDay.js';
 
 export type DeviceRow = typeof devices.$inferSelect;
 export type CalibrationRow = typeof calibrations.$inferSelect;
@@ -75,12 +75,12 @@ export class DeviceRepository {
     return rows.length === 1;
   }
 
-  /** Its readings of these days have changed, or its calibrations. */
-  touch(db: Db, id: string, days: readonly string[] = []): Promise<void> {
-    return this.touchAll(db, new Map([[id, days]]));
+  /** What is told of its readings has changed, but none of them. */
+  touch(db: Db, id: string): Promise<void> {
+    return this.touchAll(db, new Map([[id, []]]));
   }
 
-  /** The same of several devices, by their ids. */
+  /** The readings of these days of devices have changed. */
   async touchAll(db: Db, changed: ReadonlyMap<string, readonly string[]>): Promise<void> {
     if (changed.size === 0) return;
     const rows = await db

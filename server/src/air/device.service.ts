@@ -218,17 +218,10 @@ export class DeviceService {
       if (known.length > 0) {
         for (const { deviceId, readings, last } of known)
           if (last && readings.length === 1) await this.markClockJump(db, deviceId, readings[0]!, this.readings.newestOf(last));
-        const added = await this.readings.addAll(db, known);
-        const changed = known.flatMap(({ deviceId }, i) => (added[i]!.accepted > 0 ? [[deviceId, added[i]!.days] as const] : []));
-        await this.repository.touchAll(db, new Map(changed));
-        await this.trail.byDevices(
-          db,
-          known.map((k) => k.deviceId),
-          PUSHED,
-        );
+        const deviceIds = known.map((k) => k.deviceId);
+        const [added] = await Promise.all([this.readings.addAll(db, known), this.trail.byDevices(db, deviceIds, PUSHED)]);
         known.forEach(({ push }, i) => {
-          const { accepted, duplicates } = added[i]!;
-          stored.set(push, { accepted, duplicates, setAside: push.setAside });
+          stored.set(push, { ...added[i]!, setAside: push.setAside });
         });
       }
       return pushes.map((push) => stored.get(push) ?? 'unknown-key');
@@ -241,9 +234,7 @@ export class DeviceService {
       // A log of several may be of any time.
       const latest = readings.length === 1 ? (await this.readings.latestOf(db, [id])).get(id) : undefined;
       if (latest) await this.markClockJump(db, id, readings[0]!, latest);
-      const { days, ...counted } = await this.readings.add(db, id, readings);
-      if (counted.accepted > 0) await this.repository.touch(db, id, days);
-      return { ...counted, setAside: [] };
+      return { ...(await this.readings.add(db, id, readings)), setAside: [] };
     });
   }
 

@@ -154,11 +154,7 @@ export class LogService {
     const flush = async () => {
       const log = batch.empty();
       if (check || log.length === 0) return;
-      const { accepted, duplicates } = await this.database.transaction(async (db) => {
-        const added = await this.readings.add(db, deviceId, log);
-        if (added.accepted > 0) await this.devices.touch(db, deviceId, added.days);
-        return added;
-      });
+      const { accepted, duplicates } = await this.database.transaction((db) => this.readings.add(db, deviceId, log));
       counted.accepted += accepted;
       counted.duplicates += duplicates;
       // Whoever asked for something else meanwhile is answered between two batches.

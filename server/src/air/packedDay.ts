@@ -108,6 +108,9 @@ export function unpackReadings(bytes: Uint8Array): DayColumns {
   return day;
 }
 
+/** The newest of packed readings, packed. */
+export const lastOf = (bytes: Uint8Array): Uint8Array => bytes.subarray(bytes.byteLength - READING_BYTES);
+
 /** The day's hours: count, then least, mean and greatest of temperature and humidity. */
 export function packHours({ length, second, temperature, humidity }: DayColumns): Uint8Array {
   const view = new DataView(new ArrayBuffer(DAY_BYTES));

@@ -1,15 +1,18 @@
 import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { devices, readingDays } from './air.table.js';
+import { DeviceRepository } from './device.repository.js';
+import { lastDayOf, type LastDay } from './lastDay.js';
 import {
   DAY_BYTES,
   dayOf,
   daysOf,
   dayStart,
   emptyDay,
+  lastOf,
   mergeDays,
   packHours,
   packReadings,
@@ -26,22 +29,10 @@ export const ALL_TIME: Span = { fromMs: 0, toMs: Date.UTC(9999, 0) };
 const NO_READINGS = emptyDay(0);
 const dayKey = (deviceId: string, day: string): string => `${deviceId} ${day}`;
 type DayRow = typeof readingDays.$inferInsert;
-/** How many were new, how many were there already, and the days that are no more what they were. */
-export type Added = { accepted: number; duplicates: number; days: string[] };
+/** How many were new, and how many were there already. */
+export type Added = { accepted: number; duplicates: number };
 /** A day as it is kept: how many readings, and its hours packed. */
 export type PackedDay = { deviceId: string; day: string; count: number; hours: Uint8Array };
-
-/** The newest day of a device that holds readings. */
-export type LastDay = { day: string; readings: Uint8Array };
-/** The newest day of each device, to be joined to it. */
-export const lastDayOf = (db: Db) =>
-  db
-    .select({ day: readingDays.day, readings: readingDays.readings })
-    .from(readingDays)
-    .where(eq(readingDays.deviceId, devices.id))
-    .orderBy(desc(readingDays.day))
-    .limit(1)
-    .as('last');
 
 /** Readings of a device; `last`, where it is known already, null where it has none. */
 export type Told = { deviceId: string; readings: air.Log; last?: LastDay | null };
@@ -49,6 +40,8 @@ export type Told = { deviceId: string; readings: air.Log; last?: LastDay | null 
 /** The raw readings of devices, packed by day. What they mean is said elsewhere. */
 @Injectable()
 export class ReadingRepository {
+  constructor(private readonly devices: DeviceRepository) {}
+
   /** Adds readings to what is there. The device's row is held, so that two who push at once wait for each other. */
   async add(db: Db, deviceId: string, readings: air.Log): Promise<Added> {
     await db.select({ id: devices.id }).from(devices).where(eq(devices.id, deviceId)).for('update');
@@ -57,7 +50,7 @@ export class ReadingRepository {
 
   /** Adds readings of several devices, whose rows are held, day by day; the answers stand in their order. */
   async addAll(db: Db, logs: readonly Told[]): Promise<Added[]> {
-    const added = logs.map(({ readings }): Added => ({ accepted: 0, duplicates: readings.length, days: [] }));
+    const added = logs.map(({ readings }): Added => ({ accepted: 0, duplicates: readings.length }));
     const told = logs.flatMap(({ deviceId, readings, last }, i) =>
       [...daysOf(air.columnsOf(readings))].map(([day, columns]) => ({ deviceId, day, columns, last, counts: added[i]! })),
     );
@@ -66,16 +59,17 @@ export class ReadingRepository {
       const asked = some.filter(({ day, last }) => last === undefined || (last !== null && day < last.day));
       const kept = await this.columnsOf(db, asked);
       const rows: DayRow[] = [];
+      const changed = new Map<string, string[]>();
       for (const { deviceId, day, columns, last, counts } of some) {
         const before = day === last?.day ? unpackReadings(last.readings) : (kept.get(dayKey(deviceId, day)) ?? NO_READINGS);
         const { merged, fresh } = mergeDays(before, columns);
         if (fresh === 0) continue;
         counts.accepted += fresh;
         counts.duplicates -= fresh;
-        counts.days.push(day);
+        changed.set(deviceId, [...(changed.get(deviceId) ?? []), day]);
         rows.push({ deviceId, day, count: merged.length, readings: packReadings(merged), hours: packHours(merged) });
       }
-      await this.save(db, rows);
+      await Promise.all([this.save(db, rows), this.devices.touchAll(db, changed)]);
     }
     return added;
   }
@@ -119,7 +113,7 @@ export class ReadingRepository {
   }
 
   newestOf({ day, readings }: LastDay): air.Reading {
-    return this.toReadings(day, unpackReadings(readings)).at(-1)!;
+    return this.toReadings(day, unpackReadings(lastOf(readings)))[0]!;
   }
 
   /** Tells every single reading of the span, oldest first: ms since 1970, °C, % RH. */

@@ -1,9 +1,9 @@
 import { sql } from 'drizzle-orm';
-import { describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { StatementNames } from './client.js';
 import { Database } from './database.js';
 import { overEngine } from './embedded/embedded.js';
-import { openEngine } from './embedded/engine.js';
+import { openEngine, type Engine, type Exchange } from './embedded/engine.js';
 
 const nameOf = (names: StatementNames, text: string) => {
   const named = names.named({ text, values: [1] });
@@ -55,5 +55,70 @@ describe('a line to the embedded database', () => {
       await database.close();
     }
     await engine.close();
+  });
+});
+
+/** A database whose messages to the engine are kept as they were sent. */
+describe('a transaction over the embedded database', () => {
+  let engine: Engine;
+  let sent: string[];
+  let carry: Exchange;
+  let database: Database;
+  beforeAll(async () => void (engine = await openEngine(null)));
+  afterAll(() => engine.close());
+  beforeEach(async () => {
+    carry = engine.exchange;
+    const exchange: Exchange = (message) => {
+      sent.push(Buffer.from(message).toString('latin1'));
+      return carry(message);
+    };
+    sent = [];
+    database = new Database(overEngine({ exchange, close: () => Promise.resolve() }, true));
+    await database.db.execute(sql`drop table if exists kept`);
+    await database.db.execute(sql`create table kept (told int primary key)`);
+    await database.promise()();
+    sent = [];
+  });
+  const keptIn = async () => (await database.db.execute(sql`select told from kept order by told`)).rows.map((r) => r['told']);
+  const keep = (db: Pick<Database['db'], 'execute'>, told: number) => db.execute(sql`insert into kept values (${told})`);
+
+  it('begins with what is asked first, sends together what is asked together, and is on disk when it has ended', async () => {
+    const onDisk = database.promise();
+    await database.transaction(async (db) => {
+      await db.execute(sql`select 1`);
+      await Promise.all([keep(db, 1), keep(db, 2)]);
+    });
+    await onDisk();
+    expect(sent).toHaveLength(3);
+    expect(sent[0]).toMatch(/begin.*select 1/s);
+    expect(sent[2]).toMatch(/synchronous_commit.*commit/s);
+    expect(await keptIn()).toEqual([1, 2]);
+  });
+
+  it('brings nothing to disk where nothing was written', async () => {
+    await database.transaction((db) => db.execute(sql`select 1`));
+    expect(sent.join()).not.toMatch(/synchronous_commit|emit_message/);
+  });
+
+  it('shares its sync with those who wait for the line', async () => {
+    const onDisk = database.promise();
+    await Promise.all([1, 2, 3].map((told) => database.transaction((db) => keep(db, told))));
+    await onDisk();
+    expect(sent.filter((message) => /synchronous_commit|emit_message/.test(message))).toHaveLength(1);
+    expect(await keptIn()).toEqual([1, 2, 3]);
+  });
+
+  it('takes everything back where one of several asked together fails', async () => {
+    const both = database.transaction((db) => Promise.all([keep(db, 1), keep(db, 1), keep(db, 2)]));
+    await expect(both).rejects.toThrow();
+    expect(await keptIn()).toEqual([]);
+  });
+
+  it('fails where it could not begin', async () => {
+    carry = (message) => {
+      const text = Buffer.from(message).toString('latin1');
+      return engine.exchange(text.includes('begin') ? Buffer.from(text.replace('begin', 'bogus'), 'latin1') : message);
+    };
+    await expect(database.transaction((db) => db.execute(sql`select 1`))).rejects.toHaveProperty('cause.message', expect.stringContaining('bogus'));
   });
 });

@@ -9,11 +9,15 @@ export type Listener = {
   committed: (written: readonly Written[]) => void;
   /** A statement to send along with what was written, in the same transaction; null for none. */
   along: (written: readonly Written[]) => QueryConfig | null;
+  /** What to send before the commit of something written, and who to tell when it has come true; null for nothing. */
+  beforeCommit: () => { text: string; done: () => void } | null;
 };
 
 type Done = (error: Error, result: QueryResult) => void;
 type Query = (config: string | QueryConfig, values?: unknown, done?: Done) => Promise<QueryResult> | void;
 
+/** Nobody reads what a driver answers to it. */
+const BEGUN = { command: 'BEGIN', rowCount: null, oid: 0, fields: [], rows: [] } satisfies QueryResult;
 const BEGIN = /^\s*begin\b/i;
 const COMMIT = /^\s*commit\b/i;
 const ROLLBACK = /^\s*rollback\s*;?\s*$/i;
@@ -51,6 +55,8 @@ export function watchedClient(listener: Listener): typeof pg.Client {
   class WatchedClient extends pg.Client {
     /** What the open transaction has written; null outside of one. */
     private open: Written[] | null = null;
+    /** Whether the open transaction has begun at all. */
+    private begun: Promise<unknown> | null = null;
 
     private readonly names = new StatementNames();
     private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, this.names.named(config), values, done);
@@ -61,12 +67,18 @@ export function watchedClient(listener: Listener): typeof pg.Client {
       const written = writtenBy(text);
       if (written !== 'nothing') listener.sent(written);
       const ending = COMMIT.test(text) ? (this.open ?? []) : null;
-      if (ending && ending.length > 0) this.sendAlong(ending);
+      let onDisk = (): void => {};
+      if (ending && ending.length > 0) {
+        this.sendAlong(ending);
+        onDisk = this.sendBefore();
+      }
       const told = ending ?? (this.open || written === 'nothing' ? [] : [written]);
-      if (BEGIN.test(text)) this.open = [];
+      const begins = BEGIN.test(text);
+      if (begins) this.open = [];
       else if (ending || ROLLBACK.test(text)) this.open = null;
       else if (written !== 'nothing') this.open?.push(written);
       const after = (): void => {
+        onDisk();
         if (told.length === 0) return;
         listener.committed(told);
         if (!ending) this.sendAlong(told);
@@ -77,9 +89,26 @@ export function watchedClient(listener: Listener): typeof pg.Client {
           done(error, result);
         });
       }
+      if (begins) return this.begin(config);
       const result = this.plain(config, values);
-      return result instanceof Promise ? result.then((r) => (after(), r)) : result;
+      if (!(result instanceof Promise)) return result;
+      return Promise.all([result, ending && this.begun]).then(([r]) => (after(), r));
     }) as typeof pg.Client.prototype.query;
+
+    /** Is not waited for, so that it goes along with what is asked first; one that failed fails the commit. */
+    private begin(config: string | QueryConfig): Promise<QueryResult> {
+      const begun = this.plain(config) as Promise<QueryResult>;
+      begun.catch(() => {});
+      this.begun = begun;
+      return Promise.resolve(BEGUN);
+    }
+
+    private sendBefore(): () => void {
+      const before = listener.beforeCommit();
+      if (!before) return () => {};
+      (this.plain(before.text) as Promise<QueryResult>).catch(() => {});
+      return before.done;
+    }
 
     /** Goes out on the same line, and so before whatever is asked next. */
     private sendAlong(written: readonly Written[]): void {

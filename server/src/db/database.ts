@@ -36,6 +36,8 @@ export type Backing = {
   connect: (Client: typeof pg.Client) => pg.Pool;
   /** Brings what was committed to disk; null where a commit does so by itself. */
   flush: ((pool: pg.Pool) => Promise<unknown>) | null;
+  /** A statement that makes the commit after it bring itself to disk; null where every commit does. */
+  syncCommit: string | null;
   /** How often the database has been started. */
   lives: () => number;
   /** Whether it is there to be asked; that others are before one in the line does not count. */
@@ -65,12 +67,20 @@ export class Database {
         },
         committed: (all) => all.forEach((written) => this.changes.note(written)),
         along: (written) => backing.others?.tell(written) ?? null,
+        beforeCommit: () => this.beforeCommit(),
       }),
     );
     // An idle line that breaks is replaced by the next who asks; there is nobody to tell.
     this.pool.on('error', () => {});
     backing.others?.hear((written) => this.changes.note(written));
     this.db = drizzle(this.pool);
+  }
+
+  /** Where others wait for the line they share one sync afterwards; one that is alone is on disk with its commit. */
+  private beforeCommit(): ReturnType<Listener['beforeCommit']> {
+    const { syncCommit } = this.backing;
+    if (!syncCommit || !this.settling || this.pool.waitingCount > 0) return null;
+    return { text: syncCommit, done: this.settling.upToNow() };
   }
 
   isThere(): Promise<boolean> {

@@ -84,8 +84,9 @@ export async function postgres(url: string, connections = 20): Promise<Backing> 
   let ears: Ears | null = null;
   return {
     kind: 'postgres',
-    connect: (Client) => new pg.Pool({ ...settings, max: connections, Client }),
+    connect: (Client) => new pg.Pool({ ...settings, max: connections, pipeline: true, Client }),
     flush: null,
+    syncCommit: null,
     lives: () => 1,
     isThere: async () => {
       const asking = new pg.Client({ ...settings, connectionTimeoutMillis: PATIENCE_MS });

@@ -17,6 +17,12 @@ export class Settled {
     this.written += 1;
   }
 
+  /** @returns to be called when what was sent until now has come to disk in another way. */
+  upToNow(): () => void {
+    const upTo = this.written;
+    return () => (this.onDisk = Math.max(this.onDisk, upTo));
+  }
+
   /** Waits until all that was sent before this call is on disk. */
   async now(): Promise<void> {
     const goal = this.written;
@@ -25,8 +31,8 @@ export class Settled {
 
   private async sync(): Promise<void> {
     // What is sent from here on may be later than the sync. The line is in order: all before it is not.
-    const upTo = this.written;
+    const done = this.upToNow();
     await this.flush();
-    this.onDisk = Math.max(this.onDisk, upTo);
+    done();
   }
 }

@@ -8,12 +8,15 @@ import { Wire } from './wire.js';
  * Syncs the log up to here, as a message in it that says nothing. Everything that was committed before lies before it.
  */
 const FLUSH = "select pg_logical_emit_message(false, '', '', true)";
+/** Makes the commit that comes next do the same by itself. */
+const SYNC_COMMIT = 'set local synchronous_commit to on';
 
 /** One line, since the engine has one. */
 const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): pg.Pool => {
   // The driver's types do not name what it takes of the client's own settings: where its bytes go.
   const settings: pg.PoolConfig & Pick<pg.ClientConfig, 'stream'> = {
     max: 1,
+    pipeline: true,
     idleTimeoutMillis: 0,
     Client,
     user: 'postgres',
@@ -30,6 +33,7 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   kind: 'embedded',
   connect: (Client) => lineTo(() => Promise.resolve(engine.exchange), Client),
   flush: onFiles ? (pool) => pool.query(FLUSH) : null,
+  syncCommit: onFiles ? SYNC_COMMIT : null,
   lives: () => 1,
   isThere: () => Promise.resolve(true),
   close: async (pool) => {
@@ -51,6 +55,7 @@ export function inItsThread(waking: Waking, onStopped: (why: string) => void): B
     kind: 'embedded',
     connect: (Client) => lineTo(() => keeper.ready(), Client),
     flush: (pool) => pool.query(FLUSH),
+    syncCommit: SYNC_COMMIT,
     lives: () => lives,
     // Asking starts one where none is running.
     isThere: () =>

@@ -13,11 +13,12 @@ const AFRESH = [simpleQuery('ROLLBACK'), simpleQuery('DEALLOCATE ALL')];
 const GOODBYE = 'X'.charCodeAt(0);
 
 /**
- * The line between PostgreSQL's driver and the embedded engine, where a socket would be. What the driver writes in one
- * go is carried over in one.
+ * The line between PostgreSQL's driver and the embedded engine, where a socket would be. What the driver writes before
+ * the program waits for anything is carried over in one go: to wake the engine costs more than most of what it is asked.
  */
 export class Wire extends Duplex {
   private engine: Exchange | null = null;
+  private gathered: Buffer[] = [];
 
   /** @param ready waits until an engine listens, and hands over the way to it. */
   constructor(private readonly ready: () => Promise<Exchange>) {
@@ -56,19 +57,28 @@ export class Wire extends Duplex {
   }
 
   override _write(chunk: Buffer, _: BufferEncoding, done: (error?: Error | null) => void): void {
-    this.carry(chunk, done);
+    this.gather([chunk]);
+    done();
   }
 
   override _writev(chunks: { chunk: Buffer }[], done: (error?: Error | null) => void): void {
-    this.carry(Buffer.concat(chunks.map(({ chunk }) => chunk)), done);
+    this.gather(chunks.map(({ chunk }) => chunk));
+    done();
   }
 
-  private carry(message: Buffer, done: (error?: Error | null) => void): void {
-    if (message[0] === GOODBYE) return done();
-    this.engine!(message).then((answer) => {
-      this.push(Buffer.from(answer.buffer, answer.byteOffset, answer.byteLength));
-      done();
-    }, done);
+  private gather(chunks: Buffer[]): void {
+    if (this.gathered.length === 0) process.nextTick(() => this.carry());
+    this.gathered.push(...chunks.filter((chunk) => chunk[0] !== GOODBYE));
+  }
+
+  private carry(): void {
+    const chunks = this.gathered;
+    this.gathered = [];
+    if (chunks.length === 0 || this.destroyed) return;
+    this.engine!(chunks.length === 1 ? chunks[0]! : Buffer.concat(chunks)).then(
+      (answer) => this.push(Buffer.from(answer.buffer, answer.byteOffset, answer.byteLength)),
+      (error: Error) => this.destroy(error),
+    );
   }
 
   override _final(done: (error?: Error | null) => void): void {
