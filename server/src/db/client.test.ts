@@ -119,6 +119,9 @@ describe('a transaction over the embedded database', () => {
       const text = Buffer.from(message).toString('latin1');
       return engine.exchange(text.includes('begin') ? Buffer.from(text.replace('begin', 'bogus'), 'latin1') : message);
     };
-    await expect(database.transaction((db) => db.execute(sql`select 1`))).rejects.toHaveProperty('cause.message', expect.stringContaining('bogus'));
+    await expect(database.transaction((db) => db.execute(sql`select 1`))).rejects.toHaveProperty(
+      'cause.message',
+      expect.stringContaining('bogus'),
+    );
   });
 });
