@@ -1,7 +1,8 @@
-import pg from 'pg';
+import type pg from 'pg';
 import type { Backing } from '../database.js';
 import type { Engine, Exchange } from './engine.js';
 import type { Waking } from './wake.js';
+import { OneLine } from './oneLine.js';
 import { Wire } from './wire.js';
 
 /**
@@ -12,11 +13,9 @@ const FLUSH = "select pg_logical_emit_message(false, '', '', true)";
 const SYNC_COMMIT = 'set local synchronous_commit to on';
 
 /** One line, since the engine has one. */
-const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): pg.Pool => {
+const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): OneLine => {
   // The driver's types do not name what it takes of the client's own settings: where its bytes go.
   const settings: pg.PoolConfig & Pick<pg.ClientConfig, 'stream'> = {
-    max: 1,
-    pipeline: true,
     idleTimeoutMillis: 0,
     Client,
     user: 'postgres',
@@ -25,7 +24,7 @@ const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): pg.Po
     ssl: false,
     stream: () => new Wire(ready),
   };
-  return new pg.Pool(settings);
+  return new OneLine(settings);
 };
 
 /** An engine in this thread. @param onFiles has it files to sync? */

@@ -1,7 +1,7 @@
 import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
 import { makeDurable, type FileLayer, type Syncing } from './durableFiles.js';
 
-/** Takes what a driver writes to a PostgreSQL server and gives back what the server answers. */
+/** Takes what a driver writes to a PostgreSQL server and gives back what the server answers, in memory that nobody else has. */
 export type Exchange = (message: Uint8Array) => Promise<Uint8Array>;
 
 /** The embedded database as a server of one connection, spoken to in PostgreSQL's own protocol. */
@@ -16,6 +16,18 @@ const ON_FILES = [
   ...['wal_sync_method=fsync', 'synchronous_commit=off', 'max_wal_size=64MB'].flatMap((setting) => ['-c', setting]),
 ];
 
+/** Pieces end to end. */
+function joined(pieces: readonly Uint8Array[]): Uint8Array {
+  if (pieces.length === 1) return pieces[0]!;
+  const whole = new Uint8Array(pieces.reduce((length, piece) => length + piece.length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    whole.set(piece, at);
+    at += piece.length;
+  }
+  return whole;
+}
+
 type Inner = { Module: { FS: FileLayer } };
 
 /**
@@ -28,7 +40,12 @@ export async function openEngine(directory: string | null, syncing?: Syncing): P
   const database = await PGlite.create(options);
   if (directory) makeDurable((database as unknown as Inner).Module.FS, `${PGlite.paths.PGDATA}/PG_VERSION`, syncing);
   return {
-    exchange: (message) => database.execProtocolRaw(message),
+    exchange: async (message) => {
+      const pieces: Uint8Array[] = [];
+      // As a stream, since otherwise the engine also reads each answer itself, and keeps what it read for ever.
+      await database.execProtocolRawStream(message, { onRawData: (piece) => pieces.push(piece.slice()) });
+      return joined(pieces);
+    },
     close: () => database.close(),
   };
 }

@@ -23,9 +23,7 @@ async function serveEngine(port: NonNullable<typeof parentPort>, directory: stri
     const said = await engine.exchange(asked.message);
     const last = lastWords(said);
     if (last !== null) throw new Error(last);
-    // The engine may keep the buffer it answered from, so what is handed over is a copy.
-    const copy = said.slice();
-    tell({ answer: copy }, [copy.buffer]);
+    tell({ answer: said }, [said.buffer as ArrayBuffer]);
   };
   port.on('message', (asked: Asked) => {
     turn = turn.then(() => answer(asked)).catch(broke);

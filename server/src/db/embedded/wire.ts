@@ -2,7 +2,7 @@ import { Duplex } from 'node:stream';
 import type { Exchange } from './engine.js';
 
 /** A simple query, as a driver writes it. */
-function simpleQuery(text: string): Buffer {
+export function simpleQuery(text: string): Buffer {
   const message = Buffer.from(`Q....${text}\0`);
   message.writeInt32BE(message.length - 1, 1);
   return message;
