@@ -134,7 +134,7 @@ export class DeviceRepository {
 
   /** What was done with the desiccant of each place, newest first. */
   gelEvents(db: Db): Promise<ReadonlyMap<string, EventRow[]>> {
-    return this.gel.get(this.database.changes.stampOf(climateEvents), async () => {
+    return this.gel.get(this.database.stampFor(db, [climateEvents]), async () => {
       const rows = await db
         .select()
         .from(climateEvents)

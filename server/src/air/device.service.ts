@@ -261,11 +261,11 @@ export class DeviceService {
   /** What a page shows of a device: asked for all at once, so that many cost what one does. */
   private async views(db: Db): Promise<(device: KnownDevice) => Device> {
     const house = await this.series.air(db);
-    const { placeNames, jumps } = await this.around.get(this.database.changes.stampOf(places, climateEvents), async () => ({
+    const { placeNames, jumps } = await this.around.get(this.database.stampFor(db, [places, climateEvents]), async () => ({
       placeNames: await this.places.names(db),
       jumps: await this.repository.clockJumps(db),
     }));
-    const keyUse = await this.keyUse.get(this.database.changes.stampOf(trail), () => this.trail.lastOfDevices(db));
+    const keyUse = await this.keyUse.get(this.database.stampFor(db, [trail]), () => this.trail.lastOfDevices(db));
     const nowMs = this.clock.now().getTime();
     return ({ row, calibrations, placeId, log }) => {
       const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;

@@ -29,7 +29,7 @@ export class SeriesService {
 
   /** The air as it is known now. */
   air(db: Db): Promise<HouseAir> {
-    return this.house.get(this.database.changes.stampOf(devices, deviceStays, calibrations, readingDays), () => this.load(db));
+    return this.house.get(this.database.stampFor(db, [devices, deviceStays, calibrations, readingDays]), () => this.load(db));
   }
 
   /** Tells the single readings of a place, for spans of days, device after device. */

@@ -5,7 +5,7 @@ import { settings } from '../settings/settings.table.js';
 import { supplies } from '../supplies/supplies.table.js';
 import { freshDatabase } from '../testing/freshDatabase.js';
 import { Changes, Kept, Said, writtenBy } from './changes.js';
-import type { Database } from './database.js';
+import type { Database, Db } from './database.js';
 
 describe('what was written to', () => {
   it.each([
@@ -46,7 +46,7 @@ describe('what is kept', () => {
   const kept = new Kept<number>();
   let asked = 0;
   const count = () =>
-    kept.get(database.changes.stampOf(supplies), async () => {
+    kept.get(database.stampFor(database.db, [supplies]), async () => {
       asked += 1;
       const { rows } = (await database.db.execute(sql`select count(*)::int as n from supply`)) as unknown as { rows: { n: number }[] };
       return rows[0]!.n;
@@ -64,6 +64,39 @@ describe('what is kept', () => {
     expect([await count(), asked]).toEqual([1, 2]);
   });
 
+  it('is worked out once for all who ask at once, and anew where that failed', async () => {
+    const several = new Kept<number>();
+    let made = 0;
+    const ask = (alone: boolean, fails = false) =>
+      several.get({ text: 'now', alone }, async () => {
+        made += 1;
+        await Promise.resolve();
+        if (fails) throw new Error('failed');
+        return made;
+      });
+    expect(await Promise.allSettled([ask(false, true), ask(false)])).toMatchObject([{ status: 'rejected' }, { status: 'rejected' }]);
+    expect(await Promise.all([ask(false), ask(false), ask(false)])).toEqual([2, 2, 2]);
+    expect([await ask(false), made]).toEqual([2, 2]);
+  });
+
+  it('holds nobody up who asks from inside a transaction, for which the others wait', async () => {
+    const several = new Kept<number>();
+    const countIn = (db: Db) =>
+      several.get(database.stampFor(db, [supplies], 'several'), async () => {
+        const { rows } = await db.execute<{ n: number }>(sql`select count(*)::int as n from supply`);
+        return rows[0]!.n;
+      });
+    const [inside, outside] = await Promise.all([
+      database.transaction(async (db) => {
+        await db.execute(sql`select 1`);
+        const waiting = countIn(database.db);
+        return { own: await countIn(db), waiting };
+      }),
+      countIn(database.db),
+    ]);
+    expect([inside.own, await inside.waiting]).toEqual([outside, outside]);
+  });
+
   it('forgets what was seen inside a transaction that was taken back', async () => {
     const before = await count();
     await expect(
@@ -71,7 +104,7 @@ describe('what is kept', () => {
         await add(db, ID(2));
         // Seen by the transaction itself, under the stamp it made.
         const { rows } = (await db.execute(sql`select count(*)::int as n from supply`)) as unknown as { rows: { n: number }[] };
-        await kept.get(database.changes.stampOf(supplies), () => Promise.resolve(rows[0]!.n));
+        await kept.get(database.stampFor(db, [supplies]), () => Promise.resolve(rows[0]!.n));
         throw new Error('taken back');
       }),
     ).rejects.toThrow('taken back');

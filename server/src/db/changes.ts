@@ -44,17 +44,34 @@ export class Changes {
   }
 }
 
-/**
- * One value that is worked out anew when what it was made from has moved on. Two who ask at once may both work it out:
- * one that waited for the other could wait for itself, through the database.
- */
+/** What a value is worked out from, as it stands. */
+export type Stamp = {
+  /** The same as long as the value is. */
+  text: string;
+  /** Who asks from inside a transaction: it must not wait for others, who may wait for its end. */
+  alone: boolean;
+};
+
+/** One value that is worked out anew when what it was made from has moved on, once for all who ask meanwhile. */
 export class Kept<T> {
   private stamp: string | null = null;
   private value: T | undefined;
+  private making: { stamp: string; value: Promise<T> } | null = null;
 
-  async get(stamp: string, make: () => Promise<T>): Promise<T> {
+  async get({ text: stamp, alone }: Stamp, make: () => Promise<T>): Promise<T> {
     if (this.stamp === stamp) return this.value as T;
-    const value = await make();
+    if (alone) return this.keep(stamp, await make());
+    if (this.making?.stamp === stamp) return this.making.value;
+    const making = { stamp, value: make().then((value) => this.keep(stamp, value)) };
+    this.making = making;
+    try {
+      return await making.value;
+    } finally {
+      if (this.making === making) this.making = null;
+    }
+  }
+
+  private keep(stamp: string, value: T): T {
     this.stamp = stamp;
     this.value = value;
     return value;

@@ -1,6 +1,7 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
+import type { Table } from 'drizzle-orm';
 import pg from 'pg';
-import { Changes, type Written } from './changes.js';
+import { Changes, type Stamp, type Written } from './changes.js';
 import { watchedClient, type Listener } from './client.js';
 import { Settled } from './settled.js';
 
@@ -89,6 +90,11 @@ export class Database {
 
   get kind(): Backing['kind'] {
     return this.backing.kind;
+  }
+
+  /** How these tables stand to who asks, and whatever else a value hangs on. */
+  stampFor(db: Db, tables: readonly Table[], ...besides: (string | number)[]): Stamp {
+    return { text: [this.changes.stampOf(...tables), ...besides].join(' '), alone: db !== this.db };
   }
 
   /** Runs what belongs together, all or nothing, one after the other. */

@@ -30,8 +30,7 @@ export class OpenWorkRepository {
   }
 
   private everyOne(db: Db): Promise<readonly OpenWork[]> {
-    const stamp = this.database.changes.stampOf(looks, cleanings, teardowns, items);
-    return this.kept.get(stamp, async () => [
+    return this.kept.get(this.database.stampFor(db, [looks, cleanings, teardowns, items]), async () => [
       ...(await this.begun(db, 'cleaning', cleanings)),
       ...(await this.begun(db, 'look', looks)),
       ...(await this.begun(db, 'teardown', teardowns)),

@@ -81,8 +81,10 @@ export class JournalRepository {
   async forDuties(db: Db, itemIds?: readonly string[]): Promise<schedule.Entry[]> {
     if (itemIds?.length === 0) return [];
     if (itemIds) return this.read(db, and(eq(journalEntries.subject, 'thing'), inArray(journalEntries.subjectId, [...itemIds])));
-    const stamp = this.database.changes.stampOf(journalEntries, calibrations, climateEvents);
-    return this.whole.get(stamp, async () => [...(await this.read(db)), ...(await this.ofTheAir(db))]);
+    return this.whole.get(this.database.stampFor(db, [journalEntries, calibrations, climateEvents]), async () => [
+      ...(await this.read(db)),
+      ...(await this.ofTheAir(db)),
+    ]);
   }
 
   /** An entry never changes once it is written, so each is checked once. */

@@ -15,6 +15,7 @@ import { OpenWorkRepository } from '../gear/openWork.repository.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock } from '../platform/clock.js';
 import { grouped } from '../platform/grouped.js';
+import { onceFor } from '../platform/onceFor.js';
 import { SensorService } from '../sensor/sensor.service.js';
 import { dismissedSpots, sensorFrames } from '../sensor/sensor.table.js';
 import { settings } from '../settings/settings.table.js';
@@ -57,6 +58,16 @@ export class AgendaService {
   private readonly air = new Kept<{ air: AirNow; said: number }>();
   private readonly said = new Said();
   private readonly shelf = new Kept<schedule.ThingFacts[]>();
+  private readonly oneLookEach = onceFor(({ duties }: schedule.Agenda) => schedule.oneLookEach(duties));
+  /** What is at hand or comes next of each thing, the soonest first. */
+  private readonly soonest = onceFor(({ duties }: schedule.Agenda) =>
+    grouped(
+      duties
+        .filter((d) => d.ahead === 0 && OF_THINGS.includes(d.code))
+        .sort((a, b) => a.window.due.localeCompare(b.window.due) || a.id.localeCompare(b.id)),
+      (d) => d.subject.id,
+    ),
+  );
 
   constructor(
     private readonly database: Database,
@@ -79,13 +90,17 @@ export class AgendaService {
   async agenda(asked: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
     // By the minute, for some of it hangs on the clock alone.
     const minute = Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
-    const { changes } = this.database;
-    const { air, said } = await this.air.get(`${minute} ${changes.stampOf(...OF_THE_AIR)}`, async () => {
+    const { air, said } = await this.air.get(this.database.stampFor(db, OF_THE_AIR, minute), async () => {
       const now = await this.airNow(db);
       return { air: now, said: this.said.of(now) };
     });
     if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
-    return this.kept.get(`${minute} ${changes.stampOf(...MADE_FROM)} ${said}`, () => this.reckoned(asked, air, db));
+    return this.kept.get(this.database.stampFor(db, MADE_FROM, minute, said), () => this.reckoned(asked, air, db));
+  }
+
+  /** The duties of an agenda as they are asked for: one look of a thing answers all that wait for one. */
+  toAsk(agenda: schedule.Agenda): readonly schedule.Duty[] {
+    return this.oneLookEach(agenda);
   }
 
   private async reckoned({ until, changes, only }: Asked, air: AirNow, db: Db): Promise<schedule.Agenda> {
@@ -121,13 +136,9 @@ export class AgendaService {
     // A page of the shelf reads the agenda that is kept for all; a single thing is quicker reckoned by itself.
     const few = onShelf.length <= FEW;
     const entries = await this.journal.forDuties(db, few ? onShelf.map((t) => t.id) : undefined);
-    const { duties } = few ? await this.narrow(db, onShelf, entries) : await this.agenda({}, db);
+    const dutiesOf = this.soonest(few ? await this.narrow(db, onShelf, entries) : await this.agenda({}, db));
     const { timeZone } = await this.settings.get(db);
     const journal = new schedule.Journal(entries, timeZone);
-    const soonest = duties
-      .filter((d) => d.ahead === 0 && OF_THINGS.includes(d.code))
-      .sort((a, b) => a.window.due.localeCompare(b.window.due) || a.id.localeCompare(b.id));
-    const dutiesOf = grouped(soonest, (d) => d.subject.id);
     return new Map(
       onShelf.map((thing) => {
         const away = schedule.awayOf(thing, { journal });
@@ -150,8 +161,7 @@ export class AgendaService {
   }
 
   private async facts({ places, hygrometers }: AirNow, db: Db): Promise<schedule.Facts> {
-    const stamp = this.database.changes.stampOf(...OF_THE_SHELF);
-    const things = await this.shelf.get(stamp, async () => this.thingsFrom(db, await this.gear.all(db)));
+    const things = await this.shelf.get(this.database.stampFor(db, OF_THE_SHELF), async () => this.thingsFrom(db, await this.gear.all(db)));
     const supplies = await this.supplies.dated(db);
     const names = new Map(things.map((t) => [t.id, t.name]));
     return {

@@ -42,6 +42,8 @@ const taskOf = (duty: schedule.Duty, today: schedule.Day, firstFree: schedule.Da
 };
 
 type Settled = Pick<BenchDays, 'plan' | 'remedy'>;
+/** `final` once nobody looks for a better one any more. */
+type Answer = Settled & { final: boolean };
 
 /** Proposes the fewest bench days, and settles by an exact solver what the search leaves open. */
 @Injectable()
@@ -66,18 +68,22 @@ export class BenchDaysService {
    */
   async days({ from, to }: BenchQuery, { hasty = false }: { hasty?: boolean } = {}): Promise<BenchDays> {
     const agenda = await this.agenda.agenda();
-    if (from || to) return this.reckoned({ ...(from ? { from } : {}), ...(to ? { to } : {}) }, agenda, hasty);
+    if (from || to) {
+      const { final: _, ...answer } = await this.reckoned({ ...(from ? { from } : {}), ...(to ? { to } : {}) }, agenda, hasty);
+      return answer;
+    }
     const stamp = this.database.changes.stampOf(benchTimes, busyCalendars);
     const kept = this.usual.get(agenda);
     // While the solver is at it the same is told in haste; once it is done its answer is.
     if (kept?.stamp === stamp && (kept.settled || (hasty && this.asked.size > 0))) return kept.answer;
-    const answer = await this.reckoned({}, agenda, hasty);
-    this.usual.set(agenda, { stamp, answer, settled: answer.plan.proven || !hasty });
+    const { final, ...answer } = await this.reckoned({}, agenda, hasty);
+    this.usual.set(agenda, { stamp, answer, settled: final });
     return answer;
   }
 
-  private async reckoned({ from, to }: BenchQuery, { today, duties }: schedule.Agenda, hasty: boolean): Promise<BenchDays> {
+  private async reckoned({ from, to }: BenchQuery, agenda: schedule.Agenda, hasty: boolean): Promise<BenchDays & { final: boolean }> {
     const { db } = this.database;
+    const { today } = agenda;
     const times = await this.times.get(db);
     const begins = from && from > today ? from : today;
     const ends = to && to >= begins ? to : schedule.addDays(begins, WEEKS_AHEAD * DAYS_A_WEEK);
@@ -90,8 +96,8 @@ export class BenchDaysService {
       away: times.away,
       minutesOn,
     };
-    const tasks = this.tasks(duties, today, options);
-    const { plan, remedy } = await this.answer(tasks, options, hasty);
+    const tasks = this.tasks(agenda, options);
+    const { plan, remedy, final } = await this.answer(tasks, options, hasty);
     return {
       today,
       from: begins,
@@ -99,6 +105,7 @@ export class BenchDaysService {
       times,
       plan,
       remedy,
+      final,
       busyDays: Object.entries(minutesOn).map(([day, minutes]) => ({ day, minutes })),
     };
   }
@@ -116,33 +123,34 @@ export class BenchDaysService {
   }
 
   /** What is due within the span, at hand or foreseen; what only a guess puts there waits for better knowledge. */
-  private tasks(duties: readonly schedule.Duty[], today: schedule.Day, options: schedule.BenchOptions): PlannedTask[] {
+  private tasks(agenda: schedule.Agenda, options: schedule.BenchOptions): PlannedTask[] {
     const { to } = options;
+    const { today } = agenda;
     const firstFree = schedule.firstFreeDay(options) ?? today;
-    return schedule
-      .oneLookEach(duties)
+    return this.agenda
+      .toAsk(agenda)
       .filter((d) => AT_THE_BENCH.includes(schedule.dutyFacts(d.code).doneBy) && !isErrand(d))
       .filter((d) => d.plannedOn !== null || (d.window.latest <= to && !(d.ahead > 0 && d.estimate)))
       .map((d) => taskOf(d, today, firstFree));
   }
 
   /** The answer to a question that was asked before; every page asks the same one. */
-  private async answer(tasks: readonly PlannedTask[], options: schedule.BenchOptions, hasty: boolean): Promise<Settled> {
+  private async answer(tasks: readonly PlannedTask[], options: schedule.BenchOptions, hasty: boolean): Promise<Answer> {
     const key = createHash('sha256')
       .update(JSON.stringify([tasks, options]))
       .digest('hex');
     const known = this.settled.get(key);
-    if (known) return known;
+    if (known) return { ...known, final: true };
     const running = this.asked.get(key);
-    if (running && !hasty) return running;
+    if (running && !hasty) return { ...(await running), final: true };
     const found = schedule.planBenchDays(tasks, options);
-    if (found.proven) return this.keep(key, tasks, options, found);
+    if (found.proven) return { ...this.keep(key, tasks, options, found), final: true };
     const proof = running ?? this.settle(tasks, options, found).then((plan) => this.keep(key, tasks, options, plan));
     if (!running) {
       this.asked.set(key, proof);
       void proof.finally(() => this.asked.delete(key)).catch(() => undefined);
     }
-    return hasty ? { plan: found, remedy: null } : proof;
+    return hasty ? { plan: found, remedy: null, final: false } : { ...(await proof), final: true };
   }
 
   private keep(key: string, tasks: readonly PlannedTask[], options: schedule.BenchOptions, plan: schedule.BenchPlan<PlannedTask>): Settled {

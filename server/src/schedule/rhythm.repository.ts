@@ -36,7 +36,7 @@ export class RhythmRepository {
   constructor(private readonly database: Database) {}
 
   all(db: Db): Promise<readonly KeptRhythm[]> {
-    return this.kept.get(this.database.changes.stampOf(rhythms), async () =>
+    return this.kept.get(this.database.stampFor(db, [rhythms]), async () =>
       (await db.select().from(rhythms).orderBy(asc(rhythms.code), asc(rhythms.scope), asc(rhythms.scopeKey))).map(toKept),
     );
   }

@@ -149,8 +149,7 @@ export class SensorService {
 
   /** What the frames of each body say of it, for the agenda. */
   bodies(db: Db): Promise<Map<string, schedule.SensorFacts>> {
-    const stamp = this.database.changes.stampOf(sensorFrames, dismissedSpots, outings, settings);
-    return this.told.get(stamp, async () => {
+    return this.told.get(this.database.stampFor(db, [sensorFrames, dismissedSpots, outings, settings]), async () => {
       const rows = await this.repository.allFrames(db);
       if (rows.length === 0) return new Map();
       const { schools } = await this.settings.get(db);

@@ -28,7 +28,7 @@ export class SettingsService {
   ) {}
 
   async get(db: Db = this.database.db): Promise<Settings> {
-    return this.kept.get(this.database.changes.stampOf(settings), async () => {
+    return this.kept.get(this.database.stampFor(db, [settings]), async () => {
       const [row] = await db.select().from(settings).where(eq(settings.id, ONLY_ROW));
       return row ? this.settingsOf(row) : { version: 1, ...FIRST };
     });

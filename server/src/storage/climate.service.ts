@@ -39,6 +39,15 @@ const SEAL_DAYS = 21;
 
 type Known = KnownPlace & { latest: Latest | null };
 /** What every place is worked out from, asked for once. */
+/** How damp it is on the whole, and at its dampest but for the odd day; null where nothing was measured. */
+function dampOf({ length, humidityPct }: air.AirLog): Pick<storage.PlaceClimate, 'meanPct' | 'highPct90'> {
+  const sorted = humidityPct.toSorted();
+  return {
+    meanPct: length > 0 ? sorted.reduce((sum, pct) => sum + pct, 0) / length : null,
+    highPct90: sorted[Math.floor(length * 0.9)] ?? null,
+  };
+}
+
 type House = { air: HouseAir; names: ReadonlyMap<string, string> };
 
 /** What the air of each place means: ribbons, risk, gel, alerts. */
@@ -76,8 +85,8 @@ export class ClimateService {
   /** What duties are reckoned from: how the air of each place stands, and its gel. Kept until the air moves, for an hour at most. */
   async facts(db: Db = this.database.db): Promise<schedule.PlaceClimateFacts[]> {
     const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
-    const stamp = this.database.changes.stampOf(devices, deviceStays, calibrations, readingDays, climateEvents, places, settingsTable);
-    return this.known.get(`${hour} ${stamp}`, async () => {
+    const tables = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settingsTable];
+    return this.known.get(this.database.stampFor(db, tables, hour), async () => {
       const { schools } = await this.settings.get(db);
       return (await this.knowAll(db, await this.house(db))).map((known) => this.factsOf(known, schools.humidity));
     });
@@ -271,14 +280,13 @@ export class ClimateService {
     return (await this.places.all(db)).map(({ id, name, kind, volumeL }) => {
       const lying = lyingIn.get(id) ?? [];
       const hourly = house.hourly(id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
-      const sorted = hourly.humidityPct.toSorted();
-      const { level } = this.assess(`ribbon-risk/${id}`, hourly, schools.humidity, printOf(hourly));
+      const print = printOf(hourly);
+      const { level } = this.assess(`ribbon-risk/${id}`, hourly, schools.humidity, print);
       return {
         id,
         name,
         kind,
-        meanPct: sorted.length > 0 ? sorted.reduce((s, v) => s + v, 0) / sorted.length : null,
-        highPct90: sorted[Math.floor(sorted.length * 0.9)] ?? null,
+        ...this.memo.get(`damp/${id}`, print, () => dampOf(hourly)),
         level,
         freeL: storage.freeLitres(volumeL, lying),
         lives: lying.map(({ itemId, sick }) => ({ id: itemId, sick })),

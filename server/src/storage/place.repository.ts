@@ -29,7 +29,7 @@ export class PlaceRepository {
 
   /** Given up or not. They are few, and every page of the air asks for them. */
   private everyOne(db: Db): Promise<ReadonlyMap<string, Place>> {
-    return this.kept.get(this.database.changes.stampOf(places), async () => {
+    return this.kept.get(this.database.stampFor(db, [places]), async () => {
       const rows = await db.select().from(places).orderBy(asc(places.createdAt), asc(places.id));
       return new Map(rows.map((row) => [row.id, toPlace(row)]));
     });

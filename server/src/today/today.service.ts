@@ -39,7 +39,7 @@ export class TodayService {
     return {
       day: today,
       counts: await this.gear.countOf(db),
-      duties: schedule.oneLookEach(duties).filter(schedule.isAtHand),
+      duties: this.agenda.toAsk(agenda).filter(schedule.isAtHand),
       nextBench: nextBench(await this.bench.days({}, { hasty: true })),
       beforeLeaving: schedule
         .lateOnReturn(duties, away)

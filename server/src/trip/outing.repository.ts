@@ -22,7 +22,7 @@ export class OutingRepository {
 
   /** With when each was written down. */
   dated(db: Db): Promise<readonly DatedOuting[]> {
-    return this.kept.get(this.database.changes.stampOf(outings), async () => {
+    return this.kept.get(this.database.stampFor(db, [outings]), async () => {
       const rows = await db.select().from(outings).orderBy(desc(outings.to), desc(outings.id));
       return rows.map((row) => ({ ...toOuting(row), notedAt: row.createdAt.toISOString() }));
     });
