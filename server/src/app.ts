@@ -5,6 +5,7 @@ import compression from 'compression';
 import express from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
+import { constants } from 'node:zlib';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/database.module.js';
 import { Acknowledge } from './http/acknowledge.js';
@@ -17,6 +18,8 @@ import { serveAssets, servePages } from './http/webPages.js';
 import { frameworkLog } from './platform/log.js';
 
 const BODY_LIMIT = '16mb';
+/** An answer is packed for one reader, mostly on this machine: to pack it well takes longer than to send it. */
+const QUICKLY = { level: 1, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } } };
 
 function serveDocs(app: NestExpressApplication): void {
   const config = new DocumentBuilder()
@@ -45,7 +48,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   );
   app.use(whileThereIsRoom(platform.disk));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
-  app.use(compression());
+  app.use(compression(QUICKLY));
   app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));

@@ -51,8 +51,7 @@ export class SeriesService {
     this.upsets = upsets;
     // Others may begin to load meanwhile and forget what this one goes by.
     const known = this.logs;
-    const rows = await this.devices.everyOne(db);
-    const [stays, tests] = [await this.devices.stays(db), await this.devices.calibrations(db)];
+    const [rows, stays, tests] = await Promise.all([this.devices.everyOne(db), this.devices.stays(db), this.devices.calibrations(db)]);
     const logs = await this.logsOf(
       db,
       rows,
@@ -71,23 +70,16 @@ export class SeriesService {
     known: ReadonlyMap<string, DeviceLog>,
   ): Promise<Map<string, DeviceLog>> {
     const stale = rows.filter((row) => known.get(row.id)?.stamp !== row.stamp);
-    const days = stale.length > 0 ? await this.daysOf(db, stale, known) : null;
-    const latest =
-      stale.length > 0
-        ? await this.readings.latestOf(
-            db,
-            stale.map((r) => r.id),
-          )
-        : null;
+    if (stale.length === 0) return new Map(rows.map(({ id }) => [id, known.get(id)!]));
+    const ids = stale.map((row) => row.id);
+    const [daysOf, latest] = await Promise.all([this.daysOf(db, stale, known), this.readings.latestOf(db, ids)]);
     return new Map(
       rows.map(({ id, stamp }): [string, DeviceLog] => {
-        const own = days?.get(id);
-        if (!own) return [id, known.get(id)!];
+        const days = daysOf.get(id);
+        if (!days) return [id, known.get(id)!];
         const corrections = correctionsOf(tests.get(id) ?? []);
-        return [
-          id,
-          { stamp, days: own, corrections, latest: latest!.get(id) ?? null, hourly: hourlyOf({ days: own, corrections }, known.get(id)) },
-        ];
+        const hourly = hourlyOf({ days, corrections }, known.get(id));
+        return [id, { stamp, days, corrections, latest: latest.get(id) ?? null, hourly }];
       }),
     );
   }
@@ -106,8 +98,10 @@ export class SeriesService {
     const whole = stale.filter((d) => changed.get(d.id) === null).map((d) => d.id);
     const moved = stale.filter((d) => (changed.get(d.id)?.length ?? 0) > 0).map((d) => d.id);
     const days = [...new Set(moved.flatMap((id) => changed.get(id)!))];
-    const all = whole.length > 0 ? await this.readings.packedDays(db, whole) : [];
-    const some = moved.length > 0 ? await this.readings.packedDays(db, moved, days) : [];
+    const [all, some] = await Promise.all([
+      whole.length > 0 ? this.readings.packedDays(db, whole) : [],
+      moved.length > 0 ? this.readings.packedDays(db, moved, days) : [],
+    ]);
     const told = grouped([...all, ...some], (d) => d.deviceId);
     return new Map(stale.map(({ id }) => [id, withDays(changed.get(id) === null ? new Map() : known.get(id)!.days, told.get(id) ?? [])]));
   }

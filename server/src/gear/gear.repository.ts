@@ -104,20 +104,22 @@ export class GearRepository {
     const beyond = after ? sql`(${key}, ${items.id}) ${sql.raw(sort.descending ? '<' : '>')} (${after.key}, ${after.id}::uuid)` : undefined;
     const direction = sort.descending ? desc : asc;
 
-    const rows = await db
-      .select({ item: items, key })
-      .from(items)
-      .leftJoin(gravity, eq(gravity.itemId, items.id))
-      .leftJoin(first, ofItem)
-      .where(and(...filters, beyond))
-      .orderBy(direction(key), direction(items.id))
-      .limit(query.limit + 1);
-    const [counted] = await db
-      .select({ total: count() })
-      .from(items)
-      .leftJoin(gravity, eq(gravity.itemId, items.id))
-      .leftJoin(first, ofItem)
-      .where(and(...filters));
+    const [rows, [counted]] = await Promise.all([
+      db
+        .select({ item: items, key })
+        .from(items)
+        .leftJoin(gravity, eq(gravity.itemId, items.id))
+        .leftJoin(first, ofItem)
+        .where(and(...filters, beyond))
+        .orderBy(direction(key), direction(items.id))
+        .limit(query.limit + 1),
+      db
+        .select({ total: count() })
+        .from(items)
+        .leftJoin(gravity, eq(gravity.itemId, items.id))
+        .leftJoin(first, ofItem)
+        .where(and(...filters)),
+    ]);
     return { rows: rows.map((r) => ({ item: toItem(r.item), key: r.key })), total: counted!.total };
   }
 

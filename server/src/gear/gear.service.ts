@@ -98,16 +98,22 @@ export class GearService {
   async page(id: string): Promise<ItemPage> {
     const { db } = this.database;
     const found = await this.get(db, id);
-    const of = (await this.agenda.ofThings(db, [found])).get(id);
-    const [item] = await this.withStates(db, [found], new Map(of && [[id, of]]));
-    const open = await this.openWork.of(db, id);
+    const duties = this.agenda.ofThings(db, [found]);
+    const [of, [item], open, touches, place, neighbours] = await Promise.all([
+      duties.then((all) => all.get(id)),
+      this.withStates(db, [found], duties),
+      this.openWork.of(db, id),
+      this.touches(db, found),
+      this.stays.current(db, id),
+      found.status === 'quarantined' ? this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
+    ]);
     return {
       ...item!,
       due: (of?.duties ?? []).filter(fallsDue),
       away: of?.away ?? null,
-      ...(await this.touches(db, item!)),
-      place: await this.stays.current(db, id),
-      neighbours: item!.status === 'quarantined' ? await this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
+      ...touches,
+      place,
+      neighbours,
       openTeardownId: open.teardown,
       openLookId: open.look,
       openCleaningId: open.cleaning,
@@ -210,12 +216,13 @@ export class GearService {
     return item;
   }
 
-  private async withStates(db: Db, items: readonly Item[], known?: ReadonlyMap<string, ThingDuties>): Promise<ShelfItem[]> {
-    const states = await this.repository.statesOf(
-      db,
-      items.map((i) => i.id),
-    );
-    const duties = known ?? (await this.agenda.ofThings(db, items));
+  private async withStates(
+    db: Db,
+    items: readonly Item[],
+    asked: Promise<ReadonlyMap<string, ThingDuties>> = this.agenda.ofThings(db, items),
+  ): Promise<ShelfItem[]> {
+    const ids = items.map((i) => i.id);
+    const [states, duties] = await Promise.all([this.repository.statesOf(db, ids), asked]);
     return items.map((item) => {
       const surfaces = states.get(item.id) ?? [];
       return { ...item, surfaces, verdict: gravest(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };

@@ -104,9 +104,8 @@ export class AgendaService {
   }
 
   private async reckoned({ until, changes, only }: Asked, air: AirNow, db: Db): Promise<schedule.Agenda> {
-    const facts = await this.facts(air, db);
-    const entries = await this.journal.forDuties(db);
-    return schedule.agendaFrom(facts, entries, changes ?? (await this.rhythms.all(db)), {
+    const [facts, entries, rhythms] = await Promise.all([this.facts(air, db), this.journal.forDuties(db), changes ?? this.rhythms.all(db)]);
+    return schedule.agendaFrom(facts, entries, rhythms, {
       now: this.clock.now().toISOString(),
       ...(until ? { until } : {}),
       ...(only ? { only } : {}),
@@ -135,9 +134,13 @@ export class AgendaService {
     const onShelf = things.filter((t) => t.archivedAt === null);
     // A page of the shelf reads the agenda that is kept for all; a single thing is quicker reckoned by itself.
     const few = onShelf.length <= FEW;
-    const entries = await this.journal.forDuties(db, few ? onShelf.map((t) => t.id) : undefined);
-    const dutiesOf = this.soonest(few ? await this.narrow(db, onShelf, entries) : await this.agenda({}, db));
-    const { timeZone } = await this.settings.get(db);
+    const asked = this.journal.forDuties(db, few ? onShelf.map((t) => t.id) : undefined);
+    const [agenda, entries, { timeZone }] = await Promise.all([
+      few ? this.narrow(db, onShelf, asked) : this.agenda({}, db),
+      asked,
+      this.settings.get(db),
+    ]);
+    const dutiesOf = this.soonest(agenda);
     const journal = new schedule.Journal(entries, timeZone);
     return new Map(
       onShelf.map((thing) => {
@@ -153,34 +156,43 @@ export class AgendaService {
     );
   }
 
-  private async narrow(db: Db, things: readonly Item[], entries: readonly schedule.Entry[]): Promise<schedule.Agenda> {
-    const facts = { ...(await this.around(await this.climate.facts(db), db)), things: await this.thingsFrom(db, things) };
+  private async narrow(db: Db, onShelf: readonly Item[], asked: Promise<readonly schedule.Entry[]>): Promise<schedule.Agenda> {
+    const [around, things, entries, rhythms] = await Promise.all([
+      this.climate.facts(db).then((air) => this.around(air, db)),
+      this.thingsFrom(db, onShelf),
+      asked,
+      this.rhythms.all(db),
+    ]);
     const now = this.clock.now().toISOString();
-    const until = schedule.localDay(now, facts.timeZone);
-    return schedule.agendaFrom(facts, entries, await this.rhythms.all(db), { now, only: OF_THINGS, until });
+    const until = schedule.localDay(now, around.timeZone);
+    return schedule.agendaFrom({ ...around, things }, entries, rhythms, { now, only: OF_THINGS, until });
   }
 
   private async facts({ places, hygrometers }: AirNow, db: Db): Promise<schedule.Facts> {
-    const things = await this.shelf.get(this.database.stampFor(db, OF_THE_SHELF), async () => this.thingsFrom(db, await this.gear.all(db)));
-    const supplies = await this.supplies.dated(db);
+    const [things, supplies, around, timers] = await Promise.all([
+      this.shelf.get(this.database.stampFor(db, OF_THE_SHELF), async () => this.thingsFrom(db, await this.gear.all(db))),
+      this.supplies.dated(db),
+      this.around(places, db),
+      this.timers.all(db),
+    ]);
     const names = new Map(things.map((t) => [t.id, t.name]));
     return {
-      ...(await this.around(places, db)),
+      ...around,
       things,
       hygrometers,
       supplies,
-      timers: (await this.timers.all(db)).map((t) => ({ ...t, itemName: t.itemId ? (names.get(t.itemId) ?? null) : null })),
+      timers: timers.map((t) => ({ ...t, itemName: t.itemId ? (names.get(t.itemId) ?? null) : null })),
     };
   }
 
   /** What duties of things hang on besides the things: the air of the places they lie in, and where they were taken. */
   private async around(air: AirNow['places'], db: Db): Promise<schedule.Facts> {
-    const { timeZone } = await this.settings.get(db);
+    const [{ timeZone }, outings] = await Promise.all([this.settings.get(db), this.outings.dated(db)]);
     return {
       ...schedule.NO_FACTS,
       timeZone,
       places: air,
-      outings: (await this.outings.dated(db)).map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
+      outings: outings.map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
         id,
         name,
         from,
@@ -199,14 +211,15 @@ export class AgendaService {
 
   /** Each thing with what was last seen of it, what was begun on it, and where it lies. */
   private async thingsFrom(db: Db, things: readonly Item[]): Promise<schedule.ThingFacts[]> {
-    const states = await this.gear.statesOf(
-      db,
-      things.map((t) => t.id),
-    );
-    const open = grouped(await this.openWork.all(db), (o) => o.itemId);
-    const ids = things.length <= FEW ? things.map((t) => t.id) : undefined;
-    const stays = new Map((await this.stays.open(db, ids)).map((s) => [s.itemId, s]));
-    const sensors = await this.sensors.bodies(db);
+    const ids = things.map((t) => t.id);
+    const [states, begun, lying, sensors] = await Promise.all([
+      this.gear.statesOf(db, ids),
+      this.openWork.all(db),
+      this.stays.open(db, things.length <= FEW ? ids : undefined),
+      this.sensors.bodies(db),
+    ]);
+    const open = grouped(begun, (o) => o.itemId);
+    const stays = new Map(lying.map((s) => [s.itemId, s]));
     return things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
       const stay = stays.get(id);
       return {

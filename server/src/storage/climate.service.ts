@@ -70,10 +70,8 @@ export class ClimateService {
 
   async overview(): Promise<StorageOverview> {
     const { db } = this.database;
-    const house = await this.house(db);
-    const lying = await this.stays.lying(db);
+    const [house, lying, settings] = await Promise.all([this.house(db), this.stays.lying(db), this.settings.get(db)]);
     const known = await this.knowAll(db, house);
-    const settings = await this.settings.get(db);
     const station = house.air.station();
     return {
       places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], settings)),
@@ -115,11 +113,9 @@ export class ClimateService {
   async page(id: string): Promise<PlacePage> {
     const { db } = this.database;
     const place = await this.places.get(id, db);
-    const house = await this.house(db);
+    const [house, lying, settings] = await Promise.all([this.house(db), this.stays.lying(db), this.settings.get(db)]);
     const known = await this.know(db, house, place);
     const seal = this.sealOf(known);
-    const settings = await this.settings.get(db);
-    const lying = await this.stays.lying(db);
     const own = lying.get(id) ?? [];
     const summary = this.summary(house, known, own, settings);
     return {
@@ -164,7 +160,8 @@ export class ClimateService {
   }
 
   private async house(db: Db): Promise<House> {
-    return { air: await this.series.air(db), names: await this.places.names(db) };
+    const [air, names] = await Promise.all([this.series.air(db), this.places.names(db)]);
+    return { air, names };
   }
 
   private async know(db: Db, house: House, place: Place): Promise<Known> {
@@ -173,8 +170,8 @@ export class ClimateService {
 
   /** Of every place only what was done with its desiccant is asked for: openings tell of the seal, which a page shows. */
   private async knowAll(db: Db, house: House): Promise<Known[]> {
-    const events = await this.deviceRepository.gelEvents(db);
-    return (await this.places.all(db)).map((place) => this.knownOf(house, place, events.get(place.id) ?? []));
+    const [events, all] = await Promise.all([this.deviceRepository.gelEvents(db), this.places.all(db)]);
+    return all.map((place) => this.knownOf(house, place, events.get(place.id) ?? []));
   }
 
   private knownOf({ air: house, names }: House, place: Place, events: EventRow[]): Known {

@@ -33,19 +33,24 @@ export class TodayService {
 
   async today(): Promise<Today> {
     const { db } = this.database;
-    const agenda = await this.agenda.agenda();
+    const [agenda, counts, bench, recent] = await Promise.all([
+      this.agenda.agenda(),
+      this.gear.countOf(db),
+      this.bench.days({}, { hasty: true }),
+      this.journal.recent(db, RECENT),
+    ]);
     const { today, duties } = agenda;
     const away = { today, backOn: schedule.addDays(today, WEEK_AWAY_DAYS) };
     return {
       day: today,
-      counts: await this.gear.countOf(db),
+      counts,
       duties: this.agenda.toAsk(agenda).filter(schedule.isAtHand),
-      nextBench: nextBench(await this.bench.days({}, { hasty: true })),
+      nextBench: nextBench(bench),
       beforeLeaving: schedule
         .lateOnReturn(duties, away)
         .filter((d) => d.urgency !== 'overdue')
         .slice(0, MOST_BEFORE_LEAVING),
-      recent: await this.journal.recent(db, RECENT),
+      recent,
     };
   }
 }
