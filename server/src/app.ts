@@ -12,6 +12,7 @@ import { Acknowledge } from './http/acknowledge.js';
 import { whileThereIsRoom } from './http/diskRoom.js';
 import { Ending } from './http/ending.js';
 import { againstGuessing } from './http/guessing.js';
+import { describeRoutes } from './http/openapi.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { serveAssets, servePages } from './http/webPages.js';
@@ -27,7 +28,11 @@ function serveDocs(app: NestExpressApplication): void {
     .setDescription('Everything the application does, as an API. Errors are problem documents (RFC 9457).')
     .setVersion('1')
     .build();
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, config), { jsonDocumentUrl: 'api/docs.json' });
+  const document = () => {
+    describeRoutes();
+    return SwaggerModule.createDocument(app, config);
+  };
+  SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs.json' });
 }
 
 /** The application over an open database, ready to listen. */

@@ -5,8 +5,8 @@ import {
   absoluteHumidityGm3,
   applyCorrection,
   correctedHumidityPct,
-  correctionAt,
   correctionOf,
+  correctionOver,
   dewPointC,
   driftPctPerYear,
   humidityPctFrom,
@@ -215,11 +215,12 @@ describe('salt points', () => {
       { at: '2025-01-01T00:00:00Z', gain: 1, offsetPct: 2 },
       { at: '2026-01-01T00:00:00Z', gain: 1.1, offsetPct: -4 },
     ];
-    const at = (text: string) => correctionAt(dated, Date.parse(text));
+    const over = correctionOver(dated);
+    const at = (text: string) => over(Date.parse(text));
     expect(at('2024-06-01T00:00:00Z').offsetPct).toBe(2);
     expect(at('2025-07-02T12:00:00Z').offsetPct).toBeCloseTo(-1, 2);
     expect(at('2027-01-01T00:00:00Z').gain).toBe(1.1);
-    expect(correctionAt([], 0)).toEqual({ gain: 1, offsetPct: 0 });
+    expect(correctionOver([])(0)).toEqual({ gain: 1, offsetPct: 0 });
     expect(driftPctPerYear(dated)).toBeCloseTo(0, 1);
     expect(driftPctPerYear(dated.slice(1))).toBeNull();
     expect(applyCorrection(99, dated[0]!)).toBe(100);

@@ -50,16 +50,22 @@ export const correctedHumidityPct = (rawPct: number, calibration: Calibration): 
 
 export type DatedCorrection = Correction & { at: string };
 
-/** The correction at an instant: drift between two calibrations is taken as even; before the first and after the last it stays. */
-export function correctionAt(dated: readonly DatedCorrection[], at: number): Correction {
-  const first = dated[0];
-  if (!first) return NO_CORRECTION;
-  const after = dated.findIndex((d) => Date.parse(d.at) > at);
-  if (after === 0) return first;
-  if (after < 0) return dated.at(-1)!;
-  const [a, b] = [dated[after - 1]!, dated[after]!];
-  const share = (at - Date.parse(a.at)) / (Date.parse(b.at) - Date.parse(a.at));
-  return { gain: a.gain + share * (b.gain - a.gain), offsetPct: a.offsetPct + share * (b.offsetPct - a.offsetPct) };
+/**
+ * The correction over time, its instants in ms since 1970: drift between two calibrations is taken as even; before the
+ * first and after the last it stays. To be made once for a whole log.
+ */
+export function correctionOver(dated: readonly DatedCorrection[]): (atMs: number) => Correction {
+  const [first, last] = [dated[0], dated.at(-1)];
+  if (!first || !last) return () => NO_CORRECTION;
+  const ms = dated.map((d) => Date.parse(d.at));
+  return (atMs) => {
+    const after = ms.findIndex((at) => at > atMs);
+    if (after === 0) return first;
+    if (after < 0) return last;
+    const [a, b] = [dated[after - 1]!, dated[after]!];
+    const share = (atMs - ms[after - 1]!) / (ms[after]! - ms[after - 1]!);
+    return { gain: a.gain + share * (b.gain - a.gain), offsetPct: a.offsetPct + share * (b.offsetPct - a.offsetPct) };
+  };
 }
 
 /** How much a hygrometer drifts, % RH a year at 60 % RH; null with fewer than two calibrations half a year apart. */

@@ -44,6 +44,7 @@ export function hourlyOf({ days, corrections }: Told, before?: Told & Pick<Devic
   const from = kept && firstChanged(days, kept.days);
   if (kept && from === null) return kept.hourly;
   const log = air.emptyLog(days.size * HOURS_A_DAY);
+  const corrected = correcting(corrections);
   let n = 0;
   if (kept && from !== null) {
     n = air.firstFrom(kept.hourly.ms, dayStart(from));
@@ -56,28 +57,32 @@ export function hourlyOf({ days, corrections }: Told, before?: Told & Pick<Devic
       const ms = start + hour * MS_PER_HOUR;
       log.ms[n] = ms;
       log.temperatureC[n] = temperatureC;
-      log.humidityPct[n] = corrected(humidityPct, ms + MS_PER_HOUR / 2, corrections);
+      log.humidityPct[n] = corrected(humidityPct, ms + MS_PER_HOUR / 2);
       n += 1;
     });
   }
   return air.part(log, 0, n);
 }
 
-/** A reading as it would have been without the error of its device. */
-export const corrected = (humidityPct: number, ms: number, dated: readonly air.DatedCorrection[]): number =>
-  dated.length === 0 ? humidityPct : air.applyCorrection(humidityPct, air.correctionAt(dated, ms));
+/** Humidities as they would have been without the error of their device, by the instant in ms since 1970. */
+export function correcting(dated: readonly air.DatedCorrection[]): (humidityPct: number, ms: number) => number {
+  if (dated.length === 0) return (humidityPct) => humidityPct;
+  const over = air.correctionOver(dated);
+  return (humidityPct, ms) => air.applyCorrection(humidityPct, over(ms));
+}
 
 export const correctedReading = (reading: air.Reading, dated: readonly air.DatedCorrection[]): air.Reading => ({
   ...reading,
-  humidityPct: corrected(reading.humidityPct, air.instantMs(reading.at), dated),
+  humidityPct: correcting(dated)(reading.humidityPct, air.instantMs(reading.at)),
 });
 
 /** Tells the hours of a span with their extremes, corrected. */
 export function tellSpan({ days, corrections }: Told, { fromMs, toMs }: Span, tell: TellHour): void {
   const [first, last] = [dayOf(Math.max(0, fromMs)), dayOf(toMs)];
+  const corrected = correcting(corrections);
   const within: TellHour = (at, count, minC, meanC, maxC, minPct, meanPct, maxPct) => {
     if (at < fromMs || at > toMs) return;
-    const of = (pct: number) => corrected(pct, at, corrections);
+    const of = (pct: number) => corrected(pct, at);
     // The line of a correction rises, so the least stays the least and the greatest the greatest.
     tell(at, count, minC, meanC, maxC, of(minPct), of(meanPct), of(maxPct));
   };

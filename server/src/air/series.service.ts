@@ -5,7 +5,7 @@ import { Database, type Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { calibrations, devices, deviceStays, readingDays } from './air.table.js';
 import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
-import { corrected, hourlyOf, withDays, type DeviceLog } from './deviceLog.js';
+import { correcting, hourlyOf, withDays, type DeviceLog } from './deviceLog.js';
 import { HouseAir } from './houseAir.js';
 import type { TellHour } from './packedDay.js';
 import { ReadingRepository, type Span } from './reading.repository.js';
@@ -37,8 +37,9 @@ export class SeriesService {
     const house = await this.air(db);
     for (const { deviceId, ...within } of house.staysWithin(placeId, span)) {
       const { corrections } = house.devices.get(deviceId)!.log;
+      const corrected = correcting(corrections);
       await this.readings.tell(db, deviceId, within, (ms, c, rawPct) => {
-        const pct = corrected(rawPct, ms, corrections);
+        const pct = corrected(rawPct, ms);
         tell(ms, 1, c, c, c, pct, pct, pct);
       });
     }

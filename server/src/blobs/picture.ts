@@ -1,6 +1,6 @@
 import { blobErrors, LARGEST_PICTURE_BYTES, PICTURE_TYPES } from '@bright-keeper/contract';
 import type { Readable } from 'node:stream';
-import sharp from 'sharp';
+import type { Sharp } from 'sharp';
 import { problem } from '../http/problem.js';
 
 /** A hundred megapixels: more than any camera of a keeper, and less than a file made to fill the memory. */
@@ -9,6 +9,9 @@ const MOST_PIXELS = 100_000_000;
 const QUALITY = 90;
 const SMALL_SIDE = 480;
 const TYPES: Record<string, (typeof PICTURE_TYPES)[number]> = { jpeg: 'image/jpeg', png: 'image/png', webp: 'image/webp' };
+
+/** The library comes with the first picture: it is large, and most starts see none. */
+const opened = async (data: Uint8Array): Promise<Sharp> => (await import('sharp')).default(data, { limitInputPixels: MOST_PIXELS });
 
 /** The bytes of a request, as many as a picture may have. @throws ProblemError while more come. */
 export async function pictureBytes(body: Readable): Promise<Buffer> {
@@ -30,7 +33,7 @@ export async function pictureBytes(body: Readable): Promise<Buffer> {
  */
 export async function pictureToKeep(data: Uint8Array, keepAll = false): Promise<{ type: string; data: Uint8Array }> {
   try {
-    const image = sharp(data, { limitInputPixels: MOST_PIXELS });
+    const image = await opened(data);
     const { format } = await image.metadata();
     const type = TYPES[format];
     if (type) {
@@ -44,8 +47,5 @@ export async function pictureToKeep(data: Uint8Array, keepAll = false): Promise<
 }
 
 /** The same picture small, for a list. */
-export const smallPicture = (data: Uint8Array): Promise<Buffer> =>
-  sharp(data, { limitInputPixels: MOST_PIXELS })
-    .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
-    .jpeg({ quality: 80 })
-    .toBuffer();
+export const smallPicture = async (data: Uint8Array): Promise<Buffer> =>
+  (await opened(data)).resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true }).jpeg({ quality: 80 }).toBuffer();

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { copyTree } from './copyTree.js';
 import { Database, type Backing } from './database.js';
 import { inItsThread, overEngine } from './embedded/embedded.js';
-import { openEngine } from './embedded/engine.js';
+import type { Engine } from './embedded/engine.js';
 import { claim, type Claimed, type Waking } from './embedded/wake.js';
 import { bringUpToDate } from './migrate.js';
 import { postgres } from './postgres.js';
@@ -20,6 +20,9 @@ export function placeForCopy(dataDir: string, ending = ''): string {
   return join(dataDir, `${BEFORE_UPGRADE}${new Date().toISOString().replace(/[:.]/g, '-')}${ending}`);
 }
 
+/** Most programs have it in a thread of its own and never load it here. */
+const engineHere = async (directory: string | null): Promise<Engine> => (await import('./embedded/engine.js')).openEngine(directory);
+
 /** Brings it up to date, or closes it again. */
 async function ready(database: Database, before?: () => Promise<void>): Promise<Database> {
   try {
@@ -33,7 +36,7 @@ async function ready(database: Database, before?: () => Promise<void>): Promise<
 
 /** A household in memory, for tests: gone when it is closed. */
 export async function openInMemory(): Promise<Database> {
-  return ready(new Database(overEngine(await openEngine(null), false)));
+  return ready(new Database(overEngine(await engineHere(null), false)));
 }
 
 /**
@@ -87,7 +90,7 @@ export async function openOnFiles(files: OnFiles): Promise<Database> {
   const claimed = claim(files.dataDir);
   let backing: Backing;
   try {
-    backing = overEngine(await openEngine(claimed.files), true);
+    backing = overEngine(await engineHere(claimed.files), true);
   } catch (error) {
     claimed.release();
     throw error;

@@ -9,16 +9,14 @@ type Described = { summary: string; body?: Joi.Schema; query?: Joi.ObjectSchema;
 // The package is CommonJS: its types name a default export, which Node hands over one level further in.
 const joiToSwagger = joiToSwaggerModule.default;
 
-const swaggerOf = (schema: Joi.Schema) => joiToSwagger(schema).swagger;
+type Part = Record<string, object>;
+const swaggerOf = (schema: Joi.Schema) => joiToSwagger(schema).swagger as { properties?: Part };
 
 /** One parameter of the address for each key of a query schema. */
 const queryParams = (schema: Joi.ObjectSchema) =>
-  Object.entries((swaggerOf(schema) as { properties?: Record<string, object> }).properties ?? {}).map(([name, part]) =>
-    ApiQuery({ name, required: false, schema: part }),
-  );
+  Object.entries(swaggerOf(schema).properties ?? {}).map(([name, part]) => ApiQuery({ name, required: false, schema: part }));
 
-/** Describes a route from the same Joi schemas that check it, so that the documentation cannot drift. */
-export const Describe = ({ summary, body, query, byId, answers = 200 }: Described): MethodDecorator =>
+const decoratorsOf = ({ summary, body, query, byId, answers = 200 }: Described): MethodDecorator =>
   applyDecorators(
     ApiOperation({ summary }),
     ApiResponse({ status: answers }),
@@ -27,7 +25,24 @@ export const Describe = ({ summary, body, query, byId, answers = 200 }: Describe
       description: 'A problem document (RFC 9457).',
       content: { [PROBLEM_TYPE]: { schema: { type: 'object' } } },
     }),
-    ...(body ? [ApiBody({ schema: swaggerOf(body) as never })] : []),
+    ...(body ? [ApiBody({ schema: swaggerOf(body) })] : []),
     ...(query ? queryParams(query) : []),
-    ...(byId ? [ApiParam({ name: 'id', schema: (swaggerOf(idParam) as { properties: { id: never } }).properties.id })] : []),
+    ...(byId ? [ApiParam({ name: 'id', schema: swaggerOf(idParam).properties!['id']! })] : []),
   );
+
+/** Routes that are still to be described. */
+const waiting: (() => void)[] = [];
+
+/**
+ * Describes a route from the same Joi schemas that check it, so that the documentation cannot drift. It is done when
+ * somebody wants to read it: of all routes it takes a sixth of a second, and every start would pay for it.
+ */
+export const Describe =
+  (described: Described): MethodDecorator =>
+  (...route) =>
+    void waiting.push(() => decoratorsOf(described)(...route));
+
+/** To be called before the documentation is made. */
+export function describeRoutes(): void {
+  for (const describe of waiting.splice(0)) describe();
+}
