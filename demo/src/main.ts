@@ -19,6 +19,14 @@ function reset(): void {
   release();
 }
 
+let stop = () => {};
+let leaving = false;
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => {
+    leaving = true;
+    stop();
+  });
+
 try {
   const port = portFromEnvironment();
   // A load that was cut short left no marker: it is begun anew.
@@ -36,10 +44,12 @@ try {
     },
   });
   const [{ DeviceService }, { startDevices }] = await Promise.all([import('@bright-keeper/server'), import('./liveDevices.js')]);
-  const stop = await startDevices(app.get(DeviceService), address);
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
+  stop = await startDevices(app.get(DeviceService), address);
   console.log(`The demo of Bright Keeper is at ${address}  (data in ${dataDir}; start afresh with: npm run demo -- --reset)`);
 } catch (error) {
-  console.error(error instanceof Error ? error.message : error);
-  process.exit(1);
+  // Whoever stops it while it begins wants to hear nothing of what was under way.
+  if (!leaving) {
+    console.error(error instanceof Error ? error.message : error);
+    process.exit(1);
+  }
 }

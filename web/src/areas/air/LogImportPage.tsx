@@ -56,8 +56,15 @@ function isZone(text: string): boolean {
 }
 
 /** How the file is read, as guessed; each part can be corrected. */
-function FormatForm({ preview, onChange }: { preview: LogPreview; onChange: (format: LogFormat) => void }) {
-  const { format, columns } = preview;
+function FormatForm({
+  format,
+  columns,
+  onChange,
+}: {
+  format: LogFormat;
+  columns: readonly string[];
+  onChange: (format: LogFormat) => void;
+}) {
   const set = (change: Partial<LogFormat>) => onChange({ ...format, ...change });
   const [zone, setZone] = useState(format.timeZone);
   const named = columns.map((c) => [c, c] as const);
@@ -174,8 +181,15 @@ function Outcome({ result, checked }: { result: LogImportResult; checked: boolea
             ? `${result.accepted} of ${result.rows} rows are good, ${day(result.from)} to ${day(result.to)}.`
             : `${result.accepted} readings are in, ${day(result.from)} to ${day(result.to)}.`}
         </p>
-        {result.duplicates > 0 && <p>{result.duplicates} were there already and count once.</p>}
-        {result.gaps.length > 0 && <p>{result.gaps.length} silences of more than six hours are marked as gaps.</p>}
+        {result.duplicates > 0 && (
+          <p>{result.duplicates === 1 ? 'One was there already and counts' : `${result.duplicates} were there already and count`} once.</p>
+        )}
+        {result.gaps.length > 0 && (
+          <p>
+            {result.gaps.length === 1 ? 'A silence' : `${result.gaps.length} silences`} of more than six hours{' '}
+            {result.gaps.length === 1 ? 'is marked as a gap' : 'are marked as gaps'}.
+          </p>
+        )}
         {result.clockJumps > 0 && (
           <p>The clock went back {result.clockJumps === 1 ? 'once' : `${result.clockJumps} times`}; it is marked.</p>
         )}
@@ -191,7 +205,7 @@ function Outcome({ result, checked }: { result: LogImportResult; checked: boolea
           <ul className="sheet divide-y divide-line">
             {faults.map((f) => (
               <li key={f} className="px-4 py-2">
-                {result.setAside[f]} rows: {FAULT_WORDS[f]}
+                {result.setAside[f]} {result.setAside[f] === 1 ? 'row' : 'rows'}: {FAULT_WORDS[f]}
               </li>
             ))}
             {result.examples.map((e) => (
@@ -236,7 +250,7 @@ export function LogImportPage() {
   const devices = useDevices();
   const guess = useLogPreview();
   const run = useLogImport(id);
-  const [{ file, preview }, act] = useReducer(logImportReducer, NOTHING_CHOSEN);
+  const [{ file, preview, asked }, act] = useReducer(logImportReducer, NOTHING_CHOSEN);
   if (devices.isPending) return <Loading />;
   if (devices.isError) return <Failure error={devices.error} onRetry={() => void devices.refetch()} />;
   const device = devices.data.devices.find((d) => d.id === id);
@@ -244,6 +258,10 @@ export function LogImportPage() {
     run.reset();
     const startBase64 = await base64Of(chosen.slice(0, PREVIEW_BYTES));
     guess.mutate({ startBase64, ...(format ? { format } : {}) }, { onSuccess: (answer) => act({ type: 'read', preview: answer }) });
+  };
+  const correct = (chosen: File, format: LogFormat) => {
+    act({ type: 'corrected', format });
+    void read(chosen, format);
   };
   const choose = (chosen: File) => {
     act({ type: 'chosen', file: chosen });
@@ -262,7 +280,7 @@ export function LogImportPage() {
           <>
             <Section title="How it is read" aside="guessed; correct what is wrong">
               <div className="sheet space-y-4 p-4">
-                <FormatForm preview={preview} onChange={(format) => void read(file, format)} />
+                <FormatForm format={asked ?? preview.format} columns={preview.columns} onChange={(format) => correct(file, format)} />
                 <Rows preview={preview} />
               </div>
             </Section>

@@ -22,7 +22,7 @@ describe('importing a log', () => {
       NOTHING_CHOSEN,
     );
     const other = { ...preview, total: 9 } as unknown as LogPreview;
-    expect(logImportReducer(read, { type: 'read', preview: other })).toEqual({ file: read.file, preview: other });
+    expect(logImportReducer(read, { type: 'read', preview: other })).toEqual({ file: read.file, preview: other, asked: null });
   });
 
   it('takes no notice of a reading when no file is chosen', () => {

@@ -116,10 +116,12 @@ describe('a plan', () => {
     show(thing([{ ...seen('front-glass', 'dust', 1), verdict: 'leave', findings: [] }]));
     expect((await screen.findAllByText(/^Leave it\. It is good enough/)).length).toBeGreaterThan(0);
     endPage();
-    show(thing([]));
+    const page = show(thing([]), '', { [`POST ${routes.looks}`]: { id: 'l1', itemId: 'i' } });
     expect(await screen.findByText('It has not been looked at yet.')).toBeTruthy();
     expect(screen.getByText('Look first')).toBeTruthy();
-    // Nobody knows whether it may be left.
+    // Nobody knows whether it may be left; one tap begins the look that tells.
     expect(screen.queryByText(/Leave it|good enough/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Look at it' }));
+    await waitFor(() => expect(page.address()).toBe('/look/l1'));
   });
 });

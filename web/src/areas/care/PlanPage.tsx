@@ -8,6 +8,7 @@ import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } fr
 import { capital, surfaceTitle } from '../../ui/words';
 import { useInSlices } from '../../ui/useInSlices';
 import { useItem, useSetStatus } from '../gear';
+import { LookButton } from '../inspection';
 import { useSettings } from '../settings';
 import { useDrawer } from '../supplies';
 import { CompareSchools } from './CompareSchools';
@@ -80,7 +81,13 @@ function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPl
     return (
       <Empty
         title={isUnseen(item) ? 'Look first' : 'Leave it'}
-        action={<ButtonLink to={`/gear/${item.id}`}>Back to the thing</ButtonLink>}
+        action={
+          isUnseen(item) && !item.archivedAt ? (
+            <LookButton item={item} />
+          ) : (
+            <ButtonLink to={`/gear/${item.id}`}>Back to the thing</ButtonLink>
+          )
+        }
       >
         {isUnseen(item) ? 'A clean without evidence is only wear.' : summaryWords(plan.summary)}
       </Empty>

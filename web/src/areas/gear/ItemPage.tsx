@@ -1,12 +1,12 @@
 import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, ButtonLink, Failure, Loading, Page, Section, VerdictChip } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
 import { At, Day } from '../../ui/when';
-import { useStartLook } from '../inspection';
+import { LookButton } from '../inspection';
 import { Duties } from '../schedule';
 import { SensorDoors } from '../sensor';
 import { Away } from './Away';
@@ -23,11 +23,7 @@ const needsWork = (item: ItemPageData) => item.surfaces.some((s) => s.verdict !=
 
 /** The one thing to do next with this item, as its filled button. */
 function NextAction({ item }: { item: ItemPageData }) {
-  const navigate = useNavigate();
-  const startLook = useStartLook();
-  const look = () => startLook.mutate(item.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
   const plan = needsWork(item);
-  const lookWords = item.openLookId ? 'Go on looking' : 'Look at it';
   if (item.archivedAt) return null;
   if (item.openCleaningId)
     return (
@@ -37,9 +33,7 @@ function NextAction({ item }: { item: ItemPageData }) {
     );
   return (
     <>
-      <Button look={plan && !item.openLookId ? 'plain' : 'filled'} onClick={look} disabled={startLook.isPending}>
-        {lookWords}
-      </Button>
+      <LookButton item={item} look={plan && !item.openLookId ? 'plain' : 'filled'} />
       {plan && (
         <ButtonLink look={item.openLookId ? 'plain' : 'filled'} to={`/gear/${item.id}/plan`}>
           See the plan
