@@ -48,6 +48,8 @@ export function RhythmEditor({ code, kept, subjects, of, today }: Props) {
   const troubleAt = (index: number) => troubles.find((t) => 'trigger' in t && t.trigger === index);
   const input = toSave(draft, own);
   const asked = useDeferredValue({ code: input.code, scope: input.scope, rhythm: input.rhythm });
+  // What was changed since is not saved.
+  const isSaved = save.isSuccess && JSON.stringify({ ...save.variables, version: 0 }) === JSON.stringify({ ...input, version: 0 });
   const window = (field: 'earlyDays' | 'lateDays' | 'minutes', label: string) => (
     <label className="flex flex-col gap-1">
       {label}
@@ -167,7 +169,7 @@ export function RhythmEditor({ code, kept, subjects, of, today }: Props) {
             Back to the usual
           </Button>
         )}
-        {save.isSuccess && <span role="status">Saved.</span>}
+        {isSaved && <span role="status">Saved.</span>}
       </div>
     </form>
   );
