@@ -81,7 +81,7 @@ describe('what makes a duty due', () => {
   });
 
   it('is so many hours after what it met; each of them is ticked', () => {
-    const now = show({ on: 'exposure', to: ['salt'], withinHours: 24 } as schedule.Trigger);
+    const now = show({ on: 'exposure', to: ['salt'], withinHours: 24 });
     put('Hours', '12');
     fireEvent.click(screen.getByLabelText(/sand/i));
     expect(now()).toMatchObject({ to: ['salt', 'sand'], withinHours: 12 });
