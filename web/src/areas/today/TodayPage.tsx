@@ -12,12 +12,12 @@ import { Fold } from '../../ui/Fold';
 import { BeforeLeaving, NextBench } from './NextBench';
 import { useToday } from './queries';
 import { Ribbons } from './Ribbons';
-import { groupTitle, greeting, todayView, type TodayView } from './todayView';
+import { calmWords, groupTitle, greeting, todayView, type TodayView } from './todayView';
 import { Waiting } from './Waiting';
 
 /** Everything graver than routine, the gravest first; what is mild and many is folded. */
-function NeedsYou({ needs: { shown, folded }, deeds }: { needs: TodayView['needs']; deeds: Deeds }) {
-  if (shown.length === 0) return <p className="sheet p-4">Nothing needs you. Whatever was found is good enough for the picture.</p>;
+function NeedsYou({ needs: { shown, folded }, counts, deeds }: { needs: TodayView['needs']; counts: Today['counts']; deeds: Deeds }) {
+  if (shown.length === 0) return <p className="sheet p-4">{calmWords(counts)}</p>;
   return (
     <>
       <DutyList duties={shown} deeds={deeds} />
@@ -90,7 +90,7 @@ export function TodayPage() {
         <div className="min-w-0 space-y-8 lg:col-span-8">
           <Waiting duties={waiting} deeds={deeds} />
           <Section title="Needs you">
-            <NeedsYou needs={needs} deeds={deeds} />
+            <NeedsYou needs={needs} counts={counts} deeds={deeds} />
           </Section>
           <Section title="Due" aside={due.minutes > 0 ? `${due.minutes} min in all` : undefined}>
             <Due due={due} deeds={deeds} />

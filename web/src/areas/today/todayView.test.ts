@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { dutyOf, lensOf } from '../../testing/duties';
-import { dueInGroups, greeting, groupTitle, needsInOrder, todayView } from './todayView';
+import { calmWords, dueInGroups, greeting, groupTitle, needsInOrder, todayView } from './todayView';
 
 const many = (n: number, code: Parameters<typeof dutyOf>[0]) =>
   Array.from({ length: n }, (_, i) => dutyOf(code, { subject: lensOf(`${code} ${i}`) }));
@@ -48,4 +48,15 @@ describe('the greeting', () => {
     [{ items: 1, neverLooked: 0 }, '1 thing on the shelf.'],
     [{ items: 28, neverLooked: 2 }, '28 things on the shelf, 2 not looked at yet.'],
   ])('%j: %s', (counts, words) => expect(greeting(counts)).toBe(words));
+});
+
+describe('where nothing needs one', () => {
+  it.each([
+    [{ items: 3, neverLooked: 0 }, /good enough for the picture/],
+    [{ items: 3, neverLooked: 1 }, /^Nothing that was found needs you\. Of what nobody has looked at/],
+    [{ items: 3, neverLooked: 3 }, /a look tells/],
+  ])('%j says no more than is known', (counts, words) => {
+    expect(calmWords(counts)).toMatch(words);
+    expect(/good enough/.test(calmWords(counts))).toBe(counts.neverLooked === 0);
+  });
 });

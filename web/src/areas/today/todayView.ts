@@ -66,3 +66,10 @@ export const groupTitle = ({ code, duties }: DueGroup): string => `${duties.leng
 export function greeting({ items, neverLooked }: Today['counts']): string {
   return `${items} ${items === 1 ? 'thing' : 'things'} on the shelf${neverLooked > 0 ? `, ${neverLooked} not looked at yet` : ''}.`;
 }
+
+/** What is said where nothing needs one: of what nobody has looked at yet nothing is known, not even that it is good enough. */
+export function calmWords({ items, neverLooked }: Today['counts']): string {
+  if (neverLooked === 0) return 'Nothing needs you. Whatever was found is good enough for the picture.';
+  if (neverLooked === items) return 'Nothing needs you that is known of: a look tells.';
+  return 'Nothing that was found needs you. Of what nobody has looked at yet, a look tells.';
+}
