@@ -5,19 +5,14 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, type Handler } from '../../testing/page';
 import { settingsIn } from '../../testing/settings';
 import { TeardownPage } from './TeardownPage';
+import { newStage } from './teardownState';
 
 afterEach(endPage);
 
 const item = { id: 'i', name: 'Old fifty', kind: 'lens', traits: {}, surfaces: [], version: 1 } as unknown as ItemPage;
 const stage = (id: string, more: Partial<care.TeardownStage> = {}): care.TeardownStage => ({
-  id,
+  ...newStage(id),
   what: `part ${id}`,
-  parts: '',
-  screws: '',
-  turns: null,
-  mark: '',
-  hasPhoto: false,
-  closed: false,
   ...more,
 });
 const record: Teardown = {
