@@ -62,7 +62,7 @@ export function serveAssets(app: NestExpressApplication, webDir: string): void {
 
 /** The pages themselves, never from a cache: every address that is no file is one of them. */
 export function servePages(app: NestExpressApplication, webDir: string): void {
-  // Which files there are is read once: to ask the disk for each answer of the interface as well would cost a fifth of it.
+  // Which files there are is read once: the disk would be asked at every request of the interface, too.
   app.use(sirv(webDir, { extensions: [], setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache') }));
   const html = readFileSync(join(webDir, 'index.html'), 'utf8');
   const told = join(webDir, 'pages.json');

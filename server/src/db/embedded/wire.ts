@@ -19,6 +19,7 @@ const GOODBYE = 'X'.charCodeAt(0);
 export class Wire extends Duplex {
   private engine: Exchange | null = null;
   private gathered: Buffer[] = [];
+  private answered: Promise<void> = Promise.resolve();
 
   /** @param ready waits until an engine listens, and hands over the way to it. */
   constructor(private readonly ready: () => Promise<Exchange>) {
@@ -75,9 +76,11 @@ export class Wire extends Duplex {
     const chunks = this.gathered;
     this.gathered = [];
     if (chunks.length === 0 || this.destroyed) return;
-    this.engine!(chunks.length === 1 ? chunks[0]! : Buffer.concat(chunks)).then(
-      (answer) => this.push(Buffer.from(answer.buffer, answer.byteOffset, answer.byteLength)),
-      (error: Error) => this.destroy(error),
+    const answer = this.engine!(chunks.length === 1 ? chunks[0]! : Buffer.concat(chunks));
+    // The driver goes by the order of what it asked.
+    this.answered = Promise.all([answer, this.answered]).then(
+      ([{ buffer, byteOffset, byteLength }]) => void this.push(Buffer.from(buffer, byteOffset, byteLength)),
+      (error: Error) => void this.destroy(error),
     );
   }
 

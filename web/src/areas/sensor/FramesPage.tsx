@@ -67,13 +67,7 @@ function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: Vie
   const dismiss = useDismiss(item.id);
   const format = sensorOf(item.traits);
   const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
-  // The slider runs ahead of the address, which comes after: a quick hand must not be lost on the way.
-  const [asked, setAsked] = useState(() => STOPS.find((s) => String(s) === params.get('f')) ?? null);
-  const stop = asked ?? stopNear(frame.workingAt);
-  const ask = (s: (typeof STOPS)[number]) => {
-    setAsked(s);
-    set('f', String(s));
-  };
+  const stop = STOPS.find((s) => String(s) === params.get('f')) ?? stopNear(frame.workingAt);
   const view = sensor.SENSOR_VIEWS.find((v) => v === params.get('view')) ?? 'upright';
   const rows = rowsOf(chapter, frame, format, view, stop);
   const add = (at: sensor.Point) => {
@@ -100,7 +94,7 @@ function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: Vie
           onSelect={setSelected}
           onAdd={adding ? add : undefined}
         />
-        <ApertureSlider stop={stop} rows={rows} onChange={ask} />
+        <ApertureSlider stop={stop} rows={rows} onChange={(s) => set('f', String(s))} />
         <div className="flex flex-wrap items-center gap-3 print:hidden">
           <Button aria-pressed={adding} look={adding ? 'filled' : 'plain'} onClick={() => setAdding(!adding)}>
             {adding ? 'Tap where it is' : 'Add one by hand'}
