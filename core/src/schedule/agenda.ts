@@ -120,12 +120,23 @@ function timesDone(code: DutyCode, subject: NamedSubject, { journal }: Context):
  * @param changes the rhythms the keeper has set; what none of them covers follows the default.
  * @param options.now an instant. `until` a local day; left out, 12 months ahead.
  */
-export function agendaFrom(
+export function agendaFrom(...asked: AgendaQuestion): Agenda {
+  const steps = agendaInSteps(...asked);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+type AgendaQuestion = [
   facts: Facts,
   entries: readonly Entry[],
   changes: readonly RhythmChange[],
-  { now, until, only }: { now: string; until?: Day; only?: readonly DutyCode[] },
-): Agenda {
+  options: { now: string; until?: Day; only?: readonly DutyCode[] },
+];
+
+/** The same in steps, one for each kind of duty: of a thousand things it takes longer than others should wait. */
+export function* agendaInSteps(...[facts, entries, changes, { now, until, only }]: AgendaQuestion): Generator<void, Agenda> {
   const today = localDay(now, facts.timeZone);
   const journal = new Journal(entries, facts.timeZone);
   const context: Context = {
@@ -140,7 +151,11 @@ export function agendaFrom(
     fungusRisk: riskByThing(facts.places),
   };
   const away = new Set(facts.things.filter((t) => awayOf(t, context)).map((t) => t.id));
-  const duties = (only ?? DUTY_CODES).flatMap((code) => dutiesOf(code, context, away));
+  const duties: Duty[] = [];
+  for (const code of only ?? DUTY_CODES) {
+    duties.push(...dutiesOf(code, context, away));
+    yield;
+  }
   return { today, duties: duties.sort(byConsequence) };
 }
 

@@ -1,4 +1,4 @@
-export { agendaFrom, byConsequence, isAtHand, lateOnReturn, oneLookEach, openWindow, type Agenda, type Duty } from './agenda.js';
+export { agendaFrom, agendaInSteps, byConsequence, isAtHand, lateOnReturn, oneLookEach, openWindow, type Agenda, type Duty } from './agenda.js';
 export { DUE_CODES, type DueBecause, type DueBecauseCode } from './because.js';
 export { addDays, addMonths, daysBetween, isDay, localDay, monthOf, weekdayOf, weekStart, type Day } from './day.js';
 export {

@@ -16,6 +16,7 @@ import { JournalRepository } from '../journal/journal.repository.js';
 import { Clock } from '../platform/clock.js';
 import { grouped } from '../platform/grouped.js';
 import { onceFor } from '../platform/onceFor.js';
+import { inSteps } from '../platform/slices.js';
 import { SensorService } from '../sensor/sensor.service.js';
 import { dismissedSpots, sensorFrames } from '../sensor/sensor.table.js';
 import { settings } from '../settings/settings.table.js';
@@ -105,11 +106,8 @@ export class AgendaService {
 
   private async reckoned({ until, changes, only }: Asked, air: AirNow, db: Db): Promise<schedule.Agenda> {
     const [facts, entries, rhythms] = await Promise.all([this.facts(air, db), this.journal.forDuties(db), changes ?? this.rhythms.all(db)]);
-    return schedule.agendaFrom(facts, entries, rhythms, {
-      now: this.clock.now().toISOString(),
-      ...(until ? { until } : {}),
-      ...(only ? { only } : {}),
-    });
+    const now = this.clock.now().toISOString();
+    return inSteps(schedule.agendaInSteps(facts, entries, rhythms, { now, ...(until ? { until } : {}), ...(only ? { only } : {}) }));
   }
 
   /** What the air says to duties. Most readings change nothing of it: the risk goes by whole hours. */

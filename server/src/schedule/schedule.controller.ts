@@ -32,11 +32,12 @@ import {
   type SayBack,
   type Written,
 } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
-import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
+import { longListJson } from '../platform/slices.js';
 import { AgendaService } from './agenda.service.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { DrawerListService } from './drawerList.service.js';
@@ -56,8 +57,10 @@ export class ScheduleController {
 
   @Get('agenda')
   @Describe({ summary: 'All that is due and falls due, up to a day or 12 months ahead, the gravest first', query: agendaQuery })
-  all(@CheckedQuery(agendaQuery) { until }: AgendaQuery): Promise<schedule.Agenda> {
-    return this.agenda.agenda(until ? { until } : {});
+  async all(@CheckedQuery(agendaQuery) { until }: AgendaQuery, @Res({ passthrough: true }) response: Response): Promise<string> {
+    const { today, duties } = await this.agenda.agenda(until ? { until } : {});
+    response.type('json');
+    return `{"today":${JSON.stringify(today)},"duties":${await longListJson(duties)}}`;
   }
 
   @Post('duties/done')
