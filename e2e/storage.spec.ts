@@ -60,7 +60,7 @@ test('a place is added, its log with decimal commas is read, and its ribbon, cha
   await expect(page.getByLabel('Times are those of')).toHaveValue('UTC');
   await button(page, 'Check the whole file').click();
   await expect(page.getByText(/960 of 961 rows are good/)).toBeVisible();
-  await expect(page.getByText('1 rows: no time that can be read')).toBeVisible();
+  await expect(page.getByText('1 row: no time that can be read')).toBeVisible();
   await button(page, 'Import it').click();
   await expect(page.getByText(/960 readings are in/)).toBeVisible();
 

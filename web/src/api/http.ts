@@ -29,6 +29,15 @@ const noProblem = (status: number): Problem => ({
   detail: `The server answered ${status}.`,
 });
 
+/** What an answer holds. One that breaks off on its way tells nothing: what it answered may be done or not. */
+async function heldIn<T>(response: Response): Promise<T> {
+  try {
+    return (await response.json()) as T;
+  } catch (error) {
+    throw new ApiError(error instanceof SyntaxError ? noProblem(response.status) : OFFLINE);
+  }
+}
+
 async function send(path: string, init: RequestInit): Promise<Response> {
   let response: Response;
   try {
@@ -38,13 +47,13 @@ async function send(path: string, init: RequestInit): Promise<Response> {
   }
   if (response.ok) return response;
   const isProblem = response.headers.get('content-type')?.includes('problem+json');
-  throw new ApiError(isProblem ? ((await response.json()) as Problem) : noProblem(response.status));
+  throw new ApiError(isProblem ? await heldIn<Problem>(response) : noProblem(response.status));
 }
 
 async function json<T>(method: string, path: string, body?: unknown): Promise<T> {
   const sent = body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
   const response = await send(path, { method, ...sent });
-  return (response.status === 204 ? undefined : await response.json()) as T;
+  return response.status === 204 ? (undefined as T) : heldIn<T>(response);
 }
 
 /** The API as the areas call it; every failure is an ApiError. */
@@ -54,7 +63,7 @@ export const http = {
   put: <T>(path: string, body: unknown) => json<T>('PUT', path, body),
   /** A file as it is, streamed by the browser and never read into the page. */
   postFile: async <T>(path: string, file: Blob, type: string): Promise<T> =>
-    (await (await send(path, { method: 'POST', body: file, headers: { 'content-type': type } })).json()) as T,
+    heldIn<T>(await send(path, { method: 'POST', body: file, headers: { 'content-type': type } })),
   /** Likewise where it is put in the place of another. */
   putFile: async (path: string, file: Blob, type: string): Promise<void> => {
     await send(path, { method: 'PUT', body: file, headers: { 'content-type': type } });

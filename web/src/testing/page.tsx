@@ -28,9 +28,18 @@ const respond = (answer: Answer): Response => {
     : new Response(JSON.stringify(answer), { status: 200, headers: { 'content-type': 'application/json' } });
 };
 
+const NEVER = new Promise<never>(() => {});
+
 /** A server made of a table: `GET /api/today` and what it answers. A call that stands nowhere fails the test by name. */
-export function standInServer(table: Record<string, Handler>): { fetch: typeof fetch; calls: Call[] } {
+export function standInServer(table: Record<string, Handler>): { fetch: typeof fetch; calls: Call[]; end: () => void } {
   const calls: Call[] = [];
+  let ended = false;
+  /** A document goes on being saved when its page is gone: nothing of it may reach the page of the next test. */
+  const unlessEnded = <T,>(value: T): T | Promise<never> => (ended ? NEVER : value);
+  const gated = (response: Response): Response => {
+    const [json, blob] = [response.json.bind(response), response.blob.bind(response)];
+    return Object.assign(response, { json: () => json().then(unlessEnded), blob: () => blob().then(unlessEnded) });
+  };
   const answered: typeof fetch = (input, init) => {
     const method = init?.method ?? 'GET';
     const path = (typeof input === 'string' ? input : input instanceof URL ? input.href : input.url).split('?')[0]!;
@@ -40,9 +49,9 @@ export function standInServer(table: Record<string, Handler>): { fetch: typeof f
     if (!(key in table)) return Promise.reject(new Error(`the stand-in server knows no ${key}`));
     const handler = table[key];
     const answer: Answer = typeof handler === 'function' ? (handler as (sent: unknown) => Answer)(body) : handler;
-    return answer === SILENCE ? Promise.reject(new TypeError('fetch failed')) : Promise.resolve(respond(answer));
+    return answer === SILENCE ? Promise.reject(new TypeError('fetch failed')) : Promise.resolve(gated(respond(answer))).then(unlessEnded);
   };
-  return { fetch: answered, calls };
+  return { fetch: answered, calls, end: () => void (ended = true) };
 }
 
 /** A document that the stand-in server keeps as the real one does, a version on at each save, but for what it is told to do first. */
@@ -71,7 +80,11 @@ export function showPage(
 ): Shown {
   const server = standInServer(table);
   queryClient.clear();
-  restore = replaceOutside({ fetch: server.fetch, ...more });
+  const giveBack = replaceOutside({ fetch: server.fetch, ...more });
+  restore = () => {
+    server.end();
+    giveBack();
+  };
   const router = createMemoryRouter(
     [
       { path: pattern, Component: Page },
@@ -94,7 +107,7 @@ export function showPage(
 let restore = () => {};
 /** Takes the page away and gives the browser back; after each test. */
 export function endPage(): void {
+  restore();
   cleanup();
   queryClient.clear();
-  restore();
 }

@@ -34,6 +34,13 @@ function joined(pieces: readonly Uint8Array[]): Uint8Array {
   return whole;
 }
 
+/** Is spoken to in PostgreSQL's protocol alone: what it would learn of array types for answers of its own takes a tenth of its start. */
+class Spoken extends PGlite {
+  override _initArrayTypes(): Promise<void> {
+    return Promise.resolve();
+  }
+}
+
 type Inner = { Module: { FS: FileLayer } };
 
 /**
@@ -43,7 +50,8 @@ type Inner = { Module: { FS: FileLayer } };
  */
 export async function openEngine(directory: string | null, syncing?: Syncing): Promise<Engine> {
   const options: PGliteOptions = directory ? { dataDir: directory, startParams: ON_FILES } : {};
-  const database = await PGlite.create(options);
+  const database = new Spoken(options);
+  await database.waitReady;
   if (directory) makeDurable((database as unknown as Inner).Module.FS, `${PGlite.paths.PGDATA}/PG_VERSION`, syncing);
   return {
     exchange: async (message) => {
