@@ -11,6 +11,7 @@ import { DataFolder } from './platform/dataFolder.js';
 import { Disk, marginFromEnvironment } from './platform/disk.js';
 import { log } from './platform/log.js';
 import type { ServeOptions } from './serve.js';
+import { TodayService } from './today/today.service.js';
 
 const portTaken = (port: number) =>
   new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
@@ -45,5 +46,10 @@ export async function serveOn(
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
   }
   endOnSignals(app, ending);
+  // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
+  void app
+    .get(TodayService)
+    .today()
+    .catch(() => undefined);
   return { app, address: `http://localhost:${port}` };
 }

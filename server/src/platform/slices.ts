@@ -26,13 +26,20 @@ export async function inSteps<Outcome>(steps: Generator<void, Outcome>): Promise
   }
 }
 
-/** A long list as JSON, written so that others can be answered in between. */
-export async function longListJson(list: readonly object[]): Promise<string> {
+/** Works something out for each of a list, and lets others be answered in between. */
+export async function eachInSlices<Of, Outcome>(list: readonly Of[], workOut: (one: Of) => Outcome): Promise<Outcome[]> {
   const breathe = breather();
-  const parts: string[] = [];
-  for (let i = 0; i < list.length; i += AT_ONCE) {
-    parts.push(JSON.stringify(list.slice(i, i + AT_ONCE)).slice(1, -1));
+  const outcomes: Outcome[] = [];
+  for (const one of list) {
+    outcomes.push(workOut(one));
     await breathe();
   }
+  return outcomes;
+}
+
+/** A long list as JSON, written likewise. */
+export async function longListJson(list: readonly object[]): Promise<string> {
+  const starts = Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, i) => i * AT_ONCE);
+  const parts = await eachInSlices(starts, (start) => JSON.stringify(list.slice(start, start + AT_ONCE)).slice(1, -1));
   return `[${parts.join(',')}]`;
 }

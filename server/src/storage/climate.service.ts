@@ -21,6 +21,7 @@ import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { Clock, Ids } from '../platform/clock.js';
 import { Memo } from '../platform/memo.js';
+import { eachInSlices } from '../platform/slices.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { AdviceService, setPointOf, SURFACE_STATE, WHAT_IF_DAYS, wholeHours } from './advice.service.js';
 import { toEvent } from './chart.service.js';
@@ -86,7 +87,7 @@ export class ClimateService {
     const tables = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settingsTable];
     return this.known.get(this.database.stampFor(db, tables, hour), async () => {
       const { schools } = await this.settings.get(db);
-      return (await this.knowAll(db, await this.house(db))).map((known) => this.factsOf(known, schools.humidity));
+      return eachInSlices(await this.knowAll(db, await this.house(db)), (known) => this.factsOf(known, schools.humidity));
     });
   }
 
