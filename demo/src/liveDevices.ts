@@ -13,6 +13,8 @@ const program = (name: 'hygrometer' | 'weather') => fileURLToPath(new URL(`../..
  */
 export async function startDevices(service: DeviceService, url: string): Promise<() => void> {
   const processes: ChildProcess[] = [];
+  const stop = () => processes.forEach((p) => p.kill('SIGTERM'));
+  process.on('exit', stop);
   for (const known of await service.all()) {
     const device = DEVICES.find((d) => d.name === known.name && d.source === 'push');
     if (!device) continue;
@@ -28,7 +30,5 @@ export async function startDevices(service: DeviceService, url: string): Promise
       }),
     );
   }
-  const stop = () => processes.forEach((p) => p.kill('SIGTERM'));
-  process.on('exit', stop);
   return stop;
 }

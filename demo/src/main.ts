@@ -19,13 +19,8 @@ function reset(): void {
   release();
 }
 
-let stop = () => {};
+let stopDevices = () => {};
 let leaving = false;
-for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.on(signal, () => {
-    leaving = true;
-    stop();
-  });
 
 try {
   const port = portFromEnvironment();
@@ -43,8 +38,14 @@ try {
       writeFileSync(marker, JSON.stringify({ loadedAt }));
     },
   });
+  // From here on the server ends by itself when it is told to.
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => {
+      leaving = true;
+      stopDevices();
+    });
   const [{ DeviceService }, { startDevices }] = await Promise.all([import('@bright-keeper/server'), import('./liveDevices.js')]);
-  stop = await startDevices(app.get(DeviceService), address);
+  stopDevices = await startDevices(app.get(DeviceService), address);
   console.log(`The demo of Bright Keeper is at ${address}  (data in ${dataDir}; start afresh with: npm run demo -- --reset)`);
 } catch (error) {
   // Whoever stops it while it begins wants to hear nothing of what was under way.
