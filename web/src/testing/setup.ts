@@ -1,7 +1,20 @@
-import { configure } from '@testing-library/react';
+import { configure, getConfig } from '@testing-library/react';
 
 // No test is about time, and a machine may be busy with others.
 configure({ asyncUtilTimeout: 20_000 });
+
+/** React's own tasks that were due before: the last of them makes what was drawn hear of taps and keys. */
+const TASKS = 5;
+const usual = getConfig();
+/** What is drawn in slices is there a moment before it hears: nobody is that quick, but a test on a busy machine is. */
+configure({
+  asyncWrapper: (wait: () => Promise<unknown>): Promise<unknown> =>
+    usual.asyncWrapper(async (): Promise<unknown> => {
+      const found = await wait();
+      for (let i = 0; i < TASKS; i += 1) await new Promise((resolve) => setImmediate(resolve));
+      return found;
+    }),
+});
 
 /* What jsdom lacks and the component library asks for: nothing is ever resized in a test. */
 class NeverResized implements ResizeObserver {
