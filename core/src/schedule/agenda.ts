@@ -151,12 +151,12 @@ export function* agendaInSteps(...[facts, entries, changes, { now, until, only }
     fungusRisk: riskByThing(facts.places),
   };
   const away = new Set(facts.things.filter((t) => awayOf(t, context)).map((t) => t.id));
-  const duties: Duty[] = [];
+  const found: Duty[][] = [];
   for (const code of only ?? DUTY_CODES) {
-    duties.push(...dutiesOf(code, context, away));
+    found.push(dutiesOf(code, context, away));
     yield;
   }
-  return { today, duties: duties.sort(byConsequence) };
+  return { today, duties: found.flat().sort(byConsequence) };
 }
 
 function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): Duty[] {
