@@ -1,5 +1,5 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type express from 'express';
+import express from 'express';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sirv from 'sirv';
@@ -62,14 +62,17 @@ export function serveAssets(app: NestExpressApplication, webDir: string): void {
 
 /** The pages themselves, never from a cache: every address that is no file is one of them. */
 export function servePages(app: NestExpressApplication, webDir: string): void {
-  // Which files there are is read once: the disk would be asked at every request of the interface, too.
-  app.use(sirv(webDir, { extensions: [], setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache') }));
+  const files = express.static(webDir, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') });
   const html = readFileSync(join(webDir, 'index.html'), 'utf8');
   const told = join(webDir, 'pages.json');
   const pages = existsSync(told) ? (JSON.parse(readFileSync(told, 'utf8')) as Page[]) : [];
   app.use((request: express.Request, response: express.Response, next: express.NextFunction) => {
+    // The interface asks for no file, and so the disk is not asked for it either.
     if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api')) return next();
-    response.setHeader('Cache-Control', 'no-cache');
-    response.type('html').send(documentOf(html, pages, request.path));
+    files(request, response, (error: unknown) => {
+      if (error) return next(error);
+      response.setHeader('Cache-Control', 'no-cache');
+      response.type('html').send(documentOf(html, pages, request.path));
+    });
   });
 }
