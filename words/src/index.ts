@@ -9,7 +9,6 @@ export { beforeOpening, closingWords, DEPTH_NAMES, openingWords, type SayMoney }
 export { choiceWords, lookWords, type LookWords, readPlan, summaryWords } from './care/plan.js';
 export { ruleInGeneral, ruleWords } from './care/rules.js';
 export { schoolChangeWords } from './care/schoolChange.js';
-export { whyAct, whyLeave } from './care/soilReasons.js';
 export { assessWords, roughDays } from './fungus/assessment.js';
 export { warningWords } from './fungus/warning.js';
 export { money } from './money.js';

@@ -88,10 +88,12 @@ describe('a plan, read from end to end', () => {
   });
 
   it('says in one line what it comes to', () => {
-    expect(summaryWords({ says: 'clean', apart: false, surfaces: 1 })).toMatch(/^One surface to clean/);
-    expect(summaryWords({ says: 'clean', apart: false, surfaces: 3 })).toMatch(/^3 surfaces to clean/);
-    expect(summaryWords({ says: 'hand-over', apart: true, surfaces: 0 })).toMatch(/^Move it away from the rest\. Hand it over/);
-    expect(summaryWords({ says: 'leave', apart: false, surfaces: 0 })).toMatch(/^Leave it/);
+    expect(summaryWords({ says: 'clean', apart: false, surfaces: 1, measures: [] })).toMatch(/^One surface to clean/);
+    expect(summaryWords({ says: 'clean', apart: false, surfaces: 3, measures: [] })).toMatch(/^3 surfaces to clean/);
+    expect(summaryWords({ says: 'hand-over', apart: true, surfaces: 0, measures: [] })).toMatch(
+      /^Move it away from the rest\. Hand it over/,
+    );
+    expect(summaryWords({ says: 'leave', apart: false, surfaces: 0, measures: ['picture'] })).toMatch(/^Leave it/);
   });
 
   it.each([

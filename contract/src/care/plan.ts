@@ -52,6 +52,7 @@ const schoolNote = Joi.object({
   others: Joi.array()
     .items(Joi.object({ choice: Joi.string().required() }))
     .required(),
+  departs: Joi.boolean(),
 });
 const sensorWork = Joi.object({
   strokes: Joi.object().unknown().required(),
@@ -107,8 +108,9 @@ export const planDocument = Joi.object({
   refused: entries({ method: oneOf(care.METHOD_IDS), tool: oneOf(care.TOOL_IDS), material: Joi.string() }),
   worthIt: entries(),
   leaveAlone: entries(),
-  deferred: entries({ until: oneOf(['home']).required() }),
+  deferred: entries({ until: oneOf(care.WAITS_UNTIL).required() }),
   handOver: entries({ costHint: Joi.number() }),
+  replace: entries(),
   openings: entries({
     severity: number(),
     method: oneOf(['open-group', 'lubricate']).required(),
@@ -131,5 +133,5 @@ export const planDocument = Joi.object({
     .items(Joi.object({ hazard: oneOf(Object.keys(care.HAZARDS)).required(), before: Joi.string().required() }))
     .required(),
   totals: Joi.object({ minutes: number(), contacts: number(), materials: Joi.array().items(use).required(), cost: number() }).required(),
-  summary: Joi.object({ says: Joi.string().required(), apart: Joi.boolean().required(), surfaces: number() }).required(),
+  summary: Joi.object({ says: Joi.string().required(), apart: Joi.boolean().required(), surfaces: number(), measures: Joi.array().items(oneOf(care.MEASURES)).required() }).required(),
 });

@@ -78,7 +78,7 @@ export const versioned = Joi.object<Versioned>({ version: version().required() }
 export const idParam = Joi.object<{ id: string }>({ id: id().required() });
 
 /** What the shelf may be filtered by. `needs` is the gravest verdict over all surfaces, or `never-looked`. */
-export const NEEDS = ['leave', 'clean', 'isolate', 'hand-over', 'never-looked'] as const;
+export const NEEDS = [...care.VERDICTS, 'never-looked'] as const;
 export type Need = (typeof NEEDS)[number];
 export const DUE_FILTERS = ['overdue', 'this-month'] as const;
 export const SHELF_SORTS = ['name', 'added', 'due'] as const;

@@ -1,6 +1,7 @@
 import { kindFacts, type Line, type LineId, type Work } from './kinds/index.js';
 import { isFluid } from './knowledge/materials.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { spreads } from './spreading.js';
 import { swabOnHand } from './onHand.js';
 import type { Context, SaidLine, Step } from './types.js';
 
@@ -32,21 +33,27 @@ export function preparationFor(steps: readonly Step[], context: Context): SaidLi
   const work = workOf(steps, context);
   if (context.place === 'field') {
     const caps = kindFacts(context.kind).surfaces.some((s) => s === 'front-cap' || s === 'body-cap');
-    return [{ line: 'back-to-the-wind', caps }];
+    const lines = kindFacts(context.kind).prepare.filter((l) => l.outdoors);
+    return [{ line: 'back-to-the-wind', caps }, ...saidFor(lines, work)];
   }
   const sensor = work.by('sensor-swab') ? sensorLine(context) : [];
   return [say('still-table'), ...saidFor(kindFacts(context.kind).prepare, work), ...sensor];
 }
+
+/** It took something that air would carry about. */
+const spreadBy = ({ surface, removes }: Step): boolean => removes.some((soil) => spreads(soil, surface));
 
 /** What ends the work: air over what was wiped, caps last, and hands off. */
 export function closingFor(steps: readonly Step[], context: Context): SaidLine[] {
   if (steps.length === 0) return [];
   const work = workOf(steps, context);
   const wipedGlass = steps.some((s) => familyOf(s.surface) === 'glass' && s.contact);
+  const bears = steps.some((s) => familyOf(s.surface) === 'glass' && s.contact && !spreadBy(s));
+  const washedCaps = steps.some((s) => familyOf(s.surface) === 'cap' && spreadBy(s));
   return [
-    ...(wipedGlass ? [say('air-over-touched-glass')] : []),
+    ...(bears ? [say('air-over-touched-glass')] : []),
     ...(steps.some((s) => s.cautions.includes('mould')) ? [say('seal-the-wipes')] : []),
-    ...saidFor(kindFacts(context.kind).close, work),
+    ...saidFor(kindFacts(context.kind).close, work).map((l) => (l.line === 'caps-on' && washedCaps ? say('washed-caps-on') : l)),
     ...(steps.some((s) => s.removes.includes('sticky-coating')) ? [say('dry-open-look-in-two-months')] : []),
     ...(wipedGlass ? [say('hands-off-the-glass')] : []),
   ];

@@ -1,5 +1,5 @@
 import type { Material, Tool, ToolRole } from './knowledge/materials.js';
-import type { Soil } from './knowledge/soils.js';
+import type { Soil } from './soils/index.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Bar, InsideReach } from './reach.js';
 import type { RuleId } from './rules/index.js';
@@ -27,19 +27,30 @@ export type Because =
   | { reason: 'after-every-outing' }
   | { reason: 'behind-stuck-filter' }
   /** Told where it was measured: from which f-number on it shows in a picture. */
-  | { reason: 'damage'; soil: Soil; grave: boolean; showsFrom?: number }
+  | { reason: 'damage'; soil: Soil; surface?: Surface; grave: boolean; showsFrom?: number }
   /** Nothing so large on the front can show at the focal length and apertures in use. */
   | { reason: 'never-shows'; soil: Soil; sizeMm: number; focalMm: number; fNumber: number }
   /** Telescope mirrors. */
-  | { reason: 'worth-a-wash' | 'washing-costs-silver' }
+  | { reason: 'worth-a-wash'; soil?: Soil; surface?: Surface }
+  | { reason: 'coat-anew'; soil: Soil; surface: Surface }
+  | { reason: 'washing-costs-silver' }
+  /** A soil that nobody wrote of on such a surface. */
+  | { reason: 'not-known-there'; soil: Soil; surface: Surface }
+  /** It lies there, and its own record says what becomes of it. */
+  | { reason: 'workshop-takes-it' | 'lived-with' | 'renew' | 'no-water-may-stay' | 'salt-water-eats-on'; soil: Soil; surface: Surface }
+  /** What else lies there comes after the state the whole thing is in. */
+  | { reason: 'after-it-cleared' | 'after-it-dried'; soil: Soil; surface: Surface }
+  /** What waits is not touched by what would take something else there. */
+  | { reason: 'waits-with-the-rest'; soil: Soil; surface: Surface }
   | { reason: 'polishes-out' }
-  | { reason: 'passes'; soil: Soil }
-  | { reason: 'growth'; soil: Soil }
+  /** Where an earlier version did not keep on which surface, `surface` is left out: here and below. */
+  | { reason: 'passes'; soil: Soil; surface?: Surface }
+  | { reason: 'growth'; soil: Soil; surface?: Surface }
   | { reason: 'mould-comes-off'; surface: Surface }
   | { reason: 'sticky-is-removed' | 'sticky-is-aired' }
   /** It lies inside, and who reaches it there. */
-  | { reason: 'inside'; soil: Soil; reach: InsideReach }
-  | { reason: 'little-inside'; soil: Soil }
+  | { reason: 'inside'; soil: Soil; surface?: Surface; reach: InsideReach }
+  | { reason: 'little-inside'; soil: Soil; surface?: Surface }
   | { reason: 'thread-lies-open' }
   | { reason: 'not-reached-from-outside'; surface: Surface; reach: InsideReach }
   | { reason: 'corrosion-goes-deep' }
@@ -49,7 +60,7 @@ export type Because =
   | { reason: 'rule'; rule: RuleId; surface: Surface }
   | { reason: 'until-the-drawer-has'; lack: Lack }
   | { reason: 'no-gentle-way' }
-  | { reason: 'finder-comes-with-it' }
+  | { reason: 'finder-comes-with-it' | 'ring-may-leak' }
   | Lack
   | BenchEnd
   /** Kept by an earlier version of the program, which did not say why in a way that can still be told. */
@@ -67,6 +78,16 @@ export const BECAUSE_CODES = Object.keys({
   damage: true,
   'never-shows': true,
   'worth-a-wash': true,
+  'coat-anew': true,
+  'not-known-there': true,
+  'workshop-takes-it': true,
+  'lived-with': true,
+  renew: true,
+  'no-water-may-stay': true,
+  'salt-water-eats-on': true,
+  'after-it-cleared': true,
+  'after-it-dried': true,
+  'waits-with-the-rest': true,
   'washing-costs-silver': true,
   'polishes-out': true,
   passes: true,
@@ -91,6 +112,7 @@ export const BECAUSE_CODES = Object.keys({
   'until-the-drawer-has': true,
   'no-gentle-way': true,
   'finder-comes-with-it': true,
+  'ring-may-leak': true,
   'film-left': true,
   'lies-deeper': true,
   'is-damage': true,

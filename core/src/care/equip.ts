@@ -3,6 +3,7 @@ import { dropsForGlass, type Unit, type Use } from './knowledge/amounts.js';
 import { fluidsFor, materialFacts, type FluidFacts, type FluidTask, type Material, type Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { holds } from './soils/index.js';
 import { swabFor } from '../sensor/index.js';
 import { swabOnHand } from './onHand.js';
 import type { Context, Finding } from './types.js';
@@ -17,7 +18,7 @@ const use = (material: Material, quantity: number, unit: Unit = materialFacts(ma
 });
 const withUses = (toolId: Tool | null, ...uses: Use[]): Outfit => ({ tool: toolId, uses });
 
-const growthLies = (findings: readonly Finding[]): boolean => findings.some((f) => f.soil === 'fungus-outside' && f.severity > 0);
+const growthLies = (findings: readonly Finding[]): boolean => findings.some((f) => f.severity > 0 && holds(f.soil, 'spores'));
 
 /** One drop for small glass, two or three for larger; one where only a swab goes in. */
 const drops = (surface: Surface, { kind, traits }: Context): number => dropsForGlass(acrossMm(kind, traits, surface) ?? 40);
@@ -66,7 +67,7 @@ function makersOwn(outfits: readonly Outfit[], { traits }: Context): Outfit[] {
 /** The maker's fluid where the maker names one; else the school's, else what there is; last of all a sealed wipe. */
 function dampWipes(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
   const { schools } = context;
-  if (familyOf(surface) === 'shell') {
+  if (familyOf(surface) === 'shell' || familyOf(surface) === 'leather') {
     const water = use('water', 0.25, 'mL');
     return growthLies(findings)
       ? [withUses(null, water, use('mild-soap', 1), use('paper-towel', 2)), withUses(null, water, use('paper-towel', 2))]
@@ -95,6 +96,8 @@ function solventWipes(surface: Surface, findings: readonly Finding[], context: C
   const quantity = drops(surface, context) + 1;
   if (onGlass && growth)
     return makersOwn(damp(THROWN_AWAY(2), 'growth-on-glass', quantity, `fungus-fluid/${context.schools['fungus-fluid']}`), context);
+  if (familyOf(surface) === 'leather')
+    return damp([withUses(null, use('cotton-pad', 2)), withUses(null, use('paper-towel', 1))], 'growth-on-leather', 2);
   if (onGlass) return makersOwn(damp(glassWipes('damp', context), 'glass-solvent', quantity), context);
   const towel = withUses(null, use('paper-towel', 1));
   return damp(growth ? [towel] : [tool('body-cloth'), towel], 'shell-solvent', 4);
@@ -109,7 +112,8 @@ function dampSwabs(surface: Surface, context: Context): Outfit[] {
       damp([withUses(null, use('cotton-swab', 2), use('lens-tissue', 1)), swab], 'glass-film', 1, `solvent/${context.schools.solvent}`),
       context,
     );
-  return damp([swab], family === 'contacts' ? 'contact-film' : 'shell-film', 1);
+  if (family === 'foam') return damp([swab], 'foam-residue', 2);
+  return damp([swab], family === 'contacts' || family === 'cells' ? 'contact-film' : 'shell-film', 1);
 }
 
 /** Both faces of each swab are wetted; a sensor no swab on hand fits is planned with one, which is then missing. */
@@ -121,6 +125,7 @@ function sensorSwab(context: Context): Outfit {
 /** Fresh water goes on with a cloth kept for that side of the thing, or with what is thrown away where growth lies. */
 function waterCloth(surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
   const water = use('water', 0.5, 'mL');
+  if (familyOf(surface) === 'seal') return LINT_FREE(water);
   const with_ = (outfits: readonly Outfit[]) => outfits.map((o) => ({ ...o, uses: [water, ...o.uses] }));
   if (familyOf(surface) === 'shell')
     return with_(
@@ -130,6 +135,21 @@ function waterCloth(surface: Surface, findings: readonly Finding[], context: Con
 }
 
 const isGlassSide = (surface: Surface) => ['glass', 'display'].includes(familyOf(surface));
+
+/** What leaves no fibre behind on a ring. */
+const LINT_FREE = (...fluids: Use[]): Outfit[] => [
+  withUses(null, ...fluids, use('single-use-pad', 1)),
+  withUses(null, ...fluids, use('lens-tissue', 1)),
+];
+
+/** What lies where air would spread it, or on bare silver, is lifted by something damp that is thrown away. */
+function dabs(surface: Surface): Outfit[] {
+  if (familyOf(surface) === 'mirror') return damp([withUses(null, use('lens-tissue', 2))], 'mirror-film', 1);
+  const water = use('water', 0.25, 'mL');
+  return isGlassSide(surface)
+    ? THROWN_AWAY(2).map((o) => ({ ...o, uses: [water, ...o.uses] }))
+    : [withUses(null, water, use('paper-towel', 2))];
+}
 
 /** The ways to equip a method on a surface, best first. */
 export function outfitsFor(method: Method, surface: Surface, findings: readonly Finding[], context: Context): Outfit[] {
@@ -153,7 +173,19 @@ export function outfitsFor(method: Method, surface: Surface, findings: readonly 
     case 'damp-wipe':
       return dampWipes(surface, findings, context);
     case 'dab':
-      return damp([withUses(null, use('lens-tissue', 2))], 'mirror-film', 1);
+      return dabs(surface);
+    case 'fingertip':
+      return [{ tool: null, uses: [] }];
+    case 'damp-pad':
+      return LINT_FREE(use('water', 0.25, 'mL'));
+    case 'dry-swab':
+      return [withUses(null, use('cotton-swab', 2))];
+    case 'pick':
+      return [tool('wooden-pick')];
+    case 'grease-seal':
+      return fluidsFor('dry-seal').map((fluid) => withUses(null, use(fluid, 1)));
+    case 'feed-leather':
+      return damp([withUses(null, use('single-use-pad', 1)), withUses(null, use('cotton-pad', 1))], 'dry-leather', 2);
     case 'plastic-polish':
       return damp([withUses(null, use('single-use-pad', 1)), tool('glass-cloth')], 'acrylic-scratch', 4);
     case 'wet-wipe':

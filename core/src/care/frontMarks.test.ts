@@ -39,7 +39,10 @@ describe('a speck or a blemish on the front', () => {
       verdict({ surface: 'front-glass', soil: 'deep-scratch', severity: 3, ...(sizeMm ? { sizeMm } : {}) });
     expect(scratch(0.2)).toMatchObject({ verdict: 'leave', because: { reason: 'never-shows' } });
     expect(scratch(1)).toMatchObject({ verdict: 'hand-over', because: { reason: 'damage', showsFrom: 8 } });
-    expect(scratch()).toEqual({ verdict: 'hand-over', because: { reason: 'damage', soil: 'deep-scratch', grave: true } });
+    expect(scratch()).toEqual({
+      verdict: 'hand-over',
+      because: { reason: 'damage', soil: 'deep-scratch', surface: 'front-glass', grave: true },
+    });
   });
 
   it('is cleaned all the same by who cleans after every outing, and where it is a veil of them', () => {

@@ -1,5 +1,5 @@
 import { frontMark, markShowsFrom, usualMark } from '../sensor/index.js';
-import { SOILS, type Severity, type Soil } from './knowledge/soils.js';
+import { natureOf, type Severity, type Soil } from './soils/index.js';
 import type { Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
 import type { Finding } from './types.js';
@@ -11,7 +11,7 @@ const VEIL: Severity = 3;
 
 /** May how large the largest one is decide whether it matters: a speck or a blemish on the front, and no film? */
 export const isMeasured = (surface: Surface, soil: Soil): boolean =>
-  IN_FRONT.includes(surface) && (soil === 'dust' || soil === 'lint' || SOILS[soil].nature === 'damage');
+  IN_FRONT.includes(surface) && (soil === 'dust' || soil === 'lint' || natureOf(soil) === 'damage');
 
 export type FrontMarkFacts = { sizeMm: number; focalMm: number; fNumber: number; visible: boolean; showsFrom: number | null };
 
@@ -22,7 +22,7 @@ export type FrontMarkFacts = { sizeMm: number; focalMm: number; fNumber: number;
 export function frontMarkOf(finding: Finding, { focalMm, smallestFNumber: fNumber }: Traits): FrontMarkFacts | null {
   const { surface, soil, severity, sizeMm } = finding;
   if (!sizeMm || !focalMm || !fNumber || !isMeasured(surface, soil)) return null;
-  if (SOILS[soil].nature !== 'damage' && severity >= VEIL) return null;
+  if (natureOf(soil) !== 'damage' && severity >= VEIL) return null;
   const mark = usualMark(sizeMm, focalMm);
   return { sizeMm, focalMm, fNumber, visible: frontMark({ ...mark, fNumber }).visible, showsFrom: markShowsFrom(mark) };
 }

@@ -1,4 +1,4 @@
-import { SOILS } from './knowledge/soils.js';
+import { soilFacts } from './soils/index.js';
 import type { Finding } from './types.js';
 
 /** Touches of one surface over twelve months, beside what its peers had. */
@@ -38,4 +38,4 @@ export function gentleWord({ touches, withoutEvidence, peers }: TouchRecord): Ge
 
 /** Was no more than a trace seen of everything that was cleaned here, less than is worth a touch? */
 export const isWithoutEvidence = (findings: readonly Pick<Finding, 'soil' | 'severity'>[]): boolean =>
-  findings.every((f) => f.severity < SOILS[f.soil].actFrom);
+  findings.every((f) => f.severity < soilFacts(f.soil).actFrom);

@@ -1,4 +1,5 @@
 export { planCleaning, contextOf } from './planCleaning.js';
+export { cautionsTogether } from './rounds.js';
 export { closingAsDone } from './aroundTheWork.js';
 export { verdictFor } from './planSurface.js';
 export { specksFound } from './specks.js';
@@ -7,6 +8,8 @@ export { gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.j
 export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';
 export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './thingName.js';
+export { mayTouch, type Touch } from './mayTouch.js';
+export { spreads, spreadingAt } from './spreading.js';
 export { type Because, BECAUSE_CODES, type BecauseCode, type BenchEnd, type Lack } from './because.js';
 export {
   acrossMm,
@@ -20,6 +23,8 @@ export {
   KIND_RELATIONS,
   kindFacts,
   KINDS,
+  type LookManner,
+  defaultsOf,
   type Line,
   type LineId,
   type Opening,
@@ -93,6 +98,8 @@ export {
   type Step,
   type Summary,
   type Taken,
+  WAITS_UNTIL,
+  type WaitsUntil,
 } from './types.js';
 export {
   type Amount,
@@ -147,6 +154,12 @@ export {
   SCHOOLS,
 } from './knowledge/schools.js';
 export {
+  actFromAt,
+  checkSoil,
+  type Content,
+  holds,
+  liesOn,
+  natureOf,
   type Severity,
   SEVERITY_NAMES,
   type Soil,
@@ -155,14 +168,23 @@ export {
   type SoilFacts,
   type SoilNature,
   type SoilPattern,
+  soilsAskedAt,
+  soilsOn,
   SOILS,
-} from './knowledge/soils.js';
+  whyAct,
+  whyLeave,
+} from './soils/index.js';
 export { FILTER_WAYS, type FilterWay, type FilterWayId, nextFilterWay } from './knowledge/stuckFilter.js';
 export {
   FAMILIES,
   type Family,
+  FAMILY_MEASURES,
   familyOf,
+  holdsCells,
   isOptical,
+  type Measure,
+  measureOf,
+  MEASURES,
   type Surface,
   SURFACE_IDS,
   surfaceFacts,
@@ -176,7 +198,9 @@ export {
   SENSOR_FORMAT_IDS,
   type SensorFormatId,
   TRAIT_IDS,
+  checkTrait,
   type TraitFacts,
+  traitFacts,
   type TraitId,
   type Traits,
   TRAITS,

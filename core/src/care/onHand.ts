@@ -1,5 +1,5 @@
 import { bestStrokes, swabFor, type SwabStrokes } from '../sensor/index.js';
-import { mayTouch } from '../supplies/index.js';
+import { mayTouch } from './mayTouch.js';
 import type { Lack } from './because.js';
 import { TOOLS, type Material, type Tool } from './knowledge/materials.js';
 import type { Surface } from './knowledge/surfaces.js';

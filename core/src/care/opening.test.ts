@@ -101,7 +101,7 @@ describe('closing again', () => {
 
   it.each(care.DEPTHS.filter((d) => d !== 'deeper'))('a plan for the face %s climbs the ladder of glass for what was inside', (depth) => {
     const plan = care.planExposedFace({ item: { kind: 'lens', traits: MANUAL } }, { soil: 'fungus', severity: 2 }, depth);
-    expect(plan.steps.map((s) => s.method)).toEqual(['blow', 'solvent-wipe']);
+    expect(plan.steps.map((s) => s.method)).toEqual(['solvent-wipe']);
     expect(plan.cautions.map((c) => c.hazard)).toContain('mould');
   });
 });

@@ -1,7 +1,7 @@
 import { kindFacts, withDefaults, type Depth, type ItemKind } from './kinds/index.js';
 import { commonPractice, ourChoice, type Basis } from './knowledge/basis.js';
 import type { HazardId } from './knowledge/hazards.js';
-import { SOILS, type Severity, type Soil } from './knowledge/soils.js';
+import { natureOf, type Severity, type Soil } from './soils/index.js';
 import type { Traits } from './knowledge/traits.js';
 import { filterBars, isWorthReaching, openingBar, type Bar } from './reach.js';
 
@@ -54,7 +54,7 @@ const grave = ({ soil, severity }: OpeningQuestion): boolean => isWorthReaching(
 function handOverOrAccept(question: OpeningQuestion): Verdict {
   const { value, servicePrice } = question.item.traits;
   const { soil } = question;
-  if (!grave(question)) return { advice: 'accept', reasons: [{ says: SOILS[soil].nature === 'damage' ? 'damage' : 'hardly-shows', soil }] };
+  if (!grave(question)) return { advice: 'accept', reasons: [{ says: natureOf(soil) === 'damage' ? 'damage' : 'hardly-shows', soil }] };
   if (value == null || servicePrice == null) return { advice: 'service', reasons: [{ says: 'ask-a-price' }] };
   const sums = { servicePrice, value, keepApart: soil === 'fungus' };
   return servicePrice < value

@@ -3,15 +3,15 @@ import { inStockUnits, type Use } from './knowledge/amounts.js';
 import { materialFacts, type Material } from './knowledge/materials.js';
 import { methodFacts } from './knowledge/methods.js';
 import { DEFAULT_SCHOOLS } from './knowledge/schools.js';
-import { SOILS } from './knowledge/soils.js';
-import type { Surface } from './knowledge/surfaces.js';
+import { liesOn, natureOf, SOILS } from './soils/index.js';
+import { measureOf, type Measure, type Surface } from './knowledge/surfaces.js';
 import { closingFor, preparationFor } from './aroundTheWork.js';
 import { knownPrice } from './onHand.js';
-import { planSurface, type SurfacePlan } from './planSurface.js';
+import { planSurface, type SurfacePlan, type WetState } from './planSurface.js';
 import { roundsOf } from './rounds.js';
 import { RULES } from './rules/index.js';
 import { LOOK_MINUTES } from './steps.js';
-import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Summary } from './types.js';
+import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Summary, WaitsUntil } from './types.js';
 import { inWorkingOrder } from './workingOrder.js';
 
 /** The request with every default filled in. */
@@ -105,20 +105,44 @@ function totalsOf(steps: readonly Step[], context: Context): CleaningPlan['total
 
 /** What it comes to: what can be done comes before what cannot, and what keeps it from the rest before both. */
 function saysOf(plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): Summary['says'] {
+  const waits = (until: WaitsUntil) => plan.deferred.some((d) => d.until === until);
+  if (plan.handOver.some((h) => h.reason === 'salt-water-eats-on')) return 'salt-water-inside';
+  if (waits('dry')) return 'let-dry';
+  if (waits('clear')) return 'wait-to-clear';
   if (plan.steps.length > 0) return 'clean';
   if (isPutAway && plan.deferred.length > 0) return 'put-away';
   if (plan.openings.length > 0) return 'weigh-opening';
+  if (plan.deferred.length > 0 && plan.deferred.every((d) => d.until === 'filter-off'))
+    return plan.isolate ? 'hand-over' : 'free-the-filter';
   if (plan.deferred.length > 0) return 'wait-for-home';
   if (plan.isolate) return plan.missing.length > 0 ? 'drawer-lacks' : 'hand-over';
   if (plan.handOver.length > 0) return 'hand-over';
+  if (plan.replace.length > 0) return 'renew';
   return plan.missing.length > 0 ? 'drawer-lacks' : 'leave';
 }
 
-const summaryOf = (plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean): Summary => ({
+/** By what it is judged there: the glass of what is looked through, by the view. */
+function judgedBy(surface: Surface, kind: Context['kind']): Measure {
+  const measure = measureOf(surface);
+  return measure === 'picture' && kindFacts(kind).lookedThrough ? 'view' : measure;
+}
+
+const summaryOf = (plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean, { kind }: Context): Summary => ({
   says: saysOf(plan, isPutAway),
   apart: plan.isolate !== null,
   surfaces: new Set(plan.steps.map((s) => s.surface)).size,
+  measures: [...new Set(plan.leaveAlone.map((l) => judgedBy(l.surface, kind)))],
 });
+
+/**
+ * Fog and water that got in are states of the whole thing: everything else waits for them. A fogged finder alone is no
+ * such state; it is dried with a swab.
+ */
+function wetStateOf(findings: readonly Finding[]): WetState | null {
+  const wet = findings.filter((f) => f.severity > 0 && !liesOn(f.soil, f.surface)?.takes);
+  if (wet.some((f) => natureOf(f.soil) === 'flooded')) return 'wet';
+  return wet.some((f) => natureOf(f.soil) === 'passing') ? 'fogged' : null;
+}
 
 /**
  * The gentlest sufficient plan for what was found: steps in contamination-safe order, each followed by a look,
@@ -131,7 +155,8 @@ export function planCleaning(request: PlanRequest, rules?: Context['rules']): Cl
   const context = contextOf(request, rules);
   checkFindings(request.findings, context);
   const found = bySurface(request.findings);
-  const surfaces: SurfacePlan[] = inWorkingOrder([...found.keys()]).map((s) => planSurface(s, found.get(s)!, context));
+  const state = wetStateOf(request.findings);
+  const surfaces: SurfacePlan[] = inWorkingOrder([...found.keys()]).map((s) => planSurface(s, found.get(s)!, context, state));
   const steps = surfaces.flatMap((s) => s.steps);
   const plan = {
     steps,
@@ -143,6 +168,7 @@ export function planCleaning(request: PlanRequest, rules?: Context['rules']): Cl
     leaveAlone: surfaces.flatMap((s) => s.leaveAlone),
     deferred: surfaces.flatMap((s) => s.deferred),
     handOver: surfaces.flatMap((s) => s.handOver),
+    replace: surfaces.flatMap((s) => s.replace),
     isolate: surfaces.find((s) => s.isolate)?.isolate ?? null,
     openings: surfaces.flatMap((s) => s.openings),
     alsoLook: alsoLookOf(surfaces, found),
@@ -151,5 +177,5 @@ export function planCleaning(request: PlanRequest, rules?: Context['rules']): Cl
     totals: totalsOf(steps, context),
   };
   const { place, conditions } = context;
-  return { ...plan, summary: summaryOf(plan, place === 'field' && !!(conditions.blowingSand || conditions.rain)) };
+  return { ...plan, summary: summaryOf(plan, place === 'field' && !!(conditions.blowingSand || conditions.rain), context) };
 }

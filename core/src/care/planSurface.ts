@@ -2,8 +2,9 @@ import type { Because, Lack } from './because.js';
 import { adaptMethod, outfitsFor, thingsOf, type Outfit } from './equip.js';
 import { LADDERS, type Rung } from './knowledge/ladders.js';
 import type { Material, Tool } from './knowledge/materials.js';
-import type { Method } from './knowledge/methods.js';
-import { SOILS, type Soil } from './knowledge/soils.js';
+import { methodFacts, type Method } from './knowledge/methods.js';
+import { holds, liesOn, natureOf, type Soil } from './soils/index.js';
+import { spreads, spreadingAt } from './spreading.js';
 import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import { isOnHand, kindOfThing, lackOf } from './onHand.js';
 import { filterBars, growthIsReachable, isWorthReaching, reachInside } from './reach.js';
@@ -11,15 +12,18 @@ import { firstRefusal } from './rules/index.js';
 import { stepsFor } from './steps.js';
 import { temptationsFor } from './temptations.js';
 import { gravest, triage } from './triage.js';
-import type { CleaningPlan, Context, Finding, Missing, Refusal } from './types.js';
+import type { CleaningPlan, Context, Finding, Missing, Refusal, WaitsUntil } from './types.js';
+
+/** A state of the whole thing before which everything waits. */
+export type WetState = 'fogged' | 'wet';
 
 export type SurfacePlan = Pick<
   CleaningPlan,
-  'steps' | 'refused' | 'leaveAlone' | 'deferred' | 'handOver' | 'missing' | 'isolate' | 'openings' | 'alsoLook' | 'worthIt'
+  'steps' | 'refused' | 'leaveAlone' | 'deferred' | 'handOver' | 'replace' | 'missing' | 'isolate' | 'openings' | 'alsoLook' | 'worthIt'
 >;
 
 /** A rung that passed the rules and for which there is something in the drawer. */
-export type AllowedRung = { method: Method; outfit: Outfit; removes: Soil[]; finisher: boolean };
+export type AllowedRung = { method: Method; outfit: Outfit; removes: Soil[]; finisher: boolean; last: boolean };
 /** A rung that would have taken something, and what stood against it. */
 type LostRung = { removes: Soil[]; because: Because };
 
@@ -29,6 +33,7 @@ const empty = (): SurfacePlan => ({
   leaveAlone: [],
   deferred: [],
   handOver: [],
+  replace: [],
   missing: [],
   isolate: null,
   openings: [],
@@ -36,10 +41,12 @@ const empty = (): SurfacePlan => ({
   worthIt: [],
 });
 
-function removedBy(rung: Rung, findings: readonly Finding[]): Soil[] {
+/** What of these findings a rung takes, as the record of each soil says. */
+function removedBy({ method, finisher }: Rung, findings: readonly Finding[]): Soil[] {
   return findings
-    .filter(({ soil, severity }) => {
-      const bounds = rung.removes[soil];
+    .filter(({ soil, surface, severity }) => {
+      const lies = liesOn(soil, surface);
+      const bounds = (finisher ? lies?.finish : lies?.takes)?.[method];
       return bounds && severity >= (bounds.from ?? 1) && severity <= (bounds.upTo ?? 4);
     })
     .map((f) => f.soil);
@@ -94,7 +101,7 @@ const STANDS_IN_UP_TO = 3;
 /** One rung put before rules and drawer, in the order they are climbed. */
 function tryRung(rung: Rung, removes: Soil[], climb: Climb, surface: Surface, findings: readonly Finding[], context: Context): void {
   const method = adaptMethod(rung.method, surface, context);
-  const twin = climb.rungs.find((r) => r.method === method && r.finisher === !!rung.finisher);
+  const twin = climb.rungs.find((r) => r.method === method && r.finisher === !!rung.finisher && r.last === !!rung.last);
   if (twin) {
     twin.removes = [...new Set([...twin.removes, ...removes])];
     return;
@@ -104,27 +111,54 @@ function tryRung(rung: Rung, removes: Soil[], climb: Climb, surface: Surface, fi
   const told = climb.refused.some((r) => r.method === method && r.rule === choice.refusal?.rule);
   if (choice.refusal && !told) climb.refused.push(choice.refusal);
   climb.missing.push(...choice.missing);
-  if (choice.outfit) climb.rungs.push({ method, outfit: choice.outfit, removes, finisher: !!rung.finisher });
+  if (choice.outfit) climb.rungs.push({ method, outfit: choice.outfit, removes, finisher: !!rung.finisher, last: !!rung.last });
   else climb.lost.push({ removes, because: becauseOf(choice) });
+}
+
+/** Grains and crystals go first even where growth lies; all else comes off with it (rules 28 and 35). */
+const comesWithSpreading = (removes: readonly Soil[], surface: Surface): boolean =>
+  removes.some((soil) => spreads(soil, surface) || natureOf(soil) === 'soluble' || holds(soil, 'grains'));
+
+/** What takes growth or a crust takes what lies with it: nothing dry is tried there first. */
+function withTheRest(removes: readonly Soil[], wanted: readonly Finding[], surface: Surface): Soil[] {
+  if (!removes.some((soil) => spreads(soil, surface))) return [...removes];
+  const light = wanted.filter((f) => ['loose', 'film', 'spot', 'bonded'].includes(natureOf(f.soil)) && !holds(f.soil, 'grains'));
+  return [...new Set([...removes, ...light.map((f) => f.soil)])];
+}
+
+/** Air comes first though it takes nothing of what lies there; a stiff thread and a fogged finder ask for none. */
+const isBlownFirst = (surface: Surface, wanted: readonly Finding[]): boolean =>
+  familyOf(surface) !== 'thread' && wanted.some((f) => natureOf(f.soil) !== 'passing');
+
+/** The first thing one would do is blow: where that would spread what lies there, the plan says so. */
+function refuseAir(rung: Rung, removes: Soil[], climb: Climb, surface: Surface, findings: readonly Finding[], context: Context): void {
+  if (rung.method === 'blow') tryRung(rung, removes, climb, surface, findings, context);
 }
 
 /** The rungs worth climbing for these findings, each with what the rules and the drawer say of it. */
 function climbLadder(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Climb {
   const climb: Climb = { rungs: [], lost: [], refused: [], missing: [] };
   const ladder = LADDERS[familyOf(surface)];
-  for (const rung of ladder.filter((r) => !r.finisher)) {
+  const isSpread = spreadingAt(surface, findings);
+  const climbed = (rung: Rung) => {
     const removes = removedBy(rung, wanted);
-    if (removes.length > 0 || rung.method === 'blow') tryRung(rung, removes, climb, surface, findings, context);
-  }
+    // Grains are blown and brushed, and lifted only where air would spread what lies with them.
+    if (rung.method === 'dab' && !isSpread && familyOf(surface) !== 'mirror') return;
+    if (isSpread && !comesWithSpreading(removes, surface)) return refuseAir(rung, removes, climb, surface, findings, context);
+    if (removes.length > 0 || (rung.method === 'blow' && isBlownFirst(surface, wanted)))
+      tryRung(rung, isSpread ? withTheRest(removes, wanted, surface) : removes, climb, surface, findings, context);
+  };
+  for (const rung of ladder.filter((r) => !r.finisher && !r.last)) climbed(rung);
   const dampCame = climb.rungs.some((r) => DAMP.includes(r.method));
   const servedDry = (soil: Soil) => climb.rungs.some((r) => r.removes.includes(soil));
-  for (const rung of ladder.filter((r) => r.finisher)) {
+  for (const rung of ladder.filter((r) => r.finisher && !isSpread)) {
     // Without a damp pass a finisher is all there is: it takes what a dry pad can.
     const open = wanted.filter((f) => dampCame || (f.severity <= STANDS_IN_UP_TO && !servedDry(f.soil)));
     const removes = removedBy(rung, open);
     if (removes.length === 0) continue;
     tryRung({ ...rung, ...(dampCame ? {} : { finisher: undefined }) }, removes, climb, surface, findings, context);
   }
+  for (const rung of ladder.filter((r) => r.last)) climbed(rung);
   // A finisher that waits for the bench is no temptation out there: nobody reaches for it.
   const finishers = ladder.filter((r) => r.finisher).map((r) => r.method);
   climb.refused = climb.refused.filter((r) => !(r.rule === 'bench-work-waits' && r.method && finishers.includes(r.method)));
@@ -174,7 +208,7 @@ function planInside(finding: Finding, findings: readonly Finding[], context: Con
   const { surface, soil, severity } = finding;
   const reach = reachInside(surface, soil, context);
   const costHint = context.traits.servicePrice;
-  const inside: Because = { reason: 'inside', soil, reach };
+  const inside: Because = { reason: 'inside', soil, surface, reach };
   if (reach.by === 'owner' && context.place === 'field') {
     const waits = firstRefusal({ surface, method: 'open-group', tool: null, materials: [], findings, after: [] }, context);
     plan.deferred.push({ ...(waits ?? inside), surface, soil, until: 'home' });
@@ -203,10 +237,18 @@ function planInside(finding: Finding, findings: readonly Finding[], context: Con
 }
 
 /** Does it lie inside, where only a ring or a workshop leads? */
-const isInside = ({ surface, soil, severity }: Finding): boolean =>
-  ['inside', 'growth'].includes(SOILS[soil].nature) && !growthIsReachable(surface, soil) && soil !== 'fungus-outside'
-    ? isWorthReaching(soil, severity)
-    : false;
+const isInside = ({ surface, soil, severity }: Finding): boolean => {
+  const rungs = Object.keys(liesOn(soil, surface)?.takes ?? {});
+  const onlyByOpening = rungs.length === 0 || rungs.includes('lubricate');
+  return ['inside', 'growth'].includes(natureOf(soil)) && soil !== 'fungus-outside' && onlyByOpening && isWorthReaching(soil, severity);
+};
+
+/** Until when what waits is waited for. */
+const UNTIL: Partial<Record<Because['reason'], WaitsUntil>> = {
+  passes: 'clear',
+  'no-water-may-stay': 'dry',
+  'behind-stuck-filter': 'filter-off',
+};
 
 /** Findings that ask for something other than cleaning. */
 function setAside(surface: Surface, findings: readonly Finding[], context: Context): SurfacePlan {
@@ -216,7 +258,9 @@ function setAside(surface: Surface, findings: readonly Finding[], context: Conte
     const { soil } = finding;
     if (verdict === 'leave') plan.leaveAlone.push({ ...because, surface, soil });
     if (verdict === 'isolate') plan.isolate ??= { ...because, surface };
-    if (verdict === 'leave' || verdict === 'clean') continue;
+    if (verdict === 'wait') plan.deferred.push({ ...because, surface, soil, until: UNTIL[because.reason] ?? 'home' });
+    if (verdict === 'replace') plan.replace.push({ ...because, surface, soil });
+    if (['leave', 'clean', 'wait', 'replace'].includes(verdict)) continue;
     if (isInside(finding)) planInside(finding, findings, context, plan);
     else if (verdict === 'hand-over' || !growthIsReachable(surface, soil)) {
       const costHint = context.traits.servicePrice;
@@ -233,18 +277,55 @@ const toClean = (findings: readonly Finding[], context: Context) =>
     return verdict === 'clean' || (verdict === 'isolate' && growthIsReachable(f.surface, f.soil));
   });
 
-/** A dirty mirror or screen usually comes with a dirty finder. */
-function alsoLookAt(surface: Surface, { kind }: Context): CleaningPlan['alsoLook'] {
+/** A dirty mirror or screen usually comes with a dirty finder; fog inside a port with a ring that lets water in. */
+function alsoLookAt(surface: Surface, findings: readonly Finding[], { kind }: Context): CleaningPlan['alsoLook'] {
   const { family } = surfaceFacts(surface);
+  const gotWet = findings.some((f) => f.severity > 0 && ['passing', 'flooded'].includes(natureOf(f.soil)));
+  if (surface === 'port-inside' && gotWet) return [{ surface: 'o-ring', reason: 'ring-may-leak' }];
   if (kind === 'slr-body' && (family === 'mirror' || family === 'matte'))
     return [{ surface: 'viewfinder-window', reason: 'finder-comes-with-it' }];
   return [];
 }
 
-/** The whole answer for one surface: steps, and everything considered and not done. */
-export function planSurface(surface: Surface, findings: readonly Finding[], context: Context): SurfacePlan {
-  const aside = { ...setAside(surface, findings, context), alsoLook: alsoLookAt(surface, context) };
+/** What waits is not touched by what would take something else there: its wipes wait with it (rule 35). */
+function withoutWipesOverWhatWaits(surface: Surface, plan: SurfacePlan, wanted: readonly Finding[]): SurfacePlan {
+  const waits = plan.deferred.filter((d) => d.until === 'home');
+  if (waits.length === 0 || !plan.steps.some((s) => methodFacts(s.method).wipes)) return plan;
+  const steps = plan.steps.filter((s) => !methodFacts(s.method).wipes);
+  const kept = steps.some((s) => s.removes.length > 0) ? steps : [];
+  const lost = wanted.filter(({ soil }) => !waits.some((d) => d.soil === soil) && !kept.some((s) => s.removes.includes(soil)));
+  return {
+    ...plan,
+    steps: kept,
+    worthIt: plan.worthIt.filter((w) => kept.some((s) => s.removes.includes(w.soil))),
+    deferred: [
+      ...plan.deferred,
+      ...lost.map(({ soil }) => ({ surface, soil, until: 'home' as const, reason: 'waits-with-the-rest' as const })),
+    ],
+  };
+}
+
+/** The whole thing is fogged or wet: what would be cleaned comes after that (rules 27 and 39). */
+const afterTheState = (surface: Surface, soils: readonly Soil[], state: WetState): SurfacePlan['deferred'] =>
+  soils.map((soil) => ({ ...AFTER[state], surface, soil }));
+const AFTER = {
+  fogged: { reason: 'after-it-cleared', until: 'clear' },
+  wet: { reason: 'after-it-dried', until: 'dry' },
+} as const;
+
+/** The whole answer for one surface: steps, and everything considered and not done. `state` is that of the whole thing. */
+export function planSurface(surface: Surface, findings: readonly Finding[], context: Context, state: WetState | null = null): SurfacePlan {
+  const aside = { ...setAside(surface, findings, context), alsoLook: alsoLookAt(surface, findings, context) };
   const wanted = toClean(findings, context);
+  if (state) {
+    const soils = [...wanted, ...aside.openings].map((f) => f.soil);
+    return {
+      ...aside,
+      openings: [],
+      refused: [...aside.refused, ...temptationsFor(surface, [], findings, context)],
+      deferred: [...aside.deferred, ...afterTheState(surface, soils, state)],
+    };
+  }
   if (wanted.length === 0) return { ...aside, refused: [...aside.refused, ...temptationsFor(surface, [], findings, context)] };
 
   const climb = climbLadder(surface, wanted, findings, context);
@@ -257,7 +338,7 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
       !climb.refused.some((r) => r.method === t.method && r.rule === t.rule) &&
       !steps.some((s) => s.uses.some((u) => u.material === t.material)),
   );
-  return {
+  const whole: SurfacePlan = {
     ...aside,
     steps,
     worthIt: wanted
@@ -269,6 +350,7 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
     deferred: [...aside.deferred, ...rest.deferred],
     handOver: [...aside.handOver, ...rest.handOver],
   };
+  return context.place === 'field' ? withoutWipesOverWhatWaits(surface, whole, wanted) : whole;
 }
 
 /** The gravest verdict over everything found on one surface. */

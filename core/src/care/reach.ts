@@ -1,6 +1,6 @@
 import { kindFacts, OPENING_BARS, type Depth, type ItemKind } from './kinds/index.js';
-import type { Severity, Soil } from './knowledge/soils.js';
-import { familyOf, type Surface } from './knowledge/surfaces.js';
+import { actFromAt, holds, liesOn, natureOf, type Severity, type Soil } from './soils/index.js';
+import type { Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
 
 /*
@@ -38,9 +38,19 @@ export function reachInside(surface: Surface, soil: Soil, thing: Thing): InsideR
   return bar ? { by: 'workshop', bar } : { by: 'owner', rings: RINGS_TO[surface] ?? ['front-group', 'rear-group'] };
 }
 
-/** From which severity on it is worth reaching for what lies inside; the rest is harmless (common practice). */
-const WORTH_FROM: Partial<Record<Soil, Severity>> = { fungus: 1, haze: 2, oil: 2, 'dried-grease': 2, 'internal-dust': 4 };
-export const isWorthReaching = (soil: Soil, severity: Severity): boolean => severity >= (WORTH_FROM[soil] ?? 5);
+/** Where what lies inside usually lies: its own record says from which severity it matters there. */
+const INSIDE: readonly Surface[] = ['inner-glass', 'aperture-blades', 'helicoid'];
+
+/** Is it worth reaching for inside? Less of it is harmless there, and dirt of other natures is not reached for at all. */
+export function isWorthReaching(soil: Soil, severity: Severity): boolean {
+  if (natureOf(soil) !== 'inside' && natureOf(soil) !== 'growth') return false;
+  const at = INSIDE.find((surface) => liesOn(soil, surface) !== null);
+  return at !== undefined && severity >= actFromAt(soil, at);
+}
+
+/** Does this thread lie open, so that a swab and a drop of oil reach it? One behind a ring is as shut as inner glass. */
+export const isCoveredThread = (surface: Surface, { helicoidExposed, collapsible }: Traits): boolean =>
+  surface === 'helicoid' && !helicoidExposed && !collapsible;
 
 /** The front ring cannot be undone, nor the front glass reached, behind a filter that is stuck on. */
 export const isBehindStuckFilter = (surface: Surface, { filterFitted, filterStuck }: Traits): boolean =>
@@ -50,4 +60,4 @@ export const filterBars = ({ filterFitted, filterStuck }: Traits, depth: Depth):
 
 /** Can growth be reached on this surface without opening anything? */
 export const growthIsReachable = (surface: Surface, soil: Soil): boolean =>
-  soil === 'fungus-outside' && !['inner', 'sensor', 'mirror', 'matte', 'chamber', 'bath'].includes(familyOf(surface));
+  holds(soil, 'spores') && Object.keys(liesOn(soil, surface)?.takes ?? {}).length > 0;

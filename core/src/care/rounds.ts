@@ -11,6 +11,16 @@ const OF_FAMILY: Record<Family, SetUp | null> = {
   mount: 'at-the-mount',
   contacts: 'at-the-mount',
   cap: 'loose-parts',
+  leather: 'outside',
+  bellows: null,
+  seal: null,
+  thread: 'outside',
+  cells: 'outside',
+  bay: 'outside',
+  blades: null,
+  track: null,
+  curtain: null,
+  foam: null,
   sensor: null,
   mirror: null,
   matte: null,
@@ -21,10 +31,16 @@ const OF_FAMILY: Record<Family, SetUp | null> = {
 
 /** The set-up of a surface; null where it is opened and blown by itself. */
 export function setUpOf(surface: Surface): SetUp | null {
+  if (familyOf(surface) === 'seal' && surfaceFacts(surface).nearOpening) return 'at-the-mount';
   const setUp = OF_FAMILY[familyOf(surface)];
   // A hot shoe has contacts like a mount, and lies outside like a shell.
   return setUp === 'at-the-mount' && !surfaceFacts(surface).nearOpening ? 'outside' : setUp;
 }
+
+/** Every caution of these steps, once each: a card that tells of several steps at once carries all of them. */
+export const cautionsTogether = (steps: readonly Pick<Step, 'cautions'>[]): Step['cautions'] => [
+  ...new Set(steps.flatMap((s) => s.cautions)),
+];
 
 /** Air that opens a surface and asks no more than how clean it is; grains are looked for one surface at a time. */
 const opensWithAir = (step: Step): boolean =>

@@ -1,3 +1,5 @@
+import type { Outfit } from './equip.js';
+import { materialFacts } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import { schoolFacts, type SchoolId } from './knowledge/schools.js';
 import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
@@ -32,10 +34,16 @@ export function schoolNote(school: SchoolId, followed: string): SchoolNote {
   return { school, followed, others: others.map((choice) => ({ choice })) };
 }
 
+/** “No alcohol” means none: where nothing else takes it, the step says that it departs (rule 34). */
+const departsFromAlcoholFree = ({ uses }: Outfit, { solvent }: Context['schools']): boolean =>
+  solvent === 'alcohol-free' && uses.some((u) => materialFacts(u.material).contains.includes('alcohol'));
+
 /** Which schools this step followed, and what the other ones would say. */
-export function schoolNotesFor(method: Method, surface: Surface, { schools }: Context): SchoolNote[] {
+export function schoolNotesFor(method: Method, surface: Surface, outfit: Outfit, { schools }: Context): SchoolNote[] {
   const family = familyOf(surface);
   const heard = (SAY[method] ?? []).filter((s) => s.on.includes(family)).map((s) => s.school);
   const onEyepiece: SchoolId[] = surface === 'eye-lens' && method === 'damp-wipe' ? ['spray'] : [];
-  return [...heard, ...onEyepiece].map((school) => schoolNote(school, schools[school]));
+  const notes = [...heard, ...onEyepiece].map((school) => schoolNote(school, schools[school]));
+  if (!departsFromAlcoholFree(outfit, schools)) return notes;
+  return [...notes.filter((n) => n.school !== 'solvent'), { ...schoolNote('solvent', schools.solvent), departs: true }];
 }

@@ -3,20 +3,27 @@ import { thingsOf, type Outfit } from './equip.js';
 import type { HazardId } from './knowledge/hazards.js';
 import { isFluid, materialFacts } from './knowledge/materials.js';
 import { methodFacts, type Method } from './knowledge/methods.js';
-import type { Soil } from './knowledge/soils.js';
-import { familyOf, surfaceFacts, type Surface } from './knowledge/surfaces.js';
+import { holds, natureOf, soilFacts, type SoilNature } from './soils/index.js';
+import { familyOf, holdsCells, surfaceFacts, type Family, type Surface } from './knowledge/surfaces.js';
+import { isPlasticOptic } from './rules/plastic.js';
 import type { AllowedRung } from './planSurface.js';
 import { schoolNotesFor } from './schoolNotes.js';
 import { swabOnHand, takenFor } from './onHand.js';
 import type { Context, Finding, Look, Motion, Orientation, SensorWork, Step } from './types.js';
 
-const LOOSENING: readonly Method[] = ['blow', 'soft-brush', 'rim-brush', 'stiff-brush'];
+const LOOSENING: readonly Method[] = ['blow', 'soft-brush', 'rim-brush', 'stiff-brush', 'dab', 'fingertip'];
 const BRUSHES: readonly Method[] = ['soft-brush', 'rim-brush', 'stiff-brush'];
 
 /** Two tries a rung, then climb; a soft old layer bears one stroke, so its wipes are tried once. */
 const TRIES = 2;
 const triesFor = (method: Method, surface: Surface, { traits }: Context): number =>
-  traits.coating === 'single' && familyOf(surface) === 'glass' && methodFacts(method).wipes ? 1 : TRIES;
+  traits.coating !== 'multi' &&
+  !!traits.coating &&
+  !isPlasticOptic(surface, { traits }) &&
+  familyOf(surface) === 'glass' &&
+  methodFacts(method).wipes
+    ? 1
+    : TRIES;
 /** How long a look takes, minutes (our choice). */
 export const LOOK_MINUTES = 0.5;
 
@@ -43,6 +50,16 @@ function motionFor(method: Method, surface: Surface, context: Context): Motion {
     case 'fresh-water':
     case 'dab':
       return 'lay-and-lift';
+    case 'fingertip':
+    case 'damp-pad':
+    case 'grease-seal':
+      return 'run-round';
+    case 'pick':
+      return 'lift-off';
+    case 'dry-swab':
+      return 'roll';
+    case 'feed-leather':
+      return 'rub';
     case 'plastic-polish':
       return 'spiral-out';
     case 'damp-swab':
@@ -64,10 +81,12 @@ function motionFor(method: Method, surface: Surface, context: Context): Motion {
   }
 }
 
+/** Lies in the camera: opened, blown facing down, worked on facing up. */
+const OPENED: readonly Family[] = ['sensor', 'mirror', 'matte', 'chamber', 'track', 'foam'];
+
 function orientationFor(method: Method, surface: Surface): Orientation {
   const { nearOpening, family } = surfaceFacts(surface);
-  if (family === 'sensor' || family === 'mirror' || family === 'matte' || family === 'chamber')
-    return method === 'blow' ? 'mount-down' : 'facing-up';
+  if (OPENED.includes(family)) return method === 'blow' ? 'mount-down' : 'facing-up';
   if (nearOpening && family !== 'glass') return 'mount-down';
   if (method === 'blow') return 'facing-down';
   return family === 'glass' || family === 'display' ? 'facing-up' : 'any';
@@ -100,14 +119,17 @@ function sensorWork(context: Context): SensorWork | null {
 /** The cautions of the fluid, of the surface and of what lies there. */
 function cautionsFor(method: Method, surface: Surface, outfit: Outfit, findings: readonly Finding[], { traits }: Context): HazardId[] {
   const hazards = new Set<HazardId>(outfit.uses.flatMap((u) => materialFacts(u.material).hazards));
-  const lies = (soil: Soil) => findings.some((f) => f.soil === soil && f.severity > 0);
-  if (lies('fungus-outside')) hazards.add('mould');
-  if (surface === 'battery-bay' || surface === 'battery-contacts') hazards.add(lies('corrosion') ? 'battery-leak' : 'battery-out');
+  const found = findings.filter((f) => f.severity > 0);
+  for (const { soil } of found) for (const hazard of soilFacts(soil).hazards) hazards.add(hazard);
+  // A maker's word is shown only where that thing's maker has one.
+  if (!traits.makerForbidsFluids) hazards.delete('maker-instructions');
+  if (holdsCells(surface)) hazards.add(found.some((f) => natureOf(f.soil) === 'corrosion') ? 'battery-leak' : 'battery-out');
   if (familyOf(surface) === 'sensor' && methodFacts(method).contact) hazards.add('sensor-power');
   // From the 1960s on the silver is protected; a year nobody knows may be an earlier one.
   const oldOrUnknown = traits.yearMade == null || traits.yearMade < 1960;
   if (method === 'dab' && oldOrUnknown) hazards.add('old-silver');
   if (method === 'lubricate') hazards.add('oil-migrates').add('sharp-tip');
+  if (method === 'pick') hazards.add('sharp-tip');
   const letteringAtRisk = (method === 'solvent-wipe' || method === 'adhesive-remover') && familyOf(surface) === 'shell';
   if (letteringAtRisk && (traits.paintedLettering || traits.rubberisedCoating)) hazards.add('takes-lettering');
   if (traits.radioactiveGlass && familyOf(surface) === 'glass' && methodFacts(method).contact) hazards.add('radioactive-glass');
@@ -154,7 +176,7 @@ function buildStep(
     tries: triesFor(method, surface, context),
     cautions: cautionsFor(method, surface, outfit, findings, context),
     basis: facts.basis,
-    schoolNotes: schoolNotesFor(method, surface, context),
+    schoolNotes: schoolNotesFor(method, surface, outfit, context),
     ...more,
   };
 }
@@ -165,13 +187,13 @@ function buildStep(
  * about grains, and the last of them stops instead of climbing; while salt lies there, so does the water.
  */
 export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findings: readonly Finding[], context: Context): Step[] {
-  const lies = (soil: Soil) => findings.some((f) => f.soil === soil && f.severity > 0);
-  const gritLies = lies('grit');
+  const lies = (...natures: SoilNature[]) => findings.some((f) => f.severity > 0 && natures.includes(natureOf(f.soil)));
+  const gritLies = findings.some((f) => f.severity > 0 && natureOf(f.soil) === 'loose' && holds(f.soil, 'grains'));
   const air = rungs.find((r) => r.method === 'blow');
-  const water = lies('salt') ? rungs.find((r) => r.outfit.uses.some((u) => u.material === 'water')) : undefined;
+  const water = lies('soluble') ? rungs.find((r) => r.outfit.uses.some((u) => u.material === 'water')) : undefined;
   const steps: Step[] = [];
   let pass = 1;
-  let finishing = false;
+  let stage = 'climbing' as Stage;
   const asksOf = (rung: AllowedRung): Look['asks'] => {
     if (gritLies && LOOSENING.includes(rung.method)) return 'grains';
     return rung === water ? 'crystals' : 'clean';
@@ -183,8 +205,9 @@ export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findin
     steps.push(buildStep(surface, rung, pass, completes, { look, onNoChange }, findings, context));
   };
   for (const rung of rungs) {
-    if (rung.finisher && !finishing && air) {
-      finishing = true;
+    const own: Stage = rung.finisher ? 'finishing' : rung.last && stage !== 'climbing' ? 'last' : stage;
+    if (own !== stage && air) {
+      stage = own;
       pass += 1;
       // Nothing is judged between this air and the finisher it prepares.
       steps.push(buildStep(surface, { ...air, removes: [] }, pass, null, { look: null, onNoChange: 'climb' }, findings, context));
@@ -198,6 +221,9 @@ export function stepsFor(surface: Surface, rungs: readonly AllowedRung[], findin
   }
   return gritLies ? stopWhileGritLies(steps) : steps;
 }
+
+/** Where on the ladder one stands: each later stage is a pass of its own that begins with air. */
+type Stage = 'climbing' | 'finishing' | 'last';
 
 /** The last loosening step is the gate: past it only with no grain left. */
 function stopWhileGritLies(steps: Step[]): Step[] {

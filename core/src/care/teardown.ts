@@ -1,6 +1,6 @@
 import { kindFacts, type Depth } from './kinds/index.js';
 import { planCleaning } from './planCleaning.js';
-import type { Soil } from './knowledge/soils.js';
+import type { Soil } from './soils/index.js';
 import type { CleaningPlan, Finding, PlanRequest } from './types.js';
 
 /** One thing undone while opening: what, what came off, and how it sat, so that it goes back the same way. */

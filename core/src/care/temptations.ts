@@ -1,6 +1,6 @@
 import type { Material, Tool } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
-import { SOILS, type SoilNature } from './knowledge/soils.js';
+import { natureOf, type SoilNature } from './soils/index.js';
 import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
 import { firstRefusal, type RuleId } from './rules/index.js';
 import type { Context, Contraband, Finding, Refusal } from './types.js';
@@ -46,6 +46,11 @@ const TEMPTATIONS: readonly Temptation[] = [
   },
   { families: ['glass'], natures: ['damage'], method: 'plastic-polish', by: 'polish-bare-acrylic-only' },
   { families: ['bath'], natures: ['loose', 'film', 'spot'], method: 'dry-wipe' },
+  { families: ['glass'], natures: ['passing'], method: 'dry-wipe', by: 'fog-is-left' },
+  { families: ['curtain'], natures: ['loose'], method: 'blow' },
+  { families: ['leather'], natures: ['spot', 'soluble', 'growth', 'film'], method: 'soap-wash', by: 'leather-is-never-soaked' },
+  { families: ['glass', 'display'], natures: ['growth'], method: 'damp-wipe', tool: 'glass-cloth', by: 'growth-meets-what-is-thrown-away' },
+  { families: ['shell'], natures: ['growth'], method: 'damp-wipe', tool: 'body-cloth', by: 'growth-meets-what-is-thrown-away' },
 ];
 
 const TEMPTATIONS_OF = new Map<Family, readonly Temptation[]>(
@@ -53,13 +58,14 @@ const TEMPTATIONS_OF = new Map<Family, readonly Temptation[]>(
 );
 
 /** What tempts although nothing is to be cleaned: a scratch one would polish, a telescope mirror one would wipe. */
-const temptsAnyway = (finding: Finding): boolean => finding.soil === 'fine-scratch' || familyOf(finding.surface) === 'bath';
+const temptsAnyway = (finding: Finding): boolean =>
+  finding.soil === 'fine-scratch' || natureOf(finding.soil) === 'passing' || ['bath', 'curtain'].includes(familyOf(finding.surface));
 
 /** The temptations that fit what lies here and that some rule forbids. */
 export function temptationsFor(surface: Surface, wanted: readonly Finding[], findings: readonly Finding[], context: Context): Refusal[] {
   const known = TEMPTATIONS_OF.get(familyOf(surface));
   if (!known) return [];
-  const natures = [...wanted, ...findings.filter(temptsAnyway)].map((f) => SOILS[f.soil].nature);
+  const natures = [...wanted, ...findings.filter(temptsAnyway)].map((f) => natureOf(f.soil));
   const fitting = known.filter((t) => t.natures.some((n) => natures.includes(n)) && (!t.outdoors || context.place === 'field'));
   if (fitting.length === 0) return [];
   const atHome = { ...context, place: 'home' as const, conditions: {} };

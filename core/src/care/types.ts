@@ -7,8 +7,8 @@ import type { Amount, Use } from './knowledge/amounts.js';
 import type { Material, Tool, ToolRole } from './knowledge/materials.js';
 import type { Method } from './knowledge/methods.js';
 import type { SchoolId, Schools } from './knowledge/schools.js';
-import type { Severity, Soil } from './knowledge/soils.js';
-import type { Surface } from './knowledge/surfaces.js';
+import type { Severity, Soil } from './soils/index.js';
+import type { Measure, Surface } from './knowledge/surfaces.js';
 import type { Traits } from './knowledge/traits.js';
 import type { Ring } from './reach.js';
 import type { Refused, Rule, RuleId } from './rules/index.js';
@@ -64,6 +64,8 @@ export type Motion =
   | 'spiral-out'
   | 'straight-then-out'
   | 'lay-and-lift'
+  | 'run-round'
+  | 'lift-off'
   | 'one-way'
   | 'there-and-back'
   | 'roll'
@@ -90,7 +92,13 @@ export type SensorWork = { strokes: SwabStrokes; heldOpen: HeldOpen; stabilised:
 export type Taken = { id: Tool | Material; thingId?: string; label?: string };
 
 /** Which school a step followed, and what else it knows. */
-export type SchoolNote = { school: SchoolId; followed: string; others: { choice: string }[] };
+export type SchoolNote = {
+  school: SchoolId;
+  followed: string;
+  others: { choice: string }[];
+  /** The step departs from it all the same: nothing that follows it takes this. */
+  departs?: boolean;
+};
 
 export type Step = {
   /** `surface/pass/method`: stable for the same request. */
@@ -152,12 +160,32 @@ export type Caution = { hazard: HazardId; before: string };
 export type SaidLine =
   { line: LineId } | ({ line: 'swab' } & Pick<SwabStrokes, 'widthMm' | 'axis' | 'lanes'>) | { line: 'back-to-the-wind'; caps: boolean };
 
-/** The whole plan in one line. `apart`: the thing is moved away from the rest first. */
+/**
+ * The whole plan in one line. `apart`: the thing is moved away from the rest first. `measures`: what "good enough" is
+ * measured by where something is left.
+ */
 export type Summary = {
-  says: 'clean' | 'put-away' | 'weigh-opening' | 'wait-for-home' | 'drawer-lacks' | 'hand-over' | 'leave';
+  says:
+    | 'clean'
+    | 'put-away'
+    | 'weigh-opening'
+    | 'wait-for-home'
+    | 'wait-to-clear'
+    | 'let-dry'
+    | 'salt-water-inside'
+    | 'free-the-filter'
+    | 'renew'
+    | 'drawer-lacks'
+    | 'hand-over'
+    | 'leave';
   apart: boolean;
   surfaces: number;
+  measures: Measure[];
 };
+
+/** Until when something waits: home, until the fog has cleared or the water dried, until the filter is off. */
+export const WAITS_UNTIL = ['home', 'clear', 'dry', 'filter-off'] as const;
+export type WaitsUntil = (typeof WAITS_UNTIL)[number];
 
 /** One surface, the dirt on it, and why it is dealt with as it is. */
 type Entry = { surface: Surface; soil?: Soil } & Because;
@@ -173,8 +201,10 @@ export type CleaningPlan = {
   /** Why what is cleaned is worth a touch, where it lies. */
   worthIt: (Entry & { soil: Soil })[];
   leaveAlone: Entry[];
-  deferred: (Entry & { until: 'home' })[];
+  deferred: (Entry & { until: WaitsUntil })[];
   handOver: (Entry & { costHint?: number })[];
+  /** What no cleaning mends and no workshop is needed for: a new one goes in. */
+  replace: Entry[];
   /** What lies behind a ring its owner may undo: not a step, but a question to weigh first. */
   openings: OpeningOffer[];
   /** What usually comes with it and is worth a look of its own. */

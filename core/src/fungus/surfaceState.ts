@@ -1,12 +1,12 @@
 import type { ItemKind } from '../care/kinds/index.js';
-import { familyOf, type Severity, type Soil, SOILS, type Surface } from '../care/knowledge/index.js';
+import { familyOf, type Severity, type Soil, natureOf, type Surface } from '../care/knowledge/index.js';
 import type { SurfaceState } from './constants.js';
 
 type Known = { surface: Surface; findings: readonly { soil: Soil; severity: Severity }[] };
 
 /** What feeds mould on glass: films, skin oil, pollen, and what was not looked at. */
 const isFood = ({ soil, severity }: Known['findings'][number]): boolean =>
-  severity >= 2 && (['film', 'growth'].includes(SOILS[soil].nature) || soil === 'pollen' || soil === 'dust');
+  severity >= 2 && (['film', 'growth'].includes(natureOf(soil)) || soil === 'pollen' || soil === 'dust');
 
 /**
  * What a thing offers to mould: clean glass hardly anything, soiled glass food. A thing nobody has looked at counts

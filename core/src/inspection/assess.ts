@@ -1,6 +1,6 @@
 import { type Because, contextOf, type Finding, type Verdict, verdictFor } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
-import { type Schools, SOILS, type Surface, type Traits } from '../care/knowledge/index.js';
+import { type Schools, natureOf, type Surface, type Traits } from '../care/knowledge/index.js';
 import { surfacesOf } from '../care/kinds/index.js';
 
 export type SurfaceVerdict = { surface: Surface; verdict: Verdict; because: Because };
@@ -26,6 +26,6 @@ export const assess = (item: Thing, findings: readonly Finding[], schools?: Part
 
 /** The finding that is drawn for a surface: the one at its worst, damage after dirt where they tie. */
 export function mostTelling(findings: readonly Finding[]): Finding | null {
-  const weight = (f: Finding) => f.severity * 2 + (SOILS[f.soil].nature === 'damage' ? 0 : 1);
+  const weight = (f: Finding) => f.severity * 2 + (natureOf(f.soil) === 'damage' ? 0 : 1);
   return findings.reduce<Finding | null>((worst, f) => (f.severity > 0 && (!worst || weight(f) > weight(worst)) ? f : worst), null);
 }

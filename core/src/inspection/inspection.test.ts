@@ -46,7 +46,7 @@ describe('a verdict', () => {
     ['fine-scratch', 4, 'leave'],
     ['deep-scratch', 3, 'hand-over'],
     ['fungus-outside', 1, 'isolate'],
-    ['fog', 4, 'leave'],
+    ['fog', 4, 'wait'],
   ] as const)('on %s of severity %i says %s', (soil, severity, verdict) => {
     expect(assessSurface(lens, [onFront(soil, severity)]).verdict).toBe(verdict);
   });

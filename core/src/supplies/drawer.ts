@@ -1,7 +1,7 @@
 import { type BenchEvent, benchState, type CleaningPlan, type OnHand, type Step } from '../care/index.js';
 import { inStockUnits, type Material, type Tool } from '../care/knowledge/index.js';
 import { isFit, isTool, labelOf, soldFor, type DrawerThing } from './drawerThing.js';
-import { mayTouch } from './mayTouch.js';
+import { mayTouch } from '../care/index.js';
 
 const unitPriceOf = ({ packPrice, packSize }: DrawerThing): { unitPrice?: number } =>
   packPrice !== null && packSize ? { unitPrice: packPrice / packSize } : {};

@@ -1,4 +1,4 @@
-export { mayTouch } from './mayTouch.js';
+export { mayTouch } from '../care/index.js';
 export { alternativesFor, consumptionOf, mayDemote, onHandFrom, takeFrom, washed, type Shortage, type Taking } from './drawer.js';
 export { isFit, isTool, isWashable, labelOf, soldFor, USES_BEFORE_WASH, type DrawerThing } from './drawerThing.js';
 export { runningLow } from './runningLow.js';

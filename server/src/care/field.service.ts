@@ -37,7 +37,7 @@ export class FieldService {
   keepForHome({ itemId, conditions, schools }: WaitForHome): Promise<void> {
     return this.database.transaction(async (db) => {
       const { request } = await this.requests.forThing(db, itemId, { place: 'field', conditions, schools });
-      const { deferred } = care.planCleaning(request);
+      const deferred = care.planCleaning(request).deferred.filter((d) => d.until === 'home');
       if (deferred.length === 0) throw problem(careErrors, 'nothing-put-off');
       await this.putOff(db, itemId, deferred);
     });
@@ -45,8 +45,8 @@ export class FieldService {
 
   /** Notes what was put off, in the caller's transaction. */
   async putOff(db: Db, itemId: string, deferred: care.CleaningPlan['deferred']): Promise<void> {
-    if (deferred.length === 0) return;
-    const surfaces = [...new Set(deferred.map((d) => d.surface))];
+    const surfaces = [...new Set(deferred.filter((d) => d.until === 'home').map((d) => d.surface))];
+    if (surfaces.length === 0) return;
     await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'left-for-home', surfaces } }]);
   }
 }

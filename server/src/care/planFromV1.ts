@@ -52,7 +52,7 @@ const withoutTexts = ({ basis: _, look, schoolNotes = [], ...step }: OldStep) =>
 });
 
 /** Version 2 keeps codes and facts: what to do stays as it was agreed on, every sentence becomes its code. */
-export function planFromV1({ plan, request }: PlanV1): KeptPlan {
+export function planFromV1({ plan, request }: PlanV1): Omit<KeptPlan, 'replace'> {
   const now = plannedNow(request);
   const refused = plan.refused.filter((r) => care.RULES.some((rule) => rule.id === r.rule));
   const sameMissing = (m: PlanV1['plan']['missing'][number]) => now?.missing.find((n) => n.tool === m.tool && n.material === m.material);

@@ -59,6 +59,16 @@ function causes(fixture: Fixture): Task[] {
 /** Four words in a row: a sentence, and not an id. */
 const SENTENCE = /[A-Za-z’]+ [a-z’]+ [a-z’]+ [a-z’]+/;
 
+/** Sentences that say the same in other words since. */
+const REWORDED: Record<string, string> = {
+  'Dust on the mirror shows in the finder, never in the picture; but it falls towards the sensor.':
+    'Dust on the mirror shows in the finder, never in the picture; but it falls further in.',
+  'Not dirt: no wiping takes it off, and it hardly ever shows in a picture.':
+    'Not dirt: no wiping takes it off the glass, and it hardly ever shows in a picture.',
+  'It lies behind a stuck filter. Free the filter first: a wide rubber band round the rim for grip.':
+    'It lies behind a stuck filter. It waits until the filter is off: a wide rubber band round the rim for grip.',
+};
+
 describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
   let db: Database;
   const fixture = fixtureOf(name);
@@ -76,7 +86,8 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
     await migrate(db, SCHEMAS.slice(at + 1));
     // What the last program kept is as this one would keep it.
     const rewritten = await rewriteOldDocuments(db.db, DOCUMENTS);
-    expect(rewritten > 0, `${rewritten} rewritten`).toBe(name < '0006');
+    expect(rewritten, `${rewritten} rewritten`).toBeGreaterThan(0);
+    expect(await rewriteOldDocuments(db.db, DOCUMENTS), 'a second time').toBe(0);
   });
   afterAll(() => db.close());
 
@@ -100,7 +111,8 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
     const codes = await documents(BECAUSE_DOCUMENT, 'surface_state', 'because');
     expect(codes.map((b) => becauseWords(b)).every((words) => words.length > 0)).toBe(true);
     // A sentence that has been reworded since is told in its new words; those of the last schema with sentences are as they were.
-    if (name === '0004_judgement') expect(codes.map((b) => becauseWords(b))).toEqual(before.map((row) => row.reason));
+    if (name === '0004_judgement')
+      expect(codes.map((b) => becauseWords(b))).toEqual(before.map((row) => REWORDED[String(row.reason)] ?? row.reason));
     if (name >= '0005') return;
     const undecided = before.filter((_, i) => codes[i]!.reason === 'decided-then');
     expect(undecided.map((row) => `${String(row.surface)}: ${String(row.reason)}`)).toEqual([]);

@@ -24,11 +24,14 @@ const BENCH_ENDS: readonly [string, care.BenchEnd['reason']][] = [
   ['It did not come off', 'did-not-come-off'],
   ['The shutter closed', 'shutter-closed-on-it'],
 ];
+/** It was a verdict of its own then; now it is one that waits. */
+const BEHIND_FILTER = 'It lies behind a stuck filter';
 
 /** From a sentence to its code: an end at the bench by its words, the rest by asking again what was found. */
 export function becauseFromV1({ text, verdict, surface, findings, kind, traits, schools }: SurfaceStateV1): care.Because {
   const end = BENCH_ENDS.find(([words]) => text.startsWith(words));
   if (end) return { reason: end[1] };
+  if (text.startsWith(BEHIND_FILTER)) return { reason: 'behind-stuck-filter' };
   if (!(kind in care.KINDS) || !findings.every((f) => f.soil in care.SOILS)) return { reason: 'decided-then' };
   const now = inspection.assessSurface(
     { kind, traits },

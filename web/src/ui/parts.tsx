@@ -1,5 +1,5 @@
 import type { care } from '@bright-keeper/core';
-import { AlertTriangle, CircleCheck, CircleHelp, Droplets, ShieldAlert, Wrench, type LucideIcon } from 'lucide-react';
+import { AlertTriangle, CircleCheck, CircleHelp, Droplets, Hourglass, type LucideIcon, RefreshCcw, ShieldAlert, Wrench } from 'lucide-react';
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Link, type LinkProps } from 'react-router';
 import { ApiError } from '../api/http';
@@ -62,6 +62,8 @@ export function Section({
 const VERDICT_LOOKS: Record<care.Verdict | 'never', { icon: LucideIcon; tone: string }> = {
   leave: { icon: CircleCheck, tone: 'bg-glass-tint text-glass' },
   clean: { icon: Droplets, tone: 'bg-lamp-tint text-lamp' },
+  wait: { icon: Hourglass, tone: 'bg-lamp-tint text-lamp' },
+  replace: { icon: RefreshCcw, tone: 'bg-act-tint text-act' },
   'hand-over': { icon: Wrench, tone: 'bg-act-tint text-act' },
   isolate: { icon: ShieldAlert, tone: 'bg-act-tint text-act' },
   never: { icon: CircleHelp, tone: 'border border-line text-soft' },

@@ -14,5 +14,7 @@ export const VERDICT_WORDS: Record<care.Verdict, string> = {
   leave: 'Leave it',
   clean: 'Clean it',
   isolate: 'Isolate',
+  wait: 'Wait',
+  replace: 'Renew',
   'hand-over': 'Hand over',
 };

@@ -14,6 +14,15 @@ const ON_FAMILY: Partial<Record<care.Family, Partial<Record<care.Method, string>
     'soft-brush': 'A soft brush kept for glass, its own weight only, from the hinge outward.',
   },
   glass: { 'damp-swab': 'Tissue wrapped loosely round the swab, barely damp: centre outward, then the dry end picks up.' },
+  cells: {
+    'dry-wipe': 'A clean corner of the body cloth along the plates, battery out, no pressure.',
+    'damp-swab': 'Battery out. Cotton swab barely damp: touch off the excess first. Along spring and plate, then the dry end.',
+  },
+  thread: {
+    'stiff-brush': 'Along the turns and away from the opening, nothing turned meanwhile. Then air.',
+    'dry-swab': 'A dry cotton swab along the turns: what oil you can see comes off, no more.',
+  },
+  leather: { 'damp-wipe': 'A cloth wrung out until it is barely damp, one pass, then dry in moving air away from heat.' },
   contacts: {
     'dry-wipe': 'A clean corner of the body cloth along the pins, no pressure, a fresh patch for each pass.',
     'damp-swab': 'Cotton swab barely damp: touch off the excess first. Along the pins, then the dry end.',
@@ -33,7 +42,7 @@ const OFF_GROWTH =
 
 /** How it is done here, as one hand would tell another. */
 export function howTo({ method, surface, removes }: Doing): string {
-  const wiped = ['damp-wipe', 'solvent-wipe', 'damp-swab'].includes(method);
-  if (wiped && removes.includes('fungus-outside')) return OFF_GROWTH;
+  const wiped = ['damp-wipe', 'solvent-wipe', 'damp-swab', 'dab'].includes(method);
+  if (wiped && removes.some((soil) => care.spreads(soil, surface))) return OFF_GROWTH;
   return ON_SURFACE[surface]?.[method] ?? ON_FAMILY[care.familyOf(surface)]?.[method] ?? care.methodFacts(method).how;
 }

@@ -7,7 +7,14 @@ const LINES: Record<care.LineId, string> = {
   'dry-open-look-in-two-months':
     'Let it dry open. Look at it again in two months: a finish that was removed in part turns again where it is shut away.',
   'hands-off-the-glass': 'Hands off the glass.',
-  'switched-off-battery-out': 'Switched off, its battery out.',
+  'film-out-first': 'No film in it: wind it back and take it out before the door is opened.',
+  'bellows-out-slowly': 'Open it by its own button and let the bed come by itself: nothing is pulled.',
+  'door-shut-empty': 'Shut the door once without film and see that it closes all round.',
+  'flash-off-cells-out':
+    'Switch it off and wait ten minutes, then take the cells out. Never open it: its capacitor keeps its charge for days.',
+  'cells-stay-out': 'Cells go back in when it is used; for storing they stay out.',
+  'motors-off-propellers-off': 'Motors off, battery out, propellers off. The arm is held, never forced.',
+  'arm-free-before-power': 'See that the arm swings free, then battery and propellers back on.',
   'eyecups-down': 'Fold the eyecups down.',
   'power-back-for-the-sensor': 'Charged battery back in, or mains: before the sensor is opened, and it stays in until the sensor is done.',
   'power-for-the-sensor': 'Battery full or on mains, and it stays in until the sensor is done.',
@@ -36,6 +43,7 @@ const LINES: Record<care.LineId, string> = {
   'battery-out': 'Switch off and take the battery out before anything touches bay or contacts.',
   'battery-back': 'Battery back in; check that it runs.',
   'caps-on': 'Blow out the caps and put them on.',
+  'washed-caps-on': 'Put the caps on when they are washed and wholly dry; until then cover the ends with something clean.',
   'both-ends-capped': 'Both ends capped while the outside is done.',
   'tube-level': 'Tube level or pointing a little down, so that dust falls away from the glass.',
   'mirror-box-first': 'Blow the mirror box first: mirror down, mount down. Then raise the mirror by the cleaning mode or a long exposure.',

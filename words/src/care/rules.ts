@@ -4,14 +4,15 @@ import { care } from '@bright-keeper/core';
 const MESSAGES: Record<care.RuleId, string> = {
   'put-away-in-sand-and-rain':
     'Sand or rain is in the air: cap it and put it away. Nothing is opened, brushed or wiped before you are in shelter.',
-  'stay-closed-in-the-wind': 'The {surface} lies behind the mount: in the wind it stays closed. Into the car, or indoors.',
-  'bench-work-waits': 'This is bench work: the {surface} is done at home, on a still and clean table.',
+  'stay-closed-in-the-wind': 'What lies behind the mount ({surface}) stays closed in the wind. Into the car, or indoors.',
+  'bench-work-waits': 'This is bench work, for a still and clean table at home ({surface}).',
   'no-open-fluid-in-the-field': 'No open fluid in the field: a sealed wipe does it, or it waits for home.',
-  'no-water-out-here': 'The {surface} wants fresh water, and there is none out here. It waits for home; nothing else goes over it.',
+  'no-water-out-here':
+    'Fresh water is wanted on the {surface}, and there is none out here. That waits for home; nothing else goes over it.',
   'no-fluid-in-frost-or-dew':
-    'Below freezing or while dew falls, fluid freezes or smears on the {surface}: it waits until you are indoors.',
+    'Below freezing or while dew falls, fluid freezes or smears on the {surface}: that waits until you are indoors.',
   'field-air-and-brush':
-    'In the field only air and brush on the {surface}, and a wipe only where the picture is spoilt. This can wait for home.',
+    'In the field only air and brush on the {surface}; a wipe is for what spoils what you came for. This can wait for home.',
   'sensor-stays-closed-outdoors':
     'Opening the camera outdoors lets in more than a blower takes out. Retouch, and look at the {surface} at home.',
   'air-first': 'Air comes first: without a clean blower at hand nothing touches the {surface}.',
@@ -19,13 +20,13 @@ const MESSAGES: Record<care.RuleId, string> = {
     'On the {surface} only air and a damp swab of its own width: a dry cloth or a brush that has touched anything leaves more than it takes.',
   'mirror-is-never-stroked':
     'The silver of the {surface} lies bare: air, a soft brush kept for glass, at most a damp dab. Never a dry wipe, never a stroke of cloth, and cotton swabs are coarse.',
-  'only-air-on-a-focusing-screen': 'The {surface} is soft plastic or ground glass: only air. Dust on it never shows in the picture.',
+  'only-air-on-a-focusing-screen': 'Only air on the {surface}: it is soft plastic or ground glass. Dust there never shows in the picture.',
   'mirror-box-by-air-only':
-    'The {surface} is blown out with mirror and mount down, and again with the mirror up. No cloth, swab or brush goes in.',
+    'Only air in the {surface}, mirror and mount down, and again with the mirror up. No cloth, swab or brush goes in.',
   'soft-coating':
-    'The {surface} is soft, by its one old layer or by being plastic: no carbon tip, no alcohol for a plain film, and fewer strokes.',
+    'The {surface} bears no solvent and no carbon tip: it is bare, has one soft old layer, or is plastic. Fewer strokes, too.',
   'telescope-mirrors-are-bathed':
-    'The {surface} is washed as its maker says, in a bath of water with cotton and at long intervals, or left. Nothing of this ladder touches it.',
+    'A telescope mirror ({surface}) is washed as its maker says, in a bath of water with cotton and at long intervals, or left. Nothing of this ladder touches it.',
   'no-canned-air-inside':
     'Canned air can spit liquid propellant: it stains coatings and damages sensors. Use a bulb blower on the {surface}.',
   'polish-bare-acrylic-only':
@@ -33,23 +34,31 @@ const MESSAGES: Record<care.RuleId, string> = {
   'no-household-wipes': 'Wood fibre and grit: neither shirt tails nor paper towels nor toilet or facial tissue on the {surface}.',
   'no-opening-of-radioactive-glass': 'Suspected radioactive glass is never opened or ground.',
   'no-opening-of-electronics': 'Flat cables and sensors sit behind the rings of an electronic lens: they tear, and it must be set up anew.',
-  'no-opening-by-the-owner':
-    'It is not opened by its owner: what may hold a charge or a glued battery can hurt, and a front centred on a bench is lost.',
+  'no-opening-by-the-owner': 'It is not opened by its owner: what is inside can hurt, or is lost for good once it is undone.',
   'grit-in-the-field': 'Grains are seen on the {surface}: wiping would drag them across it. Blow, brush, cap it, and wait for home.',
   'no-alcohol-over-salt': 'Alcohol does not dissolve salt: with it one only drags the crystals across the {surface}. Fresh water first.',
   'dissolve-salt-first':
     'Dried salt is hard crystals. Fresh water comes first; a brush or a cloth before it drags them across the {surface}.',
   'no-dry-wipe-on-gritty-splash': 'A dried splash has a gritty heart: soak it, do not rub the {surface} dry.',
   'no-dry-wipe-on-heavy-film': 'A film as plain as this only spreads under a dry cloth: go on to the damp wipe on the {surface}.',
-  'fog-is-left': 'Fog clears by itself; wiping the {surface} now only moves dirt about.',
+  'fog-is-left': 'Fog clears by itself: while it is there nothing touches the {surface}, neither brush nor cloth nor drop.',
+  'air-spreads-it':
+    'On the {surface} air, bristles and dry cloths would carry it about: it is taken damp, by a window, gloves on, and what took it is thrown away.',
+  'no-bristles-over-grease': 'Grease and glue are not brushed: that spoils the brush for glass and only smears the {surface}.',
+  'soft-finish-is-not-rubbed': 'A gluey or flaking finish sheds under bristles and dry cloths: air only on the {surface}.',
+  'no-oil-over-grit': 'Oil or grease over grains makes a grinding paste: the grains come out of the {surface} first.',
+  'leather-is-never-soaked': 'Leather is never soaked: the {surface} is wiped barely damp and dried away from heat.',
+  'shutter-curtain-is-not-touched': 'The {surface} runs to a hundredth of a millimetre: it is neither touched nor blown at.',
+  'converted-sensor-by-air': 'The {surface} was changed by a converter: its glue and filter bear less. Air, and the converter’s own word.',
+  'no-fluid-near-a-joint': 'Fluid creeps into the motors of the {surface} and stays there: air, and a dry swab at most.',
   'growth-meets-what-is-thrown-away':
-    'Spores stay in a brush or cloth and go on to the next thing: on the {surface} only what is thrown away, sealed.',
+    'What took mould, splinters or a leak goes on to the next thing: on the {surface} only what is thrown away, sealed.',
   'no-solvent-on-plastic':
-    'The {surface} is plastic: alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
+    'Plastic ({surface}): alcohol, acetone, ammonia and window cleaner craze it or take its coating. Eyeglass-type cleaner or the maker’s own.',
   'makers-cleaner-only': 'The maker of this coating names a cleaner: that and nothing else on the {surface}.',
   'barely-damp-near-the-mount': 'At the mount opening ({surface}) only a barely damp swab: nothing that can drip in.',
-  'wash-only-what-comes-off': 'The {surface} does not come off, so it cannot be washed without water getting in.',
-  'no-solvent-on-rubber': 'Solvent takes the dressing out of rubber: the {surface} would harden and crack.',
+  'wash-only-what-comes-off': 'Only what comes off is washed: at the {surface} water would get in.',
+  'no-solvent-on-rubber': 'Solvent takes the dressing out of rubber, which hardens and cracks ({surface}).',
   'tool-roles': 'This tool is not kept for that: what has touched a shell never touches the {surface}.',
   'school-no-breath': 'Your school says never: breath is wet and not clean.',
   'school-no-glass-brush': 'Your school keeps bristles off glass.',

@@ -85,7 +85,7 @@ describe('a duty in words', () => {
       surface: name,
       verdict,
       findings: [{ soil: 'fungus' as const, severity: 2 as const }],
-      because: { reason: 'growth' as const, soil: 'fungus' as const },
+      because: { reason: 'growth' as const, soil: 'fungus' as const, surface: 'inner-glass' as const },
     });
     const facts: schedule.DutyFacts = {
       says: 'need',

@@ -1,20 +1,12 @@
 import { only, type Kind } from './kind.js';
+import { CASE } from './parts.js';
 import { CAPS_ON, COATING_BY_YEAR, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985, WASH_FACE } from './presets.js';
 import { binocularSection } from './sections/binocular.js';
 
 export const binocular: Kind = {
   name: 'binocular',
   plural: 'binoculars',
-  defaults: {
-    yearMade: null,
-    coating: 'multi',
-    makerForbidsFluids: false,
-    frontMm: null,
-    weatherSealed: true,
-    rubberisedCoating: true,
-    value: null,
-    servicePrice: null,
-  },
+  lookedThrough: true,
   presets: [...COATING_BY_YEAR, NO_RUBBER_BEFORE_1985, NOT_SEALED_BEFORE_1985],
   surfaces: [
     'objective',
@@ -27,16 +19,15 @@ export const binocular: Kind = {
     'strap-lugs',
     'eyecup',
     'rear-cap',
-    'case',
+    ...CASE,
   ],
   acrossMm: { objective: 42, 'eye-lens': 22 },
   litres: 2,
   before: [],
   // Its two halves were set parallel on a bench; an objective that was turned has to be set again.
   opening: { by: 'workshop', bar: 'centred-front' },
-  prepare: [WASH_FACE, { line: 'eyecups-down', when: ({ on }) => on('eye-lens') }],
+  prepare: [WASH_FACE, { line: 'eyecups-down', outdoors: true, when: ({ on }) => on('eye-lens') }],
   close: [CAPS_ON],
-  rhythms: ['light-test', 'exercise'],
   looks: {},
   section: binocularSection,
 };

@@ -1,5 +1,14 @@
 import { only, type Kind } from './kind.js';
-import { BATTERY_BACK, BATTERY_OUT, FILM_BEFORE_1999, NO_RUBBER_BEFORE_1985 } from './presets.js';
+import { CELLS, FILM_PATH } from './parts.js';
+import {
+  BATTERY_BACK,
+  BATTERY_OUT,
+  DOOR_SHUT,
+  FILM_BEFORE_1999,
+  FILM_OUT,
+  NO_BATTERY_BEFORE_1960,
+  NO_RUBBER_BEFORE_1985,
+} from './presets.js';
 import { compactSection } from './sections/compact.js';
 import type { Work } from './work.js';
 
@@ -9,19 +18,7 @@ const lensIsOut = ({ traits, on }: Work): boolean => !!traits.collapsible && on(
 export const compact: Kind = {
   name: 'compact camera',
   plural: 'compact cameras',
-  defaults: {
-    yearMade: null,
-    digital: true,
-    collapsible: true,
-    viewfinder: false,
-    popupFlash: true,
-    rubberisedCoating: false,
-    paintedLettering: true,
-    weatherSealed: false,
-    value: null,
-    servicePrice: null,
-  },
-  presets: [FILM_BEFORE_1999, NO_RUBBER_BEFORE_1985],
+  presets: [FILM_BEFORE_1999, NO_BATTERY_BEFORE_1960, NO_RUBBER_BEFORE_1985],
   surfaces: [
     'front-glass',
     'inner-glass',
@@ -35,23 +32,24 @@ export const compact: Kind = {
     'strap-lugs',
     only('port-covers', (t) => !!t.digital),
     only('screen', (t) => !!t.digital),
-    'battery-bay',
-    'battery-contacts',
+    ...CELLS,
     only('card-bay', (t) => !!t.digital),
+    ...FILM_PATH,
   ],
   acrossMm: { 'front-glass': 20, 'viewfinder-window': 10 },
   litres: 0.5,
   before: [],
   opening: { by: 'workshop', bar: 'flash' },
   prepare: [
+    FILM_OUT,
     {
       line: 'lens-out-then-battery',
+      outdoors: true,
       when: lensIsOut,
     },
     { ...BATTERY_OUT, when: (work) => BATTERY_OUT.when(work) && !lensIsOut(work) },
   ],
-  close: [{ ...BATTERY_BACK, when: (work) => lensIsOut(work) || BATTERY_BACK.when(work) }],
-  rhythms: ['look-over', 'exercise', 'battery-contacts'],
+  close: [DOOR_SHUT, { ...BATTERY_BACK, when: (work) => lensIsOut(work) || BATTERY_BACK.when(work) }],
   looks: {},
   section: compactSection,
 };

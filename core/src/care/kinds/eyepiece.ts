@@ -6,7 +6,7 @@ import { eyepieceSection } from './sections/eyepiece.js';
 export const eyepiece: Kind = {
   name: 'eyepiece',
   plural: 'eyepieces',
-  defaults: { yearMade: null, coating: 'multi', makerForbidsFluids: false, paintedLettering: true, radioactiveGlass: false, value: null },
+  lookedThrough: true,
   presets: COATING_BY_YEAR,
   surfaces: ['field-lens', 'inner-glass', 'eye-lens', 'rear-cap', 'barrel', 'eyecup', 'front-cap'],
   acrossMm: { 'field-lens': 28, 'eye-lens': 24 },
@@ -15,7 +15,6 @@ export const eyepiece: Kind = {
   opening: { by: 'owner', rings: { 'front-group': 'field-lens', 'rear-group': 'eye-lens' } },
   prepare: [WASH_FACE, { line: 'eyecup-off', when: ({ on }) => on('eyecup') }],
   close: [CAPS_ON],
-  rhythms: ['light-test'],
   looks: {},
   section: eyepieceSection,
 };

@@ -1,7 +1,6 @@
 import type { Surface } from '../knowledge/surfaces.js';
 import type { TraitId, Traits } from '../knowledge/traits.js';
-import type { LookManner } from '../../inspection/index.js';
-import type { DutyCode } from '../../schedule/index.js';
+import type { LookManner } from './lookManner.js';
 import type { LineId } from './lines.js';
 import type { Section } from './section.js';
 import type { Work } from './work.js';
@@ -12,9 +11,9 @@ export type Depth = (typeof DEPTHS)[number];
 
 /**
  * Why nobody but a workshop opens a thing: it holds a charge, its front was centred on a bench, a glued battery lies
- * behind its back, or there is no ring to undo.
+ * behind its back, a shutter sits between its rings, or there is no ring to undo.
  */
-export const OPENING_BARS = ['flash', 'centred-front', 'lithium-inside', 'nothing-behind-a-ring'] as const;
+export const OPENING_BARS = ['flash', 'centred-front', 'lithium-inside', 'shutter-inside', 'nothing-behind-a-ring'] as const;
 export type OpeningBar = (typeof OPENING_BARS)[number];
 
 /** Who may open a thing: its owner, by the rings that lay these faces bare, or a workshop only. */
@@ -25,8 +24,8 @@ export type Preset = {
   [T in TraitId]: { trait: T; value: NonNullable<Traits[T]>; when: (traits: Traits) => boolean; why: string };
 }[TraitId];
 
-/** A line of what to do before or after the work, and for which work. */
-export type Line = { line: LineId; when: (work: Work) => boolean };
+/** A line of what to do before or after the work, for which work, and whether it is said of work outdoors, too. */
+export type Line = { line: LineId; when: (work: Work) => boolean; outdoors?: true };
 
 export type SurfaceEntry = Surface | { surface: Surface; when: (traits: Traits) => boolean };
 
@@ -37,9 +36,9 @@ export type SurfaceEntry = Surface | { surface: Surface; when: (traits: Traits) 
 export type Kind = {
   name: string;
   plural: string;
-  /** The traits that matter for it, as for one made today of which nothing more is known. */
-  defaults: Traits;
   presets: readonly Preset[];
+  /** It is looked through and takes no picture itself. */
+  lookedThrough?: true;
   /** In the order light meets them, then the shell from front to back. */
   surfaces: readonly SurfaceEntry[];
   /** How far across its glass is, mm, where nobody said: fluid goes by size. */
@@ -51,8 +50,6 @@ export type Kind = {
   opening: Opening;
   prepare: readonly Line[];
   close: readonly Line[];
-  /** What falls due for it again and again. */
-  rhythms: readonly DutyCode[];
   /** Where it is looked at unlike others with the same surface. */
   looks: Partial<Record<Surface, Partial<LookManner>>>;
   section: (traits: Traits) => Section;

@@ -3,6 +3,7 @@ import { TRAITS, type TraitId, type Traits } from '../knowledge/traits.js';
 import {
   capsOf,
   checkKind,
+  defaultsOf,
   hasSurface,
   ITEM_KINDS,
   kindFacts,
@@ -21,7 +22,7 @@ const PAIRS = ITEM_KINDS.flatMap((from) => ITEM_KINDS.filter((to) => to !== from
 
 describe('a kind of thing', () => {
   it.each(ITEM_KINDS)('%s is whole: sizes, rings, relations, presets, and every surface drawn once', (kind) => {
-    expect(checkKind(kindFacts(kind))).toEqual([]);
+    expect(checkKind(kindFacts(kind), defaultsOf(kind))).toEqual([]);
   });
 
   it.each(ITEM_KINDS)('%s keeps every label inside its drawing', (kind) => {
@@ -55,11 +56,11 @@ describe('a kind of thing', () => {
       /lays bare objective/,
     ],
     ['a surface nobody draws', { surfaces: [...kindFacts('lens').surfaces, 'strap-lugs'] }, /draws strap-lugs not at all/],
-    ['a preset of a trait it does not have', { defaults: {} }, /a preset sets/],
+    ['a preset of a trait it does not have', { presets: kindFacts('compact').presets }, /a preset sets digital/],
     ['a relation to a stranger', { before: [['screen', 'barrel']] }, /before names screen/],
     ['no name', { name: '' }, /name/],
   ])('with %s is named as broken', (_, change, fault) => {
-    expect(checkKind({ ...kindFacts('lens'), ...change }).join('\n')).toMatch(fault);
+    expect(checkKind({ ...kindFacts('lens'), ...change }, defaultsOf('lens')).join('\n')).toMatch(fault);
   });
 });
 

@@ -1,25 +1,11 @@
 import { BODY_CLOSE, BODY_PREPARE, BODY_PRESETS } from './bodies.js';
 import { only, type Kind } from './kind.js';
+import { CELLS, COVERING, CURTAIN, FILM_PATH } from './parts.js';
 import { bodySection } from './sections/mirrorlessBody.js';
 
 export const mirrorlessBody: Kind = {
   name: 'mirrorless body',
   plural: 'mirrorless bodies',
-  defaults: {
-    yearMade: null,
-    digital: true,
-    weatherSealed: true,
-    electronicContacts: true,
-    rubberisedCoating: true,
-    paintedLettering: true,
-    sensorFormat: 'full-frame',
-    megapixels: null,
-    sensorStabilised: true,
-    sensorCleaningMode: true,
-    viewfinder: true,
-    value: null,
-    servicePrice: null,
-  },
   presets: BODY_PRESETS,
   surfaces: [
     only('sensor-cover', (t) => !!t.digital),
@@ -31,7 +17,7 @@ export const mirrorlessBody: Kind = {
     only('contacts', (t) => !!t.electronicContacts),
     'release-button',
     'body-shell',
-    'grip-rubber',
+    ...COVERING,
     only('sticky-coating', (t) => !!t.rubberisedCoating),
     'dials',
     'hot-shoe',
@@ -39,9 +25,10 @@ export const mirrorlessBody: Kind = {
     only('port-covers', (t) => !!t.digital),
     only('screen', (t) => !!t.digital),
     only('eyecup', (t) => !!t.viewfinder),
-    'battery-bay',
-    'battery-contacts',
+    ...CELLS,
     only('card-bay', (t) => !!t.digital),
+    ...FILM_PATH,
+    CURTAIN,
   ],
   acrossMm: { 'viewfinder-window': 18 },
   litres: 1.5,
@@ -49,7 +36,6 @@ export const mirrorlessBody: Kind = {
   opening: { by: 'workshop', bar: 'flash' },
   prepare: BODY_PREPARE,
   close: BODY_CLOSE,
-  rhythms: ['sensor-frame', 'look-over', 'exercise', 'battery-contacts'],
   looks: {},
   section: bodySection,
 };

@@ -4,7 +4,6 @@ import { phoneSection } from './sections/phone.js';
 export const phone: Kind = {
   name: 'phone',
   plural: 'phones',
-  defaults: { coating: 'multi', weatherSealed: true },
   presets: [],
   surfaces: ['phone-lens', 'screen', 'body-shell', 'port-covers', 'case'],
   acrossMm: { 'phone-lens': 10 },
@@ -16,7 +15,6 @@ export const phone: Kind = {
     { line: 'nothing-wet-near-openings', when: ({ wet }) => wet },
   ],
   close: [],
-  rhythms: ['look-over'],
   looks: {},
   section: phoneSection,
 };

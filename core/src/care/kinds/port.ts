@@ -4,16 +4,6 @@ import { portSection } from './sections/port.js';
 export const port: Kind = {
   name: 'underwater port',
   plural: 'underwater ports',
-  // Acrylic until somebody says glass: what is safe on acrylic harms neither.
-  defaults: {
-    opticMaterial: 'acrylic',
-    coating: 'none',
-    makerForbidsFluids: false,
-    frontMm: null,
-    domed: true,
-    value: null,
-    servicePrice: null,
-  },
   presets: [
     { trait: 'coating', value: 'multi', when: (t) => t.opticMaterial === 'glass', why: 'Glass ports are coated; acrylic ones seldom are.' },
   ],
@@ -35,7 +25,6 @@ export const port: Kind = {
     { line: 'o-ring-back', when: ({ on }) => on('o-ring') },
     { line: 'into-its-case', when: () => true },
   ],
-  rhythms: ['filter-look'],
   looks: {},
   section: portSection,
 };

@@ -30,6 +30,18 @@ export const FILM_BEFORE_1999: Preset = {
   when: madeBefore(1999),
   why: 'Before about 1999 a body holds film: no sensor, no screen, no card.',
 };
+export const NO_BATTERY_BEFORE_1960: Preset = {
+  trait: 'battery',
+  value: false,
+  when: madeBefore(1960),
+  why: 'Before about 1960 a camera runs on springs: no battery, no switch.',
+};
+export const LEATHER_BEFORE_1975: Preset = {
+  trait: 'leatherCovered',
+  value: true,
+  when: madeBefore(1975),
+  why: 'Up to about 1975 bodies are covered in leather or leathercloth.',
+};
 export const NO_RUBBER_BEFORE_1985: Preset = {
   trait: 'rubberisedCoating',
   value: false,
@@ -60,8 +72,16 @@ export const WASH_FACE: Line = {
   line: 'wash-your-face',
   when: ({ on }) => on('eye-lens', 'eyecup'),
 };
+/** A film body is opened empty, and shut once without film. */
+export const FILM_OUT: Line = {
+  line: 'film-out-first',
+  outdoors: true,
+  when: ({ on }) => on('film-gate', 'light-seals', 'shutter-curtain'),
+};
+export const DOOR_SHUT: Line = { line: 'door-shut-empty', when: ({ on }) => on('film-gate', 'light-seals') };
 export const BATTERY_OUT: Line = {
   line: 'battery-out',
+  outdoors: true,
   when: ({ on }) => on('battery-bay', 'battery-contacts'),
 };
 export const BATTERY_BACK: Line = {

@@ -5,7 +5,7 @@ import { reflectorSection } from './sections/reflector.js';
 export const reflector: Kind = {
   name: 'mirror telescope',
   plural: 'mirror telescopes',
-  defaults: { yearMade: null, paintedLettering: true, value: null, servicePrice: null },
+  lookedThrough: true,
   presets: [],
   surfaces: ['primary-mirror', 'secondary-mirror', 'front-cap', 'barrel', 'focus-ring', 'rear-cap'],
   acrossMm: {},
@@ -14,7 +14,6 @@ export const reflector: Kind = {
   opening: { by: 'workshop', bar: 'nothing-behind-a-ring' },
   prepare: [{ line: 'both-ends-capped', when: () => true }],
   close: [CAPS_ON],
-  rhythms: ['look-over'],
   looks: {},
   section: reflectorSection,
 };

@@ -5,17 +5,7 @@ import { refractorSection } from './sections/refractor.js';
 export const refractor: Kind = {
   name: 'telescope with a glass front',
   plural: 'telescopes with a glass front',
-  defaults: {
-    yearMade: null,
-    coating: 'multi',
-    makerForbidsFluids: false,
-    frontMm: null,
-    correctorFront: false,
-    hoodFitted: true,
-    paintedLettering: true,
-    value: null,
-    servicePrice: null,
-  },
+  lookedThrough: true,
   presets: COATING_BY_YEAR,
   surfaces: [
     only('objective', (t) => !t.correctorFront),
@@ -44,7 +34,6 @@ export const refractor: Kind = {
     },
   ],
   close: [CAPS_ON],
-  rhythms: ['light-test'],
   looks: {},
   section: refractorSection,
 };

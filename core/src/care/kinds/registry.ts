@@ -2,8 +2,11 @@ import type { Surface } from '../knowledge/surfaces.js';
 import { accessory } from './accessory.js';
 import { binocular } from './binocular.js';
 import { compact } from './compact.js';
+import { drone } from './drone.js';
 import { eyepiece } from './eyepiece.js';
+import { filmCamera } from './filmCamera.js';
 import { filter } from './filter.js';
+import { flash } from './flash.js';
 import type { Kind } from './kind.js';
 import { lens } from './lens.js';
 import { mirrorlessBody } from './mirrorlessBody.js';
@@ -22,6 +25,9 @@ export const KINDS = {
   'mirrorless-body': mirrorlessBody,
   'slr-body': slrBody,
   compact,
+  'film-camera': filmCamera,
+  drone,
+  flash,
   phone,
   teleconverter,
   eyepiece,

@@ -1,4 +1,4 @@
-import type { TraitId, Traits } from '../knowledge/traits.js';
+import { defaultsOf, traitFacts, traitsOf, type TraitId, type Traits } from '../knowledge/traits.js';
 import { kindFacts, type ItemKind } from './registry.js';
 import type { Preset } from './kind.js';
 
@@ -10,19 +10,21 @@ export const presetsFor = (kind: ItemKind, traits: Traits): Preset[] => kindFact
  * A preset may lean on what was said or preset before it (a collapsible lens has an open thread).
  */
 export function withDefaults(kind: ItemKind, traits: Traits): Traits {
-  const { defaults, presets } = kindFacts(kind);
-  let all: Traits = { ...defaults, ...traits };
+  const { presets } = kindFacts(kind);
+  let all: Traits = { ...defaultsOf(kind), ...traits };
   for (const preset of presets) if (traits[preset.trait] === undefined && preset.when(all)) all = { ...all, [preset.trait]: preset.value };
   return all;
 }
 
-/** What is known of the thing itself and not of its design: it outlives a change of kind. */
-const OF_THE_THING: readonly TraitId[] = ['yearMade', 'value', 'servicePrice', 'frontMm', 'focalMm', 'smallestFNumber', 'megapixels'];
-
-const traitIds = (kind: ItemKind): TraitId[] => Object.keys(kindFacts(kind).defaults) as TraitId[];
+/** True of the thing itself and not of its design. */
+const isOfTheThing = (trait: TraitId): boolean => traitFacts(trait).outlivesKind;
 
 const kept = (kind: ItemKind, traits: Traits): Traits =>
-  Object.fromEntries(OF_THE_THING.filter((t) => traitIds(kind).includes(t) && traits[t] !== undefined).map((t) => [t, traits[t]]));
+  Object.fromEntries(
+    traitsOf(kind)
+      .filter((t) => isOfTheThing(t) && traits[t] !== undefined)
+      .map((t) => [t, traits[t]]),
+  );
 
 /** It stands otherwise than it would if nobody had said anything of it. */
 function isTouched(kind: ItemKind, traits: Traits, trait: TraitId): boolean {
@@ -41,6 +43,6 @@ export type TraitChange = { kind: ItemKind } | { trait: TraitId; value: Traits[T
 export function retrait(kind: ItemKind, traits: Traits, change: TraitChange): Traits {
   if ('kind' in change) return withDefaults(change.kind, kept(change.kind, traits));
   const said: Traits = { ...traits, [change.trait]: change.value };
-  const touched = traitIds(kind).filter((t) => t === change.trait || OF_THE_THING.includes(t) || isTouched(kind, traits, t));
+  const touched = traitsOf(kind).filter((t) => t === change.trait || isOfTheThing(t) || isTouched(kind, traits, t));
   return withDefaults(kind, Object.fromEntries(touched.map((t) => [t, said[t]])));
 }

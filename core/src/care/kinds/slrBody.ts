@@ -1,25 +1,11 @@
 import { BODY_CLOSE, BODY_PREPARE, BODY_PRESETS } from './bodies.js';
 import { only, type Kind } from './kind.js';
+import { CELLS, COVERING, CURTAIN, FILM_PATH } from './parts.js';
 import { slrSection } from './sections/slrBody.js';
 
 export const slrBody: Kind = {
   name: 'SLR body',
   plural: 'SLR bodies',
-  defaults: {
-    yearMade: null,
-    digital: true,
-    weatherSealed: false,
-    electronicContacts: true,
-    rubberisedCoating: true,
-    paintedLettering: true,
-    popupFlash: false,
-    sensorFormat: 'full-frame',
-    megapixels: null,
-    sensorStabilised: false,
-    sensorCleaningMode: true,
-    value: null,
-    servicePrice: null,
-  },
   presets: BODY_PRESETS,
   surfaces: [
     'reflex-mirror',
@@ -33,7 +19,7 @@ export const slrBody: Kind = {
     only('contacts', (t) => !!t.electronicContacts),
     'release-button',
     'body-shell',
-    'grip-rubber',
+    ...COVERING,
     only('sticky-coating', (t) => !!t.rubberisedCoating),
     'dials',
     'hot-shoe',
@@ -42,9 +28,10 @@ export const slrBody: Kind = {
     only('port-covers', (t) => !!t.digital),
     only('screen', (t) => !!t.digital),
     'eyecup',
-    'battery-bay',
-    'battery-contacts',
+    ...CELLS,
     only('card-bay', (t) => !!t.digital),
+    ...FILM_PATH,
+    CURTAIN,
   ],
   acrossMm: { 'viewfinder-window': 18, 'reflex-mirror': 40 },
   litres: 2,
@@ -58,7 +45,6 @@ export const slrBody: Kind = {
     },
   ],
   close: BODY_CLOSE,
-  rhythms: ['sensor-frame', 'look-over', 'exercise', 'battery-contacts'],
   looks: {},
   section: slrSection,
 };

@@ -1,10 +1,7 @@
 import { familyOf, type Surface } from '../knowledge/surfaces.js';
-import type { TraitId, Traits } from '../knowledge/traits.js';
+import type { Traits } from '../knowledge/traits.js';
 import { kindFacts, type ItemKind } from './registry.js';
 import { withDefaults } from './retrait.js';
-
-/** The traits that change advice for a kind, in the order they are asked. */
-export const traitsOf = (kind: ItemKind): TraitId[] => Object.keys(kindFacts(kind).defaults) as TraitId[];
 
 /** The surfaces a thing of this kind with these traits has, light path first, then the shell. */
 export function surfacesOf(kind: ItemKind, traits: Traits = {}): Surface[] {

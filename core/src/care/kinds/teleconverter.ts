@@ -5,17 +5,6 @@ import { teleconverterSection } from './sections/teleconverter.js';
 export const teleconverter: Kind = {
   name: 'teleconverter',
   plural: 'teleconverters',
-  defaults: {
-    yearMade: null,
-    coating: 'multi',
-    makerForbidsFluids: false,
-    weatherSealed: false,
-    electronicContacts: true,
-    paintedLettering: true,
-    radioactiveGlass: false,
-    value: null,
-    servicePrice: null,
-  },
   presets: [...COATING_BY_YEAR, NO_CONTACTS_BEFORE_1980],
   surfaces: [
     'front-glass',
@@ -35,7 +24,6 @@ export const teleconverter: Kind = {
   opening: { by: 'owner', rings: { 'front-group': 'front-glass', 'rear-group': 'rear-glass' } },
   prepare: [{ line: 'off-camera-and-lens', when: () => true }],
   close: [CAPS_ON],
-  rhythms: ['light-test'],
   looks: {},
   section: teleconverterSection,
 };

@@ -1,6 +1,6 @@
 import { commonPractice, type Basis } from './basis.js';
 import type { HazardId } from './hazards.js';
-import type { Severity, Soil } from './soils.js';
+import type { Severity, Soil } from '../soils/index.js';
 
 /** Something that happens outdoors: what to do on the spot, and what waits for the bench. */
 export type HappeningFacts = {

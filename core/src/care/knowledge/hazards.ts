@@ -74,6 +74,15 @@ export const HAZARDS = {
     'Flash capacitor',
     'Never open a body or anything with a flash: the capacitor holds a dangerous charge long after the battery is out.',
   ),
+  splinters: hazard(
+    'Glass splinters',
+    'Eye protection and gloves. Nothing is blown, brushed or shaken near your face: splinters are lifted off with something damp, wrapped, marked and thrown away.',
+    ['gloves', 'eye-protection'],
+  ),
+  'wet-electronics': hazard(
+    'Wet electronics',
+    'Nothing is switched on to try. Switch off, take batteries and cells out, no heat. A lithium battery that got wet, is hot or swells is not yours to handle: outdoors on stone, and local disposal rules.',
+  ),
   'oil-migrates': hazard('Oil creeps', 'A drop too many ends on blades and glass. Wipe off all you can see.'),
   'sharp-tip': hazard('Sharp tip', 'Point the tip away from glass and from the hand that holds the lens.'),
 } as const satisfies Record<string, HazardFacts>;

@@ -26,6 +26,7 @@ export const TOOLS = {
   chamois: tool('glass', 'chamois', true),
   'contact-eraser': tool('shell', 'soft eraser'),
   'oil-tip': tool('shell', 'fine screwdriver tip'),
+  'wooden-pick': tool('shell', 'wooden pick'),
 } as const satisfies Record<string, ToolFacts>;
 export type Tool = keyof typeof TOOLS;
 
@@ -44,6 +45,10 @@ export const FLUID_TASKS = [
   'wash',
   'dry-thread',
   'acrylic-scratch',
+  'foam-residue',
+  'growth-on-leather',
+  'dry-seal',
+  'dry-leather',
 ] as const;
 export type FluidTask = (typeof FLUID_TASKS)[number];
 
@@ -147,6 +152,8 @@ export const MATERIALS = {
       'growth-on-glass': 1,
       'shell-solvent': 1,
       'contact-film': 1,
+      'foam-residue': 1,
+      'growth-on-leather': 1,
     },
     {
       askedForBy: ['solvent/alcohol', 'fungus-fluid/alcohol'],
@@ -224,6 +231,8 @@ export const MATERIALS = {
       hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'],
     },
   ),
+  'seal-grease': fluid('any', 'the maker’s grease for rings', 0.05, { 'dry-seal': 1 }, { contains: ['oil'] }),
+  'leather-balm': fluid('shell', 'colourless leather balm', 0.03, { 'dry-leather': 1 }, { contains: ['oil'] }),
   'mild-soap': fluid('any', 'mild soap', 0.001, { wash: 1 }, { contains: ['soap'] }),
   'plastic-polish': fluid('glass', 'fine plastic polish', 0.03, { 'acrylic-scratch': 1 }, { hazards: ['maker-instructions'] }),
   'lens-tissue': consumable('glass', 'lens tissue', 'sheet', 0.06),

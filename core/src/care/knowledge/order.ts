@@ -42,4 +42,16 @@ export const BEFORE: readonly (readonly [Surface, Surface])[] = [
   ...inOrder('screen', 'phone-lens'),
   ['eyecup', 'objective'],
   ['contacts', 'port-outside'],
+  // A case before what lies in it; the covering with the shell; the flash's window after its shell.
+  ['leather-case', 'body-shell'],
+  ['leather-case', 'filter-thread'],
+  ['body-shell', 'leather-covering'],
+  ['leather-covering', 'strap-lugs'],
+  ['body-shell', 'flash-window'],
+  ['propellers', 'port-covers'],
+  ['port-covers', 'gimbal'],
+  ['bellows', 'viewfinder-window'],
+  ['strap-lugs', 'bellows'],
+  // A film body's door stands open last: old foam comes off before the rails are cleaned, the curtain is only looked at.
+  ...inOrder('battery-contacts', 'light-seals', 'film-gate', 'shutter-curtain', 'viewfinder-window'),
 ];

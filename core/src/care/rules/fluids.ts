@@ -36,6 +36,12 @@ export const fluidRules = [
       !!surfaceFacts(surface).nearOpening && !isOptical(surface) && ['fresh-water', 'soap-wash', 'damp-wipe', 'wet-wipe'].includes(method),
   }),
   rule({
+    id: 'no-fluid-near-a-joint',
+    title: 'No fluid near a motor’s joint',
+    basis: commonPractice,
+    forbids: (candidate) => candidate.surface === 'gimbal' && fluids(candidate).length > 0,
+  }),
+  rule({
     id: 'wash-only-what-comes-off',
     title: 'Only what comes off is washed',
     basis: commonPractice,

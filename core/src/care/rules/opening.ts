@@ -27,6 +27,7 @@ export const openingRules = [
     id: 'no-opening-by-the-owner',
     title: 'What holds a charge, or was centred on a bench, is not opened by its owner',
     basis: commonPractice,
-    forbids: (candidate, context) => undoesBarred(candidate, context, 'flash', 'centred-front', 'lithium-inside', 'nothing-behind-a-ring'),
+    forbids: (candidate, context) =>
+      undoesBarred(candidate, context, 'flash', 'centred-front', 'lithium-inside', 'shutter-inside', 'nothing-behind-a-ring'),
   }),
 ];

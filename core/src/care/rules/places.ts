@@ -19,6 +19,8 @@ const BENCH_ONLY = [
   'adhesive-remover',
   'soap-wash',
   'lubricate',
+  'pick',
+  'feed-leather',
   'damp-swab',
   'chamois',
   'breath',
@@ -28,7 +30,9 @@ const BENCH_ONLY = [
 ];
 
 /** Salt is the one thing that is wiped outdoors before it spoils a picture: it eats while it waits. */
-const takesSaltWithWater = (candidate: Candidate) => candidate.method === 'fresh-water' && lies(candidate, 'salt');
+const takesSaltWithWater = (candidate: Candidate) => candidate.method === 'fresh-water' && lies(candidate, 'soluble');
+/** A ring is made clean before the next dive, and a fogged finder is dried, whatever the picture shows. */
+const cannotWait = (candidate: Candidate) => familyOf(candidate.surface) === 'seal' || lies(candidate, 'passing');
 
 const FREEZING_C = 0;
 /** From here on dew settles on whatever is a little cooler than the air (our choice). */
@@ -88,6 +92,7 @@ export const placeRules = [
       place === 'field' &&
       methodFacts(candidate.method).wipes &&
       !takesSaltWithWater(candidate) &&
+      !cannotWait(candidate) &&
       (!spoilsThePicture(candidate) || !['glass', 'display'].includes(familyOf(candidate.surface))),
   }),
   rule({
@@ -95,6 +100,8 @@ export const placeRules = [
     title: 'A camera stays closed outdoors unless the picture is spoilt',
     basis: commonPractice,
     forbids: (candidate, { place }) =>
-      place === 'field' && ['sensor', 'mirror', 'matte', 'chamber'].includes(familyOf(candidate.surface)) && !spoilsThePicture(candidate),
+      place === 'field' &&
+      ['sensor', 'mirror', 'matte', 'chamber', 'track', 'curtain', 'foam'].includes(familyOf(candidate.surface)) &&
+      !spoilsThePicture(candidate),
   }),
 ];

@@ -2,6 +2,7 @@ import type { Basis } from '../knowledge/basis.js';
 import type { Material, Tool } from '../knowledge/materials.js';
 import type { Method } from '../knowledge/methods.js';
 import type { Surface } from '../knowledge/surfaces.js';
+import { holds, natureOf, type Content, type SoilNature } from '../soils/index.js';
 import type { Context, Contraband, Finding } from '../types.js';
 
 /** One way to clean one surface, as it is put before the rules. */
@@ -31,6 +32,12 @@ export type Rule<Id extends string = string> = {
 /** Keeps the id literal, so that all rule ids form a closed union. */
 export const rule = <const Id extends string>(record: Rule<Id>): Rule<Id> => record;
 
-/** Does one of these soils lie there? */
-export const lies = (candidate: Candidate, ...soils: string[]): boolean =>
-  candidate.findings.some((f) => f.severity > 0 && soils.includes(f.soil));
+/** Does something of one of these natures lie there? */
+export const lies = ({ findings }: Pick<Candidate, 'findings'>, ...natures: SoilNature[]): boolean =>
+  findings.some((f) => f.severity > 0 && natures.includes(natureOf(f.soil)));
+/** Does something lie there that holds one of these? */
+export const liesWith = ({ findings }: Candidate, ...contents: Content[]): boolean =>
+  findings.some((f) => f.severity > 0 && contents.some((c) => holds(f.soil, c)));
+/** Do loose hard grains lie there? */
+export const grainsLie = ({ findings }: Candidate): boolean =>
+  findings.some((f) => f.severity > 0 && natureOf(f.soil) === 'loose' && holds(f.soil, 'grains'));

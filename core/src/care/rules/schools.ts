@@ -1,5 +1,5 @@
 import { ourChoice } from '../knowledge/basis.js';
-import { SOILS } from '../knowledge/soils.js';
+import { natureOf } from '../soils/index.js';
 import { familyOf } from '../knowledge/surfaces.js';
 import { rule } from './rule.js';
 
@@ -29,10 +29,11 @@ export const schoolRules = [
     id: 'school-mirror-air-and-brush',
     title: 'Your school: air and brush for loose dirt on a reflex mirror',
     basis: yourSchool,
-    forbids: ({ method, findings }, { schools }) =>
+    forbids: ({ surface, method, findings }, { schools }) =>
+      familyOf(surface) === 'mirror' &&
       method === 'dab' &&
       schools.mirror === 'air-and-brush' &&
-      !findings.some((f) => f.severity >= FILM_WORTH_A_DAB && SOILS[f.soil].nature !== 'loose'),
+      !findings.some((f) => f.severity >= FILM_WORTH_A_DAB && natureOf(f.soil) !== 'loose'),
   }),
   rule({
     id: 'school-sensor-service',

@@ -1,9 +1,17 @@
 import { commonPractice } from '../knowledge/basis.js';
+import { MATERIALS, materialFacts, type Material } from '../knowledge/materials.js';
 import { methodFacts } from '../knowledge/methods.js';
 import { isOnHand } from '../onHand.js';
 import { familyOf, isOptical } from '../knowledge/surfaces.js';
 import { isPlasticOptic } from './plastic.js';
-import { rule } from './rule.js';
+import { spreadingAt } from '../spreading.js';
+import { lies, rule, type Candidate } from './rule.js';
+
+/** By what is in it, not by its name (rule 34). */
+const isSolvent = (material: Candidate['materials'][number]): boolean =>
+  material === 'window-cleaner' ||
+  (material in MATERIALS && materialFacts(material as Material).contains.some((c) => SOLVENTS.includes(c)));
+const SOLVENTS: readonly string[] = ['alcohol', 'acetone', 'ammonia'];
 
 /** What single surfaces bear at all: the strictest rules, asked first, so that theirs is the reason one reads. */
 export const surfaceRules = [
@@ -11,8 +19,12 @@ export const surfaceRules = [
     id: 'air-first',
     title: 'Air comes before any touch on glass',
     basis: commonPractice,
-    forbids: ({ surface, method }, context) =>
-      isOptical(surface) && methodFacts(method).contact && !isOnHand('bulb-blower', surface, context),
+    forbids: ({ surface, method, findings }, context) =>
+      isOptical(surface) &&
+      methodFacts(method).contact &&
+      !spreadingAt(surface, findings) &&
+      !lies({ findings }, 'passing') &&
+      !isOnHand('bulb-blower', surface, context),
   }),
   rule({
     id: 'nothing-dry-on-a-sensor',
@@ -41,14 +53,26 @@ export const surfaceRules = [
   }),
   rule({
     id: 'soft-coating',
-    title: 'A single soft layer bears no carbon and no solvent, plastic no carbon',
+    title: 'Bare and soft old glass bears no solvent, a soft layer and plastic no carbon',
     basis: commonPractice,
-    forbids: ({ surface, method, materials, findings }, context) => {
+    forbids: ({ surface, method, materials }, context) => {
       if (familyOf(surface) !== 'glass') return false;
-      if (method === 'carbon-tip') return context.traits.coating === 'single' || isPlasticOptic(surface, context);
-      const forPlainFilm = !findings.some((f) => f.soil === 'fungus-outside' || f.soil === 'adhesive');
-      return context.traits.coating === 'single' && materials.includes('isopropanol') && forPlainFilm;
+      const { coating } = context.traits;
+      if (method === 'carbon-tip') return coating === 'single' || isPlasticOptic(surface, context);
+      return (coating === 'single' || coating === 'none') && !isPlasticOptic(surface, context) && materials.some(isSolvent);
     },
+  }),
+  rule({
+    id: 'shutter-curtain-is-not-touched',
+    title: 'A shutter curtain is neither touched nor blown at',
+    basis: commonPractice,
+    forbids: ({ surface, method }) => familyOf(surface) === 'curtain' && method !== 'leave' && method !== 'service',
+  }),
+  rule({
+    id: 'converted-sensor-by-air',
+    title: 'A converted sensor: air, and the converter’s own word',
+    basis: commonPractice,
+    forbids: ({ surface, method }, { traits }) => familyOf(surface) === 'sensor' && methodFacts(method).contact && !!traits.sensorConverted,
   }),
   rule({
     id: 'telescope-mirrors-are-bathed',
@@ -61,7 +85,7 @@ export const surfaceRules = [
     title: 'No canned air inside a camera or on glass',
     basis: commonPractice,
     forbids: ({ surface, method }) =>
-      method === 'canned-air' && (isOptical(surface) || ['mount', 'contacts', 'chamber'].includes(familyOf(surface))),
+      method === 'canned-air' && (isOptical(surface) || ['mount', 'contacts', 'chamber', 'track', 'curtain'].includes(familyOf(surface))),
   }),
   rule({
     id: 'polish-bare-acrylic-only',

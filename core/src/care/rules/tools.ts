@@ -1,5 +1,5 @@
 import { commonPractice } from '../knowledge/basis.js';
-import { mayTouch } from '../../supplies/index.js';
+import { mayTouch } from '../mayTouch.js';
 import { rule } from './rule.js';
 
 export const toolRules = [

@@ -27,7 +27,7 @@ export const BODIES = [
       ['reflex-mirror', 'grease', 3],
       ['reflex-mirror', 'dust', 3],
     ],
-    { steps: { 'reflex-mirror': ['blow', 'soft-brush', 'blow', 'dab'] } },
+    { steps: { 'reflex-mirror': ['blow', 'dab'] }, refuses: ['no-bristles-over-grease'] },
   ),
   row(
     'mirror-of-1985',

@@ -63,6 +63,12 @@ const HOLDS: { [C in keyof Required<Claims>]: (claim: NonNullable<Claims[C]>, pl
       handOver.map((h) => h.surface),
       claim,
     ).map((s) => `${s} must be handed over`),
+  renews: (claim, { replace }) =>
+    lacking(
+      replace.map((r) => r.surface),
+      claim,
+    ).map((s) => `${s} must be renewed`),
+  comesTo: (claim, { summary }) => (summary.says === claim ? [] : [`it must come to ${claim}, not ${summary.says}`]),
   keepsAtHome: (_, { handOver }) => handOver.map((h) => `${h.surface} is no case for a workshop`),
   offers: (claim, { openings }) =>
     lacking(

@@ -168,7 +168,7 @@ export const FIELD = [
     'Mud on the binocular’s objective.',
     'binocular',
     [['objective', 'splash', 3]],
-    { begins: { objective: ['blow', 'soft-brush', 'blow'] } },
+    { waits: ['objective'], never: ['sealed-wipe', 'soft-brush'], refuses: ['no-dry-wipe-on-gritty-splash'], keepsAtHome: true },
     { out: {} },
   ),
   row(

@@ -127,7 +127,7 @@ export const GLASS = [
     never: ['carbon-tip'],
   }),
   row('mud-splash', 'Dried mud on the front glass.', 'lens', [['front-glass', 'splash', 3]], {
-    begins: { 'front-glass': ['blow', 'soft-brush', 'blow', 'fresh-water'] },
+    begins: { 'front-glass': ['blow', 'fresh-water', 'damp-wipe'] },
     never: ['dry-wipe'],
   }),
   row(
@@ -171,7 +171,9 @@ export const GLASS = [
   ),
   row('fogged-lens', 'I came in from the cold and the front is fogged.', 'lens', [['front-glass', 'fog', 3]], {
     noSteps: true,
-    leaves: ['front-glass'],
+    waits: ['front-glass'],
+    comesTo: 'wait-to-clear',
+    refuses: ['fog-is-left'],
     says: ['fog clears by itself'],
   }),
   row(
@@ -182,7 +184,7 @@ export const GLASS = [
       ['front-glass', 'fog', 2],
       ['front-glass', 'fingerprint', 3],
     ],
-    { refuses: ['fog-is-left'], never: ['dry-wipe', 'damp-wipe', 'wet-wipe'] },
+    { noSteps: true, waits: ['front-glass'], keepsAtHome: true, refuses: ['fog-is-left'], says: ['after the fog has cleared'] },
   ),
   row(
     'habit-trace',

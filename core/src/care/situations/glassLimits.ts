@@ -83,7 +83,11 @@ export const GLASS_LIMITS = [
       ['front-glass', 'fungus-outside', 2],
       ['front-glass', 'dust', 3],
     ],
-    { refuses: ['growth-meets-what-is-thrown-away'], never: ['glass-brush', 'glass-cloth'] },
+    {
+      refuses: ['air-spreads-it', 'growth-meets-what-is-thrown-away'],
+      never: ['glass-brush', 'glass-cloth', 'blow', 'breath'],
+      steps: { 'front-glass': ['solvent-wipe'] },
+    },
   ),
   row(
     'fungus-peroxide',
@@ -148,8 +152,8 @@ export const GLASS_LIMITS = [
     [['front-glass', 'fingerprint', 3]],
     {
       refuses: ['soft-coating'],
-      never: ['carbon-tip', 'isopropanol'],
-      uses: ['lens-fluid'],
+      never: ['carbon-tip', 'isopropanol', 'lens-fluid'],
+      uses: ['alcohol-free-fluid'],
     },
   ),
   row(

@@ -1,13 +1,21 @@
 import { BODIES } from './bodies.js';
+import { CHANGED_MINDS } from './changedMinds.js';
 import { DRAWERS } from './drawers.js';
 import { FIELD } from './field.js';
+import { FILM_AND_MORE } from './filmAndMore.js';
+import { FINISHES } from './finishes.js';
 import { GLASS } from './glass.js';
+import { GROWTH } from './growth.js';
 import { GLASS_LIMITS } from './glassLimits.js';
+import { LEAKS_AND_SPLINTERS } from './leaksAndSplinters.js';
 import { OLD_LENSES } from './oldLenses.js';
 import { OPTICS } from './optics.js';
 import { SENSORS } from './sensors.js';
 import { SCHOOL_ROWS } from './schools.js';
+import { SURFACES_APART } from './surfacesApart.js';
+import { WETNESS } from './wetness.js';
 import { SHELLS } from './shells.js';
+import { WATER_INSIDE } from './waterInside.js';
 import { WEATHER } from './weather.js';
 import type { Situation } from './situation.js';
 
@@ -24,6 +32,14 @@ export const SITUATIONS: readonly Situation[] = [
   ...WEATHER,
   ...DRAWERS,
   ...SCHOOL_ROWS,
+  ...WETNESS,
+  ...WATER_INSIDE,
+  ...GROWTH,
+  ...LEAKS_AND_SPLINTERS,
+  ...SURFACES_APART,
+  ...FINISHES,
+  ...FILM_AND_MORE,
+  ...CHANGED_MINDS,
 ];
 
 export { checkSituation, requestOf, type Read } from './check.js';

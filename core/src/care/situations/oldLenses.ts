@@ -136,6 +136,11 @@ export const OLD_LENSES = [
     'The lens of 1938 is bare glass; a print on it.',
     ['lens', { yearMade: 1938 }],
     [['front-glass', 'fingerprint', 3]],
-    { does: { 'front-glass': ['damp-wipe'] }, uses: ['lens-fluid'] },
+    {
+      does: { 'front-glass': ['damp-wipe'] },
+      uses: ['alcohol-free-fluid'],
+      never: ['lens-fluid', 'isopropanol'],
+      refuses: ['soft-coating'],
+    },
   ),
 ] as const;

@@ -202,6 +202,6 @@ export const OPTICS = [
     'Dull contacts on the flash trigger.',
     ['accessory', { electronicContacts: true }],
     [['contacts', 'corrosion', 2]],
-    { does: { contacts: ['damp-swab', 'contact-eraser'] }, says: ['its battery out'] },
+    { does: { contacts: ['damp-swab', 'contact-eraser'] }, says: ['take the battery out', 'battery back in'] },
   ),
 ] as const;

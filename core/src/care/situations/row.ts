@@ -2,7 +2,7 @@ import { commonPractice, type Basis } from '../knowledge/basis.js';
 import type { ItemKind } from '../kinds/index.js';
 import type { Material, Tool } from '../knowledge/materials.js';
 import type { Schools } from '../knowledge/schools.js';
-import type { Severity, Soil } from '../knowledge/soils.js';
+import type { Severity, Soil } from '../soils/index.js';
 import type { Surface } from '../knowledge/surfaces.js';
 import type { Traits } from '../knowledge/traits.js';
 import type { Conditions, OnHand } from '../types.js';

@@ -83,7 +83,7 @@ export const SHELLS = [
     keepsAtHome: true,
     says: ['gloves', 'thrown away'],
   }),
-  row('mould-on-case', 'The leather case has mould.', 'filter', [['case', 'fungus-outside', 2]], {
+  row('mould-on-case', 'The plastic case has mould.', 'filter', [['case', 'fungus-outside', 2]], {
     isolates: true,
     does: { case: ['soap-wash'] },
     keepsAtHome: true,

@@ -4,12 +4,12 @@ import type { ItemKind } from '../kinds/index.js';
 import type { Material, Tool } from '../knowledge/materials.js';
 import type { Method } from '../knowledge/methods.js';
 import type { Schools } from '../knowledge/schools.js';
-import type { Severity, Soil } from '../knowledge/soils.js';
+import type { Severity, Soil } from '../soils/index.js';
 import type { Surface } from '../knowledge/surfaces.js';
 import type { Traits } from '../knowledge/traits.js';
 import type { Answer, Outcome, Reading } from '../bench.js';
 import type { RuleId } from '../rules/index.js';
-import type { Conditions, Effort, OnHand, Place } from '../types.js';
+import type { Conditions, Effort, OnHand, Place, Summary } from '../types.js';
 
 type Thing = Method | Tool | Material;
 
@@ -33,6 +33,9 @@ export type Claims = {
   waits?: readonly Surface[];
   leaves?: readonly Surface[];
   handsOver?: readonly Surface[];
+  renews?: readonly Surface[];
+  /** What the whole plan comes to, in its one line. */
+  comesTo?: Summary['says'];
   keepsAtHome?: true;
   offers?: readonly ('open-group' | 'lubricate')[];
   isolates?: boolean;

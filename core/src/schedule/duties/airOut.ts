@@ -6,6 +6,8 @@ import type { Due, DutyKind } from './duty.js';
 /** Things forgotten in a bag or case: trapped damp, and finishes that turn sticky. */
 export const airOut: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { state: 'it lies open' },
   name: 'Take it out and air it',
   what: 'Bags and cases are for travel: out, open, dry, then to where it lives.',
   gravity: 'worsens',

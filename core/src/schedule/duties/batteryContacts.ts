@@ -11,6 +11,8 @@ const rhythm = {
 
 export const batteryContacts: DutyKind = {
   about: 'thing',
+  kinds: ['slr-body', 'mirrorless-body', 'compact', 'film-camera', 'flash', 'drone', 'accessory'],
+  settledBy: { seeing: 'cells' },
   name: 'Battery contacts',
   what: 'Battery out, look for bloom, wipe the contacts dry. A cell that has leaked is not touched with bare hands.',
   gravity: 'routine',
@@ -22,6 +24,6 @@ export const batteryContacts: DutyKind = {
 };
 
 export const batteryContactsDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code),
+  appliesTo: (thing) => recursFor(thing, batteryContacts),
   dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
 };

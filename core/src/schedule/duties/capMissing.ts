@@ -10,6 +10,8 @@ const WITHIN_DAYS = 7;
 /** Caps on whenever it is not shooting: bare glass takes dust, fingers and knocks. One duty for all that are missing. */
 export const capMissing: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { deed: 'tick' },
   name: 'Find or replace its cap',
   done: 'It has its caps again',
   what: 'One that fits, washed and dry, its inside blown out before it goes on.',

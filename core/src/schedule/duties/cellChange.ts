@@ -13,6 +13,8 @@ const rhythm = {
 /** A hygrometer whose cell dies leaves a gap in the log, and a cell that leaks ruins it. */
 export const cellChange: DutyKind = {
   about: 'hygrometer',
+  kinds: 'every',
+  settledBy: { deed: 'tick' },
   name: 'Change its cell',
   done: 'It has a new cell',
   what: 'A new cell of the type its maker names; a leaked one is not touched with bare hands. Old cells go to the collection point.',

@@ -43,6 +43,8 @@ function washDue(supply: SupplyFacts, context: Context, code: string): Found[] {
 
 export const clothWash: DutyKind = {
   about: 'supply',
+  kinds: 'every',
+  settledBy: { deed: 'wash' },
   name: 'Wash it',
   what: 'Warm water, a drop of mild soap, no softener; dry it where no dust flies.',
   gravity: 'routine',

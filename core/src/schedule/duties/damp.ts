@@ -10,6 +10,8 @@ const WITHIN_DAYS = 7;
 /** The air itself, by the day's mean with hysteresis; what already alarms as fungus, or comes of spent gel, is not told twice. */
 export const damp: DutyKind = {
   about: 'place',
+  kinds: 'every',
+  settledBy: { state: 'its air is dry enough' },
   name: 'Too damp',
   what: 'See what would bring it back into its band.',
   gravity: 'worsens',

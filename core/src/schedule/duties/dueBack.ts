@@ -7,6 +7,8 @@ const PATIENCE_DAYS = 7;
 
 export const dueBack: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { state: 'it is back' },
   name: 'It is due back',
   what: 'Ask for it, or say that it is here again.',
   gravity: 'worsens',

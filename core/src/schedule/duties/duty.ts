@@ -2,6 +2,8 @@ import type { Basis, Material, Surface, Tool } from '../../care/knowledge/index.
 import type { SensorAdvice } from '../../sensor/index.js';
 import type { TypicalThing, Wrapping, AlertFacts } from '../../storage/index.js';
 import type { Verdict } from '../../care/index.js';
+import type { ItemKind } from '../../care/kinds/index.js';
+import type { SettledBy } from '../settling.js';
 import type { DueBecause } from '../because.js';
 import type { Day } from '../day.js';
 import type {
@@ -121,8 +123,14 @@ type SubjectFacts = {
   household: TimerFacts;
 };
 
-/** What is known of a kind of duty: plain data, which the pages read without the code that finds out when it is due. */
-export type DutyKind = Described & { about: SubjectKind };
+/**
+ * What is known of a kind of duty: plain data, which the pages read without the code that finds out when it is due. One
+ * about things names the kinds it is for; `checkDuty` refuses one that nothing can make due or settle.
+ */
+export type DutyKind = Described & { about: SubjectKind; kinds: readonly ItemKind[] | 'every'; settledBy: SettledBy };
+
+/** Is it a duty of such a thing at all? */
+export const isForKind = ({ kinds }: DutyKind, kind: ItemKind): boolean => kinds === 'every' || kinds.includes(kind);
 
 /** Of each subject it falls due for: what is at hand, and what follows that. */
 export type Finder = (code: string, context: Context) => { subject: NamedSubject; found: Found[] }[];

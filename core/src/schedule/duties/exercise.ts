@@ -7,6 +7,8 @@ const rhythm = { triggers: [{ on: 'idleness', after: { months: 3 } }], earlyDays
 /** Using it is exercise: only what lies idle is turned by hand. */
 export const exercise: DutyKind = {
   about: 'thing',
+  kinds: ['lens', 'binocular', 'slr-body', 'mirrorless-body', 'compact', 'film-camera'],
+  settledBy: { deed: 'tick' },
   name: 'Exercise it',
   what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
   gravity: 'routine',
@@ -18,6 +20,6 @@ export const exercise: DutyKind = {
 };
 
 export const exerciseDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code),
+  appliesTo: (thing) => recursFor(thing, exercise),
   dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
 };

@@ -11,6 +11,8 @@ const rhythm = {
 
 export const filterLook: DutyKind = {
   about: 'thing',
+  kinds: ['filter', 'port'],
+  settledBy: { seeing: 'faces' },
   name: 'Look at both faces',
   what: 'Both faces under the lamp before it meets a lens again.',
   gravity: 'routine',
@@ -22,6 +24,6 @@ export const filterLook: DutyKind = {
 };
 
 export const filterLookDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code),
+  appliesTo: (thing) => recursFor(thing, filterLook),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
 };

@@ -55,6 +55,8 @@ export const FINDERS: Record<DutyCode, Finder> = {
   'look-after-outing': ofThings(lookAfterOutingDue),
   isolate: ofThings(needDue('isolate')),
   'hand-over': ofThings(needDue('hand-over')),
+  replace: ofThings(needDue('replace')),
+  wait: ofThings(needDue('wait')),
   clean: ofThings(needDue('clean')),
   'go-on': ofThings(goOnDue),
   'air-out': ofThings(airOutDue),

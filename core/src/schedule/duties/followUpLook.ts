@@ -8,6 +8,8 @@ const SLACK_DAYS = 7;
 
 export const followUpLook: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'what-was-left' },
   name: 'Look again: not done yet',
   what: 'What was left undone or would not come off: look whether it has changed.',
   gravity: 'worsens',

@@ -23,6 +23,8 @@ function threatOf(assessment: Assessment): FungusThreat {
 
 export const fungus: DutyKind = {
   about: 'place',
+  kinds: 'every',
+  settledBy: { state: 'its air is dry enough' },
   name: 'Fungus risk',
   what: 'Make the place drier, or move what lies in it.',
   gravity: 'worsens',

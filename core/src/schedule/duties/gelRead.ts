@@ -14,6 +14,8 @@ const rhythm = {
 /** Indicator gel is read by its colour; setting or drying it tells its state as well. */
 export const gelRead: DutyKind = {
   about: 'place',
+  kinds: 'every',
+  settledBy: { deed: 'gel' },
   name: 'Read the indicator gel',
   what: 'What colour is it? Dry, turning or spent.',
   gravity: 'routine',

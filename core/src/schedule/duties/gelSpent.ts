@@ -17,6 +17,8 @@ export const isGelSpent = (gel: PlaceGel | null, now: string): boolean =>
 
 export const gelSpent: DutyKind = {
   about: 'place',
+  kinds: 'every',
+  settledBy: { deed: 'gel' },
   name: 'Dry the gel again',
   what: 'In the oven at its maker’s temperature until it weighs or shows dry; then note it here.',
   gravity: 'worsens',

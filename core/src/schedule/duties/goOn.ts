@@ -5,6 +5,8 @@ import { openFor } from './recurring.js';
 
 export const goOn: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { state: 'nothing lies half done' },
   name: 'Finish what was begun',
   what: 'A look, a clean or an opening lies half done: go on where you stood.',
   gravity: 'worsens',

@@ -29,6 +29,8 @@ const same = (a: DueBecause, b: DueBecause) => JSON.stringify(a) === JSON.string
 
 export const homeCare: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'what-waited' },
   name: 'Waited for home',
   what: 'What was put off in the field: look, and clean what asks for it.',
   gravity: 'worsens',

@@ -16,7 +16,7 @@ import { goOn } from './goOn.js';
 import { homeCare } from './homeCare.js';
 import { lightTest } from './lightTest.js';
 import { lookOver } from './lookOver.js';
-import { clean, handOver, isolate } from './need.js';
+import { clean, handOver, isolate, replace, wait } from './need.js';
 import { neighbourLook12Weeks, neighbourLook4Weeks, neighbourLookNow } from './neighbourLook.js';
 import { lookAfterOuting, lookBeforeOuting } from './outingLooks.js';
 import { quarantineLook } from './quarantineLook.js';
@@ -54,6 +54,8 @@ export const DUTIES = {
   'look-after-outing': lookAfterOuting,
   isolate,
   'hand-over': handOver,
+  replace,
+  wait,
   clean,
   'go-on': goOn,
   'air-out': airOut,

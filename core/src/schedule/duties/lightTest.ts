@@ -14,6 +14,8 @@ const rhythm = {
 
 export const lightTest: DutyKind = {
   about: 'thing',
+  kinds: ['lens', 'teleconverter', 'eyepiece', 'binocular', 'refractor', 'viewfinder-loupe', 'film-camera'],
+  settledBy: { seeing: 'inside' },
   name: 'Look through it with a torch',
   what: 'A light test: every surface under the lamp, and a torch through from behind.',
   gravity: 'routine',
@@ -25,6 +27,6 @@ export const lightTest: DutyKind = {
 };
 
 export const lightTestDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code),
+  appliesTo: (thing) => recursFor(thing, lightTest),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
 };

@@ -12,6 +12,8 @@ const rhythm = {
 /** For what has no sensor to photograph: there the frame is the look. */
 export const lookOver: DutyKind = {
   about: 'thing',
+  kinds: ['slr-body', 'mirrorless-body', 'compact', 'phone', 'reflector', 'accessory', 'film-camera', 'flash', 'drone'],
+  settledBy: { seeing: 'everything' },
   name: 'Look it over',
   what: 'Every surface under the lamp once.',
   gravity: 'routine',
@@ -23,6 +25,6 @@ export const lookOver: DutyKind = {
 };
 
 export const lookOverDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code, { lacks: 'sensor-cover' }),
+  appliesTo: (thing) => recursFor(thing, lookOver, { lacks: 'sensor-cover' }),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
 };

@@ -1,8 +1,9 @@
 import { gravity as verdictGravity, type Verdict } from '../../care/index.js';
-import { ourChoice, type Soil } from '../../care/knowledge/index.js';
+import { holds, natureOf, ourChoice, type SoilNature } from '../../care/knowledge/index.js';
 import type { SurfaceFacts, ThingFacts } from '../facts.js';
 import type { Gravity } from '../gravity.js';
 import type { SetUpId } from '../setUps.js';
+import type { SettledBy } from '../settling.js';
 import { localDay } from '../day.js';
 import type { Due, DutyKind } from './duty.js';
 import { isLook, openFor } from './recurring.js';
@@ -17,13 +18,19 @@ const gravestOf = ({ surfaces }: ThingFacts): Verdict =>
   surfaces.reduce<Verdict>((worst, s) => (verdictGravity(s.verdict) > verdictGravity(worst) ? s.verdict : worst), 'leave');
 
 /** Soils that eat, grind or grow for as long as they stay. */
-const RESTLESS: readonly Soil[] = ['salt', 'grit', 'corrosion'];
+const RESTLESS: readonly SoilNature[] = ['soluble', 'corrosion'];
 const isRestless = ({ verdict, findings }: SurfaceFacts): boolean =>
-  verdict === 'clean' && findings.some((f) => f.severity > 0 && RESTLESS.includes(f.soil));
+  verdict === 'clean' && findings.some((f) => f.severity > 0 && (RESTLESS.includes(natureOf(f.soil)) || holds(f.soil, 'grains')));
 
-type Sort = { name: string; what: string; gravity: Gravity; setUp: SetUpId; minutes: number; why: string };
+type Sort = { name: string; what: string; gravity: Gravity; setUp: SetUpId; minutes: number; why: string; settledBy: SettledBy };
 
-const need = ({ why, ...described }: Sort): DutyKind => ({ about: 'thing', ...described, doneBy: 'plan', basis: ourChoice(why) });
+const need = ({ why, ...described }: Sort): DutyKind => ({
+  about: 'thing',
+  kinds: 'every',
+  ...described,
+  doneBy: 'plan',
+  basis: ourChoice(why),
+});
 
 export const isolate = need({
   name: 'Isolate it',
@@ -31,6 +38,7 @@ export const isolate = need({
   gravity: 'spreads',
   setUp: 'desk',
   minutes: 10,
+  settledBy: { state: 'it lies apart' },
   why: 'Growth spreads to what lies beside it: that does not wait for a free evening.',
 });
 export const handOver = need({
@@ -39,6 +47,7 @@ export const handOver = need({
   gravity: 'harms',
   setUp: 'desk',
   minutes: 10,
+  settledBy: { state: 'it is away, or you chose to live with it' },
   why: 'Two weeks is soon enough to send what nobody should touch at home.',
 });
 export const clean = need({
@@ -47,10 +56,30 @@ export const clean = need({
   gravity: 'spoils',
   setUp: 'air',
   minutes: 15,
+  settledBy: { state: 'nothing asks for a clean' },
   why: 'It shows in pictures and does no harm by itself: four weeks leave room for one good bench day.',
 });
 
-const WITHIN_DAYS: Record<Asks, number> = { isolate: 0, 'hand-over': 14, clean: 28 };
+export const replace = need({
+  name: 'Renew the part',
+  what: 'What is worn keeps no water or light out: a new one goes in before it is used again.',
+  gravity: 'harms',
+  setUp: 'desk',
+  minutes: 10,
+  settledBy: { state: 'nothing worn was seen' },
+  why: 'A worn ring floods at the next dive, a worn seal fogs the next film: a week leaves time to get a new one.',
+});
+export const wait = need({
+  name: 'It waits',
+  what: 'Fog clears, water dries, a stuck filter comes off: until then nothing else is done. Then look again.',
+  gravity: 'harms',
+  setUp: 'desk',
+  minutes: 5,
+  settledBy: { state: 'what it waited for has come' },
+  why: 'Fog is gone within the hour and water eats within days: the next day tells.',
+});
+
+const WITHIN_DAYS: Record<Asks, number> = { isolate: 0, 'hand-over': 14, replace: 7, wait: 1, clean: 28 };
 const RESTLESS_DAYS = 2;
 
 /** What the last look asks for: one duty for a thing, by the gravest of its surfaces. */

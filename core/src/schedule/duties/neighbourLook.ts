@@ -8,6 +8,8 @@ const SLACK_DAYS = 4;
 
 const neighbourLook = (when: string): DutyKind => ({
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'inside' },
   name: `Neighbour of a quarantined thing: look ${when}`,
   what: 'A torch through from behind: threads, spots or a veil?',
   gravity: 'worsens',

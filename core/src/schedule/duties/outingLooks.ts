@@ -12,6 +12,8 @@ const thingsOf = ({ itemIds }: OutingFacts, { facts }: Context): ThingFacts[] =>
 /** What is packed is looked at the day before, while there is still time to clean it. */
 export const lookBeforeOuting: DutyKind = {
   about: 'outing',
+  kinds: 'every',
+  settledBy: { seeing: 'outside' },
   name: 'Look at what is packed',
   what: 'Glass, battery, caps and kit of everything that comes along.',
   gravity: 'spoils',
@@ -55,6 +57,8 @@ const rhythm = {
 /** What came home is looked at within two days; after sand, salt or rain on the same day. */
 export const lookAfterOuting: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'outside' },
   name: 'Look at it: home from an outing',
   what: 'Look, air out, dry; then it goes back to where it lives.',
   gravity: 'spoils',

@@ -12,6 +12,8 @@ const rhythm = {
 
 export const quarantineLook: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'growth' },
   name: 'Look again: quarantine',
   what: 'A torch through from behind: has it grown? Three clean looks in a row, at 4, 8 and 12 weeks, before it goes back.',
   gravity: 'harms',

@@ -1,4 +1,4 @@
-import { hasSurface, kindFacts } from '../../care/kinds/index.js';
+import { hasSurface } from '../../care/kinds/index.js';
 import type { Surface } from '../../care/knowledge/index.js';
 import type { DueBecause } from '../because.js';
 import { addDays, daysBetween, later, localDay, type Day } from '../day.js';
@@ -7,7 +7,7 @@ import type { HygrometerFacts, ThingFacts } from '../facts.js';
 import { isTicked, type DatedEntry, type JournalData } from '../journal.js';
 import { rhythmFor, type Rhythm } from '../rhythms.js';
 import { firstCall, type Call } from '../triggers.js';
-import type { Context, Found } from './duty.js';
+import { isForKind, type Context, type DutyKind, type Found } from './duty.js';
 
 /** From when a duty is counted: the last time it was done, or the day its subject came. */
 export type Counted = { on: Day; at: string | null; because: DueBecause; /** It was done before: an early one counts. */ done: boolean };
@@ -124,9 +124,9 @@ export function awayOf({ id }: { id: string }, { journal }: Pick<Context, 'journ
   return last?.data.kind === 'away' ? { ...last.data, since: last.day } : null;
 }
 
-/** Does this duty recur for a thing of its kind, and is the thing in use? A kind lists its own duties. */
-export const recursFor = (thing: ThingFacts, code: string, { has, lacks }: { has?: Surface; lacks?: Surface } = {}): boolean => {
-  if (thing.status !== 'in-use' || !kindFacts(thing.kind).rhythms.some((r) => r === code)) return false;
+/** Does this duty recur for a thing of its kind, and is the thing in use? A duty names the kinds it is for. */
+export const recursFor = (thing: ThingFacts, duty: DutyKind, { has, lacks }: { has?: Surface; lacks?: Surface } = {}): boolean => {
+  if (thing.status !== 'in-use' || !isForKind(duty, thing.kind)) return false;
   const owns = (surface: Surface) => hasSurface(thing.kind, thing.traits, surface);
   return (!has || owns(has)) && (!lacks || !owns(lacks));
 };

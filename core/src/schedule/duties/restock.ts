@@ -9,6 +9,8 @@ const WITHIN_DAYS = 14;
 /** What is nearly used up fails in the middle of a clean. */
 export const restock: DutyKind = {
   about: 'supply',
+  kinds: 'every',
+  settledBy: { state: 'enough is there' },
   name: 'Running out',
   what: 'Buy it, or take it out of the drawer if it is no longer used.',
   gravity: 'routine',

@@ -8,6 +8,8 @@ const WITHIN_DAYS = 2;
 /** What was at a workshop or on loan has been in other air and other hands. */
 export const returnLook: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'everything' },
   name: 'Look at it: it is back',
   what: 'Every surface under the lamp and a torch through, before it goes to the others.',
   gravity: 'worsens',

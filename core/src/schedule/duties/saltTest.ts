@@ -13,6 +13,8 @@ const rhythm = {
 /** A sensor drifts by about a percent a year; a jar of wet salt tells by how much. */
 export const saltTest: DutyKind = {
   about: 'hygrometer',
+  kinds: 'every',
+  settledBy: { deed: 'salt-test' },
   name: 'Salt test',
   what: 'Shut it in over wet salt for a night, and note what it reads.',
   gravity: 'routine',

@@ -13,6 +13,8 @@ const FARTHEST_DAYS = 365;
 /** What the last test frame asks for: a clean, now or on the day by which so many will show that it is worth it; or after one the proof. */
 export const sensorClean: DutyKind = {
   about: 'thing',
+  kinds: ['slr-body', 'mirrorless-body'],
+  settledBy: { deed: 'frame' },
   name: 'Sensor clean',
   what: 'What shows at the apertures in use: air first, a swab only for what air did not move.',
   gravity: 'routine',

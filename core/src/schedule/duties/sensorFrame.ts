@@ -14,6 +14,8 @@ const rhythm = {
 
 export const sensorFrame: DutyKind = {
   about: 'thing',
+  kinds: ['slr-body', 'mirrorless-body'],
+  settledBy: { deed: 'frame' },
   name: 'Sensor frame and look',
   what: 'A test frame at a small aperture, and a look over the body.',
   gravity: 'routine',
@@ -25,6 +27,6 @@ export const sensorFrame: DutyKind = {
 };
 
 export const sensorFrameDue: Due<'thing'> = {
-  appliesTo: (thing, _, code) => recursFor(thing, code, { has: 'sensor-cover' }),
+  appliesTo: (thing) => recursFor(thing, sensorFrame, { has: 'sensor-cover' }),
   dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context, (d) => d.kind === 'frame'),
 };

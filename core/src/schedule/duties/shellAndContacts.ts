@@ -18,6 +18,8 @@ const CONTACTS: Surface = 'contacts';
 /** A clean that reached the contacts has done it. */
 export const shellAndContacts: DutyKind = {
   about: 'thing',
+  kinds: ['lens', 'teleconverter', 'slr-body', 'mirrorless-body', 'accessory'],
+  settledBy: { deed: 'tick' },
   name: 'Shell and contacts',
   what: 'Brush the seams and rings, wipe the shell with its own cloth, the contacts with a clean dry swab.',
   gravity: 'routine',

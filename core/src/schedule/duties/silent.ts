@@ -7,6 +7,8 @@ const WITHIN_DAYS = 3;
 
 export const silent: DutyKind = {
   about: 'hygrometer',
+  kinds: 'every',
+  settledBy: { state: 'it is heard again' },
   name: 'It is silent',
   what: 'Look at its battery and its network.',
   gravity: 'worsens',

@@ -12,6 +12,8 @@ const foundTacky = (data: JournalData): boolean =>
 
 export const stickyLook: DutyKind = {
   about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'tacky' },
   name: 'Look again: sticky finish',
   what: 'Press a fingertip on it: does it still tack? It turns again where it is shut away, so it stands open.',
   gravity: 'worsens',

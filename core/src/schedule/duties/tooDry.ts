@@ -8,6 +8,8 @@ const SLACK_DAYS = 14;
 /** Too dry is no harm for days, it is for weeks; damp in the same place is told first. */
 export const tooDry: DutyKind = {
   about: 'place',
+  kinds: 'every',
+  settledBy: { state: 'its air is damp enough' },
   name: 'Too dry',
   what: 'Let some air in: lubricants thicken, leather and cement dry out.',
   gravity: 'worsens',

@@ -10,6 +10,8 @@ const subjectOf = ({ itemId, itemName }: TimerFacts): NamedSubject =>
 /** A thing that warms in its bag: nobody opens it before its time. */
 export const warmUp: DutyKind = {
   about: 'household',
+  kinds: 'every',
+  settledBy: { state: 'it is as warm as the room' },
   name: 'Wait until it is warm',
   what: 'Leave it shut until it is as warm as the room.',
   gravity: 'harms',

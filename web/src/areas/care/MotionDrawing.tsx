@@ -51,6 +51,20 @@ const MOTIONS: Record<care.Motion, ReactElement> = {
       </g>
     </>
   ),
+  'run-round': (
+    <>
+      <circle cx="80" cy="70" r="44" className="fill-none stroke-soft" strokeWidth="9" />
+      <path {...line} d="M80 8a62 62 0 1 1 -50 26" />
+      {arrow(30, 34, -50)}
+    </>
+  ),
+  'lift-off': (
+    <>
+      {plate}
+      <path {...line} d="M60 88L112 26" />
+      {arrow(114, 24, -50)}
+    </>
+  ),
   'flick-out': (
     <>
       {disc}

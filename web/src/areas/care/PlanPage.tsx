@@ -30,12 +30,12 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
   if (!plan.isolate) return null;
   return (
     <Notice tone="act">
-      <p className="font-semibold">Move it away from the rest now.</p>
+      <p className="font-semibold">{item.status === 'quarantined' ? 'It lies apart from the rest.' : 'Move it away from the rest now.'}</p>
       <p>
         {surfaceTitle(plan.isolate.surface)}: {becauseWords(plan.isolate)}
       </p>
       {item.status === 'quarantined' ? (
-        <p className="mt-2 text-sm">It is in quarantine; the next looks are scheduled.</p>
+        <p className="mt-2 text-sm">The next looks are scheduled; it stays apart until three of them in a row were clean.</p>
       ) : (
         <Button
           className="mt-2"
@@ -49,6 +49,13 @@ function Isolate({ item, plan }: { item: ItemPage; plan: care.CleaningPlan }) {
     </Notice>
   );
 }
+
+const WAITS_WORDS: Record<care.WaitsUntil, string> = {
+  home: 'Waits for home',
+  clear: 'After the fog has cleared',
+  dry: 'After it has dried',
+  'filter-off': 'When the filter is off',
+};
 
 /** A finish turned tacky is not left: it is aired. */
 const isAired = ({ soil }: care.CleaningPlan['leaveAlone'][number]): boolean => soil === 'sticky-coating';
@@ -64,8 +71,11 @@ function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: 
       />
       <Cautions cautions={plan.cautions} />
       <Missing missing={plan.missing} />
-      <ReasonList title="Waits for home" entries={plan.deferred} />
-      {plan.deferred.length > 0 && keep}
+      {care.WAITS_UNTIL.map((until) => (
+        <ReasonList key={until} title={WAITS_WORDS[until]} entries={plan.deferred.filter((d) => d.until === until)} />
+      ))}
+      {plan.deferred.some((d) => d.until === 'home') && keep}
+      <ReasonList title="Renew" entries={plan.replace} />
       <ReasonList title="Air it" entries={plan.leaveAlone.filter(isAired)} />
       <ReasonList title="Leave alone" entries={plan.leaveAlone.filter((l) => !isAired(l))} />
     </>

@@ -2,6 +2,7 @@ import { care } from '@bright-keeper/core';
 import { howTo, lookWords } from '@bright-keeper/words';
 import { surfaceTitle } from '../../ui/words';
 import { BigButton } from './BigButton';
+import { CautionLines } from './CautionLines';
 import { MotionDrawing } from './MotionDrawing';
 import { ANSWER_WORDS } from './words';
 
@@ -31,6 +32,7 @@ export function RoundCard({ state }: Pick<Props, 'state'>) {
         ))}
       </ul>
       <MotionDrawing motion={first!.motion} orientation={first!.orientation} />
+      <CautionLines hazards={care.cautionsTogether(steps)} />
     </div>
   );
 }

@@ -19,6 +19,8 @@ export const MOTION_WORDS: Record<care.Motion, string> = {
   'lay-and-lift': 'Lay it on, let it soak, lift it off',
   'one-way': 'One stroke edge to edge, same direction again with the other face',
   'there-and-back': 'Out with one face, back with the other',
+  'run-round': 'Once round the ring, no pressure',
+  'lift-off': 'Lift it off in pieces, crumbs falling away',
   roll: 'Roll the swab, do not scrub',
   rub: 'Light strokes along it',
   'work-through': 'Work it through from end to end',

@@ -22,14 +22,14 @@ const methods = (): Entry[] =>
 
 const soils = (): Entry[] =>
   care.SOIL_IDS.map((id) => {
-    const { name, tell, why, whyLeave, actFrom, basis } = care.soilFacts(id);
-    const acted = ['damage', 'passing', 'inside'].includes(care.SOILS[id].nature)
+    const { name, nature, tell, why, on, actFrom, basis } = care.soilFacts(id);
+    const acted = ['damage', 'passing', 'flooded', 'inside', 'worn'].includes(nature)
       ? []
       : [`Acted on from “${care.SEVERITY_NAMES[actFrom]}” on.`];
     return {
       id: `soil-${id}`,
       title: capital(name),
-      lines: [tell, why, ...(whyLeave === why ? [] : [whyLeave]), ...acted],
+      lines: [tell, ...new Set([why, ...Object.values(on).map((lies) => lies.act)]), ...acted],
       basis: basisWords(basis),
     };
   });

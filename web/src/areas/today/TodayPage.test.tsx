@@ -48,7 +48,7 @@ describe('Today', () => {
                 surface: 'inner-glass',
                 verdict: 'isolate',
                 findings: [{ soil: 'fungus', severity: 2 }],
-                because: { reason: 'growth', soil: 'fungus' },
+                because: { reason: 'growth', soil: 'fungus', surface: 'inner-glass' },
               },
               {
                 surface: 'barrel',

@@ -6,7 +6,14 @@ import { VERDICT_WORDS } from '../words';
 export type Tone = 'unknown' | 'good' | 'attention' | 'act';
 export type SurfaceLook = { tone: Tone; pattern: care.SoilPattern | null; words: string };
 
-export const TONE_OF: Record<care.Verdict, Tone> = { leave: 'good', clean: 'attention', 'hand-over': 'act', isolate: 'act' };
+export const TONE_OF: Record<care.Verdict, Tone> = {
+  leave: 'good',
+  clean: 'attention',
+  wait: 'attention',
+  replace: 'act',
+  'hand-over': 'act',
+  isolate: 'act',
+};
 
 export const TONE_CLASSES: Record<Tone, { fill: string; ink: string }> = {
   unknown: { fill: 'fill-sheet', ink: 'text-soft' },

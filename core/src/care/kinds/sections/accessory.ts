@@ -12,6 +12,12 @@ export const accessorySection = (traits: Traits): Section => ({
     ...(traits.electronicContacts
       ? [{ surface: 'contacts' as const, d: row(270, AXIS + 44, 5), at: [310, AXIS + 50] as [number, number] }]
       : []),
-    openCase(500),
+    ...(traits.battery
+      ? [
+          { surface: 'battery-bay' as const, d: rect(240, AXIS + 10, 60, 50), at: [270, AXIS + 30] as [number, number] },
+          { surface: 'battery-contacts' as const, d: row(320, AXIS + 20, 2), at: [330, AXIS + 26] as [number, number] },
+        ]
+      : []),
+    openCase(500, traits),
   ],
 });

@@ -17,6 +17,6 @@ export const binocularSection = (traits: Traits): Section => ({
     { surface: 'strap-lugs', d: `M456 ${AXIS - 96}a10 10 0 1 0 .1 0zm0 6a4 4 0 1 1 -.1 0z`, at: [456, AXIS - 86] },
     { surface: 'eyecup', d: mirrored(526, 44, 30, 14, AXIS), at: [541, AXIS - 51] },
     { surface: 'rear-cap', d: rect(574, AXIS - 60, 14, 120), at: [581, AXIS - 40] },
-    openCase(600),
+    openCase(600, traits),
   ],
 });

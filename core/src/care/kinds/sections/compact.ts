@@ -9,6 +9,17 @@ const digital = (): Region[] => [
   { surface: 'card-bay', d: rect(392, 84, 76, 56), at: [430, 108] },
 ];
 
+/** What only a film one has. */
+const film = (): Region[] => [
+  { surface: 'film-gate', d: rect(330, 110, 12, 120), at: [336, 124] },
+  { surface: 'light-seals', d: 'M498 84h10v10h-10zM498 268h10v10h-10z', at: [503, 273] },
+];
+
+const battery = (): Region[] => [
+  { surface: 'battery-bay', d: rect(382, 178, 96, 80), at: [430, 220] },
+  { surface: 'battery-contacts', d: row(394, 160, 4), at: [424, 166] },
+];
+
 /** A compact camera with its lens out. */
 export const compactSection = (traits: Traits): Section => ({
   ...size,
@@ -29,8 +40,7 @@ export const compactSection = (traits: Traits): Section => ({
       : []),
     { surface: 'strap-lugs', d: 'M524 76a10 10 0 1 0 .1 0zm0 6a4 4 0 1 1 -.1 0z', at: [524, 86] },
     ...(traits.viewfinder ? [{ surface: 'viewfinder-window' as const, d: rect(496, 74, 16, 24), at: [504, 84] as [number, number] }] : []),
-    ...(traits.digital ? digital() : []),
-    { surface: 'battery-bay', d: rect(382, 178, 96, 80), at: [430, 220] },
-    { surface: 'battery-contacts', d: row(394, 160, 4), at: [424, 166] },
+    ...(traits.digital ? digital() : film()),
+    ...(traits.battery ? battery() : []),
   ],
 });

@@ -14,13 +14,25 @@ const digital = (): Region[] => [
   { surface: 'port-covers', d: rect(448, 106, 34, 34), at: [464, 122] },
 ];
 
+/** What only a film body has: rails and gate, the curtain before them, the seals of its door. */
+const film = (): Region[] => [
+  { surface: 'film-gate', d: rect(420, AXIS - 78, 10, 156), at: [425, AXIS + 66] },
+  { surface: 'shutter-curtain', d: rect(402, AXIS - 60, 10, 120), at: [407, AXIS + 30] },
+  { surface: 'light-seals', d: 'M538 140h10v10h-10zM538 306h10v10h-10zM384 100h14v7h-14z', at: [543, 311] },
+];
+
+const battery = (): Region[] => [
+  { surface: 'battery-bay', d: rect(448, 236, 96, 82), at: [496, 280] },
+  { surface: 'battery-contacts', d: contactsRow(466, 218, 5), at: [490, 224] },
+];
+
 /** A reflex body in section: mirror under its screen and prism, film or sensor behind. */
 export const slrSection = (traits: Traits): Section => ({
   width: 704,
   height: 372,
   axisY: AXIS,
   body: [`M172 118H250L296 26H430L486 96H552V338H172V${AXIS + 92}H384V${AXIS - 84}H172z`],
-  outline: ['M300 100L322 46H414L438 100z', rect(422, AXIS - 66, 6, 132)],
+  outline: ['M300 100L322 46H414L438 100z', ...(traits.digital ? [rect(422, AXIS - 66, 6, 132)] : [])],
   regions: [
     {
       surface: 'body-shell',
@@ -41,7 +53,7 @@ export const slrSection = (traits: Traits): Section => ({
       ? [{ surface: 'contacts' as const, d: contactsRow(178, AXIS + 66, 6), at: [210, AXIS + 72] as [number, number] }]
       : []),
     { surface: 'release-button', d: rect(152, AXIS + 92, 18, 14), at: [161, AXIS + 98] },
-    { surface: 'grip-rubber', d: 'M170 306q-48 -6 -52 18q0 20 34 20h18z', at: [140, 326] },
+    { surface: traits.leatherCovered ? 'leather-covering' : 'grip-rubber', d: 'M170 306q-48 -6 -52 18q0 20 34 20h18z', at: [140, 326] },
     ...(traits.rubberisedCoating
       ? [{ surface: 'sticky-coating' as const, d: 'M526 110h26v54h-26z', at: [539, 132] as [number, number] }]
       : []),
@@ -49,8 +61,7 @@ export const slrSection = (traits: Traits): Section => ({
     { surface: 'hot-shoe', d: 'M330 8h56v12h-12v-5h-32v5h-12z', at: [358, 12] },
     ...(traits.popupFlash ? [{ surface: 'popup-flash' as const, d: 'M262 62l22 -44h8l-24 52z', at: [272, 50] as [number, number] }] : []),
     { surface: 'strap-lugs', d: 'M248 72a10 10 0 1 0 .1 0zm0 6a4 4 0 1 1 -.1 0z', at: [248, 82] },
-    { surface: 'battery-bay', d: rect(448, 236, 96, 82), at: [496, 280] },
-    { surface: 'battery-contacts', d: contactsRow(466, 218, 5), at: [490, 224] },
-    ...(traits.digital ? digital() : []),
+    ...(traits.battery ? battery() : []),
+    ...(traits.digital ? digital() : film()),
   ],
 });

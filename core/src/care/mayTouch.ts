@@ -1,4 +1,5 @@
-import { type Family, familyOf, type Material, type Surface, thingFacts, type Tool, type ToolRole } from '../care/knowledge/index.js';
+import { thingFacts, type Material, type Tool, type ToolRole } from './knowledge/materials.js';
+import { familyOf, type Family, type Surface } from './knowledge/surfaces.js';
 
 /** The roles that may touch each family of surfaces. */
 const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
@@ -6,14 +7,25 @@ const ROLES_FOR: Record<Family, readonly ToolRole[]> = {
   sensor: ['sensor', 'any'],
   display: ['glass', 'any'],
   shell: ['shell', 'any'],
+  leather: ['shell', 'glass', 'any'],
+  bellows: ['shell', 'any'],
+  // What is fit for glass leaves nothing on a ring; what has touched a shell does.
+  seal: ['glass', 'any'],
+  thread: ['shell', 'any'],
   mount: ['shell', 'any'],
   contacts: ['shell', 'any'],
+  cells: ['shell', 'any'],
+  bay: ['shell', 'any'],
   cap: ['shell', 'any'],
   inner: ['shell', 'any'],
+  blades: ['shell', 'any'],
   mirror: ['glass', 'any'],
   matte: ['any'],
   chamber: ['any'],
   bath: [],
+  track: ['any'],
+  curtain: [],
+  foam: ['shell', 'any'],
 };
 
 /** It may, or why not: it has to be washed first, or it is kept for something else. */

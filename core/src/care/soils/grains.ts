@@ -1,0 +1,77 @@
+import { NO_HARM_ON_A_WASHED_MIRROR } from './reasons.js';
+import { always, by, from, soil } from './soil.js';
+
+/** Hard grains: sand, and glass that broke. */
+export const GRAINS = {
+  grit: soil({
+    name: 'grit or sand',
+    nature: 'loose',
+    pattern: 'grains',
+    holds: ['grains'],
+    tell: 'Hard grains that glint and cast a shadow.',
+    actFrom: 1,
+    why: 'A single hard grain can scratch a coating when it is dragged.',
+    words: ['sand', 'sandy', 'grains', 'grit', 'gritty', 'beach', 'desert', 'quarry', 'crunch', 'crunchy', 'grinding'],
+    on: {
+      glass: { act: 'A single hard grain can scratch the glass when it is dragged.', takes: by('blow', 'soft-brush', 'dab'), asked: 7 },
+      sensor: { act: 'A hard grain on the sensor is never wiped: air moves it, or nothing does.', takes: by('blow'), asked: 8 },
+      display: { act: 'A grain scratches the screen when it is wiped.', takes: by('blow', 'soft-brush', 'dab'), asked: 5 },
+      shell: {
+        act: 'Grains in ribs and seams grind rings and find their way to the glass.',
+        takes: by('blow', 'stiff-brush', 'dab'),
+        asked: 2,
+      },
+      leather: { act: 'Grains cut leather where it bends and scratch what is put into it.', takes: by('blow', 'dab'), asked: 4 },
+      bellows: { act: 'A grain in the folds wears a pinhole.', takes: by('blow'), asked: 3 },
+      seal: { act: 'One grain under the ring lets the water in.', takes: by('blow', 'fingertip', 'damp-pad'), asked: 1 },
+      thread: {
+        act: 'A grain in the thread scores it at the next turn: stop turning it until the grain is out.',
+        takes: by('blow', 'stiff-brush'),
+        asked: 3,
+      },
+      mount: { act: 'A grain at the mount scores the flange and falls in at the next change.', takes: by('blow', 'dab'), asked: 2 },
+      contacts: { act: 'A grain between contacts scratches their gold.', takes: by('blow', 'dab'), asked: 8 },
+      cells: { act: 'A grain between battery contacts keeps the battery from seating.', takes: by('blow'), asked: 6 },
+      bay: { act: 'Grains in a bay jam the door and score what slides in.', takes: by('blow', 'stiff-brush', 'dab'), asked: 3 },
+      cap: { act: 'A grain in a cap is pressed against the glass.', takes: by('blow', 'stiff-brush', 'dab'), asked: 2 },
+      mirror: { act: 'A grain on bare silver scratches it at the least touch.', takes: by('blow', 'soft-brush'), asked: 3 },
+      matte: { act: 'A grain scratches the soft screen at the least touch.', takes: by('blow'), asked: 3 },
+      chamber: { act: 'A grain in the mirror box is thrown at the shutter.', takes: by('blow'), asked: 3 },
+      inner: {
+        act: 'A grain inside scratches whatever turns on it.',
+        leave: 'A grain that lies still inside harms nothing while nothing grinds.',
+        ends: 'workshop',
+        actFrom: 3,
+      },
+      blades: { act: 'A grain between blades scores them: do not work the aperture.', ends: 'workshop' },
+      bath: {
+        act: 'Grains on a telescope mirror are floated off in its bath and never wiped.',
+        leave: NO_HARM_ON_A_WASHED_MIRROR,
+        ends: 'workshop',
+        actFrom: 4,
+      },
+      track: { act: 'A grain on the rails scratches the whole film, frame after frame.', takes: by('blow', 'dry-swab'), asked: 2 },
+      curtain: { act: 'A grain at a shutter curtain jams it: do not release, and let a workshop take it out.', ends: 'workshop', asked: 2 },
+    },
+    at: { gimbal: { act: 'A grain in the joint stalls its motor: do not force the arm.' } },
+  }),
+  splinters: soil({
+    name: 'glass splinters',
+    nature: 'loose',
+    pattern: 'grains',
+    holds: ['grains', 'splinters'],
+    tell: 'Glints that prick: a filter or a lens has broken.',
+    actFrom: 1,
+    why: 'Splinters scratch whatever they are dragged over and fly into eyes when they are blown at.',
+    words: ['broken filter', 'shards', 'broken glass', 'shattered', 'cracked filter', 'smashed'],
+    hazards: ['splinters'],
+    on: {
+      glass: { act: 'Splinters on the glass are lifted off, never blown, brushed or wiped about.', takes: by('dab'), asked: 19 },
+      shell: { act: 'Splinters in seams work inward and into fingers.', takes: by('dab'), asked: 18 },
+      thread: { act: 'A splinter in the thread scores it: turn nothing before it is out.', takes: { dab: always }, asked: 8 },
+      cap: { act: 'A splinter in a cap is pressed against the glass.', takes: by('dab'), asked: 14 },
+      inner: { act: 'Splinters inside scratch glass at every turn: a workshop takes them out.', ends: 'workshop' },
+      sensor: { act: 'A splinter on the sensor is a workshop’s: it scratches at the least stroke.', ends: 'workshop' },
+    },
+  }),
+};
