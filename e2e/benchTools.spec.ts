@@ -83,7 +83,7 @@ test('fungus: one tap isolates, the neighbours are listed and due to be looked a
   await page.goto(`${running.url}/gear/${id}/plan`);
   await expect(page.getByText('Move it away from the rest now.')).toBeVisible();
   await button(page, 'Move to quarantine').click();
-  await expect(page.getByText(/It is in quarantine/)).toBeVisible();
+  await expect(page.getByText('It lies apart from the rest.')).toBeVisible();
   await page.goto(`${running.url}/gear/${id}`);
   await expect(page.getByRole('heading', { name: 'What it shared a place with' })).toBeVisible();
   await expect(page.getByText('Apart from the rest, in quarantine.')).toBeVisible();

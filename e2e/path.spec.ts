@@ -149,7 +149,7 @@ test('fungus is isolated in one tap from the plan', async ({ page }) => {
   await expect(page.getByText('Isolate', { exact: true }).first()).toBeVisible();
   await button(page, 'Finish the look').click();
   await button(page, 'Move to quarantine').click();
-  await expect(page.getByText('It is in quarantine')).toBeVisible();
+  await expect(page.getByText('It lies apart from the rest.')).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).first().click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Ostrane 58/2' }).first()).toContainText('Isolate');
 });

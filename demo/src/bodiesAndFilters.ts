@@ -74,6 +74,6 @@ export const FILTERS: DemoThing[] = [
     kind: 'filter',
     traits: { coating: 'none', opticMaterial: 'acrylic', value: 8 },
     cameDaysAgo: 200,
-    history: [looked(198, { 'filter-front': { 'fine-scratch': 2, smear: 2 } })],
+    history: [looked(198), looked(12, { 'filter-front': { 'fine-scratch': 2, smear: 2 } })],
   },
 ];

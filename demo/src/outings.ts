@@ -10,6 +10,11 @@ export type DemoOuting = Omit<OutingInput, 'from' | 'to' | 'itemIds'> & {
 const counted = { frames: null, lensChanges: null, hours: null, note: '' } as const;
 const WALK = ['Skerrow M2', 'Corvane 35/2', 'Corvane 85/1.8'] as const;
 
+const SEASONS = ['Winter', 'Spring', 'Summer', 'Autumn'] as const;
+/** A name in the season of its day: islands in the north. December to February are winter. */
+export const inSeason = (name: string, day: string): string =>
+  name.replace('{Season}', SEASONS[Math.floor((Number(day.slice(5, 7)) % 12) / 3)]!);
+
 /** Nine past outings and three to come. */
 export const OUTINGS: readonly DemoOuting[] = [
   {
@@ -46,7 +51,7 @@ export const OUTINGS: readonly DemoOuting[] = [
   },
   {
     ...counted,
-    name: 'Autumn rain on the moor',
+    name: '{Season} rain on the moor',
     place: 'mountain',
     fromDaysAgo: 160,
     toDaysAgo: 158,
@@ -57,7 +62,7 @@ export const OUTINGS: readonly DemoOuting[] = [
   },
   {
     ...counted,
-    name: 'Winter sky from the dunes',
+    name: '{Season} sky from the dunes',
     place: 'night-sky',
     fromDaysAgo: 110,
     toDaysAgo: 110,

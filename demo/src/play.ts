@@ -20,10 +20,11 @@ import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { DRAWER } from './drawer.js';
 import { takeFrames } from './frames.js';
 import { furnish } from './furnish.js';
-import { OUTINGS } from './outings.js';
+import { inSeason, OUTINGS } from './outings.js';
 import { LENSES } from './lenses.js';
 import { OTHERS } from './otherThings.js';
 import type { DemoThing, Happening, Seen } from './story.js';
+import { glanceAt, upkeepOf } from './upkeep.js';
 
 export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS, ...OTHERS];
 
@@ -103,6 +104,17 @@ async function clean(services: Services, clock: SetClock, itemId: string, happen
   if (!unfinished) await services.care.finish(cleaning.id, { version: saved.version });
 }
 
+/** A look that goes over some surfaces and finds what was known of them. */
+async function glance(services: Services, itemId: string, surfaces: readonly care.Surface[]): Promise<void> {
+  const page = await services.gear.page(itemId);
+  if (page.openLookId) return;
+  const known = new Map(page.surfaces.map((s) => [s.surface, s.findings]));
+  const doc = await services.inspection.start(itemId);
+  const answers = surfaces.map((surface) => ({ surface, findings: known.get(surface) ?? [], note: '' }));
+  const saved = await services.inspection.save(doc.id, { version: doc.version, at: null, answers });
+  await services.inspection.finish(doc.id, saved.version);
+}
+
 async function markDone(services: Services, itemId: string, code: schedule.DutyCode): Promise<void> {
   await services.duties.done({ code, subject: { kind: 'thing', id: itemId } });
 }
@@ -120,6 +132,8 @@ function happen(services: Services, clock: SetClock, itemId: string, thing: Demo
       return clean(services, clock, itemId, happening);
     case 'care':
       return markDone(services, itemId, happening.task);
+    case 'glance':
+      return glance(services, itemId, glanceAt(thing, happening.at));
     case 'quarantine':
       return quarantine(services, itemId);
     default:
@@ -158,7 +172,7 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
     };
     const add: Event = { at: came, play: async () => void ids.set(thing, (await services.gear.add(input)).id) };
     // A clean on the day of a look comes after it.
-    const rest = thing.history.map((h, j): Event => ({
+    const rest = [...thing.history, ...upkeepOf(thing, i)].map((h, j): Event => ({
       at: instant(loadedAt, h.daysAgo, 100 + i + j * 30),
       play: () => happen(services, clock, ids.get(thing)!, thing, h),
     }));
@@ -188,5 +202,11 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
 async function noteOutings(outings: OutingService, loadedAt: Date, itemIds: ReadonlyMap<string, string>): Promise<void> {
   const day = (daysAgo: number) => new Date(loadedAt.getTime() - daysAgo * MS_PER_DAY).toISOString().slice(0, 10);
   for (const { fromDaysAgo, toDaysAgo, things, ...outing } of OUTINGS)
-    await outings.add({ ...outing, from: day(fromDaysAgo), to: day(toDaysAgo), itemIds: things.map((name) => itemIds.get(name)!) });
+    await outings.add({
+      ...outing,
+      name: inSeason(outing.name, day(fromDaysAgo)),
+      from: day(fromDaysAgo),
+      to: day(toDaysAgo),
+      itemIds: things.map((name) => itemIds.get(name)!),
+    });
 }

@@ -7,6 +7,8 @@ export type Seen = Partial<Record<care.Surface, Partial<Record<care.Soil, care.S
 export type Happening =
   | { daysAgo: number; did: 'look'; seen: Seen; notes?: Partial<Record<care.Surface, string>>; unfinished?: true }
   | { daysAgo: number; did: 'clean'; place?: care.Place; conditions?: care.Conditions; unfinished?: true }
+  /** A quick look at some surfaces: what is known of them is still there, and nothing new. */
+  | { daysAgo: number; did: 'glance'; at: 'inside' | 'outside' }
   | { daysAgo: number; did: 'quarantine' }
   | { daysAgo: number; did: 'care'; task: schedule.DutyCode };
 

@@ -133,5 +133,10 @@ export const planDocument = Joi.object({
     .items(Joi.object({ hazard: oneOf(Object.keys(care.HAZARDS)).required(), before: Joi.string().required() }))
     .required(),
   totals: Joi.object({ minutes: number(), contacts: number(), materials: Joi.array().items(use).required(), cost: number() }).required(),
-  summary: Joi.object({ says: Joi.string().required(), apart: Joi.boolean().required(), surfaces: number(), measures: Joi.array().items(oneOf(care.MEASURES)).required() }).required(),
+  summary: Joi.object({
+    says: Joi.string().required(),
+    apart: Joi.boolean().required(),
+    surfaces: number(),
+    measures: Joi.array().items(oneOf(care.MEASURES)).required(),
+  }).required(),
 });

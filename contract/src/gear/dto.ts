@@ -43,6 +43,8 @@ export type ItemPage = ShelfItem & {
   place: { id: string; name: string; since: string } | null;
   /** What shared a place with it in the last 12 weeks it was kept with others; only while it is in quarantine. */
   neighbours: Neighbour[];
+  /** What is expected on it since something happened outdoors, where nobody has looked since. */
+  noted: schedule.Noted[];
   openTeardownId: string | null;
   openLookId: string | null;
   openCleaningId: string | null;

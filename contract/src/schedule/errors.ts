@@ -7,6 +7,11 @@ export const scheduleErrors = errorTable({
     title: 'This is not ticked off',
     remedy: 'Do it where it is done: start the look, the plan or the test it belongs to.',
   },
+  'not-to-live-with': {
+    status: 409,
+    title: 'This is nothing to live with',
+    remedy: 'Only what would go to a workshop can be lived with; the rest is done, renewed or kept apart.',
+  },
   'entry-not-found': { status: 404, title: 'There is no such entry', remedy: 'It may have been taken back already.' },
   'not-undoable': { status: 409, title: 'This cannot be taken back', remedy: 'A look or a clean stands; make another one instead.' },
   'day-over': { status: 400, title: 'That day is over', remedy: 'Choose today or a later day.' },

@@ -23,6 +23,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
     verdicts: Joi.array().required(),
     notes: Joi.array().required(),
     looked: Joi.number().required(),
+    seen: Joi.array().items(surface()),
     photos: Joi.number(),
   },
   clean: {

@@ -14,7 +14,11 @@ export type Lack = { thing: Tool | Material } & (
 );
 
 /** What an end at the bench says of a surface, whatever else is known of it. */
-export type BenchEnd = { reason: 'film-left' | 'lies-deeper' | 'is-damage' | 'did-not-come-off' | 'shutter-closed-on-it' };
+export type BenchEnd = { reason: (typeof BENCH_ENDS)[number] };
+
+const BENCH_ENDS = ['film-left', 'lies-deeper', 'is-damage', 'did-not-come-off', 'shutter-closed-on-it'] as const;
+/** Was it said at the bench, of what was tried there? It stands until somebody looks again. */
+export const isBenchEnd = ({ reason }: Because): boolean => (BENCH_ENDS as readonly string[]).includes(reason);
 
 /**
  * Why something is left, cleaned, kept apart, handed over, put off, refused or missing: a code with its facts, so

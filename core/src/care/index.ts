@@ -10,7 +10,7 @@ export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './thingName.js';
 export { mayTouch, type Touch } from './mayTouch.js';
 export { spreads, spreadingAt } from './spreading.js';
-export { type Because, BECAUSE_CODES, type BecauseCode, type BenchEnd, type Lack } from './because.js';
+export { type Because, BECAUSE_CODES, type BecauseCode, type BenchEnd, isBenchEnd, type Lack } from './because.js';
 export {
   acrossMm,
   checkKind,
@@ -42,7 +42,7 @@ export {
   withDefaults,
   type Work,
 } from './kinds/index.js';
-export { BARS, isWorthReaching, openingBar, reachInside, type Bar, type InsideReach, type Ring } from './reach.js';
+export { BARS, growthIsReachable, isWorthReaching, openingBar, reachInside, type Bar, type InsideReach, type Ring } from './reach.js';
 export {
   type Answer,
   ANSWERS,
@@ -71,7 +71,7 @@ export {
 export { remakePlan, staleBecause, type StaleBecause } from './remake.js';
 export { closingOrder, nextToClose, planExposedFace, type TeardownPhase, type TeardownStage } from './teardown.js';
 export { schoolChanges, type SchoolChange } from './schoolChanges.js';
-export { carriedHome } from './outdoors.js';
+export { carriedHome, metOutdoors } from './outdoors.js';
 export { checkSituation, type Read, requestOf, SITUATIONS, type Situation } from './situations/index.js';
 export { swabOnHand } from './onHand.js';
 export {
@@ -142,6 +142,7 @@ export {
 } from './knowledge/materials.js';
 export { type Method, METHOD_IDS, methodFacts, type MethodFacts, METHODS } from './knowledge/methods.js';
 export { BEFORE } from './knowledge/order.js';
+export { PRACTICE_IDS, practiceFacts, type PracticeFacts, type PracticeId, PRACTICES } from './knowledge/practices.js';
 export {
   CARE_SCHOOL_IDS,
   DEFAULT_SCHOOLS,

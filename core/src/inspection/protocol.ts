@@ -10,42 +10,42 @@ const BY_FAMILY: Record<Family, LookManner> = {
   glass: {
     lamp: 'One strong small lamp, the room dim.',
     angle: 'Let the beam skim the glass; tilt and turn until each mark flashes once.',
-    handling: 'Hold it by the barrel. Touch nothing yet.'
+    handling: 'Hold it by the barrel. Touch nothing yet.',
   },
   sensor: {
     lamp: 'A test frame first: plain bright surface, defocused, f/16 or smaller, moved during the exposure.',
     angle: 'In the frame, spots that stay put are on the sensor. Then look in with a lamp from the side.',
-    handling: 'Mount facing down between looks. Body cap back on at once.'
+    handling: 'Mount facing down between looks. Body cap back on at once.',
   },
   display: {
     lamp: 'Screen off, a window or lamp reflected in it.',
     angle: 'Tilt until the reflection crosses every corner.',
-    handling: 'Hold it by the sides.'
+    handling: 'Hold it by the sides.',
   },
   shell: {
     lamp: 'A good lamp from the side.',
     angle: 'Turn it once all the way round; look into ribs and seams.',
-    handling: 'Caps on.'
+    handling: 'Caps on.',
   },
   mount: {
     lamp: 'A lamp from the side, the opening facing down.',
     angle: 'Follow the ring once all the way round.',
-    handling: 'Opening down, so that nothing falls in.'
+    handling: 'Opening down, so that nothing falls in.',
   },
   contacts: {
     lamp: 'A lamp from the side.',
     angle: 'Each pin should shine alike; a dull one is dirty.',
-    handling: 'No fingers on the pins.'
+    handling: 'No fingers on the pins.',
   },
   cap: {
     lamp: 'A lamp from the side, into the inside.',
     angle: 'Look at the inside first: it faces the glass.',
-    handling: 'Tap it out, opening down.'
+    handling: 'Tap it out, opening down.',
   },
   inner: {
     lamp: 'A torch from behind, through the lens, the room dark.',
     angle: 'Aperture open, then closed; turn the lens: what shifts against the rim lies further in.',
-    handling: 'Both caps off, held level. Look from the front, then from the rear.'
+    handling: 'Both caps off, held level. Look from the front, then from the rear.',
   },
   leather: {
     lamp: 'A good lamp from the side, by a window.',
@@ -100,22 +100,22 @@ const BY_FAMILY: Record<Family, LookManner> = {
   mirror: {
     lamp: 'A lamp from the side, lens off, the mirror down.',
     angle: 'Tilt until the mirror reflects something dark: dust then stands out bright.',
-    handling: 'Nothing touches it. What is on it shows in the finder, never in the picture.'
+    handling: 'Nothing touches it. What is on it shows in the finder, never in the picture.',
   },
   matte: {
     lamp: 'Look through the finder at something plain and bright.',
     angle: 'Specks that stay sharp while you focus lie on the screen.',
-    handling: 'Nothing touches it but air.'
+    handling: 'Nothing touches it but air.',
   },
   chamber: {
     lamp: 'A lamp from the side, lens off, mount down.',
     angle: 'Look along the walls and into the corners below the mirror.',
-    handling: 'Nothing goes in but light and air.'
+    handling: 'Nothing goes in but light and air.',
   },
   bath: {
     lamp: 'A torch held far from the tube, by night.',
     angle: 'From the side, any mirror looks dirty: judge by the picture, not by the torch.',
-    handling: 'Nothing touches it.'
+    handling: 'Nothing touches it.',
   },
 };
 
@@ -125,14 +125,14 @@ const BY_SURFACE: Partial<Record<Surface, Partial<LookManner>>> = {
   helicoid: {
     lamp: 'No lamp: your fingers.',
     angle: 'Turn the focus from end to end, slowly. It should go smoothly and alike all the way.',
-    handling: 'Do not force a stiff spot.'
+    handling: 'Do not force a stiff spot.',
   },
   'grip-rubber': {
-    handling: 'Press a fingertip on it: it should let go at once.'
+    handling: 'Press a fingertip on it: it should let go at once.',
   },
   'sticky-coating': {
     angle: 'Press a fingertip on it and let go: it should not hold.',
-    handling: 'Look where hands and the bag’s lining touch it.'
+    handling: 'Look where hands and the bag’s lining touch it.',
   },
 };
 

@@ -5,7 +5,7 @@ import { awayOf, DUTY_CODES, dutyFacts, type Context, type DutyCode, type DutyFa
 import type { Facts, OutingFacts, ThingFacts } from './facts.js';
 import { foretoldOf } from './foretold.js';
 import { GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
-import { isTicked, Journal, type Entry } from './journal.js';
+import { isTicked, Journal, type DatedEntry, type Entry } from './journal.js';
 import type { RhythmChange } from './rhythms.js';
 import type { SetUpId } from './setUps.js';
 import { subjectKey, type NamedSubject } from './subjects.js';
@@ -62,13 +62,15 @@ function foretoldByPlace({ places, timeZone }: Facts, today: Day): Context['fore
 type Said = { snoozedUntil: Day | null; plannedOn: Day | null };
 const NOTHING_SAID: Said = { snoozedUntil: null, plannedOn: null };
 /** What the keeper said of a duty: put off until a day, or put on one. */
-function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context): Said {
+function saidOf(code: DutyCode, subject: NamedSubject, { journal, today }: Context, settled: DatedEntry | undefined): Said {
   const since = journal.of(subject);
   if (!since.some((e) => e.data.kind === 'snoozed' || e.data.kind === 'planned')) return NOTHING_SAID;
   const { doneBy } = dutyFacts(code);
   // What was said of it was said of that time: once it is done, it is said no more.
   const byLooking = doneBy === 'look' || doneBy === 'plan';
-  const last = since.findLastIndex(({ data }) => isTicked(data, code) || (byLooking && (data.kind === 'look' || data.kind === 'clean')));
+  const last = since.findLastIndex(
+    ({ id, data }) => isTicked(data, code) || (settled ? id === settled.id : byLooking && (data.kind === 'look' || data.kind === 'clean')),
+  );
   const after = since.slice(last + 1);
   const snoozed = after.findLast((e) => e.data.kind === 'snoozed' && e.data.task === code)?.data;
   const planned = after.findLast((e) => e.data.kind === 'planned' && e.data.task === code)?.data;
@@ -164,8 +166,9 @@ function dutiesOf(code: DutyCode, context: Context, away: ReadonlySet<string>): 
   const duties: Duty[] = [];
   for (const { subject, found } of FINDERS[code](code, context)) {
     if (subject.kind === 'thing' && away.has(subject.id) && !WHILE_AWAY.includes(code)) continue;
-    const said = saidOf(code, subject, context);
-    const done = kind.rhythm ? timesDone(code, subject, context) : 0;
+    const settled = found[0]?.settled;
+    const said = saidOf(code, subject, context, settled?.at(-1));
+    const done = kind.rhythm ? (settled?.length ?? timesDone(code, subject, context)) : 0;
     const known = `${code}/${subjectKey(subject)}`;
     const before = new Map<string, number>();
     for (const { window, part, minutes, gravity, facts, estimate } of found) {

@@ -6,6 +6,15 @@ import type { Exposure, UseUnit } from './triggers.js';
 export type DueBecause =
   /** It has never been looked at, or is counted from the day it came on the shelf. */
   | { because: 'never-looked-at' | 'since-on-the-shelf' }
+  /** Some of what is asked for was looked at, and not all. */
+  | { because: 'half-looked-at' }
+  /** It was under way with it on an outing that met this. */
+  | { because: 'met-under-way'; met: Exposure; name: string }
+  /** It came home from the damp, or out of the water: growth takes weeks. */
+  | { because: 'was-in-the-damp'; name: string }
+  | { because: 'got-wet' }
+  /** Its finish is shut in without air where it lies. */
+  | { because: 'shut-in'; name: string }
   | { because: 'quarantined' }
   /** Counted from the last look, the last clean, or when it was last ticked off. */
   | { because: 'last-look' | 'last-clean' | 'last-done' }
@@ -30,6 +39,11 @@ export type DueBecauseCode = DueBecause['because'];
 /** Every code, once. */
 export const DUE_CODES = Object.keys({
   'never-looked-at': true,
+  'half-looked-at': true,
+  'met-under-way': true,
+  'was-in-the-damp': true,
+  'got-wet': true,
+  'shut-in': true,
   'since-on-the-shelf': true,
   quarantined: true,
   'last-look': true,

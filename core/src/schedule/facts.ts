@@ -13,10 +13,18 @@ export type SurfaceFacts = {
   verdict: Verdict;
   findings: Omit<Finding, 'surface'>[];
   because: Because;
+  /** When it was last seen so; left out where nobody kept it. */
+  knownSince?: string;
 };
 export type OpenWorkFacts = { work: 'look' | 'cleaning' | 'teardown'; id: string; startedAt: string };
 /** Where a thing lies; `since` is an instant. */
-export type StayFacts = { placeId: string; name: string; forTravel: boolean; since: string };
+export type StayFacts = {
+  placeId: string;
+  name: string;
+  forTravel: boolean;
+  since: string;
+  /** Does air move through it by itself? Left out: it does. */ aired?: boolean;
+};
 
 /** What the test frames of a body say of its sensor. */
 export type SensorFacts = {
@@ -40,6 +48,8 @@ export type ThingFacts = {
   open: readonly OpenWorkFacts[];
   stay: StayFacts | null;
   sensor?: SensorFacts | null;
+  /** What its plan at home takes at most, minutes, where something is to be cleaned. */
+  cleanMinutes?: number;
 };
 
 export type PlaceGel = {

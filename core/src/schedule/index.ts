@@ -1,4 +1,14 @@
-export { agendaFrom, agendaInSteps, byConsequence, isAtHand, lateOnReturn, oneLookEach, openWindow, type Agenda, type Duty } from './agenda.js';
+export {
+  agendaFrom,
+  agendaInSteps,
+  byConsequence,
+  isAtHand,
+  lateOnReturn,
+  oneLookEach,
+  openWindow,
+  type Agenda,
+  type Duty,
+} from './agenda.js';
 export { DUE_CODES, type DueBecause, type DueBecauseCode } from './because.js';
 export { addDays, addMonths, daysBetween, isDay, localDay, monthOf, weekdayOf, weekStart, type Day } from './day.js';
 export {
@@ -45,6 +55,7 @@ export {
   UNDOABLE,
   type AwayReason,
   type DutyEntry,
+  type DatedEntry,
   type Entry,
   type JournalData,
   type JournalKind,
@@ -101,3 +112,5 @@ export {
   type CalendarOptions,
   type CalendarProblem,
 } from './icalendar/index.js';
+export { type Noted, notedOutdoors, withNoted } from './notedOutdoors.js';
+export { seenBy, settledBy, type SettledBy, type Sight, surfacesOfSight } from './settling.js';

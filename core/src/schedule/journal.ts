@@ -10,7 +10,7 @@ import type { SubjectRef } from './subjects.js';
 export const AWAY_REASONS = ['service', 'loan', 'trip', 'other'] as const;
 export type AwayReason = (typeof AWAY_REASONS)[number];
 /** Why a duty was passed over. */
-export const SKIP_REASONS = ['not-needed', 'done-elsewhere', 'no-time', 'other'] as const;
+export const SKIP_REASONS = ['not-needed', 'done-elsewhere', 'no-time', 'lived-with', 'other'] as const;
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
 /** What was done with a thing, or what happened to it. */
@@ -23,6 +23,8 @@ export type ThingEntry =
       verdicts: { surface: Surface; verdict: Verdict; findings: Omit<Finding, 'surface'>[] }[];
       notes: { surface: Surface; note: string }[];
       looked: number;
+      /** Which surfaces were answered; left out by an earlier version, whose looks count for all. */
+      seen?: Surface[];
       /** How many photographs were taken. */
       photos?: number;
     }

@@ -35,7 +35,10 @@ describe('in the field', () => {
     ]);
     const log = (await t.http.get(routes.itemLog(id)).expect(200)).body as Log;
     expect(log.entries.filter((e) => e.data.kind === 'outdoors')).toHaveLength(2);
-    expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.code === 'home-care')).toBe(false);
+    // A look at the front alone has not seen where the spray met it.
+    expect((await t.look(id, { 'front-glass': {} })).due.some((d) => d.code === 'home-care')).toBe(true);
+    const outside = await t.look(id, { 'hood-outside': {}, barrel: {}, 'focus-ring': {} });
+    expect(outside.due.some((d) => d.code === 'home-care')).toBe(false);
   });
 
   it('refuses what is not known, and logs nothing of it', async () => {

@@ -71,8 +71,9 @@ describe('a cleaning', () => {
     expect(page.contacts).toEqual(care.benchState(c.plan, events).contacts);
     expect(page.openCleaningId).toBeNull();
     expect(page.due.find((d) => d.code === 'light-test')).toMatchObject({
-      window: { due: '2026-06-10' },
-      facts: { because: [{ because: 'last-clean' }] },
+      // Front and rear were cleaned; nobody has shone a torch through it yet.
+      window: { due: '2026-03-10' },
+      facts: { because: [{ because: 'never-looked-at' }], sight: { asked: ['inner-glass'], seen: [] } },
     });
     const [entry] = (await t.http.get(routes.itemLog(page.id))).body.entries;
     expect(entry.data).toMatchObject({

@@ -1,9 +1,10 @@
 import type { Item } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import { type care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import type { Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
+import { JournalRepository } from '../journal/journal.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { SuppliesService } from '../supplies/supplies.service.js';
 
@@ -22,12 +23,14 @@ export class PlanRequestService {
     private readonly gearRepository: GearRepository,
     private readonly settings: SettingsService,
     private readonly drawer: SuppliesService,
+    private readonly journal: JournalRepository,
   ) {}
 
   async forThing(db: Db, itemId: string, choices: PlanChoices): Promise<{ item: Item; request: care.PlanRequest }> {
     const item = await this.gear.workable(db, itemId);
     const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
-    const findings = states.flatMap((state) => state.findings.map((f) => ({ ...f, surface: state.surface })));
+    const found = states.flatMap((state) => state.findings.map((f) => ({ ...f, surface: state.surface })));
+    const findings = schedule.withNoted(found, schedule.notedOutdoors(item, await this.journal.ofThing(db, itemId)));
     return { item, request: await this.withHouse(db, { item: { kind: item.kind, traits: item.traits }, findings }, choices) };
   }
 

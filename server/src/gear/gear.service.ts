@@ -14,7 +14,7 @@ import {
   type StatusChange,
   type SurfaceState,
 } from '@bright-keeper/contract';
-import { care, type schedule } from '@bright-keeper/core';
+import { care, inspection, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { readCursor, writeCursor } from '../http/cursor.js';
@@ -111,6 +111,7 @@ export class GearService {
       ...item!,
       due: (of?.duties ?? []).filter(fallsDue),
       away: of?.away ?? null,
+      noted: of?.noted ?? [],
       ...touches,
       place,
       neighbours,
@@ -127,8 +128,28 @@ export class GearService {
       const changed = changedFields(before, input);
       const item = await this.change(db, id, version, input, { kind: 'edited', changed });
       await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
+      if (changed.includes('traits') || changed.includes('kind')) await this.judgeAnew(db, item);
       return item;
     });
+  }
+
+  /** What was seen stays; what it asks for follows the design as it is now said to be. An end at the bench stands. */
+  private async judgeAnew(db: Db, item: Item): Promise<void> {
+    const states = (await this.repository.statesOf(db, [item.id])).get(item.id) ?? [];
+    const { schools } = await this.settings.get(db);
+    const judged = states
+      .filter((s) => s.findings.some((f) => f.severity > 0) && !care.isBenchEnd(s.because))
+      .map(({ surface, findings, knownSince }) => ({
+        surface,
+        findings,
+        knownSince: new Date(knownSince),
+        ...inspection.assessSurface(
+          item,
+          findings.map((f) => ({ ...f, surface })),
+          schools,
+        ),
+      }));
+    await this.repository.saveStates(db, item.id, judged);
   }
 
   setStatus(id: string, { version, status }: StatusChange): Promise<Item> {

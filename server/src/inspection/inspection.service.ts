@@ -7,7 +7,7 @@ import {
   type LookDoc,
   type SaveLook,
 } from '@bright-keeper/contract';
-import { care, inspection } from '@bright-keeper/core';
+import { care, inspection, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
@@ -18,9 +18,6 @@ import { JournalRepository } from '../journal/journal.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { LookPhotoService } from './lookPhoto.service.js';
-
-/** More than this happens to nothing between two looks. */
-const LOG_SINCE_LAST_LOOK = 100;
 
 @Injectable()
 export class InspectionService {
@@ -65,12 +62,14 @@ export class InspectionService {
     return this.database
       .transaction(async (db) => {
         const look = await this.open(db, id);
-        if (look.answers.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
+        // What was only expected there, and that nobody has confirmed, was not seen.
+        const seen = look.answers.filter((a) => !a.noted);
+        if (seen.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
         const at = this.clock.now();
         const item = await this.gear.get(db, look.itemId);
         const { schools } = await this.settings.get(db);
         const own = care.surfacesOf(item.kind, item.traits);
-        const answers = look.answers.filter((a) => own.includes(a.surface));
+        const answers = seen.filter((a) => own.includes(a.surface));
         const states = answers.map(({ surface, findings }) => ({
           surface,
           findings,
@@ -93,6 +92,7 @@ export class InspectionService {
               kind: 'look',
               lookId: id,
               looked: answers.length,
+              seen: answers.map((a) => a.surface),
               ...(photos.length > 0 ? { photos: photos.length } : {}),
               verdicts: states
                 .filter((s) => s.findings.length > 0)
@@ -115,18 +115,12 @@ export class InspectionService {
     });
   }
 
-  /** What was noted of it outdoors since it was last looked at, as what this look is likely to find. */
-  private async notedOutdoors(db: Db, { id, kind, traits }: Item): Promise<LookAnswer[]> {
-    const entries = await this.journal.log(db, id, LOG_SINCE_LAST_LOOK, null);
-    const lastLook = entries.findIndex((e) => e.data.kind === 'look');
-    const since = lastLook < 0 ? entries : entries.slice(0, lastLook);
+  /** What was noted of it outdoors and not looked at since, as what this look is likely to find. */
+  private async notedOutdoors(db: Db, item: Item): Promise<LookAnswer[]> {
     const answers = new Map<care.Surface, LookAnswer>();
-    for (const { data } of since) {
-      if (data.kind !== 'outdoors') continue;
-      for (const { surface, soil, severity } of care.carriedHome(kind, traits, data.happening)) {
-        const before = answers.get(surface)?.findings.filter((f) => f.soil !== soil) ?? [];
-        answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: data.happening });
-      }
+    for (const { surface, soil, severity, happening } of schedule.notedOutdoors(item, await this.journal.ofThing(db, item.id))) {
+      const before = answers.get(surface)?.findings ?? [];
+      answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
     }
     return [...answers.values()];
   }

@@ -87,6 +87,11 @@ export class JournalRepository {
     ]);
   }
 
+  /** What the journal tells of one thing, oldest first, without what was taken back. */
+  async ofThing(db: Db, itemId: string): Promise<readonly schedule.DatedEntry[]> {
+    return new schedule.Journal(await this.forDuties(db, [itemId]), 'UTC').of({ kind: 'thing', id: itemId });
+  }
+
   /** An entry never changes once it is written, so each is checked once. */
   private async read(db: Db, of?: SQL): Promise<schedule.Entry[]> {
     const { id, at, subject, subjectId, data } = journalEntries;

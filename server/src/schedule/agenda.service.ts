@@ -1,5 +1,5 @@
 import type { Item } from '@bright-keeper/contract';
-import { schedule, storage } from '@bright-keeper/core';
+import { care, schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
 import { DeviceService } from '../air/device.service.js';
@@ -36,9 +36,13 @@ import { RhythmRepository } from './rhythm.repository.js';
 /** Up to so many things are reckoned by themselves. */
 const FEW = 3;
 /** What is known of things is made from these, and all that falls due from these and the rest. */
-const OF_THE_SHELF = [items, surfaceStates, looks, cleanings, teardowns, stays, places, sensorFrames, dismissedSpots, outings, settings];
+const OF_THE_SHELF = [
+  ...[items, surfaceStates, looks, cleanings, teardowns, stays, places, sensorFrames, dismissedSpots, outings, settings],
+  // How long a clean takes hangs on what there is to do it with.
+  supplies,
+];
 const MADE_FROM = [
-  ...[...OF_THE_SHELF, timers, supplies],
+  ...[...OF_THE_SHELF, timers],
   // Of the air it is what it says that counts; salt tests and gel are entries of the journal too.
   ...[calibrations, climateEvents, journalEntries, rhythms],
 ];
@@ -50,7 +54,21 @@ const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).
 
 type AirNow = Pick<schedule.Facts, 'places' | 'hygrometers'>;
 type Asked = { until?: schedule.Day; changes?: readonly schedule.RhythmChange[]; only?: readonly schedule.DutyCode[] };
-export type ThingDuties = { duties: schedule.Duty[]; away: { why: schedule.AwayReason; since: string; until: string | null } | null };
+export type ThingDuties = {
+  duties: schedule.Duty[];
+  away: { why: schedule.AwayReason; since: string; until: string | null } | null;
+  noted: schedule.Noted[];
+};
+
+type House = Pick<care.PlanRequest, 'onHand' | 'moreOnHand' | 'schools' | 'sensorRehearsed'>;
+
+/** How long its clean takes: the very minutes its plan tells; nothing where nothing asks for one. */
+function cleanMinutesOf(item: care.PlanRequest['item'], states: readonly schedule.SurfaceFacts[], house: House): { cleanMinutes?: number } {
+  if (!states.some((s) => s.verdict === 'clean' || s.verdict === 'isolate')) return {};
+  const findings = states.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface })));
+  const { minutes } = care.planCleaning({ item, findings, place: 'home', ...house }).totals;
+  return minutes > 0 ? { cleanMinutes: minutes } : {};
+}
 
 /** Gathers the facts and asks core for the one agenda that every page reads. */
 @Injectable()
@@ -148,6 +166,7 @@ export class AgendaService {
           {
             duties: dutiesOf.get(thing.id) ?? [],
             away: away && { why: away.why, since: away.since, until: away.until },
+            noted: schedule.notedOutdoors(thing, journal.of({ kind: 'thing', id: thing.id })),
           },
         ];
       }),
@@ -207,14 +226,21 @@ export class AgendaService {
     };
   }
 
+  /** What plans are made with, whatever the thing: the drawer, the schools, whether the dry run was done. */
+  private async house(db: Db): Promise<House> {
+    const [drawer, { schools, sensorRehearsedOn }] = await Promise.all([this.supplies.onHand(db), this.settings.get(db)]);
+    return { ...drawer, schools, sensorRehearsed: sensorRehearsedOn !== null };
+  }
+
   /** Each thing with what was last seen of it, what was begun on it, and where it lies. */
   private async thingsFrom(db: Db, things: readonly Item[]): Promise<schedule.ThingFacts[]> {
     const ids = things.map((t) => t.id);
-    const [states, begun, lying, sensors] = await Promise.all([
+    const [states, begun, lying, sensors, house] = await Promise.all([
       this.gear.statesOf(db, ids),
       this.openWork.all(db),
       this.stays.open(db, things.length <= FEW ? ids : undefined),
       this.sensors.bodies(db),
+      this.house(db),
     ]);
     const open = grouped(begun, (o) => o.itemId);
     const stays = new Map(lying.map((s) => [s.itemId, s]));
@@ -229,12 +255,14 @@ export class AgendaService {
         addedAt: createdAt,
         surfaces: states.get(id) ?? [],
         sensor: sensors.get(id) ?? null,
+        ...cleanMinutesOf({ kind, traits }, states.get(id) ?? [], house),
         open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
         stay: stay
           ? {
               placeId: stay.placeId,
               name: stay.name,
               forTravel: storage.placeFacts(stay.kind).forTravel,
+              aired: storage.placeFacts(stay.kind).aired,
               since: stay.since.toISOString(),
             }
           : null,

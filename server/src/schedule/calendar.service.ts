@@ -45,9 +45,19 @@ function dutyEntry(duty: schedule.Duty): ToldEntry {
     minutes: duty.minutes,
     categories: [subjectWords(duty.subject.kind), gravityWords(duty.gravity)],
     ...(duty.estimate ? { tentative: true } : {}),
-    ...(duty.ahead === 0 ? { alarmMinutesBefore: MORNING_MIN } : {}),
     concerns: { subject: duty.subject.kind, gravity: duty.gravity },
   };
+}
+
+/** One alarm a day, with what is gravest: a dozen of them at nine in the morning are none. */
+function oneAlarmADay(duties: readonly schedule.Duty[]): ToldEntry[] {
+  const rung = new Set<schedule.Day>();
+  return duties.map((duty) => {
+    const entry = dutyEntry(duty);
+    if (duty.ahead > 0 || rung.has(entry.day)) return entry;
+    rung.add(entry.day);
+    return { ...entry, alarmMinutesBefore: MORNING_MIN };
+  });
 }
 
 const benchEntry = (startsAt: string, day: BenchDays['plan']['days'][number]): schedule.CalendarEntry => ({
@@ -75,7 +85,7 @@ export class CalendarService {
 
   async calendar(filter: CalendarFilter, name: string): Promise<CalendarText> {
     const agenda = await this.agenda.agenda();
-    const entries = [...(filter.duties ? agenda.duties.map(dutyEntry) : []), ...(filter.benchDays ? await this.benchEntries() : [])];
+    const entries = [...(filter.duties ? oneAlarmADay(agenda.duties) : []), ...(filter.benchDays ? await this.benchEntries() : [])];
     const told = await this.database.transaction((db) => this.tell(db, entries, filter));
     const concerns = new Map(entries.map((entry) => [entry.uid, entry]));
     // What is gone is told as cancelled only where it was once shown.

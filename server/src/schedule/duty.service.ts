@@ -44,6 +44,8 @@ export class DutyService {
   skip({ code, subject, reason, note }: SkipDuty): Promise<Written> {
     return this.database.transaction(async (db) => {
       await this.duty(db, code, subject);
+      // Only what would be handed over can be lived with: growth and a cut ring cannot.
+      if (reason === 'lived-with' && code !== 'hand-over') throw problem(scheduleErrors, 'not-to-live-with');
       return this.write(db, subject, { kind: 'skipped', task: code, reason, note });
     });
   }

@@ -121,7 +121,7 @@ describe('rhythms', () => {
 
   it('are shown with what they would make of the next year, and move it when saved; a stale change is told', async () => {
     const { id } = await t.add('Rhythmic');
-    await t.look(id, { 'front-glass': {} });
+    await t.look(id, { 'inner-glass': {} });
     const { before, after } = (await post(routes.rhythmPreview, { code: 'light-test', scope: { for: 'all' }, rhythm: monthly }, 200))
       .body as RhythmPreview;
     expect([before.length, after.length]).toEqual([4, 12]);
@@ -291,7 +291,7 @@ describe('calendars that read this one', () => {
       .set('if-none-match', first.headers.etag as string)
       .expect(200);
     expect(eventOf(moved.text)).toMatch(/SEQUENCE:1[\s\S]*DTSTART;VALUE=DATE:20260314/);
-    await t.look(id, { 'front-glass': {} });
+    await t.look(id, { 'inner-glass': {} });
     expect(eventOf((await t.http.get(path).expect(200)).text)).toMatch(/SEQUENCE:2[\s\S]*STATUS:CANCELLED/);
     expect(((await t.http.get(routes.feeds)).body as Feed[])[0]!.fetchedAt).not.toBeNull();
     await t.http.delete(routes.feed(feedId)).expect(204);
@@ -316,7 +316,7 @@ describe('calendars that read this one', () => {
     const all = await feed();
     const ofPlaces = await feed({ subjects: ['place'] });
     for (const { path } of [all, ofPlaces]) await t.http.get(path).expect(200);
-    await t.look(id, { 'front-glass': {} });
+    await t.look(id, { 'inner-glass': {} });
     const gone = async ({ path }: NewFeed) => (await t.http.get(path).expect(200)).text.includes('STATUS:CANCELLED');
     expect(await gone(all)).toBe(true);
     expect(await gone(ofPlaces)).toBe(false);

@@ -79,7 +79,11 @@ describe('quarantine', () => {
     ]);
     const looks = (await page(beside!.id)).due.filter((d) => d.code.startsWith('neighbour-look'));
     expect(looks.map((d) => d.window.due)).toEqual(['2026-04-09', '2026-05-07', '2026-07-02']);
-    expect(looks[0]!.facts).toEqual({ says: 'rhythm', because: [{ because: 'shared-a-place', name: 'Sick' }] });
+    expect(looks[0]!.facts).toEqual({
+      says: 'rhythm',
+      because: [{ because: 'shared-a-place', name: 'Sick' }],
+      sight: { asked: ['inner-glass'], seen: [] },
+    });
     expect((await page(elsewhere!.id)).due.some((d) => d.code.startsWith('neighbour-look'))).toBe(false);
     const today = (await t.http.get(routes.today).expect(200)).body as Today;
     expect(today.duties.find((d) => d.code === 'neighbour-look')?.subject.name).toBe('Beside');
@@ -91,7 +95,12 @@ describe('quarantine', () => {
     for (const thing of [sick, beside]) await move(thing.id, place.id);
     daysLater(7);
     await quarantine(sick.id);
-    const left = await t.look(beside.id, { 'front-glass': {} });
+    const glanced = await t.look(beside.id, { 'front-glass': {} });
+    expect(
+      glanced.due.map((d) => d.code),
+      'a look at the front is no torch through it',
+    ).toContain('neighbour-look');
+    const left = await t.look(beside.id, { 'inner-glass': {} });
     expect(left.due.map((d) => d.code).filter((code) => code.startsWith('neighbour'))).toEqual([
       'neighbour-look-4-weeks',
       'neighbour-look-12-weeks',

@@ -1,5 +1,15 @@
 import type { care } from '@bright-keeper/core';
-import { AlertTriangle, CircleCheck, CircleHelp, Droplets, Hourglass, type LucideIcon, RefreshCcw, ShieldAlert, Wrench } from 'lucide-react';
+import {
+  AlertTriangle,
+  CircleCheck,
+  CircleHelp,
+  Droplets,
+  Hourglass,
+  type LucideIcon,
+  RefreshCcw,
+  ShieldAlert,
+  Wrench,
+} from 'lucide-react';
 import type { ButtonHTMLAttributes, ReactNode } from 'react';
 import { Link, type LinkProps } from 'react-router';
 import { ApiError } from '../api/http';

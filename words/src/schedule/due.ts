@@ -8,6 +8,7 @@ export const SKIPPED: Record<schedule.SkipReason, string> = {
   'not-needed': 'it was not needed',
   'done-elsewhere': 'it was done elsewhere',
   'no-time': 'there was no time',
+  'lived-with': 'you chose to live with it',
   other: 'of another reason',
 };
 
@@ -22,6 +23,11 @@ export const MET: Record<schedule.Exposure, string> = { sand: 'sand', salt: 'sal
 
 const SAYINGS: Saying = {
   'never-looked-at': () => 'Not looked at since it came on the shelf.',
+  'half-looked-at': () => 'Looked at in part since it came on the shelf.',
+  'met-under-way': ({ met, name }) => `${name} is still under way and met ${MET[met]}: that does not wait for its end.`,
+  'was-in-the-damp': ({ name }) => `It was in the damp (${name}): growth takes weeks to be seen, whatever the first look found.`,
+  'got-wet': () => 'Water got in: growth takes weeks to be seen.',
+  'shut-in': ({ name }) => `It lies in ${name}, where no air moves by itself: rubbery finishes turn sticky there.`,
   'since-on-the-shelf': () => 'Counted from the day it came on the shelf.',
   quarantined: () => 'Moved to quarantine.',
   'last-look': () => 'Counted from the last look.',
@@ -40,7 +46,7 @@ const SAYINGS: Saying = {
   'fixed-day': () => 'It falls on a fixed day.',
   used: ({ of, count }) => `${count} ${count === 1 ? USES[of].one : USES[of].many} since it was last done.`,
   'met-outdoors': ({ met }) => `It met ${MET[met]} outdoors, which does not wait.`,
-  'not-used': () => 'It has not been used for that long: grease settles and blades stick.',
+  'not-used': () => 'Nobody has used it for months: grease settles and moving parts stick.',
   'air-foretells': () => 'The air foretells it.',
   'fungus-risk': () => 'Looked at more often while the air where it lies raises the fungus risk.',
   'came-back': () => 'It is back from where it was: another place’s air, other hands.',

@@ -50,7 +50,7 @@ function clothWords({ uses, dirty }: Extract<schedule.DutyFacts, { says: 'cloth'
 function stockWords({ thing, stock }: Extract<schedule.DutyFacts, { says: 'stock' }>): string {
   if (stock <= 0) return 'It is used up: plans do without it.';
   const amount = supplies.stockAmount(thing, stock);
-  const left = amount.nature === 'fluid' ? count(amount.cleans, 'clean', 'cleans') : `${amount.pieces} ${amount.unit}`;
+  const left = amount.nature === 'fluid' ? count(amount.cleans, 'clean', 'cleans') : count(amount.pieces, amount.unit, `${amount.unit}s`);
   return `Only ${left} left.`;
 }
 
@@ -82,11 +82,18 @@ function sensorDutyWords({ advice, shows }: Extract<schedule.DutyFacts, { says: 
   }
 }
 
+/** What is half done is said to be: how much of what is asked for was seen. */
+function sightWords({ sight }: Extract<schedule.DutyFacts, { says: 'rhythm' }>): string {
+  if (!sight || sight.seen.length === 0) return '';
+  const open = sight.asked.filter((s) => !sight.seen.includes(s)).map((s) => care.surfaceFacts(s).name);
+  return `${sight.seen.length} of ${sight.asked.length} seen; still to see: ${open.slice(0, 3).join(', ')}${open.length > 3 ? ` and ${open.length - 3} more` : ''}.`;
+}
+
 /** Only what has a word of its own beside the name of its kind of duty. */
 function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: string } {
   switch (facts.says) {
     case 'rhythm':
-      return { why: dueWords(facts.because) };
+      return { why: [dueWords(facts.because), sightWords(facts)].filter(Boolean).join(' ') };
     case 'need':
       return { why: needWords(facts) };
     case 'open-work':

@@ -42,7 +42,7 @@ describe('a duty in words', () => {
       'Look',
     ],
     ['exercise', { says: 'rhythm', because: [{ because: 'not-used' }] }, /^Exercise it$/, /grease settles/, 'Done'],
-    ['sensor-frame', { says: 'rhythm', because: [{ because: 'used', of: 'outings', count: 1 }] }, /./, /^1 outing since/, 'Look'],
+    ['sensor-frame', { says: 'rhythm', because: [{ because: 'used', of: 'outings', count: 1 }] }, /./, /^1 outing since/, 'See the frames'],
     ['go-on', { says: 'open-work', work: 'cleaning', id: 'c', startedAt: '' }, /^Finish/, /^A cleaning was begun/, 'Go on'],
     ['air-out', { says: 'air', cause: 'too-closed', itemId: 'a', placeId: 'p', since: null }, /^It wants air$/, /sticky/, 'Take it out'],
     [

@@ -5,8 +5,8 @@ import type { Severity, Soil } from '../soils/index.js';
 /** Something that happens outdoors: what to do on the spot, and what waits for the bench. */
 export type HappeningFacts = {
   name: string;
-  /** What it leaves, for the look at home, and where: on the front glass alone, or on all the outside. Null where it leaves nothing. */
-  leaves: { soil: Soil; severity: Severity; on: 'front' | 'outside' } | null;
+  /** What it leaves, for the look at home, and where: on the front glass alone, on all the outside, or inside. Null where it leaves nothing. */
+  leaves: { soil: Soil; severity: Severity; on: 'front' | 'outside' | 'inside' } | null;
   now: readonly string[];
   never: string | null;
   /** What waits; empty when nothing does. */
@@ -14,6 +14,8 @@ export type HappeningFacts = {
   /** How many days it may wait. */
   homeWithinDays: number;
   hazards: readonly HazardId[];
+  /** What people say for it when they search. */
+  words: readonly string[];
   basis: Basis;
 };
 
@@ -30,6 +32,7 @@ export const HAPPENINGS = {
     atHome: ['Seams, rings and mount with brush and air; then the glass, grains first.'],
     homeWithinDays: 0,
     hazards: [],
+    words: ['sandstorm', 'beach', 'desert', 'dust storm', 'blowing sand'],
     basis: commonPractice,
   },
   spray: {
@@ -44,6 +47,7 @@ export const HAPPENINGS = {
     atHome: ['Fresh water on a cloth over the shell, filter and hood; mount and contacts looked at; aired open before it is put away.'],
     homeWithinDays: 0,
     hazards: [],
+    words: ['sea spray', 'waves', 'ocean', 'seaside', 'boat', 'splashed by the sea'],
     basis: commonPractice,
   },
   rain: {
@@ -60,6 +64,7 @@ export const HAPPENINGS = {
     ],
     homeWithinDays: 0,
     hazards: [],
+    words: ['downpour', 'got rained on', 'soaked outside', 'thunderstorm', 'drizzle', 'waterfall'],
     basis: commonPractice,
   },
   fog: {
@@ -75,6 +80,7 @@ export const HAPPENINGS = {
     atHome: ['If a veil stays after an hour at room temperature, torch through it: haze or water inside.'],
     homeWithinDays: 2,
     hazards: [],
+    words: ['fogged up', 'condensation', 'mist', 'steamed up', 'came in from the cold'],
     basis: commonPractice,
   },
   print: {
@@ -88,6 +94,7 @@ export const HAPPENINGS = {
     atHome: ['A damp wipe at the bench if anything of it is left: skin oil feeds fungus.'],
     homeWithinDays: 2,
     hazards: [],
+    words: ['touched the glass', 'finger on the lens', 'thumb', 'nose print', 'child touched'],
     basis: commonPractice,
   },
   'stuck-filter': {
@@ -103,6 +110,7 @@ export const HAPPENINGS = {
     atHome: ['Rubber cup or filter wrench at the bench.'],
     homeWithinDays: 7,
     hazards: [],
+    words: ['filter jammed', 'filter won’t come off', 'cannot unscrew filter', 'filter seized'],
     basis: commonPractice,
   },
   'lens-change': {
@@ -119,6 +127,49 @@ export const HAPPENINGS = {
     atHome: ['A sensor frame if the air was dusty.'],
     homeWithinDays: 7,
     hazards: [],
+    words: ['change lens', 'swap lens', 'switch lenses', 'changing lenses outdoors'],
+    basis: commonPractice,
+  },
+  'in-the-water': {
+    name: 'It fell into fresh water',
+    leaves: { soil: 'fresh-water', severity: 3, on: 'inside' },
+    now: [
+      'Out, and shaken once with openings down. Switch nothing on to try.',
+      'Switch off, cells and card out, lens off where one can; open what opens without a tool.',
+      'Dry the outside; then into moving air, openings down. Not into a closed bag.',
+    ],
+    never: 'No heat, no hair dryer, and rice is no cure.',
+    atHome: [
+      'Open in dry moving air for days. A torch through it afterwards, and once more in four weeks. A workshop, where it was on or stays odd.',
+    ],
+    homeWithinDays: 0,
+    hazards: ['wet-electronics'],
+    words: ['dropped in water', 'fell in the river', 'lake', 'pool', 'toilet', 'flooded', 'soaked', 'submerged', 'drowned', 'wet camera'],
+    basis: commonPractice,
+  },
+  'in-the-sea': {
+    name: 'Sea water got in',
+    leaves: { soil: 'sea-water', severity: 3, on: 'inside' },
+    now: [
+      'Out. Switch nothing on to try; cells and card out.',
+      'Rinse outside and battery bay with fresh water; what is open stays open, openings down.',
+      'Call the workshop: some want it kept wet in fresh water until it is there, some want it dried. Their word decides.',
+    ],
+    never: 'Salt eats on while it dries: this does not wait for the end of the trip.',
+    atHome: ['To a workshop at once. A flooded housing: its ring and its groove, before it is trusted again.'],
+    homeWithinDays: 0,
+    hazards: ['wet-electronics'],
+    words: [
+      'washed overboard',
+      'overboard',
+      'dropped in the sea',
+      'fell in the sea',
+      'flooded housing',
+      'salt water inside',
+      'wave over',
+      'kayak',
+      'surf',
+    ],
     basis: commonPractice,
   },
 } as const satisfies Record<string, HappeningFacts>;

@@ -1,13 +1,31 @@
 import { commonPractice, published, type Basis } from './basis.js';
 
 /** What can hurt someone or something, and the usual caution at the step that needs it. */
-export type HazardFacts = { name: string; caution: string; wear: readonly ('gloves' | 'mask' | 'eye-protection')[]; basis: Basis };
+export type HazardFacts = {
+  name: string;
+  caution: string;
+  wear: readonly ('gloves' | 'mask' | 'eye-protection')[];
+  basis: Basis;
+  /** What people say for it when they search. */
+  words: readonly string[];
+};
+
+/** What people say for some of them, by name. */
+const CALLED: Record<string, readonly string[]> = {
+  'Possibly radioactive glass': ['thorium', 'thoriated', 'radioactive lens', 'yellowed glass', 'geiger'],
+  'Flash capacitor': ['open a flash', 'open the camera', 'take apart flash', 'repair flash', 'electric shock', 'voltage'],
+  'Leaked battery': ['swollen battery', 'bulging battery', 'hot battery', 'leaking battery', 'battery acid', 'lithium'],
+  'Never mix cleaners': ['mix vinegar and peroxide', 'together', 'combine cleaners', 'bleach', 'mixing'],
+  'Sensor fluid can be poisonous': ['methanol', 'toxic', 'poison'],
+  'Battery out first': ['take the battery out', 'remove battery'],
+};
 
 const hazard = (name: string, caution: string, wear: HazardFacts['wear'] = [], basis: Basis = commonPractice): HazardFacts => ({
   name,
   caution,
   wear,
   basis,
+  words: CALLED[name] ?? [],
 });
 
 export const HAZARDS = {

@@ -5,26 +5,29 @@ import type { HazardId } from './hazards.js';
 export const TOOL_ROLES = ['glass', 'shell', 'sensor', 'any'] as const;
 export type ToolRole = (typeof TOOL_ROLES)[number];
 
-export type ToolFacts = { nature: 'tool'; name: string; role: ToolRole; washable: boolean; basis: Basis };
-const tool = (role: ToolRole, name: string, washable = false): ToolFacts => ({
+/** What people say for it when they search. */
+type Called = { words?: readonly string[] };
+export type ToolFacts = { nature: 'tool'; name: string; role: ToolRole; washable: boolean; basis: Basis } & Called;
+const tool = (role: ToolRole, name: string, washable = false, ...words: string[]): ToolFacts => ({
   nature: 'tool',
   name,
   role,
   washable,
   basis: commonPractice,
+  words,
 });
 
 /** Tools stay: they are washed, marked and worn, not used up. */
 export const TOOLS = {
-  'bulb-blower': tool('any', 'bulb blower'),
+  'bulb-blower': tool('any', 'bulb blower', false, 'rocket', 'air blower', 'squeeze bulb'),
   'glass-brush': tool('glass', 'soft brush kept for glass'),
   'rim-brush': tool('glass', 'rim brush'),
   'shell-brush': tool('shell', 'stiff brush'),
-  'glass-cloth': tool('glass', 'microfibre kept for glass', true),
-  'body-cloth': tool('shell', 'body cloth', true),
-  'carbon-pen': tool('glass', 'cleaning pen with a carbon tip'),
+  'glass-cloth': tool('glass', 'microfibre kept for glass', true, 'microfiber', 'lens cloth', 'cloth'),
+  'body-cloth': tool('shell', 'body cloth', true, 'rag', 'duster'),
+  'carbon-pen': tool('glass', 'cleaning pen with a carbon tip', false, 'lens pen', 'pen'),
   chamois: tool('glass', 'chamois', true),
-  'contact-eraser': tool('shell', 'soft eraser'),
+  'contact-eraser': tool('shell', 'soft eraser', false, 'rubber', 'pencil eraser'),
   'oil-tip': tool('shell', 'fine screwdriver tip'),
   'wooden-pick': tool('shell', 'wooden pick'),
 } as const satisfies Record<string, ToolFacts>;
@@ -61,7 +64,7 @@ type Shared = {
   contains: readonly ('alcohol' | 'ammonia' | 'acetone' | 'peroxide' | 'acid' | 'oil' | 'soap')[];
   hazards: readonly HazardId[];
   basis: Basis;
-};
+} & Called;
 /** Measured in drops, whatever it is bought by. */
 export type FluidFacts = Shared & {
   nature: 'fluid';
@@ -84,7 +87,7 @@ export type FluidFacts = Shared & {
 export type ConsumableFacts = Shared & { nature: 'consumable'; unit: 'sheet' | 'swab' | 'wipe' | 'pad' };
 export type MaterialFacts = FluidFacts | ConsumableFacts;
 
-type More = Partial<Pick<Shared, 'contains' | 'hazards'>>;
+type More = Partial<Pick<Shared, 'contains' | 'hazards' | 'words'>>;
 const consumable = (role: ToolRole, name: string, unit: ConsumableFacts['unit'], unitPrice: number, more: More = {}): ConsumableFacts => ({
   nature: 'consumable',
   name,
@@ -130,6 +133,7 @@ export const MATERIALS = {
       askedForBy: ['solvent/lens-fluid'],
       contains: ['alcohol'],
       openFluid: true,
+      words: ['lens cleaner', 'lens cleaning solution', 'cleaning fluid'],
     },
   ),
   'alcohol-free-fluid': fluid(
@@ -140,6 +144,7 @@ export const MATERIALS = {
     {
       askedForBy: ['solvent/alcohol-free'],
       openFluid: true,
+      words: ['eyeglass cleaner', 'glasses spray', 'spectacle cleaner'],
     },
   ),
   isopropanol: fluid(
@@ -160,6 +165,7 @@ export const MATERIALS = {
       contains: ['alcohol'],
       openFluid: true,
       hazards: ['flammable-fluid', 'solvent-vapour'],
+      words: ['rubbing alcohol', 'isopropyl', 'ipa', 'alcohol', 'spirit', 'surgical spirit'],
     },
   ),
   'residue-remover': fluid(
@@ -171,6 +177,7 @@ export const MATERIALS = {
       contains: ['alcohol'],
       openFluid: true,
       hazards: ['flammable-fluid', 'solvent-vapour', 'maker-instructions'],
+      words: ['label remover', 'sticker remover', 'goo remover'],
     },
   ),
   'maker-fluid': fluid(
@@ -193,6 +200,7 @@ export const MATERIALS = {
       contains: ['peroxide'],
       openFluid: true,
       hazards: ['never-mix', 'skin-and-eyes'],
+      words: ['hydrogen peroxide', 'bleach'],
     },
   ),
   vinegar: fluid(
@@ -205,6 +213,7 @@ export const MATERIALS = {
       contains: ['acid'],
       openFluid: true,
       hazards: ['never-mix'],
+      words: ['acetic acid', 'white vinegar'],
     },
   ),
   water: fluid('any', 'fresh or distilled water', 0, { 'glass-film': 3, 'mirror-film': 3, 'shell-film': 1, 'contact-film': 2, salt: 1 }),
@@ -217,9 +226,16 @@ export const MATERIALS = {
       contains: ['alcohol'],
       openFluid: true,
       hazards: ['flammable-fluid', 'methanol'],
+      words: ['sensor cleaner', 'methanol'],
     },
   ),
-  'instrument-oil': fluid('shell', 'light instrument oil', 0.02, { 'dry-thread': 1 }, { contains: ['oil'] }),
+  'instrument-oil': fluid(
+    'shell',
+    'light instrument oil',
+    0.02,
+    { 'dry-thread': 1 },
+    { words: ['watch oil', 'light oil', 'penetrating oil', 'lubricant', 'grease for focus'], contains: ['oil'] },
+  ),
   'adhesive-remover': fluid(
     'shell',
     'plaster-glue remover',

@@ -12,6 +12,24 @@ export type MethodFacts = {
   how: string;
   minutes: number;
   basis: Basis;
+  /** What people say for it when they search. */
+  words: readonly string[];
+};
+
+/** What people say for some of them, by name. */
+const CALLED: Record<string, readonly string[]> = {
+  Blow: ['air first', 'puff', 'blower'],
+  'Canned air': ['compressed air', 'air duster', 'can of air'],
+  'Soft brush': ['brush on glass', 'lens brush', 'brush the lens'],
+  'Dry wipe': ['wipe dry', 'polish with a cloth', 'rub', 'wipe the lens'],
+  'Carbon tip': ['lens pen', 'cleaning pen'],
+  Breath: ['breathing on the lens', 'huff', 'breathe'],
+  'Damp wipe': ['fluid on the lens', 'drops directly on the lens', 'how to wipe', 'cleaning solution', 'circular motion'],
+  'Sensor swab': ['clean the sensor', 'swab the sensor', 'wet cleaning', 'sensor cleaning', 'swab size', 'swab width'],
+  'Open one group': ['open the lens', 'disassemble', 'take apart', 'dismantle', 'unscrew the front'],
+  'Hand over': ['repair', 'technician', 'professional cleaning'],
+  'Feed the leather': ['leather care', 'leather conditioner', 'leather covering'],
+  Lubricate: ['oil the focus', 'grease', 'stiff focus'],
 };
 
 const method = (
@@ -28,6 +46,7 @@ const method = (
   contact: touch !== 'none',
   wipes: touch === 'wipes',
   basis: commonPractice,
+  words: CALLED[name] ?? [],
 });
 
 export const METHODS = {

@@ -4,6 +4,19 @@ export type SchoolFacts<Choice extends string = string> = {
   question: string;
   default: Choice;
   choices: Record<Choice, { name: string; reason: string }>;
+  /** What people say for it when they search. */
+  words: readonly string[];
+};
+
+/** What people say for some of them, by name. */
+const CALLED: Record<string, readonly string[]> = {
+  Wipe: ['microfiber or tissue', 'which cloth', 'cloth or tissue', 'microfibre cloth'],
+  'Brush on glass': ['brush on glass', 'may I brush'],
+  'Protecting filter': ['protective filter', 'uv filter', 'yes or no', 'filter or not', 'skylight'],
+  'Fluid on an eyepiece': ['drops directly on the lens', 'spray on the lens', 'fluid directly'],
+  Fluid: ['which cleaning fluid', 'alcohol or lens cleaner', 'best lens cleaner'],
+  Breath: ['breathing on the lens'],
+  Storage: ['cabinet or box', 'where to store'],
 };
 
 const school = <Choice extends string>(
@@ -16,6 +29,7 @@ const school = <Choice extends string>(
   question,
   default: fallback,
   choices,
+  words: CALLED[name] ?? [],
 });
 
 export const SCHOOLS = {

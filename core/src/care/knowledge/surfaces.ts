@@ -55,27 +55,42 @@ export type SurfaceFacts = {
   ribbed?: true;
   /** Its name is spoken of as several. */
   plural?: true;
+  /** What people say for it when they search. */
+  words?: readonly string[];
 };
 
 export const SURFACES = {
-  'front-glass': { name: 'front glass', family: 'glass', stuff: 'glass' },
-  'rear-glass': { name: 'rear glass', family: 'glass', stuff: 'glass', nearOpening: true },
+  'front-glass': { name: 'front glass', words: ['front element'], family: 'glass', stuff: 'glass' },
+  'rear-glass': { name: 'rear glass', words: ['rear element'], family: 'glass', stuff: 'glass', nearOpening: true },
   'inner-glass': { name: 'inner glass', family: 'inner', stuff: 'glass' },
   'filter-front': { name: 'filter, front face', family: 'glass', stuff: 'glass' },
   'filter-back': { name: 'filter, back face', family: 'glass', stuff: 'glass' },
-  'viewfinder-window': { name: 'viewfinder window', family: 'glass', measure: 'view', stuff: 'plastic', recessed: true },
-  'sensor-cover': { name: 'sensor cover glass', family: 'sensor', stuff: 'glass', nearOpening: true },
-  'eye-lens': { name: 'eye lens', family: 'glass', measure: 'view', stuff: 'glass' },
+  'viewfinder-window': {
+    name: 'viewfinder window',
+    words: ['viewfinder', 'finder', 'evf'],
+    family: 'glass',
+    measure: 'view',
+    stuff: 'plastic',
+    recessed: true,
+  },
+  'sensor-cover': { name: 'sensor cover glass', words: ['sensor'], family: 'sensor', stuff: 'glass', nearOpening: true },
+  'eye-lens': { name: 'eye lens', words: ['eyepiece', 'eyelashes', 'lashes'], family: 'glass', measure: 'view', stuff: 'glass' },
   'field-lens': { name: 'field lens', family: 'glass', measure: 'view', stuff: 'glass' },
   objective: { name: 'objective', family: 'glass', measure: 'view', stuff: 'glass' },
   corrector: { name: 'corrector plate', family: 'glass', measure: 'view', stuff: 'glass' },
-  'primary-mirror': { name: 'primary mirror', family: 'bath', measure: 'view', stuff: 'metal' },
+  'primary-mirror': { name: 'primary mirror', words: ['telescope mirror'], family: 'bath', measure: 'view', stuff: 'metal' },
   'secondary-mirror': { name: 'secondary mirror', family: 'bath', measure: 'view', stuff: 'metal' },
   'port-outside': { name: 'port, outside', family: 'glass', stuff: 'glass' },
   'port-inside': { name: 'port, inside', family: 'glass', stuff: 'glass' },
   'phone-lens': { name: 'phone lens', family: 'glass', stuff: 'glass' },
-  'reflex-mirror': { name: 'reflex mirror', family: 'mirror', stuff: 'metal', nearOpening: true },
-  'focusing-screen': { name: 'focusing screen', family: 'matte', stuff: 'plastic', nearOpening: true },
+  'reflex-mirror': { name: 'reflex mirror', words: ['reflex mirror'], family: 'mirror', stuff: 'metal', nearOpening: true },
+  'focusing-screen': {
+    name: 'focusing screen',
+    words: ['focusing screen', 'matte screen', 'ground glass'],
+    family: 'matte',
+    stuff: 'plastic',
+    nearOpening: true,
+  },
   barrel: { name: 'barrel', family: 'shell', stuff: 'painted' },
   'zoom-ring': { name: 'zoom ring', family: 'shell', stuff: 'rubber', ribbed: true },
   'focus-ring': { name: 'focus ring', family: 'shell', stuff: 'rubber', ribbed: true },
@@ -102,9 +117,9 @@ export const SURFACES = {
   'sticky-coating': { name: 'rubberised coating', family: 'shell', stuff: 'rubber' },
   'o-ring': { name: 'o-ring', family: 'seal', stuff: 'rubber', comesOff: true },
   'hot-shoe': { name: 'hot shoe', family: 'contacts', stuff: 'metal', recessed: true },
-  screen: { name: 'screen', family: 'display', stuff: 'plastic' },
+  screen: { name: 'screen', words: ['lcd', 'display', 'rear screen'], family: 'display', stuff: 'plastic' },
   eyecup: { name: 'eyecup', family: 'shell', stuff: 'rubber', comesOff: true },
-  'battery-bay': { name: 'battery bay', family: 'bay', stuff: 'plastic', recessed: true },
+  'battery-bay': { name: 'battery bay', words: ['battery compartment', 'battery door'], family: 'bay', stuff: 'plastic', recessed: true },
   'battery-contacts': { name: 'battery contacts', family: 'cells', stuff: 'metal', recessed: true, plural: true },
   'card-bay': { name: 'card bay', family: 'bay', stuff: 'plastic', recessed: true },
   'front-cap': { name: 'front cap', family: 'cap', stuff: 'plastic', comesOff: true },
@@ -118,7 +133,7 @@ export const SURFACES = {
   'shutter-curtain': { name: 'shutter curtain', family: 'curtain', stuff: 'cloth' },
   'light-seals': { name: 'light seals', family: 'foam', stuff: 'rubber', plural: true },
   'flash-window': { name: 'flash window', family: 'display', stuff: 'plastic' },
-  gimbal: { name: 'stabilised arm', family: 'thread', stuff: 'plastic' },
+  gimbal: { name: 'stabilised arm', words: ['gimbal', 'joint'], family: 'thread', stuff: 'plastic' },
   propellers: { name: 'propellers', family: 'shell', stuff: 'plastic', plural: true },
 } as const satisfies Record<string, SurfaceFacts>;
 

@@ -14,6 +14,17 @@ export const fluidRules = [
   rule({
     id: 'no-solvent-on-plastic',
     title: 'No alcohol, acetone, ammonia or window cleaner on plastic optics',
+    words: [
+      'window cleaner',
+      'glass cleaner',
+      'ammonia',
+      'acetone',
+      'nail varnish remover',
+      'alcohol on acrylic',
+      'plexiglass',
+      'polycarbonate',
+      'acrylic dome',
+    ],
     basis: commonPractice,
     forbids: (candidate, context) =>
       isPlasticOptic(candidate.surface, context) &&

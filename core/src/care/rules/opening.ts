@@ -14,6 +14,7 @@ export const openingRules = [
   rule({
     id: 'no-opening-of-radioactive-glass',
     title: 'No opening of suspected radioactive glass',
+    words: ['thorium', 'thoriated', 'radioactive'],
     basis: commonPractice,
     forbids: (candidate, context) => undoesBarred(candidate, context, 'radioactive'),
   }),

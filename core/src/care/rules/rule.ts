@@ -26,6 +26,8 @@ export type Rule<Id extends string = string> = {
   id: Id;
   title: string;
   basis: Basis;
+  /** What people say for it when they search. */
+  words?: readonly string[];
   forbids: (candidate: Candidate, context: Context) => boolean;
 };
 

@@ -77,12 +77,14 @@ export const surfaceRules = [
   rule({
     id: 'telescope-mirrors-are-bathed',
     title: 'Telescope mirrors are not for this ladder',
+    words: ['wash telescope mirror', 'dusty telescope mirror', 'clean primary mirror'],
     basis: commonPractice,
     forbids: ({ surface, method }) => familyOf(surface) === 'bath' && method !== 'leave' && method !== 'service',
   }),
   rule({
     id: 'no-canned-air-inside',
     title: 'No canned air inside a camera or on glass',
+    words: ['compressed air', 'air duster', 'can of air', 'spray duster', 'compressor'],
     basis: commonPractice,
     forbids: ({ surface, method }) =>
       method === 'canned-air' && (isOptical(surface) || ['mount', 'contacts', 'chamber', 'track', 'curtain'].includes(familyOf(surface))),
@@ -97,6 +99,7 @@ export const surfaceRules = [
   rule({
     id: 'no-household-wipes',
     title: 'No shirt tails, handkerchiefs or household tissue on optics',
+    words: ['shirt', 't-shirt', 'tissue paper', 'toilet paper', 'kitchen roll', 'handkerchief', 'napkin', 'paper towel on glass'],
     basis: commonPractice,
     forbids: (candidate) =>
       (isOptical(candidate.surface) || familyOf(candidate.surface) === 'display') &&

@@ -161,7 +161,7 @@ export const FILMS = {
     tell: 'Arcs that follow the strokes of an earlier wipe.',
     actFrom: 2,
     why: 'It flares when light comes from the side.',
-    words: ['smeared', 'streak', 'streaks', 'streaky', 'smudge', 'smudges', 'smudged', 'residue', 'wiped'],
+    words: ['smeared', 'streak', 'streaks', 'streaky', 'smudge', 'smudges', 'smudged', 'residue', 'streaks after cleaning', 'wiped'],
     on: films(
       {
         act: 'A smear flares when light comes from the side.',

@@ -1,5 +1,5 @@
 import { NO_HARM_ON_A_WASHED_MIRROR } from './reasons.js';
-import { always, by, from, soil } from './soil.js';
+import { always, by, soil } from './soil.js';
 
 /** Hard grains: sand, and glass that broke. */
 export const GRAINS = {

@@ -1,4 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { sawAll, surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
 import { recurringMark, recursFor } from './recurring.js';
 
@@ -24,6 +25,6 @@ export const batteryContacts: DutyKind = {
 };
 
 export const batteryContactsDue: Due<'thing'> = {
-  appliesTo: (thing) => recursFor(thing, batteryContacts),
-  dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context),
+  appliesTo: (thing) => recursFor(thing, batteryContacts, { has: 'battery-contacts' }),
+  dueFrom: (thing, context, code) => recurringMark(thing, code, rhythm, context, (d) => sawAll(d, surfacesOfSight('cells', thing))),
 };

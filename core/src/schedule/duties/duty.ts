@@ -18,7 +18,7 @@ import type {
   TimerFacts,
 } from '../facts.js';
 import type { Gravity } from '../gravity.js';
-import type { AwayReason, Journal } from '../journal.js';
+import type { AwayReason, DatedEntry, Journal } from '../journal.js';
 import type { Rhythm, RhythmChange } from '../rhythms.js';
 import type { SetUpId } from '../setUps.js';
 import type { NamedSubject, SubjectKind } from '../subjects.js';
@@ -46,7 +46,11 @@ export type DoneBy = (typeof DONE_BY)[number];
 
 /** What a duty stands on, as facts; the sentence is made in `words`. */
 export type DutyFacts =
-  | { says: 'rhythm'; because: DueBecause[] }
+  | {
+      says: 'rhythm';
+      because: DueBecause[];
+      /** What has to be seen, and how much of it was. */ sight?: { asked: Surface[]; seen: Surface[] };
+    }
   /** The last look asks for it. */
   | { says: 'need'; verdict: Exclude<Verdict, 'leave'>; surfaces: SurfaceFacts[] }
   | ({ says: 'open-work' } & OpenWorkFacts)
@@ -81,6 +85,8 @@ export type Found = {
   estimate?: { from: Day; to: Day };
   /** What tells several of one subject apart. */
   part?: string;
+  /** What has settled it before, where seeing does; it numbers the occurrences. */
+  settled?: readonly DatedEntry[];
 };
 
 export type Context = {

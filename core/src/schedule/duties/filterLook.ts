@@ -1,4 +1,5 @@
 import { ourChoice } from '../../care/knowledge/index.js';
+import { surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
@@ -25,5 +26,5 @@ export const filterLook: DutyKind = {
 
 export const filterLookDue: Due<'thing'> = {
   appliesTo: (thing) => recursFor(thing, filterLook),
-  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, surfacesOfSight('faces', thing), context),
 };

@@ -5,6 +5,7 @@ import { cellChangeDue } from './cellChange.js';
 import { findClothWash } from './clothWash.js';
 import { dampDue } from './damp.js';
 import { dueBackDue } from './dueBack.js';
+import { eveningLookDue } from './eveningLook.js';
 import { exerciseDue } from './exercise.js';
 import { filterLookDue } from './filterLook.js';
 import { followUpLookDue } from './followUpLook.js';
@@ -21,7 +22,9 @@ import { lookAfterOutingDue, lookBeforeOutingDue } from './outingLooks.js';
 import { quarantineLookDue } from './quarantineLook.js';
 import { findRestock } from './restock.js';
 import { returnLookDue } from './returnLook.js';
+import { rubberAiringDue } from './rubberAiring.js';
 import { saltTestDue } from './saltTest.js';
+import { secondLookDue } from './secondLook.js';
 import { sensorCleanDue } from './sensorClean.js';
 import { sensorFrameDue } from './sensorFrame.js';
 import { shellAndContactsDue } from './shellAndContacts.js';
@@ -53,6 +56,9 @@ export const FINDERS: Record<DutyCode, Finder> = {
   'due-back': ofThings(dueBackDue),
   'look-before-outing': ofOutings(lookBeforeOutingDue),
   'look-after-outing': ofThings(lookAfterOutingDue),
+  'evening-look': ofThings(eveningLookDue),
+  'second-look': ofThings(secondLookDue),
+  'rubber-airing': ofThings(rubberAiringDue),
   isolate: ofThings(needDue('isolate')),
   'hand-over': ofThings(needDue('hand-over')),
   replace: ofThings(needDue('replace')),

@@ -1,10 +1,15 @@
-import { ourChoice } from '../../care/knowledge/index.js';
-import { isSkipped } from '../journal.js';
+import { ourChoice, type Surface } from '../../care/knowledge/index.js';
+import type { JournalData } from '../journal.js';
+import { settledBy, stillThere } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { around, isLook } from './recurring.js';
+import { around } from './recurring.js';
 
 const AFTER_DAYS = 14;
 const SLACK_DAYS = 7;
+
+/** What a clean left undone, or would not come off. */
+const leftBy = (data: JournalData): Surface[] =>
+  data.kind === 'clean' ? (Object.keys(data.outcomes) as Surface[]).filter((s) => data.outcomes[s] !== 'clean-enough') : [];
 
 export const followUpLook: DutyKind = {
   about: 'thing',
@@ -22,8 +27,16 @@ export const followUpLook: DutyKind = {
 export const followUpLookDue: Due<'thing'> = {
   appliesTo: (thing) => thing.status === 'in-use',
   dueFrom: (thing, { journal }, code) => {
-    const last = journal.last({ kind: 'thing', id: thing.id }, (d) => isLook(d) || isSkipped(d, code));
-    if (last?.data.kind !== 'clean' || Object.values(last.data.outcomes).every((o) => o === 'clean-enough')) return [];
-    return [{ window: around(last.day, AFTER_DAYS, SLACK_DAYS), facts: { says: 'rhythm', because: [{ because: 'left-undone' }] } }];
+    const cause = journal.last({ kind: 'thing', id: thing.id }, (d) => leftBy(d).length > 0);
+    if (!cause) return [];
+    const asked = stillThere(thing, leftBy(cause.data));
+    const { by, seen } = settledBy(asked, journal.after(cause), code);
+    if (asked.length === 0 || by.length > 0) return [];
+    return [
+      {
+        window: around(cause.day, AFTER_DAYS, SLACK_DAYS),
+        facts: { says: 'rhythm', because: [{ because: 'left-undone' }], sight: { asked, seen } },
+      },
+    ];
   },
 };

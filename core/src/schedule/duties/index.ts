@@ -6,6 +6,7 @@ import { clothWash } from './clothWash.js';
 import { damp } from './damp.js';
 import { dueBack } from './dueBack.js';
 import type { DutyKind } from './duty.js';
+import { eveningLook } from './eveningLook.js';
 import { exercise } from './exercise.js';
 import { filterLook } from './filterLook.js';
 import { followUpLook } from './followUpLook.js';
@@ -22,7 +23,9 @@ import { lookAfterOuting, lookBeforeOuting } from './outingLooks.js';
 import { quarantineLook } from './quarantineLook.js';
 import { restock } from './restock.js';
 import { returnLook } from './returnLook.js';
+import { rubberAiring } from './rubberAiring.js';
 import { saltTest } from './saltTest.js';
+import { secondLook } from './secondLook.js';
 import { sensorClean } from './sensorClean.js';
 import { sensorFrame } from './sensorFrame.js';
 import { shellAndContacts } from './shellAndContacts.js';
@@ -52,6 +55,9 @@ export const DUTIES = {
   'due-back': dueBack,
   'look-before-outing': lookBeforeOuting,
   'look-after-outing': lookAfterOuting,
+  'evening-look': eveningLook,
+  'second-look': secondLook,
+  'rubber-airing': rubberAiring,
   isolate,
   'hand-over': handOver,
   replace,

@@ -1,4 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
@@ -28,5 +29,5 @@ export const lightTest: DutyKind = {
 
 export const lightTestDue: Due<'thing'> = {
   appliesTo: (thing) => recursFor(thing, lightTest),
-  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, surfacesOfSight('inside', thing), context),
 };

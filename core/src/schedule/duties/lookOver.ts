@@ -1,4 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
@@ -26,5 +27,5 @@ export const lookOver: DutyKind = {
 
 export const lookOverDue: Due<'thing'> = {
   appliesTo: (thing) => recursFor(thing, lookOver, { lacks: 'sensor-cover' }),
-  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context),
+  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, surfacesOfSight('everything', thing), context),
 };

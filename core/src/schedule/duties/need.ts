@@ -1,11 +1,11 @@
-import { gravity as verdictGravity, type Verdict } from '../../care/index.js';
-import { holds, natureOf, ourChoice, type SoilNature } from '../../care/knowledge/index.js';
+import { contextOf, gravity as verdictGravity, growthIsReachable, type Verdict, verdictFor } from '../../care/index.js';
+import { holds, natureOf, ourChoice, type SoilNature, type Surface } from '../../care/knowledge/index.js';
 import type { SurfaceFacts, ThingFacts } from '../facts.js';
 import type { Gravity } from '../gravity.js';
 import type { SetUpId } from '../setUps.js';
 import type { SettledBy } from '../settling.js';
-import { localDay } from '../day.js';
-import type { Due, DutyKind } from './duty.js';
+import { earlier, localDay } from '../day.js';
+import type { Context, Due, DutyKind } from './duty.js';
 import { isLook, openFor } from './recurring.js';
 
 type Asks = Exclude<Verdict, 'leave'>;
@@ -14,7 +14,47 @@ const severest = ({ findings }: SurfaceFacts): number => Math.max(0, ...findings
 const byGravity = (a: SurfaceFacts, b: SurfaceFacts): number =>
   verdictGravity(b.verdict) - verdictGravity(a.verdict) || severest(b) - severest(a);
 
-const gravestOf = ({ surfaces }: ThingFacts): Verdict =>
+/**
+ * What each surface asks for as the world stands now: what lies apart asks to be cleaned, where a cloth reaches it, or
+ * handed over; a filter that is off bars nothing any more; and what the keeper chose to live with rests until it changes.
+ */
+function askingNow(thing: ThingFacts, { journal }: Pick<Context, 'journal'>): SurfaceFacts[] {
+  const accepted = acceptedOf(thing, journal);
+  return thing.surfaces.flatMap((surface) => {
+    const asks = asksNow(surface, thing);
+    if (asks === 'leave' || (asks === 'hand-over' && accepted.get(surface.surface) === findingsKey(surface.findings))) return [];
+    return [{ ...surface, verdict: asks }];
+  });
+}
+
+function asksNow({ surface, verdict, findings, because }: SurfaceFacts, { kind, traits, status }: ThingFacts): Verdict {
+  if (verdict === 'wait' && because.reason === 'behind-stuck-filter')
+    return verdictFor(
+      findings.map((f) => ({ ...f, surface })),
+      contextOf({ item: { kind, traits }, place: 'home' }),
+    ).verdict;
+  if (verdict !== 'isolate' || status !== 'quarantined') return verdict;
+  return findings.some((f) => f.severity > 0 && growthIsReachable(surface, f.soil)) ? 'clean' : 'hand-over';
+}
+
+const findingsKey = (findings: SurfaceFacts['findings']): string =>
+  findings
+    .filter((f) => f.severity > 0)
+    .map((f) => `${f.soil} ${f.severity}`)
+    .sort()
+    .join(', ');
+
+/** What was found where, when the keeper last chose to live with it. */
+function acceptedOf({ id }: ThingFacts, journal: Context['journal']): Map<Surface, string> {
+  const entries = journal.of({ kind: 'thing', id });
+  const chosen = entries.findLastIndex((e) => e.data.kind === 'skipped' && e.data.task === 'hand-over' && e.data.reason === 'lived-with');
+  const known = new Map<Surface, string>();
+  for (const { data } of entries.slice(0, chosen + 1))
+    if (data.kind === 'look') for (const v of data.verdicts) known.set(v.surface, findingsKey(v.findings));
+  return known;
+}
+
+const gravestOf = (surfaces: readonly SurfaceFacts[]): Verdict =>
   surfaces.reduce<Verdict>((worst, s) => (verdictGravity(s.verdict) > verdictGravity(worst) ? s.verdict : worst), 'leave');
 
 /** Soils that eat, grind or grow for as long as they stay. */
@@ -85,13 +125,27 @@ const RESTLESS_DAYS = 2;
 /** What the last look asks for: one duty for a thing, by the gravest of its surfaces. */
 export const needDue = (verdict: Asks): Due<'thing'> => ({
   // Work that was begun goes on; it is not begun a second time.
-  appliesTo: (thing) => gravestOf(thing) === verdict && !thing.open.some((o) => o.work === 'cleaning'),
-  dueFrom: (thing, { journal, facts }) => {
-    const asking = thing.surfaces.filter((s) => s.verdict !== 'leave').sort(byGravity);
+  appliesTo: (thing, context) => !thing.open.some((o) => o.work === 'cleaning') && gravestOf(askingNow(thing, context)) === verdict,
+  dueFrom: (thing, context) => {
+    const { journal, facts } = context;
+    const asking = askingNow(thing, context).sort(byGravity);
     const looked = journal.last({ kind: 'thing', id: thing.id }, isLook);
     const restless = asking.some(isRestless);
     const within = WITHIN_DAYS[verdict];
-    const window = openFor(looked?.day ?? localDay(thing.addedAt, facts.timeZone), restless ? Math.min(within, RESTLESS_DAYS) : within);
-    return [{ window, facts: { says: 'need', verdict, surfaces: asking }, ...(restless ? { gravity: 'worsens' as const } : {}) }];
+    // A look elsewhere does not give what was found here more time.
+    const known = asking.flatMap((s) => (s.knownSince ? [localDay(s.knownSince, facts.timeZone)] : []));
+    const since = known.length > 0 ? known.reduce(earlier) : (looked?.day ?? localDay(thing.addedAt, facts.timeZone));
+    const window = openFor(since, restless ? Math.min(within, RESTLESS_DAYS) : within);
+    // Salt and grains eat and grind on: they never slip for a routine look.
+    const gravity = restless && verdict === 'clean' ? ('harms' as const) : null;
+    const minutes = verdict === 'clean' ? thing.cleanMinutes : undefined;
+    return [
+      {
+        window,
+        facts: { says: 'need', verdict, surfaces: asking },
+        ...(gravity ? { gravity } : {}),
+        ...(minutes ? { minutes: Math.ceil(minutes) } : {}),
+      },
+    ];
   },
 });

@@ -1,8 +1,8 @@
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays } from '../day.js';
-import { isSkipped } from '../journal.js';
+import { isTicked } from '../journal.js';
+import { settledBy, surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { isLook } from './recurring.js';
 
 const SLACK_DAYS = 4;
 
@@ -32,12 +32,15 @@ export const neighbourLookDue = (afterDays: number): Due<'thing'> => ({
     if (cause?.data.kind !== 'neighbour-isolated') return [];
     const due = addDays(cause.day, afterDays);
     const earliest = addDays(due, -SLACK_DAYS);
-    const looked = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
-    if (looked) return [];
+    // A torch through it, and in the days that were meant: a wiped front tells nothing of what grows inside.
+    const asked = surfacesOfSight('inside', thing);
+    const inTime = journal.after(cause).filter((e) => e.day >= earliest || isTicked(e.data, code));
+    const { by, seen } = settledBy(asked, inTime, code);
+    if (by.length > 0) return [];
     return [
       {
         window: { earliest, due, latest: addDays(due, SLACK_DAYS) },
-        facts: { says: 'rhythm', because: [{ because: 'shared-a-place', name: cause.data.name }] },
+        facts: { says: 'rhythm', because: [{ because: 'shared-a-place', name: cause.data.name }], sight: { asked, seen } },
       },
     ];
   },

@@ -2,8 +2,9 @@ import { isTicked } from '../journal.js';
 import { commonPractice } from '../../care/knowledge/index.js';
 import { addDays, later } from '../day.js';
 import type { OutingFacts, ThingFacts } from '../facts.js';
+import { settledBy, surfacesOfSight } from '../settling.js';
 import type { Context, Due, DutyKind } from './duty.js';
-import { isLook, lastDoneOf, recurring, countedFrom, dayOfAdding, type Counted } from './recurring.js';
+import { countedFrom, dayOfAdding, recurring, withSight, type Counted } from './recurring.js';
 
 const MINUTES_A_THING = 3;
 
@@ -30,9 +31,10 @@ export const lookBeforeOutingDue: Due<'outing'> = {
     const dayBefore = addDays(outing.from, -1);
     const done = journal.last({ kind: 'outing', id: outing.id }, (d) => isTicked(d, code));
     if (done) return [];
-    const things = thingsOf(outing, context).filter(
-      (t) => !journal.of({ kind: 'thing', id: t.id }).some((e) => isLook(e.data) && e.day >= dayBefore),
-    );
+    const things = thingsOf(outing, context).filter((t) => {
+      const since = journal.of({ kind: 'thing', id: t.id }).filter((e) => e.day >= dayBefore);
+      return settledBy(surfacesOfSight('outside', t), since, code).by.length === 0;
+    });
     if (things.length === 0) return [];
     return [
       {
@@ -72,7 +74,9 @@ export const lookAfterOuting: DutyKind = {
 export const lookAfterOutingDue: Due<'thing'> = {
   appliesTo: (thing, context) => thing.status === 'in-use' && context.usesOf(thing.id).length > 0,
   dueFrom: (thing, context, code) => {
-    const last = lastDoneOf(thing, code, true, context);
+    const asked = surfacesOfSight('outside', thing);
+    const { by, seen } = settledBy(asked, context.journal.of({ kind: 'thing', id: thing.id }), code);
+    const last = by.at(-1);
     const firstUse = context.usesOf(thing.id)[0]!.day;
     // What was never looked at counts from before its first outing.
     const counted: Counted = last
@@ -87,12 +91,12 @@ export const lookAfterOutingDue: Due<'thing'> = {
     // An outing that is only foreseen from the rate of the last year asks for nothing yet.
     if (!next || next.estimate) return [];
     const met = next.facts.says === 'rhythm' && next.facts.because.some((b) => b.because === 'met-outdoors');
-    return [
-      {
-        ...next,
-        window: { ...next.window, latest: later(next.window.latest, next.window.due) },
-        ...(met ? { gravity: 'harms' as const } : {}),
-      },
-    ];
+    const found = {
+      ...next,
+      window: { ...next.window, latest: later(next.window.latest, next.window.due) },
+      ...(met ? { gravity: 'harms' as const } : {}),
+      settled: by,
+    };
+    return [withSight(found, asked, seen)];
   },
 };

@@ -1,7 +1,7 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { isSkipped, type JournalData } from '../journal.js';
+import { settledBy, surfacesOfSight, surfacesWith } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { countedFrom, isLook, recurring } from './recurring.js';
+import { countedFrom, recurring, withSight } from './recurring.js';
 
 const rhythm = {
   triggers: [{ on: 'calendar', rrule: 'FREQ=DAILY;INTERVAL=28', from: 'last-done' }],
@@ -29,12 +29,17 @@ export const quarantineLookDue: Due<'thing'> = {
   dueFrom: (thing, context, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
     const shut = context.journal.last(subject, (d) => d.kind === 'quarantined');
-    const answers = (d: JournalData) => isLook(d) || isSkipped(d, code);
-    const looked = shut ? context.journal.after(shut).findLast((e) => answers(e.data)) : context.journal.last(subject, answers);
+    // Where growth was found, and through it: it is there that one sees whether it has grown.
+    const asked = [...new Set([...surfacesWith(thing, 'growth'), ...surfacesOfSight('inside', thing)])];
+    const since = shut ? context.journal.after(shut) : context.journal.of(subject);
+    const { by, seen } = settledBy(asked, since, code);
+    const looked = by.at(-1);
     if (!shut && !looked) return [];
     const counted = looked
       ? countedFrom(looked)
       : { on: shut!.day, at: shut!.at, because: { because: 'quarantined' } as const, done: true };
-    return recurring({ code, standard: rhythm, subject: thing, thing, counted }, context);
+    return recurring({ code, standard: rhythm, subject: thing, thing, counted }, context).map((found, i) =>
+      withSight({ ...found, settled: by }, asked, i === 0 ? seen : []),
+    );
   },
 };

@@ -6,6 +6,7 @@ import { laterCalls, windowOf } from '../dueWindows.js';
 import type { HygrometerFacts, ThingFacts } from '../facts.js';
 import { isTicked, type DatedEntry, type JournalData } from '../journal.js';
 import { rhythmFor, type Rhythm } from '../rhythms.js';
+import { settledBy } from '../settling.js';
 import { firstCall, type Call } from '../triggers.js';
 import { isForKind, type Context, type DutyKind, type Found } from './duty.js';
 
@@ -146,25 +147,32 @@ export const recurringOfHygrometer = (
 };
 
 /**
- * A look that recurs: every look and every clean counts; what was never looked at is due at once.
+ * A look that recurs: it is settled when all that it asks for was seen; what was never wholly looked at is due at once.
  *
+ * @param asked the surfaces that have to be seen.
  * @param also what else counts as one.
  */
 export const recurringLook = (
   thing: ThingFacts,
   code: string,
   standard: Rhythm,
+  asked: readonly Surface[],
   context: Context,
-  also: (data: JournalData) => boolean = () => false,
+  also?: (data: JournalData) => boolean,
 ): Found[] => {
-  const last = context.journal.last({ kind: 'thing', id: thing.id }, (d) => isTicked(d, code) || isLook(d) || also(d));
-  const on = dayOfAdding(thing, context);
-  const counted: Counted = last ? countedFrom(last) : { on, at: null, because: { because: 'never-looked-at' }, done: false };
-  return recurring(
-    { code, standard, subject: thing, thing, counted, ...(last ? {} : { dueAtOnce: { because: 'never-looked-at' } as const }) },
-    context,
-  );
+  const { by, seen } = settledBy(asked, context.journal.of({ kind: 'thing', id: thing.id }), code, also);
+  const last = by.at(-1);
+  const because: DueBecause = { because: seen.length > 0 ? 'half-looked-at' : 'never-looked-at' };
+  const counted: Counted = last ? countedFrom(last) : { on: dayOfAdding(thing, context), at: null, because, done: false };
+  const all = recurring({ code, standard, subject: thing, thing, counted, ...(last ? {} : { dueAtOnce: because }) }, context);
+  return all.map((found, i) => withSight({ ...found, settled: by }, asked, i === 0 ? seen : []));
 };
+
+/** The same, with what has to be seen and how much of it was. */
+export function withSight(found: Found, asked: readonly Surface[], seen: readonly Surface[]): Found {
+  const { facts } = found;
+  return facts.says === 'rhythm' ? { ...found, facts: { ...facts, sight: { asked: [...asked], seen: [...seen] } } } : found;
+}
 
 /** What recurs and is ticked off; counted from the day the thing came until it was done once. */
 export const recurringMark = (

@@ -1,7 +1,7 @@
 import { commonPractice } from '../../care/knowledge/index.js';
-import { isSkipped } from '../journal.js';
+import { settledBy, surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { isLook, openFor } from './recurring.js';
+import { openFor } from './recurring.js';
 
 const WITHIN_DAYS = 2;
 
@@ -22,8 +22,13 @@ export const returnLook: DutyKind = {
 export const returnLookDue: Due<'thing'> = {
   dueFrom: (thing, { journal }, code) => {
     const subject = { kind: 'thing', id: thing.id } as const;
-    const last = journal.last(subject, (d) => d.kind === 'back' || isLook(d) || isSkipped(d, code));
-    if (last?.data.kind !== 'back') return [];
-    return [{ window: openFor(last.day, WITHIN_DAYS), facts: { says: 'rhythm', because: [{ because: 'came-back' }] } }];
+    const back = journal.last(subject, (d) => d.kind === 'back');
+    if (!back) return [];
+    const asked = surfacesOfSight('everything', thing);
+    const { by, seen } = settledBy(asked, journal.after(back), code);
+    if (by.length > 0) return [];
+    return [
+      { window: openFor(back.day, WITHIN_DAYS), facts: { says: 'rhythm', because: [{ because: 'came-back' }], sight: { asked, seen } } },
+    ];
   },
 };

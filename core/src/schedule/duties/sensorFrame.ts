@@ -1,4 +1,5 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
 import { recurringLook, recursFor } from './recurring.js';
 
@@ -16,17 +17,18 @@ export const sensorFrame: DutyKind = {
   about: 'thing',
   kinds: ['slr-body', 'mirrorless-body'],
   settledBy: { deed: 'frame' },
-  name: 'Sensor frame and look',
-  what: 'A test frame at a small aperture, and a look over the body.',
+  name: 'Sensor frame',
+  what: 'A test frame at a small aperture: what stays put in it lies on the sensor.',
   gravity: 'routine',
   setUp: 'camera-open',
   minutes: rhythm.minutes,
-  doneBy: 'look',
+  doneBy: 'frame',
   rhythm,
   basis: commonPractice,
 };
 
 export const sensorFrameDue: Due<'thing'> = {
   appliesTo: (thing) => recursFor(thing, sensorFrame, { has: 'sensor-cover' }),
-  dueFrom: (thing, context, code) => recurringLook(thing, code, rhythm, context, (d) => d.kind === 'frame'),
+  dueFrom: (thing, context, code) =>
+    recurringLook(thing, code, rhythm, surfacesOfSight('sensor', thing), context, (d) => d.kind === 'frame'),
 };

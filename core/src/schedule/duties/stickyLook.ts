@@ -1,14 +1,23 @@
-import { ourChoice } from '../../care/knowledge/index.js';
+import { natureOf, ourChoice, type Surface } from '../../care/knowledge/index.js';
 import { addDays, addMonths } from '../day.js';
-import { isSkipped, type JournalData } from '../journal.js';
+import type { ThingFacts } from '../facts.js';
+import { isTicked, type JournalData } from '../journal.js';
+import { settledBy, stillThere, surfacesWith } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { isLook } from './recurring.js';
 
 const AFTER_MONTHS = 2;
 const SLACK_DAYS = 14;
 
+/** Where it tacked; after a clean of it, where it was worked on. */
+const tackyIn = (data: JournalData, thing: ThingFacts): Surface[] => {
+  if (data.kind === 'look') return data.verdicts.filter((v) => v.findings.some((f) => natureOf(f.soil) === 'tacky')).map((v) => v.surface);
+  const worked = data.kind === 'clean' ? (Object.keys(data.outcomes) as Surface[]) : [];
+  const known = surfacesWith(thing, 'tacky');
+  return known.length > 0 ? known : worked;
+};
+
 const foundTacky = (data: JournalData): boolean =>
-  data.kind === 'look' && data.verdicts.some((v) => v.findings.some((f) => f.soil === 'sticky-coating' && f.severity > 0));
+  data.kind === 'look' && data.verdicts.some((v) => v.findings.some((f) => natureOf(f.soil) === 'tacky' && f.severity > 0));
 
 export const stickyLook: DutyKind = {
   about: 'thing',
@@ -32,9 +41,16 @@ export const stickyLookDue: Due<'thing'> = {
     const due = addMonths(cause.day, AFTER_MONTHS);
     const earliest = addDays(due, -SLACK_DAYS);
     // A look before the window opens is not the one that tells whether airing helped.
-    const answered = journal.after(cause).some((e) => (isLook(e.data) && e.day >= earliest) || isSkipped(e.data, code));
-    if (answered) return [];
+    const asked = stillThere(thing, tackyIn(cause.data, thing));
+    const inTime = journal.after(cause).filter((e) => e.day >= earliest || isTicked(e.data, code));
+    const { by, seen } = settledBy(asked, inTime, code);
+    if (asked.length === 0 || by.length > 0) return [];
     const because = cause.data.kind === 'clean' ? 'finish-was-worked-on' : 'finish-tacks';
-    return [{ window: { earliest, due, latest: addDays(due, SLACK_DAYS) }, facts: { says: 'rhythm', because: [{ because }] } }];
+    return [
+      {
+        window: { earliest, due, latest: addDays(due, SLACK_DAYS) },
+        facts: { says: 'rhythm', because: [{ because }], sight: { asked, seen } },
+      },
+    ];
   },
 };

@@ -25,6 +25,7 @@ const thing = (surfaces: object[], more: object = {}) =>
     version: 3,
     openCleaningId: null,
     surfaces,
+    noted: [],
     ...more,
   }) as unknown as ItemPage;
 const settings = settingsIn('NOK');

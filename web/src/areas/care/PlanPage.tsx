@@ -83,7 +83,7 @@ function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: 
 }
 
 /** Of what nobody has looked at a plan says nothing, not even that it may be left. */
-const isUnseen = (item: ItemPage): boolean => item.surfaces.length === 0;
+const isUnseen = (item: ItemPage): boolean => item.surfaces.length === 0 && item.noted.length === 0;
 
 /** The rungs of one surface, or why there are none. */
 function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPlan; selected: care.Surface | null }) {

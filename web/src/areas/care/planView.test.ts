@@ -9,6 +9,7 @@ const item = {
   name: 'Corvane 35/2',
   kind: 'lens',
   traits: {},
+  noted: [],
   surfaces: [
     { surface: 'front-glass', verdict: 'clean', findings: [{ soil: 'fingerprint', severity: 3 }] },
     { surface: 'barrel', verdict: 'clean', findings: [{ soil: 'dust', severity: 2 }] },

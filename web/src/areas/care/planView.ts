@@ -1,5 +1,5 @@
 import type { Drawer, ItemPage } from '@bright-keeper/contract';
-import { care, supplies } from '@bright-keeper/core';
+import { care, schedule, supplies } from '@bright-keeper/core';
 import { conditionsFrom, placeFrom, schoolsFrom } from './planChoices';
 
 /** What a plan is made of beside the address: the thing, the keeper's schools and drawer. */
@@ -9,7 +9,10 @@ export type PlanOf = { item: ItemPage; mySchools: care.Schools; drawer: Drawer; 
 export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, sensorRehearsed }: PlanOf): care.PlanRequest {
   return {
     item: { kind: item.kind, traits: item.traits },
-    findings: item.surfaces.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface }))),
+    findings: schedule.withNoted(
+      item.surfaces.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface }))),
+      item.noted,
+    ),
     place: placeFrom(params),
     conditions: conditionsFrom(params),
     schools: schoolsFrom(params, mySchools),

@@ -37,11 +37,13 @@ describe('the handbook', () => {
     const page = show();
     const search = await screen.findByLabelText('Search the handbook');
     const before = articles().length;
-    fireEvent.change(search, { target: { value: 'mirror silver' } });
-    await waitFor(() => expect(page.address()).toBe('/handbook?search=mirror+silver'));
-    expect(document.getElementById('rule-mirror-is-never-stroked')).toBeTruthy();
+    fireEvent.change(search, { target: { value: 'canned air sensor' } });
+    await waitFor(() => expect(page.address()).toBe('/handbook?search=canned+air+sensor'));
+    expect(document.getElementById('rule-no-canned-air-inside')).toBeTruthy();
     expect(articles().length).toBeLessThan(before / 4);
+    expect(screen.getByRole('heading', { name: 'Answers' })).toBeTruthy();
     fireEvent.change(search, { target: { value: 'zzzz' } });
+    expect((await screen.findByRole('alert')).textContent).toMatch(/Nothing here answers that.*touch nothing/s);
     fireEvent.click(await screen.findByRole('button', { name: 'Show everything' }));
     await waitFor(() => expect(articles().length).toBe(before));
   });

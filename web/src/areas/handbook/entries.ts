@@ -2,27 +2,38 @@ import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
 import { beforeOpening, DEPTH_NAMES, gravityWords, rhythmWords, ruleInGeneral } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care';
+import { DOORS } from './doors';
 import { situationEntries } from './situations';
 
-export type Entry = { id: string; title: string; lines: string[]; basis: string };
+/** One thing known: what one reads of it, what people say for it, its cautions, and the page that does it. */
+export type Entry = {
+  id: string;
+  title: string;
+  lines: string[];
+  basis: string;
+  words?: readonly string[];
+  hazards?: readonly care.HazardId[];
+  to?: string;
+};
 export type Chapter = { id: string; title: string; entries: Entry[] };
 
 const keysOf = <K extends string>(table: Record<K, unknown>): K[] => Object.keys(table) as K[];
 
 const methods = (): Entry[] =>
   care.METHOD_IDS.map((id) => {
-    const { name, how, level, basis } = care.methodFacts(id);
+    const { name, how, level, words, basis } = care.methodFacts(id);
     return {
       id: `method-${id}`,
       title: name,
       lines: [how, `Step ${level} of the ladder: ${LEVEL_WORDS[level].toLowerCase()}.`],
+      words,
       basis: basisWords(basis),
     };
   });
 
 const soils = (): Entry[] =>
   care.SOIL_IDS.map((id) => {
-    const { name, nature, tell, why, on, actFrom, basis } = care.soilFacts(id);
+    const { name, nature, tell, why, on, actFrom, words, hazards, basis } = care.soilFacts(id);
     const acted = ['damage', 'passing', 'flooded', 'inside', 'worn'].includes(nature)
       ? []
       : [`Acted on from “${care.SEVERITY_NAMES[actFrom]}” on.`];
@@ -31,23 +42,27 @@ const soils = (): Entry[] =>
       title: capital(name),
       lines: [tell, ...new Set([why, ...Object.values(on).map((lies) => lies.act)]), ...acted],
       basis: basisWords(basis),
+      words,
+      hazards,
     };
   });
 
 const rules = (): Entry[] =>
-  care.RULES.map(({ id, title, basis }) => ({
+  care.RULES.map(({ id, title, words = [], basis }) => ({
     id: `rule-${id}`,
     title,
+    words,
     lines: [capital(ruleInGeneral(id))],
     basis: basisWords(basis),
   }));
 
 const hazards = (): Entry[] =>
   keysOf(care.HAZARDS).map((id) => {
-    const { name, caution, wear, basis } = care.hazardFacts(id);
+    const { name, caution, wear, words, basis } = care.hazardFacts(id);
     return {
       id: `hazard-${id}`,
       title: name,
+      words,
       lines: [caution, wearWords(wear)].filter(Boolean),
       basis: basisWords(basis),
     };
@@ -62,16 +77,19 @@ const ROLE_WORDS: Record<care.ToolRole, string> = {
 
 const tools = (): Entry[] => [
   ...keysOf(care.TOOLS).map((id) => {
-    const { name, role, basis } = care.toolFacts(id);
-    return { id: `tool-${id}`, title: capital(name), lines: [ROLE_WORDS[role]], basis: basisWords(basis) };
+    const { name, role, words = [], basis } = care.toolFacts(id);
+    return { id: `tool-${id}`, title: capital(name), lines: [ROLE_WORDS[role]], basis: basisWords(basis), words, to: '/supplies' };
   }),
   ...keysOf(care.MATERIALS).map((id) => {
-    const { name, role, contains, hazards: dangers, basis } = care.materialFacts(id);
+    const { name, role, contains, hazards: dangers, words = [], basis } = care.materialFacts(id);
     const holds = contains.length > 0 ? [`Counts as holding ${contains.join(', ')}.`] : [];
     return {
       id: `tool-${id}`,
       title: capital(name),
-      lines: [ROLE_WORDS[role], ...holds, ...dangers.map((h) => `${care.HAZARDS[h].name}.`)],
+      lines: [ROLE_WORDS[role], ...holds],
+      words,
+      hazards: dangers,
+      to: '/supplies',
       basis: basisWords(basis),
     };
   }),
@@ -79,7 +97,7 @@ const tools = (): Entry[] => [
 
 const schools = (): Entry[] =>
   care.SCHOOL_IDS.map((id) => {
-    const { name, question, choices } = care.schoolFacts(id);
+    const { name, question, choices, words } = care.schoolFacts(id);
     return {
       id: `school-${id}`,
       title: name,
@@ -89,6 +107,7 @@ const schools = (): Entry[] =>
           ([choice, c]) => `${capital(c.name)}${choice === care.schoolFacts(id).default ? ' (usual)' : ''}: ${c.reason}`,
         ),
       ],
+      words,
       basis: 'Good practitioners disagree; you choose in Settings.',
     };
   });
@@ -102,13 +121,36 @@ const rhythms = (): Entry[] =>
 
 const happenings = (): Entry[] =>
   care.HAPPENING_IDS.map((id) => {
-    const { name, now, never, atHome, basis } = care.happeningFacts(id);
+    const { name, now, never, atHome, words, hazards: dangers, basis } = care.happeningFacts(id);
     return {
       id: `happening-${id}`,
       title: name,
       lines: [...now, ...(never ? [never] : []), `At home: ${atHome.join(' ')}`],
+      words,
+      hazards: dangers,
+      to: `/field?happened=${id}`,
       basis: basisWords(basis),
     };
+  });
+
+const practices = (): Entry[] =>
+  care.PRACTICE_IDS.map((id) => {
+    const { name, lines, words, hazards: dangers, page, basis } = care.practiceFacts(id);
+    return {
+      id: `practice-${id}`,
+      title: name,
+      lines: [...lines],
+      basis: basisWords(basis),
+      words,
+      hazards: dangers,
+      ...(page ? { to: DOORS[page]!.to } : {}),
+    };
+  });
+
+const doors = (): Entry[] =>
+  keysOf(DOORS).map((id) => {
+    const { title, what, to, words } = DOORS[id]!;
+    return { id: `door-${id}`, title, lines: [what], basis: 'A page of this application.', words, to };
   });
 
 const withTools = (): Entry[] => [
@@ -117,10 +159,13 @@ const withTools = (): Entry[] => [
     title: `Stuck filter: ${name.toLowerCase()}`,
     lines: [how, ...(caution ? [caution] : [])],
     basis: basisWords(basis),
+    words: ['filter won’t come off', 'jammed filter', 'cannot unscrew'],
   })),
   ...care.DEPTHS.map((depth) => ({
     id: `opening-${depth}`,
     title: `Opening ${DEPTH_NAMES[depth]}`,
+    words: ['open the lens myself', 'tools to open', 'disassemble', 'take apart', 'spanner wrench', 'rubber cup'],
+    hazards: ['sharp-tip'] as const,
     lines: beforeOpening(depth),
     basis: 'Common practice.',
   })),
@@ -195,15 +240,17 @@ const places = (): Entry[] =>
 /** Everything the application knows, from the very tables it decides by. */
 export const CHAPTERS: Chapter[] = [
   { id: 'situations', title: 'What if…', entries: situationEntries() },
+  { id: 'practices', title: 'Good practice', entries: practices() },
+  { id: 'happenings', title: 'Out in the field', entries: happenings() },
   { id: 'methods', title: 'Methods, gentlest first', entries: methods() },
   { id: 'soils', title: 'Dirt and damage', entries: soils() },
   { id: 'rules', title: 'Rules that hold always', entries: rules() },
   { id: 'hazards', title: 'Hazards', entries: hazards() },
   { id: 'tools', title: 'Tools and materials', entries: tools() },
   { id: 'schools', title: 'Schools', entries: schools() },
-  { id: 'happenings', title: 'Out in the field', entries: happenings() },
   { id: 'with-tools', title: 'With tools', entries: withTools() },
   { id: 'places', title: 'Places to keep things', entries: places() },
   { id: 'storing', title: 'Air, fungus and desiccant', entries: storing() },
   { id: 'rhythms', title: 'Rhythms', entries: rhythms() },
+  { id: 'doors', title: 'Pages that do it', entries: doors() },
 ];

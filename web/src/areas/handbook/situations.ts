@@ -21,6 +21,8 @@ function reasonsWords(plan: care.CleaningPlan): string[] {
   return [...new Set(said)].slice(0, MOST_REASONS);
 }
 const MOST_REASONS = 3;
+/** Of what people say for a soil, only what they say most: the soil itself is found by all of it. */
+const MOST_WORDS = 3;
 
 const thingWords = ({ thing, place }: care.Situation): string =>
   `${care.kindFacts(thing.kind).name}${thing.traits.yearMade ? ` of ${thing.traits.yearMade}` : ''}, ${place === 'home' ? 'at home' : 'in the field'}`;
@@ -39,6 +41,17 @@ function entryOf(situation: care.Situation): Entry {
       ...reasonsWords(plan),
     ],
     basis: basisWords(situation.basis),
+    words: [
+      ...new Set(
+        situation.found.flatMap((f) => [
+          care.surfaceFacts(f.surface).name,
+          ...(care.surfaceFacts(f.surface).words ?? []),
+          care.SOILS[f.soil].name,
+          ...care.soilFacts(f.soil).words.slice(0, MOST_WORDS),
+        ]),
+      ),
+    ],
+    hazards: [...new Set([...plan.cautions.map((c) => c.hazard), ...situation.found.flatMap((f) => care.soilFacts(f.soil).hazards)])],
   };
 }
 

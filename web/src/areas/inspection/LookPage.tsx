@@ -157,9 +157,9 @@ function OneSurface({
         <Button disabled={!previous} onClick={() => previous && go(previous.surface)}>
           <ArrowLeft size={18} aria-hidden="true" /> Back
         </Button>
-        {(next || !answer) && (
+        {(next || !answer || answer.noted) && (
           <Button look="filled" onClick={goOn}>
-            {answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" />
+            {answer?.noted ? 'Yes, it is there' : answer ? 'Next surface' : 'Nothing here'} <ArrowRight size={18} aria-hidden="true" />
           </Button>
         )}
       </div>

@@ -17,7 +17,8 @@ export const answerFor = (draft: LookDraft, surface: care.Surface): LookAnswer |
 
 function withAnswer(draft: LookDraft, surface: care.Surface, change: (answer: LookAnswer) => LookAnswer): LookDraft {
   const before = answerFor(draft, surface);
-  const after = change(before ?? { surface, findings: [], note: '' });
+  // Whoever says anything of a surface has looked there: it is no longer only expected.
+  const { noted: _, ...after } = change(before ?? { surface, findings: [], note: '' });
   const answers = before ? draft.answers.map((a) => (a === before ? after : a)) : [...draft.answers, after];
   return { ...draft, answers };
 }
@@ -70,9 +71,11 @@ export function standingIn(steps: readonly inspection.LookStep[], at: care.Surfa
   return { index, step: steps[index]!, ...(next ? { next } : {}), ...(previous ? { previous } : {}) };
 }
 
-/** Says "nothing here" unless something was tapped, and goes on to the next surface. */
+/** Says "nothing here" unless something was tapped, "it is there" of what was expected, and goes on to the next surface. */
 export function goneOn(draft: LookDraft, { step, next }: Standing): LookDraft {
-  const seen = answerFor(draft, step.surface) ? draft : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
+  const answer = answerFor(draft, step.surface);
+  const confirmed = answer?.noted ? withAnswer(draft, step.surface, (a) => a) : draft;
+  const seen = answer ? confirmed : lookReducer(draft, { type: 'nothing-here', surface: step.surface });
   return next ? lookReducer(seen, { type: 'go', to: next.surface }) : seen;
 }
 

@@ -15,11 +15,7 @@ export function Filters({ params, choose }: { params: URLSearchParams; choose: (
       {CHOICES.map(({ key, label, all, options }) => (
         <label key={key} className="flex items-center gap-2 text-sm whitespace-nowrap">
           {label}
-          <select
-            className="input max-w-44"
-            value={params.get(key) ?? ''}
-            onChange={(e) => choose(key, e.target.value || null)}
-          >
+          <select className="input max-w-44" value={params.get(key) ?? ''} onChange={(e) => choose(key, e.target.value || null)}>
             <option value="">{all}</option>
             {options.map(([value, words]) => (
               <option key={value} value={value}>

@@ -3,6 +3,9 @@ import { capital, SKIPPED } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Button } from '../../ui/parts';
 
+/** What one lives with is said of what would be handed over, and there. */
+const REASONS = schedule.SKIP_REASONS.filter((r) => r !== 'lived-with');
+
 /** Not this time: why, and what one wants to remember of it. The next one is counted from today. */
 export function PassOver({ onPass, onLeave }: { onPass: (reason: schedule.SkipReason, note: string) => void; onLeave: () => void }) {
   const [reason, setReason] = useState<schedule.SkipReason>('not-needed');
@@ -18,7 +21,7 @@ export function PassOver({ onPass, onLeave }: { onPass: (reason: schedule.SkipRe
       <label className="flex flex-col gap-1 text-sm">
         Not this time, because
         <select className="input" value={reason} onChange={(e) => setReason(e.target.value as schedule.SkipReason)}>
-          {schedule.SKIP_REASONS.map((r) => (
+          {REASONS.map((r) => (
             <option key={r} value={r}>
               {capital(SKIPPED[r])}
             </option>

@@ -51,7 +51,10 @@ export function useDeeds() {
     },
     putOff: (duty: schedule.Duty, until: schedule.Day) => snooze.mutate({ ...refOf(duty), until }, { onSuccess: keep(duty, 'put off') }),
     passOver: (duty: schedule.Duty, reason: schedule.SkipReason, note = '') =>
-      skip.mutate({ ...refOf(duty), reason, note }, { onSuccess: keep(duty, 'passed over this time') }),
+      skip.mutate(
+        { ...refOf(duty), reason, note },
+        { onSuccess: keep(duty, reason === 'lived-with' ? 'you live with it until it changes' : 'passed over this time') },
+      ),
     takeBack: () => just && undo.mutate({ entryId: just.entryId, subject: just.subject }, { onSuccess: () => setJust(null) }),
   };
 }

@@ -46,7 +46,10 @@ export function Side({ title, result }: { title: string; result: Course }) {
     ['Mould index', `${result.end.index.toFixed(1)} of 6`],
   ];
   if (result.exhaustedAt !== undefined)
-    rows.push(['Above its band for good', result.exhaustedAt ? `from ${longDate(schedule.localDay(result.exhaustedAt, zone))} on` : 'not in this time']);
+    rows.push([
+      'Above its band for good',
+      result.exhaustedAt ? `from ${longDate(schedule.localDay(result.exhaustedAt, zone))} on` : 'not in this time',
+    ]);
   return (
     <section aria-label={title} className="sheet p-4">
       <h3 className="mb-2 flex items-center justify-between font-semibold">

@@ -1,0 +1,58 @@
+import { commonPractice, natureOf } from '../../care/knowledge/index.js';
+import type { DueBecause } from '../because.js';
+import { addDays, type Day } from '../day.js';
+import { isTicked } from '../journal.js';
+import { settledBy, surfacesOfSight } from '../settling.js';
+import type { Context, Due, DutyKind } from './duty.js';
+import type { ThingFacts } from '../facts.js';
+
+/** Growth takes two to six weeks to be seen (common practice). */
+const EARLIEST_DAYS = 14;
+const DUE_DAYS = 28;
+const LATEST_DAYS = 42;
+
+export const secondLook: DutyKind = {
+  about: 'thing',
+  kinds: 'every',
+  settledBy: { seeing: 'inside' },
+  name: 'Look through it once more: it was in the damp',
+  what: 'A torch through from behind, also when the first look found nothing: growth takes weeks to be seen.',
+  gravity: 'worsens',
+  setUp: 'torch-and-loupe',
+  minutes: 8,
+  doneBy: 'look',
+  basis: commonPractice,
+};
+
+/** Where it was in the damp or in the water, and since when that is over: the last time counts. */
+function dampPast(thing: ThingFacts, { facts, journal, today }: Context): { over: Day; because: DueBecause } | null {
+  const damp = facts.outings.filter((o) => o.itemIds.includes(thing.id) && o.met.includes('damp') && o.to < today);
+  const outings = damp.map((o) => ({ over: o.to, because: { because: 'was-in-the-damp' as const, name: o.name } }));
+  const wet = journal.of({ kind: 'thing', id: thing.id }).flatMap(({ day, data }) => {
+    const gotWet =
+      data.kind === 'look' && data.verdicts.some((v) => v.findings.some((f) => f.severity > 0 && natureOf(f.soil) === 'flooded'));
+    return gotWet ? [{ over: day, because: { because: 'got-wet' as const } }] : [];
+  });
+  return [...outings, ...wet].sort((a, b) => b.over.localeCompare(a.over))[0] ?? null;
+}
+
+/** Home from the damp, or out of the water, the second look falls weeks later, whatever the first one found. */
+export const secondLookDue: Due<'thing'> = {
+  appliesTo: (thing) => thing.status === 'in-use',
+  dueFrom: (thing, context, code) => {
+    const past = dampPast(thing, context);
+    if (!past) return [];
+    const earliest = addDays(past.over, EARLIEST_DAYS);
+    const asked = surfacesOfSight('inside', thing);
+    const entries = context.journal.of({ kind: 'thing', id: thing.id });
+    const inTime = entries.filter((e) => e.day >= earliest || (isTicked(e.data, code) && e.day >= past.over));
+    const { by, seen } = settledBy(asked, inTime, code);
+    if (by.length > 0) return [];
+    return [
+      {
+        window: { earliest, due: addDays(past.over, DUE_DAYS), latest: addDays(past.over, LATEST_DAYS) },
+        facts: { says: 'rhythm', because: [past.because], sight: { asked, seen } },
+      },
+    ];
+  },
+};
