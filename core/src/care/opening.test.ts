@@ -35,6 +35,25 @@ describe('go or no-go for opening', () => {
     expect(ask()).toMatchObject({ advice: 'open', forbidden: false, expectedLoss: expect.closeTo(10, 6) as number });
   });
 
+  it.each([
+    ['where it lies', { depth: null }, ['depth']],
+    ['what one opened before', { experience: null }, ['experience']],
+    ['either', { depth: null, experience: null }, ['depth', 'experience']],
+  ] as const)('says nothing before it was told %s', (_, more, open) => {
+    expect(ask(more)).toMatchObject({ advice: 'answer-first', forbidden: false, odds: null, reasons: [{ says: 'answer-first', open }] });
+  });
+
+  it('says what is never opened without asking anything', () => {
+    expect(ask({ item: lens({ electronicContacts: true }), depth: null, experience: null })).toMatchObject({ forbidden: true });
+  });
+
+  it('lets a first-timer undo a ring of a practice lens and of nothing worth more', () => {
+    const first = (value: number | null) => ask({ experience: 'none', item: lens({ value, servicePrice: null }) });
+    expect(first(40).advice).toBe('open');
+    expect(first(200)).toMatchObject({ advice: 'service', reasons: [{ says: 'practise-first', value: 200 }, expect.anything()] });
+    expect(first(null).advice).toBe('service');
+  });
+
   it('goes to the workshop when the average loss is more than its price', () => {
     expect(ask({ item: lens({ value: 900, servicePrice: 90 }), experience: 'none' }).advice).toBe('service');
   });

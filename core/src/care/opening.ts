@@ -13,21 +13,25 @@ export type OpeningQuestion = {
   item: { kind: ItemKind; traits: Traits };
   soil: Soil;
   severity: Severity;
-  depth: Depth;
-  experience: Experience;
+  /** Null while its owner has not answered: nothing is advised on a guess. */
+  depth: Depth | null;
+  experience: Experience | null;
 };
 
 /** What speaks for or against, as a code with its facts; sums are in the keeper's currency. */
 export type OpeningReason =
   | { says: 'barred'; bar: Bar }
   | { says: 'deeper' | 'filter-first' | 'ask-a-price' | 'write-down-worth' }
+  | { says: 'answer-first'; open: ('depth' | 'experience')[] }
+  /** The first ring is undone on a lens that may be spoilt. */
+  | { says: 'practise-first'; value: number | null; practice: number }
   | { says: 'damage' | 'hardly-shows'; soil: Soil }
   | { says: 'service-is-less' | 'service-is-more'; servicePrice: number; value: number; keepApart: boolean }
   | { says: 'odds'; odds: number }
   | { says: 'loss'; loss: number; servicePrice: number | null; isMore: boolean };
 
 export type OpeningAdvice = {
-  advice: 'free-filter' | 'open' | 'service' | 'accept';
+  advice: 'answer-first' | 'free-filter' | 'open' | 'service' | 'accept';
   /** It may not be opened by its owner at all, whatever it is worth. */
   forbidden: boolean;
   /** The chance that it goes well, 0 to 1; null where opening is out of the question. */
@@ -45,7 +49,11 @@ const ODDS: Record<Exclude<Depth, 'deeper'>, Record<Experience, number>> = {
   'rear-group': { none: 0.6, some: 0.8, 'this-type': 0.92 },
 };
 
+/** What a lens to practise on may be worth, in the keeper’s currency (our choice: the price of an evening out). */
+const PRACTICE_WORTH = 50;
+
 type Verdict = Pick<OpeningAdvice, 'advice' | 'reasons'>;
+type Answered = OpeningQuestion & { depth: Depth; experience: Experience };
 
 /** Worth a workshop's bench or one's own: fungus always, the rest from where it costs contrast or stops a part. */
 const grave = ({ soil, severity }: OpeningQuestion): boolean => isWorthReaching(soil, severity);
@@ -62,6 +70,14 @@ function handOverOrAccept(question: OpeningQuestion): Verdict {
     : { advice: 'accept', reasons: [{ says: 'service-is-more', ...sums }] };
 }
 
+/** A first-timer undoes a first ring on a practice lens and on nothing else. */
+function practiseFirst(question: Answered): Verdict | null {
+  const value = question.item.traits.value ?? null;
+  if (question.experience !== 'none' || !grave(question) || (value !== null && value <= PRACTICE_WORTH)) return null;
+  const { advice, reasons } = handOverOrAccept(question);
+  return { advice, reasons: [{ says: 'practise-first', value, practice: PRACTICE_WORTH }, ...reasons] };
+}
+
 /** Money is weighed only where it is known; the odds alone never say no to one ring. */
 function weigh(question: OpeningQuestion, odds: number, expectedLoss: number | null): Verdict {
   const servicePrice = question.item.traits.servicePrice ?? null;
@@ -73,6 +89,20 @@ function weigh(question: OpeningQuestion, odds: number, expectedLoss: number | n
 }
 
 const BAR_CAUTIONS: Partial<Record<Bar, HazardId>> = { radioactive: 'radioactive-glass', flash: 'flash-capacitor' };
+
+/** “Go” rests on answers, never on what stood there before anybody gave one. */
+function answerFirst({ depth, experience }: OpeningQuestion): OpeningAdvice {
+  const open = [...(depth === null ? (['depth'] as const) : []), ...(experience === null ? (['experience'] as const) : [])];
+  return {
+    advice: 'answer-first',
+    forbidden: false,
+    odds: null,
+    expectedLoss: null,
+    reasons: [{ says: 'answer-first', open }],
+    cautions: [],
+    basis: commonPractice,
+  };
+}
 
 /** Kept shut, by what the thing is or by how deep it lies: hand it over, or live with it. */
 function keepShut(question: OpeningQuestion, because: OpeningReason, cautions: HazardId[]): OpeningAdvice {
@@ -92,7 +122,8 @@ export function adviseOpening(question: OpeningQuestion): OpeningAdvice {
   if (bar) return keepShut(question, { says: 'barred', bar }, BAR_CAUTIONS[bar] ? [BAR_CAUTIONS[bar]] : []);
   if (question.depth === 'deeper') return keepShut(question, { says: 'deeper' }, []);
   const cautions: HazardId[] = ['sharp-tip', ...(question.soil === 'fungus' ? (['mould'] as const) : [])];
-  if (filterBars(traits, question.depth))
+  // Not told where it lies, a stuck filter still comes off first: the front is the way in nearly always.
+  if (filterBars(traits, question.depth ?? 'front-group'))
     return {
       advice: 'free-filter',
       forbidden: false,
@@ -102,10 +133,12 @@ export function adviseOpening(question: OpeningQuestion): OpeningAdvice {
       cautions: [],
       basis: commonPractice,
     };
-  const odds = ODDS[question.depth][question.experience];
+  const { depth, experience } = question;
+  if (depth === null || experience === null) return answerFirst(question);
+  const odds = ODDS[depth][experience];
   const expectedLoss = traits.value == null ? null : traits.value * (1 - odds);
   return {
-    ...weigh(question, odds, expectedLoss),
+    ...(practiseFirst({ ...question, depth, experience }) ?? weigh(question, odds, expectedLoss)),
     forbidden: false,
     odds,
     expectedLoss,

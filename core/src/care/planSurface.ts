@@ -262,7 +262,7 @@ function setAside(surface: Surface, findings: readonly Finding[], context: Conte
     if (verdict === 'replace') plan.replace.push({ ...because, surface, soil });
     if (['leave', 'clean', 'wait', 'replace'].includes(verdict)) continue;
     if (isInside(finding)) planInside(finding, findings, context, plan);
-    else if (verdict === 'hand-over' || !growthIsReachable(surface, soil)) {
+    else if (verdict === 'hand-over' || verdict === 'weigh' || !growthIsReachable(surface, soil)) {
       const costHint = context.traits.servicePrice;
       const why: Because = verdict === 'isolate' ? { reason: 'where-no-cloth-reaches' } : because;
       plan.handOver.push({ ...why, surface, soil, ...(costHint == null ? {} : { costHint }) });

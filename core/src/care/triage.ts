@@ -6,7 +6,7 @@ import { actFromAt, liesOn, natureOf, type Lies, type Soil } from './soils/index
 import type { Context, Finding } from './types.js';
 
 /** What one finding asks for, before any rule about how; from the mildest to the gravest. */
-export const VERDICTS = ['leave', 'clean', 'wait', 'replace', 'hand-over', 'isolate'] as const;
+export const VERDICTS = ['leave', 'clean', 'wait', 'replace', 'weigh', 'hand-over', 'isolate'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 /** How grave a verdict is: what spreads outweighs what only a workshop can halt, and that what only shows. */
 export const gravity = (verdict: Verdict): number => VERDICTS.indexOf(verdict);
@@ -47,7 +47,9 @@ const polishes = ({ surface, soil }: Finding, { traits }: Context) =>
 function triageInside({ surface, soil, severity }: Finding, context: Context): Triage {
   if (!isWorthReaching(soil, severity)) return leave({ reason: 'little-inside', soil, surface });
   const reach = reachInside(surface, soil, context);
-  return reach.by === 'open-thread' ? clean({ reason: 'thread-lies-open' }) : handOver({ reason: 'inside', soil, surface, reach });
+  if (reach.by === 'open-thread') return clean({ reason: 'thread-lies-open' });
+  // Behind a ring its owner may undo: that is weighed, and neither “hand over” nor “go” is said before it is.
+  return { verdict: reach.by === 'owner' ? 'weigh' : 'hand-over', because: { reason: 'inside', soil, surface, reach } };
 }
 
 function triageByThreshold(finding: Finding, { schools, traits }: Context): Triage {
@@ -118,7 +120,7 @@ function triageDirt(finding: Finding, lies: Lies, context: Context): Triage {
 }
 
 /**
- * What a single finding asks for: leave it, clean it, wait, renew it, isolate the thing, or hand it over, and why.
+ * What a single finding asks for: leave it, clean it, wait, renew it, weigh a ring, hand it over, or isolate it, and why.
  * Severity 0 is nothing found and always `leave`. Growth is asked first, wherever it lies (rule 28); then whether it is
  * wet; then whether it can be reached.
  */

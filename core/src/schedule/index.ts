@@ -27,6 +27,7 @@ export {
   DUTIES,
   DUTY_CODES,
   dutyFacts,
+  MAY_BE_LIVED_WITH,
   RHYTHM_CODES,
   type DoneBy,
   type DutyCode,

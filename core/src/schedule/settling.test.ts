@@ -223,15 +223,19 @@ describe('growth takes weeks', () => {
 });
 
 describe('conditions end by the state of the world', () => {
-  const found = (verdict: 'isolate' | 'hand-over', soil: 'fungus' | 'fungus-outside' | 'haze', surface: Surface = 'inner-glass') => [
-    { surface, verdict, findings: [{ soil, severity: 3 as const }], because: { reason: 'growth' as const, soil } },
-  ];
+  const found = (
+    verdict: 'isolate' | 'hand-over' | 'weigh',
+    soil: 'fungus' | 'fungus-outside' | 'haze',
+    surface: Surface = 'inner-glass',
+  ) => [{ surface, verdict, findings: [{ soil, severity: 3 as const }], because: { reason: 'growth' as const, soil } }];
   it('isolate, when it lies apart: then a cloth, or a workshop', () => {
     const sick = found('isolate', 'fungus');
     expect(at('isolate', [], house([thing({ surfaces: sick })]))).toBeDefined();
     const apart = house([thing({ surfaces: sick, status: 'quarantined' })]);
     expect(at('isolate', [], apart)).toBeUndefined();
     expect(at('hand-over', [], apart)).toBeDefined();
+    const old = house([thing({ surfaces: sick, status: 'quarantined', traits: { yearMade: 1962 } })]);
+    expect(at('weigh', [], old), 'behind a ring of its owner').toBeDefined();
     const reachable = house([thing({ surfaces: found('isolate', 'fungus-outside', 'front-glass'), status: 'quarantined' })]);
     expect(at('clean', [], reachable)).toBeDefined();
   });
@@ -371,7 +375,7 @@ describe('every duty', () => {
     since: NOW,
     daysToGrowth: { byIndex: null, byDose: null },
   };
-  const state = (verdict: 'isolate' | 'hand-over' | 'clean' | 'wait' | 'replace', soil = 'dust') =>
+  const state = (verdict: 'isolate' | 'hand-over' | 'weigh' | 'clean' | 'wait' | 'replace', soil = 'dust') =>
     thing({
       surfaces: [{ surface: 'barrel', verdict, findings: [{ soil: soil as 'dust', severity: 2 }], because: { reason: 'no-gentle-way' } }],
     });
@@ -380,7 +384,7 @@ describe('every duty', () => {
       house([thing({ kind })]),
       [],
     ]),
-    ...(['isolate', 'hand-over', 'clean', 'wait', 'replace'] as const).map((v): [Facts, Entry[]] => [house([state(v)]), []]),
+    ...(['isolate', 'hand-over', 'weigh', 'clean', 'wait', 'replace'] as const).map((v): [Facts, Entry[]] => [house([state(v)]), []]),
     [house([thing({ status: 'quarantined' })]), [entry('2026-04-01', { kind: 'quarantined' })]],
     [house(), [entry('2026-03-01', { kind: 'neighbour-isolated', name: 'Sick' })]],
     [house(), [entry('2026-05-31', { kind: 'back' })]],

@@ -22,7 +22,7 @@ const MINUTES_A_DAY = 1440;
 /** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not, and growth waits for no bench day. */
 const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'frame', 'salt-test', 'wash'];
 /** What goes to others or is an errand is no work of the bench. */
-const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over', 'cap-missing'];
+const NEVER_PLANNED: readonly schedule.DutyCode[] = ['isolate', 'hand-over', 'weigh', 'replace', 'wait', 'cap-missing'];
 const isErrand = ({ code, facts }: schedule.Duty): boolean =>
   NEVER_PLANNED.includes(code) || (facts.says === 'sensor' && facts.advice === 'hand-over');
 

@@ -45,7 +45,7 @@ export class DutyService {
     return this.database.transaction(async (db) => {
       await this.duty(db, code, subject);
       // Only what would be handed over can be lived with: growth and a cut ring cannot.
-      if (reason === 'lived-with' && code !== 'hand-over') throw problem(scheduleErrors, 'not-to-live-with');
+      if (reason === 'lived-with' && !schedule.MAY_BE_LIVED_WITH.includes(code)) throw problem(scheduleErrors, 'not-to-live-with');
       return this.write(db, subject, { kind: 'skipped', task: code, reason, note });
     });
   }

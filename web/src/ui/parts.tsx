@@ -7,6 +7,7 @@ import {
   Hourglass,
   type LucideIcon,
   RefreshCcw,
+  Scale,
   ShieldAlert,
   Wrench,
 } from 'lucide-react';
@@ -74,6 +75,7 @@ const VERDICT_LOOKS: Record<care.Verdict | 'never', { icon: LucideIcon; tone: st
   clean: { icon: Droplets, tone: 'bg-lamp-tint text-lamp' },
   wait: { icon: Hourglass, tone: 'bg-lamp-tint text-lamp' },
   replace: { icon: RefreshCcw, tone: 'bg-act-tint text-act' },
+  weigh: { icon: Scale, tone: 'bg-lamp-tint text-lamp' },
   'hand-over': { icon: Wrench, tone: 'bg-act-tint text-act' },
   isolate: { icon: ShieldAlert, tone: 'bg-act-tint text-act' },
   never: { icon: CircleHelp, tone: 'border border-line text-soft' },

@@ -16,5 +16,6 @@ export const VERDICT_WORDS: Record<care.Verdict, string> = {
   isolate: 'Isolate',
   wait: 'Wait',
   replace: 'Renew',
+  weigh: 'Weigh opening it',
   'hand-over': 'Hand over',
 };

@@ -10,6 +10,8 @@ export const DEPTH_NAMES: Record<care.Depth, string> = {
 /** Says a sum of money, with its currency. */
 export type SayMoney = (amount: number) => string;
 
+const ASKED = { depth: 'where it lies', experience: 'what you have opened before' } as const;
+
 /** What speaks for or against opening. */
 export function openingWords(reason: care.OpeningReason, money: SayMoney): string {
   switch (reason.says) {
@@ -19,6 +21,10 @@ export function openingWords(reason: care.OpeningReason, money: SayMoney): strin
       return 'Deeper than one ring is a workshop’s: one ring is where the owner stops.';
     case 'filter-first':
       return 'A filter is stuck on: the front ring cannot be undone behind it. Free the filter first, gently, and look again.';
+    case 'answer-first':
+      return `First say ${reason.open.map((o) => ASKED[o]).join(' and ')}: nothing is advised on a guess.`;
+    case 'practise-first':
+      return `The first ring is undone on a practice lens, one worth ${money(reason.practice)} or less; this one is worth ${reason.value === null ? 'an unknown sum' : money(reason.value)}.`;
     case 'damage':
       return care.SOILS[reason.soil].why;
     case 'hardly-shows':
@@ -30,7 +36,7 @@ export function openingWords(reason: care.OpeningReason, money: SayMoney): strin
     case 'service-is-more':
       return `A service for ${money(reason.servicePrice)} costs more than the ${money(reason.value)} it is worth.${reason.keepApart ? ' Keep it apart from the rest for good.' : ''}`;
     case 'odds':
-      return `${Math.round(reason.odds * 10)} in 10 such openings go well at this experience.`;
+      return `About ${Math.round(reason.odds * 10)} in 10 first rings go well for somebody who has done as much as you (an estimate).`;
     case 'write-down-worth':
       return 'Write down what it is worth and what a service costs to weigh them.';
     case 'loss': {

@@ -61,6 +61,7 @@ export const FINDERS: Record<DutyCode, Finder> = {
   'rubber-airing': ofThings(rubberAiringDue),
   isolate: ofThings(needDue('isolate')),
   'hand-over': ofThings(needDue('hand-over')),
+  weigh: ofThings(needDue('weigh')),
   replace: ofThings(needDue('replace')),
   wait: ofThings(needDue('wait')),
   clean: ofThings(needDue('clean')),

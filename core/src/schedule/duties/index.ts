@@ -17,7 +17,7 @@ import { goOn } from './goOn.js';
 import { homeCare } from './homeCare.js';
 import { lightTest } from './lightTest.js';
 import { lookOver } from './lookOver.js';
-import { clean, handOver, isolate, replace, wait } from './need.js';
+import { clean, handOver, isolate, replace, wait, weigh } from './need.js';
 import { neighbourLook12Weeks, neighbourLook4Weeks, neighbourLookNow } from './neighbourLook.js';
 import { lookAfterOuting, lookBeforeOuting } from './outingLooks.js';
 import { quarantineLook } from './quarantineLook.js';
@@ -60,6 +60,7 @@ export const DUTIES = {
   'rubber-airing': rubberAiring,
   isolate,
   'hand-over': handOver,
+  weigh,
   replace,
   wait,
   clean,
@@ -86,4 +87,5 @@ export const dutyFacts = (code: DutyCode): DutyKind => DUTIES[code];
 export const RHYTHM_CODES: readonly DutyCode[] = DUTY_CODES.filter((code) => dutyFacts(code).rhythm);
 
 export { DONE_BY, type Context, type DoneBy, type DutyFacts, type DutyKind, type Window } from './duty.js';
+export { MAY_BE_LIVED_WITH } from './need.js';
 export { awayOf } from './recurring.js';

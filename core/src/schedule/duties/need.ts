@@ -1,4 +1,12 @@
-import { contextOf, gravity as verdictGravity, growthIsReachable, type Verdict, verdictFor } from '../../care/index.js';
+import {
+  contextOf,
+  gravity as verdictGravity,
+  growthIsReachable,
+  reachInside,
+  type Verdict,
+  verdictFor,
+  withDefaults,
+} from '../../care/index.js';
 import { holds, natureOf, ourChoice, type SoilNature, type Surface } from '../../care/knowledge/index.js';
 import type { SurfaceFacts, ThingFacts } from '../facts.js';
 import type { Gravity } from '../gravity.js';
@@ -22,7 +30,7 @@ function askingNow(thing: ThingFacts, { journal }: Pick<Context, 'journal'>): Su
   const accepted = acceptedOf(thing, journal);
   return thing.surfaces.flatMap((surface) => {
     const asks = asksNow(surface, thing);
-    if (asks === 'leave' || (asks === 'hand-over' && accepted.get(surface.surface) === findingsKey(surface.findings))) return [];
+    if (asks === 'leave' || (mayBeLivedWith(asks) && accepted.get(surface.surface) === findingsKey(surface.findings))) return [];
     return [{ ...surface, verdict: asks }];
   });
 }
@@ -34,8 +42,14 @@ function asksNow({ surface, verdict, findings, because }: SurfaceFacts, { kind, 
       contextOf({ item: { kind, traits }, place: 'home' }),
     ).verdict;
   if (verdict !== 'isolate' || status !== 'quarantined') return verdict;
-  return findings.some((f) => f.severity > 0 && growthIsReachable(surface, f.soil)) ? 'clean' : 'hand-over';
+  if (findings.some((f) => f.severity > 0 && growthIsReachable(surface, f.soil))) return 'clean';
+  const growth = findings.find((f) => f.severity > 0 && natureOf(f.soil) === 'growth');
+  return growth && reachInside(surface, growth.soil, { kind, traits: withDefaults(kind, traits) }).by === 'owner' ? 'weigh' : 'hand-over';
 }
+
+/** What a workshop would take may be lived with, and what lies behind a ring; growth and a cut ring may not. */
+export const MAY_BE_LIVED_WITH: readonly string[] = ['hand-over', 'weigh'] satisfies Verdict[];
+const mayBeLivedWith = (asks: Verdict): boolean => MAY_BE_LIVED_WITH.includes(asks);
 
 const findingsKey = (findings: SurfaceFacts['findings']): string =>
   findings
@@ -47,7 +61,9 @@ const findingsKey = (findings: SurfaceFacts['findings']): string =>
 /** What was found where, when the keeper last chose to live with it. */
 function acceptedOf({ id }: ThingFacts, journal: Context['journal']): Map<Surface, string> {
   const entries = journal.of({ kind: 'thing', id });
-  const chosen = entries.findLastIndex((e) => e.data.kind === 'skipped' && e.data.task === 'hand-over' && e.data.reason === 'lived-with');
+  const chosen = entries.findLastIndex(
+    (e) => e.data.kind === 'skipped' && MAY_BE_LIVED_WITH.includes(e.data.task) && e.data.reason === 'lived-with',
+  );
   const known = new Map<Surface, string>();
   for (const { data } of entries.slice(0, chosen + 1))
     if (data.kind === 'look') for (const v of data.verdicts) known.set(v.surface, findingsKey(v.findings));
@@ -119,7 +135,17 @@ export const wait = need({
   why: 'Fog is gone within the hour and water eats within days: the next day tells.',
 });
 
-const WITHIN_DAYS: Record<Asks, number> = { isolate: 0, 'hand-over': 14, replace: 7, wait: 1, clean: 28 };
+export const weigh = need({
+  name: 'Weigh opening it',
+  what: 'It lies behind one ring: undo it, hand it to a workshop, or live with it.',
+  gravity: 'worsens',
+  setUp: 'desk',
+  minutes: 10,
+  settledBy: { state: 'it was cleaned, is away, or you chose to live with it' },
+  why: 'Haze and stiff threads worsen over seasons: a month is time to ask for a price.',
+});
+
+const WITHIN_DAYS: Record<Asks, number> = { isolate: 0, 'hand-over': 14, weigh: 28, replace: 7, wait: 1, clean: 28 };
 const RESTLESS_DAYS = 2;
 
 /** What the last look asks for: one duty for a thing, by the gravest of its surfaces. */

@@ -30,8 +30,20 @@ describe('open it, or not', () => {
   it('weighs the loss against the service in the keeper’s currency', async () => {
     show(MANUAL, '?soil=fungus&depth=front-group&experience=this-type');
     expect(await screen.findByText('Go: undo that one ring, slowly')).toBeTruthy();
-    expect(screen.getByText('10 in 10 such openings go well at this experience.')).toBeTruthy();
+    expect(screen.getByText('About 10 in 10 first rings go well for somebody who has done as much as you (an estimate).')).toBeTruthy();
     expect(screen.getByText('On average a spoilt one costs £10 against £90 for the service.')).toBeTruthy();
+  });
+
+  it('chooses nothing for its keeper, and says nothing before both questions are answered', async () => {
+    show(MANUAL, '?soil=haze');
+    expect(await screen.findByText('Two questions first')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Start the record|Open it all the same/ })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Behind the rear group' }));
+    expect(await screen.findByText('First say what you have opened before: nothing is advised on a guess.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'I never opened a lens' }));
+    expect(
+      await screen.findByText(/The first ring is undone on a practice lens, one worth £50 or less; this one is worth £200/),
+    ).toBeTruthy();
   });
 
   it.each([

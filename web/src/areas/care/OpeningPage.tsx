@@ -17,6 +17,7 @@ const EXPERIENCE_WORDS: Record<care.Experience, string> = {
   'this-type': 'I opened this type before',
 };
 const ADVICE_WORDS: Record<care.OpeningAdvice['advice'], string> = {
+  'answer-first': 'Two questions first',
   'free-filter': 'First free the filter',
   open: 'Go: undo that one ring, slowly',
   service: 'Hand it to a workshop',
@@ -25,7 +26,7 @@ const ADVICE_WORDS: Record<care.OpeningAdvice['advice'], string> = {
 /** What lies inside a thing, as far as a torch shows it. */
 const INSIDE: readonly care.Soil[] = ['fungus', 'haze', 'oil', 'dried-grease', 'internal-dust', 'separation'];
 
-const oneOf = <T extends string>(all: readonly T[], text: string | null, fallback: T): T => all.find((a) => a === text) ?? fallback;
+const oneOf = <T extends string>(all: readonly T[], text: string | null): T | null => all.find((a) => a === text) ?? null;
 
 /** What the last look saw inside, the gravest first; fungus where nothing was noted, the graver guess. */
 function seenInside(item: ItemPage): { soil: care.Soil; severity: care.Severity } {
@@ -41,7 +42,8 @@ function Choices<T extends string>({
 }: {
   title: string;
   options: Record<T, string>;
-  value: T;
+  /** Null while nothing was chosen: no answer is given for its keeper. */
+  value: T | null;
   onChange: (value: T) => void;
 }) {
   return (
@@ -70,12 +72,12 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
   const start = useStartTeardown();
   const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
   const seen = seenInside(item);
-  const soil = oneOf(INSIDE, params.get('soil'), seen.soil);
-  const depth = oneOf(care.DEPTHS, params.get('depth'), 'front-group');
-  const experience = oneOf(care.EXPERIENCES, params.get('experience'), 'none');
+  const soil = oneOf(INSIDE, params.get('soil')) ?? seen.soil;
+  const depth = oneOf(care.DEPTHS, params.get('depth'));
+  const experience = oneOf(care.EXPERIENCES, params.get('experience'));
   const severity = soil === seen.soil ? seen.severity : 2;
   const advice = care.adviseOpening({ item: { kind: item.kind, traits: item.traits }, soil, severity, depth, experience });
-  const begin = () => start.mutate({ itemId: item.id, depth }, { onSuccess: (record) => void navigate(`/teardown/${record.id}`) });
+  const begin = () => depth && start.mutate({ itemId: item.id, depth }, { onSuccess: (record) => void navigate(`/teardown/${record.id}`) });
   const { value, servicePrice } = item.traits;
   return (
     <Page title={<>Open it, or not? {item.name}</>} sub="One ring at most, mechanical things only, and only if you accept the risk.">
@@ -124,14 +126,19 @@ function Opening({ item, currency }: { item: ItemPage; currency: string }) {
               Free the filter
             </ButtonLink>
           )}
-          {!advice.forbidden && advice.advice !== 'free-filter' && (
+          {!advice.forbidden && depth && experience && advice.advice !== 'free-filter' && (
             <Section title="Before the first ring">
               <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
                 {beforeOpening(depth).map((l) => (
                   <li key={l}>{l}</li>
                 ))}
               </ul>
-              <Button look={advice.advice === 'open' ? 'filled' : 'plain'} className="mt-3" disabled={start.isPending} onClick={begin}>
+              <Button
+                look={advice.advice === 'open' ? 'filled' : 'plain'}
+                className="mt-3"
+                disabled={start.isPending}
+                onClick={() => void begin()}
+              >
                 {advice.advice === 'open' ? 'Start the record' : 'Open it all the same, with a record'}
               </Button>
             </Section>

@@ -16,7 +16,7 @@ export const Openings = ({ itemId, openings }: { itemId: string; openings: care.
               <span className="block text-sm text-soft">{becauseWords(o)}</span>
             </p>
             {o.filterFirst && <p className="text-sm">A filter is stuck on: it comes off first.</p>}
-            <ButtonLink look="filled" to={`/gear/${itemId}/opening?soil=${o.soil}&depth=${o.rings[0]}`}>
+            <ButtonLink look="filled" to={`/gear/${itemId}/opening?soil=${o.soil}`}>
               Open it, or not?
             </ButtonLink>
           </li>

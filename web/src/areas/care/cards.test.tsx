@@ -103,7 +103,7 @@ describe('a plan on the page', () => {
   it('leads from what lies behind a ring to its go or no-go in one tap, the filter named first', () => {
     const { openings } = planOf('lens', 'inner-glass', 'haze', 3, manual);
     render(<Openings itemId="x" openings={openings} />, { wrapper: MemoryRouter });
-    expect(screen.getByRole('link', { name: 'Open it, or not?' }).getAttribute('href')).toBe('/gear/x/opening?soil=haze&depth=front-group');
+    expect(screen.getByRole('link', { name: 'Open it, or not?' }).getAttribute('href')).toBe('/gear/x/opening?soil=haze');
     expect(screen.getByText(/A filter is stuck on/)).toBeTruthy();
   });
 

@@ -22,7 +22,7 @@ export function MoreMenu({ duty, deeds, onPassOver, openAtOnce }: MoreProps & { 
     ['Put off for a week', () => deeds.putOff(duty, schedule.addDays(today, WEEK))],
     ['Put off for a month', () => deeds.putOff(duty, schedule.addDays(today, MONTH))],
   ];
-  if (duty.code === 'hand-over') entries.push(['I live with it', () => deeds.passOver(duty, 'lived-with')]);
+  if (schedule.MAY_BE_LIVED_WITH.includes(duty.code)) entries.push(['I live with it', () => deeds.passOver(duty, 'lived-with')]);
   if (schedule.dutyFacts(duty.code).rhythm) {
     entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);
     entries.push(['Done elsewhere', () => deeds.passOver(duty, 'done-elsewhere')]);

@@ -43,7 +43,7 @@ const NINE = Array.from({ length: 9 }, (_, i) => spot(0.1 + 0.3 * (i % 3), 0.12 
 const first = frame('f1', NINE);
 const second = frame('f2', NINE.slice(7), { takenAt: '2026-03-02T10:00:00.000Z', tries: ['blow'], fileName: 'two.jpg' });
 
-const ITEM = { id: BODY, name: 'Corvane Z', kind: 'mirrorless-body', traits: {}, surfaces: [], archivedAt: null };
+const ITEM = { id: BODY, name: 'Corvane Z', kind: 'mirrorless-body', traits: {}, surfaces: [], noted: [], archivedAt: null };
 const SETTINGS = {
   version: 1,
   schools: { ...care.DEFAULT_SCHOOLS, sensor: 'self' },

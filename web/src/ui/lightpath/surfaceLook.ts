@@ -11,6 +11,7 @@ export const TONE_OF: Record<care.Verdict, Tone> = {
   clean: 'attention',
   wait: 'attention',
   replace: 'act',
+  weigh: 'attention',
   'hand-over': 'act',
   isolate: 'act',
 };
