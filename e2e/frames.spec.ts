@@ -126,7 +126,7 @@ test.describe('pictures that measure', () => {
     await expect(page.getByText('8 gone, 2 stayed.')).toBeVisible();
     await expect(page.getByText('Swab it').first()).toBeVisible();
     await page.getByRole('button', { name: 'Keep this frame' }).click();
-    await page.getByRole('button', { name: 'Plan the clean' }).click();
+    await page.getByRole('button', { name: 'See the plan' }).click();
     await expect(page).toHaveURL(/\/plan$/);
     await page.getByRole('button', { name: 'Start cleaning' }).click();
     await expect(page).toHaveURL(/\/bench\//);

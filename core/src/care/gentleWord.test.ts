@@ -15,6 +15,9 @@ describe('the gentle word', () => {
       usual: 3,
     });
   });
+  it('says nothing beside peers that nobody touched: that they stay clean is not known', () => {
+    expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [0, 0, 0] })).toBeNull();
+  });
   it('compares with three peers at least, and with none when it is touched seldom', () => {
     expect(gentleWord({ touches: 12, withoutEvidence: 0, peers: [1, 1] })).toBeNull();
     expect(gentleWord({ touches: 5, withoutEvidence: 0, peers: [1, 1, 1] })).toBeNull();

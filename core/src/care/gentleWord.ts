@@ -10,7 +10,7 @@ export type TouchRecord = {
   peers: readonly number[];
 };
 
-/** Too few peers say nothing. */
+/** Too few peers say nothing, and nor do peers that nobody touched. */
 const FEWEST_PEERS = 3;
 /** Twice the usual, and at least this many, before a word is said (our choice). */
 const NOTABLE_TOUCHES = 6;
@@ -33,7 +33,7 @@ export function gentleWord({ touches, withoutEvidence, peers }: TouchRecord): Ge
   if (withoutEvidence > 0) return { word: 'for-no-more-than-a-trace', times: withoutEvidence };
   if (peers.length < FEWEST_PEERS || touches < NOTABLE_TOUCHES) return null;
   const usual = median(peers);
-  return touches < 2 * Math.max(1, usual) ? null : { word: 'more-than-its-peers', touches, usual };
+  return usual < 1 || touches < 2 * usual ? null : { word: 'more-than-its-peers', touches, usual };
 }
 
 /** Was no more than a trace seen of everything that was cleaned here, less than is worth a touch? */

@@ -10,7 +10,7 @@ export const exercise: DutyKind = {
   kinds: ['lens', 'binocular', 'slr-body', 'mirrorless-body', 'compact', 'film-camera'],
   settledBy: { deed: 'tick' },
   name: 'Exercise it',
-  what: 'Focus, zoom and aperture from end to end; a body through all its shutter speeds.',
+  what: 'Turn from end to end what turns on it, and let what ticks run through its speeds.',
   gravity: 'routine',
   setUp: 'desk',
   minutes: rhythm.minutes,

@@ -4,7 +4,7 @@ import { fStop } from '@bright-keeper/words';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
-import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useItem } from '../gear';
 import { useSettings } from '../settings';
 import { Chapters, GrowthWords } from './Chapters';
@@ -261,7 +261,6 @@ export function FramesPage() {
           Back to {item.data.name}
         </Link>
       }
-      actions={<ButtonLink to={`/gear/${id}/plan`}>See the plan</ButtonLink>}
     >
       <Frames item={item.data} data={frames.data} wet={settings.data.schools.sensor} />
     </Page>

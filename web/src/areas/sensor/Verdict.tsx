@@ -2,7 +2,7 @@ import type { ItemPage } from '@bright-keeper/contract';
 import type { sensor } from '@bright-keeper/core';
 import { changeWords, sensorAdvice, sensorWords, sittingWords } from '@bright-keeper/words';
 import { useNavigate } from 'react-router';
-import { Button, Failure } from '../../ui/parts';
+import { Button, ButtonLink, Failure } from '../../ui/parts';
 import { useTakeToBench } from './queries';
 import { RetouchCost } from './RetouchCost';
 
@@ -33,9 +33,10 @@ export function Verdict({ item, chapter, isFirst, isKept }: Props) {
           disabled={bench.isPending}
           onClick={() => bench.mutate(judgement.shows, { onSuccess: () => void navigate(`/gear/${item.id}/plan`) })}
         >
-          Plan the clean
+          See the plan
         </Button>
       )}
+      {isKept && !mayClean && <ButtonLink to={`/gear/${item.id}/plan`}>See the plan</ButtonLink>}
       {bench.error && <Failure error={bench.error} />}
       <RetouchCost item={item} shows={judgement.shows} />
     </section>

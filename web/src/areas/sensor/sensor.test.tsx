@@ -230,7 +230,7 @@ describe('the page of a sensor’s frames', () => {
       [`POST ${routes.lookFinish('l')}`]: ITEM,
     });
     await view();
-    fireEvent.click(screen.getByRole('button', { name: 'Plan the clean' }));
+    fireEvent.click(screen.getByRole('button', { name: 'See the plan' }));
     expect(await screen.findByText('somewhere else')).toBeTruthy();
     expect(page.address()).toBe(`/gear/${BODY}/plan`);
     const saved = page.written().find((c) => c.method === 'PUT')!.body as { answers: { surface: string; findings: unknown[] }[] };

@@ -1,11 +1,10 @@
 import type { PlaceSummary } from '@bright-keeper/contract';
 import { storage, type schedule } from '@bright-keeper/core';
-import { dutyWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { At } from '../../ui/when';
 import { useToday } from '../../ui/zone';
-import { airWords, LEVEL_TONES, LEVEL_WORDS, zoneName } from './words';
+import { airWords, LEVEL_TONES, LEVEL_WORDS, wantsWords, zoneName } from './words';
 
 /** How a place is; one reading or two are heard, and no verdict yet. */
 export const LevelChip = ({ level, heard }: { level: PlaceSummary['assessment']; heard: boolean }) =>
@@ -66,7 +65,7 @@ export function PlaceCard({ place, span, wants }: { place: PlaceSummary; span: n
             <GelLine gel={place.gel} />.{' '}
           </>
         )}
-        {wants.map((d) => dutyWords(d).title).join('. ')}
+        {wantsWords(wants)}
       </p>
     </li>
   );

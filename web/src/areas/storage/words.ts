@@ -1,6 +1,6 @@
 import type { ClimateEventData, Latest } from '@bright-keeper/contract';
-import { air, fungus, storage } from '@bright-keeper/core';
-import { clockJumpWords } from '@bright-keeper/words';
+import { air, fungus, storage, type schedule } from '@bright-keeper/core';
+import { clockJumpWords, dutyWords } from '@bright-keeper/words';
 
 export const LEVEL_WORDS: Record<fungus.RiskLevel, string> = { safe: 'Safe', watch: 'Watch', act: 'Act now' };
 export const LEVEL_TONES: Record<fungus.RiskLevel, string> = {
@@ -70,3 +70,14 @@ export const EVENT_MARKS: Record<ClimateEventData['kind'], string> = {
   'item-in': '↓',
   'item-out': '↑',
 };
+
+/** What is wanted here, each said once: things that want the same are named together. */
+export function wantsWords(wants: readonly schedule.Duty[]): string {
+  const titles = [...new Set(wants.map((d) => dutyWords(d).title))];
+  return titles
+    .map((title) => {
+      const things = wants.filter((d) => d.subject.kind === 'thing' && dutyWords(d).title === title).map((d) => d.subject.name);
+      return things.length > 0 ? `${things.join(', ')}: ${title.charAt(0).toLowerCase()}${title.slice(1)}` : title;
+    })
+    .join('. ');
+}

@@ -49,6 +49,12 @@ describe('outings', () => {
     expect(screen.getAllByText(/met salt and rain; 240 frames/).length).toBe(2);
     expect(screen.getAllByRole('link', { name: 'Lens 1' }).length).toBe(2);
   });
+  it('stand under way from their first day to their last, with two days that differ', async () => {
+    show([{ ...past, id: 'n', name: 'Bird island', from: '2026-03-08', to: '2026-03-10' }]);
+    expect(await screen.findByRole('heading', { name: 'Under way' })).toBeTruthy();
+    expect(screen.getByText(/8 Mar to 10 Mar/)).toBeTruthy();
+    expect(screen.queryByRole('heading', { name: 'Past' })).toBeNull();
+  });
   it('are noted in a few taps, and refused beside the field where they end before they begin', async () => {
     const page = show([], { [`POST ${routes.outings}`]: past });
     fireEvent.click(await screen.findByRole('button', { name: 'Note an outing' }));

@@ -2,7 +2,7 @@ import type { Outing, OutingInput } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
+import { shortDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
@@ -47,15 +47,7 @@ function OutingRow({
             <span className="text-soft">· {PLACE_WORDS[outing.place].toLowerCase()}</span>
           </p>
           <p className="text-sm text-soft">
-            <span title={longDate(outing.from)}>
-              <Day day={outing.from} />
-            </span>
-            {outing.to !== outing.from && (
-              <>
-                {' '}
-                to <Day day={outing.to} />
-              </>
-            )}
+            {outing.to === outing.from ? <Day day={outing.from} /> : `${shortDate(outing.from)} to ${shortDate(outing.to)}`}
             {outingWords(outing) && ` · ${outingWords(outing)}`}
           </p>
           <p className="text-sm">
@@ -108,7 +100,8 @@ export function OutingsPage() {
   const open = params.get('outing');
   const choose = (id: string | null) => setParams(withChoice(params, 'outing', id), { replace: true });
   const ahead = outings.data.filter((o) => o.from > today).reverse();
-  const past = outings.data.filter((o) => o.from <= today);
+  const underWay = outings.data.filter((o) => o.from <= today && o.to >= today);
+  const past = outings.data.filter((o) => o.to < today);
   const list = (all: readonly Outing[]) => (
     <ul className="sheet divide-y divide-line">
       {all.map((outing) => (
@@ -125,7 +118,7 @@ export function OutingsPage() {
   return (
     <Page
       title="Outings"
-      sub="Ten outings wear a sensor clean out, salt does not wait for a Sunday: note where the gear went, and the calendar counts."
+      sub="Ten outings use up a clean sensor, and salt does not wait for a Sunday: note where the gear went, and the calendar counts."
       actions={
         <>
           <ButtonLink to="/calendar">Calendar</ButtonLink>
@@ -151,6 +144,7 @@ export function OutingsPage() {
           <Empty title="No outing is noted yet">Days, place, what came along, what it met: four taps after you come home.</Empty>
         )}
         {ahead.length > 0 && <Section title="To come">{list(ahead)}</Section>}
+        {underWay.length > 0 && <Section title="Under way">{list(underWay)}</Section>}
         {past.length > 0 && <Section title="Past">{list(past)}</Section>}
       </div>
     </Page>
