@@ -23,7 +23,7 @@ test('an acrylic port gets water and eyeglass cleaner, and no alcohol', async ({
   const ladder = page.getByRole('list', { name: 'Touch ladder for the port, outside' });
   await expect(ladder.getByText('Fresh water', { exact: true })).toBeVisible();
   await expect(ladder.getByText(/alcohol-free eyeglass cleaner/)).toBeVisible();
-  await expect(ladder.getByText(/The port, outside is plastic: alcohol, acetone/)).toBeVisible();
+  await expect(ladder.getByText(/Plastic \(port, outside\): alcohol, acetone/)).toBeVisible();
   await expect(page.getByText(/Rinse it in fresh water/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Start cleaning' }).click();
   await expect(page.getByText(/Rinse it in fresh water/)).toBeVisible();

@@ -42,7 +42,7 @@ test('fungus behind a stuck filter: apart at once, and a wiped front is no torch
   await expect(page.getByText('It lies apart from the rest.')).toBeVisible();
 
   await page.goto(running.url);
-  const neighbour = page.getByRole('listitem').filter({ hasText: 'Neighbour of a quarantined thing: look now' });
+  const neighbour = page.getByRole('button', { name: 'More about Neighbour: Neighbour of a quarantined thing: look now' });
   await expect(neighbour).toBeVisible();
   await look(request, beside, { 'front-glass': [], 'rear-glass': [] });
   await page.reload();
@@ -73,7 +73,9 @@ test('salt on day two of a fortnight: asked the same evening, known to the plan 
     note: '',
   });
   await page.goto(running.url);
-  const evening = page.getByRole('listitem').filter({ hasText: 'Look at it tonight' });
+  const evening = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: /^More about Shore lens: Look at it tonight/ }) });
   await expect(evening).toContainText('Fortnight on the coast is still under way and met salt');
 
   // The field page: it happened; the plan out here knows of the salt and leaves none of it to be good enough.

@@ -135,7 +135,7 @@ test('a thing with nothing found gets an empty plan that says to leave it', asyn
   await expect(button(page, 'Start cleaning')).toHaveCount(0);
 });
 
-test('fungus is isolated in one tap from the plan', async ({ page }) => {
+test('fungus is isolated in one tap from the plan, and is not told to be once it is', async ({ page }) => {
   await page.goto(`${running.url}/gear/new`);
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Ostrane 58/2');
   await button(page, 'Put it on the shelf').click();
@@ -151,5 +151,5 @@ test('fungus is isolated in one tap from the plan', async ({ page }) => {
   await button(page, 'Move to quarantine').click();
   await expect(page.getByText('It lies apart from the rest.')).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).first().click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Ostrane 58/2' }).first()).toContainText('Isolate');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ostrane 58/2' }).first()).toContainText('Hand over');
 });

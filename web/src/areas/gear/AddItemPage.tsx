@@ -22,10 +22,13 @@ export function AddItemPage() {
   // Whoever came because a lens bothers them goes on to look at it; what they came from stays one step back.
   const shown = (itemId: string) =>
     params.get('then') === 'look'
-      ? startLook.mutate(itemId, {
-          onSuccess: (look) => void navigate(`/look/${look.id}`),
-          onError: () => void navigate(`/gear/${itemId}`),
-        })
+      ? startLook.mutate(
+          { itemId },
+          {
+            onSuccess: (look) => void navigate(`/look/${look.id}`),
+            onError: () => void navigate(`/gear/${itemId}`),
+          },
+        )
       : void navigate(`/gear/${itemId}`);
   const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => shown(item.id), onError: showProblem }));
   return (

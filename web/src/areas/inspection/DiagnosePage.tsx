@@ -1,14 +1,9 @@
-import type { LookDoc } from '@bright-keeper/contract';
-import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { gearChanged } from '../../api/client';
-import { http } from '../../api/http';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { surfaceTitle } from '../../ui/words';
 import { useShelf } from '../gear';
-import { cacheLook } from './queries';
+import { useStartLook } from './queries';
 import { useChoices, withChoice } from '../../ui/choices';
 
 /** The answers live in the address: back takes one back, a link shows the same case. */
@@ -38,24 +33,11 @@ function Ask({ id, onAnswer }: { id: care.QuestionId; onAnswer: (answer: string)
   );
 }
 
-/** Starts the look at the surface, or goes on with an open one and stands at it. */
-const useLookAt = (surface: care.Surface) =>
-  useMutation({
-    mutationFn: async (itemId: string) => {
-      const look = await http.post<LookDoc>(routes.looks, { itemId });
-      return http.put<LookDoc>(routes.look(look.id), { version: look.version, at: surface, answers: look.answers });
-    },
-    onSuccess: (look) => {
-      cacheLook(look);
-      gearChanged(look.itemId);
-    },
-  });
-
 /** Which of the keeper's things has that surface, to look at it there. */
 function ChooseThing({ surface }: { surface: care.Surface }) {
   const navigate = useNavigate();
   const shelf = useShelf({});
-  const look = useLookAt(surface);
+  const look = useStartLook();
   if (shelf.isPending) return <Loading />;
   if (shelf.isError) return <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />;
   const items = shelf.data.pages.flatMap((p) => p.items).filter((i) => care.surfacesOf(i.kind, i.traits).includes(surface));
@@ -74,7 +56,7 @@ function ChooseThing({ surface }: { surface: care.Surface }) {
             <Button
               className="w-full"
               disabled={look.isPending}
-              onClick={() => look.mutate(item.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) })}
+              onClick={() => look.mutate({ itemId: item.id, at: surface }, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) })}
             >
               Look at {item.name}
             </Button>

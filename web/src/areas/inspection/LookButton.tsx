@@ -9,7 +9,7 @@ type Props = { item: Pick<ItemPage, 'id' | 'openLookId'>; look?: 'filled' | 'pla
 export function LookButton({ item, look = 'filled' }: Props) {
   const navigate = useNavigate();
   const start = useStartLook();
-  const begin = () => start.mutate(item.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
+  const begin = () => start.mutate({ itemId: item.id }, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
   return (
     <>
       <Button look={look} onClick={begin} disabled={start.isPending}>

@@ -7,14 +7,19 @@ import {
   type LookPhotos,
   type SaveLook,
 } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
 
+/** Begins a look, or goes on with the one that is open; standing at a surface where one is told. */
 export const useStartLook = () =>
   useMutation({
-    mutationFn: (itemId: string) => http.post<LookDoc>(routes.looks, { itemId }),
+    mutationFn: async ({ itemId, at }: { itemId: string; at?: care.Surface }) => {
+      const look = await http.post<LookDoc>(routes.looks, { itemId });
+      return at ? http.put<LookDoc>(routes.look(look.id), { version: look.version, at, answers: look.answers }) : look;
+    },
     onSuccess: (look) => {
       queryClient.setQueryData(keys.look(look.id), look);
       gearChanged(look.itemId);

@@ -1,4 +1,4 @@
-import { schedule } from '@bright-keeper/core';
+import type { care, schedule } from '@bright-keeper/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { dutyWords } from '@bright-keeper/words';
@@ -10,6 +10,10 @@ import { useBack, useDutyDone, useSkipDuty, useSnoozeDuty, useUndo } from './que
 
 /** What was just said of a duty, for as long as it can be taken back. */
 export type JustDone = { entryId: string; subject: schedule.SubjectRef; words: string };
+
+/** Where a look for this duty begins: the first of the surfaces it asks for that was not seen yet. */
+const asksFirst = ({ facts }: schedule.Duty): care.Surface | undefined =>
+  facts.says === 'rhythm' ? facts.sight?.asked.find((s) => !facts.sight!.seen.includes(s)) : undefined;
 
 /** What can be done about a duty where it stands, and taking the last of it back. */
 export function useDeeds() {
@@ -36,7 +40,10 @@ export function useDeeds() {
       if ('leads' in deed) return void navigate(deed.leads);
       switch (deed.does) {
         case 'look':
-          return startLook.mutate(duty.subject.id, { onSuccess: (doc) => void navigate(`/look/${doc.id}`) });
+          return startLook.mutate(
+            { itemId: duty.subject.id, at: asksFirst(duty) },
+            { onSuccess: (doc) => void navigate(`/look/${doc.id}`) },
+          );
         case 'mark':
           return done.mutate(refOf(duty), { onSuccess: keep(duty, 'done') });
         case 'wash':

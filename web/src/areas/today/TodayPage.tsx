@@ -31,8 +31,8 @@ function NeedsYou({ needs: { shown, folded }, counts, deeds }: { needs: TodayVie
 }
 
 /** What matters most by itself; what is alike and can wait stands in one line that opens. */
-function Due({ due: { first, groups }, deeds }: { due: TodayView['due']; deeds: Deeds }) {
-  if (first.length === 0) return <p className="sheet p-4">Nothing is due.</p>;
+function Due({ due: { first, groups }, isAll, deeds }: { due: TodayView['due']; isAll: boolean; deeds: Deeds }) {
+  if (first.length === 0) return <p className="sheet p-4">{isAll ? 'Nothing is due.' : 'Nothing else is due.'}</p>;
   return (
     <>
       <DutyList duties={first} deeds={deeds} />
@@ -93,7 +93,7 @@ export function TodayPage() {
             <NeedsYou needs={needs} counts={counts} deeds={deeds} />
           </Section>
           <Section title="Due" aside={due.minutes > 0 ? `${due.minutes} min in all` : undefined}>
-            <Due due={due} deeds={deeds} />
+            <Due due={due} isAll={waiting.length + needs.shown.length === 0} deeds={deeds} />
           </Section>
         </div>
         <div className="min-w-0 space-y-8 lg:col-span-4">
