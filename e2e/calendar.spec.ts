@@ -87,10 +87,7 @@ test('a bench day is run: one drawer list, thing after thing, each ticked when i
     // A look that has just begun offers to be dropped.
     await expect(button(page, 'Drop this look')).toBeVisible();
     // One surface seen is not a torch through all of it: each is looked at, and then it is done.
-    await expect(async () => {
-      await button(page, 'Nothing here').click({ timeout: 500 });
-      await expect(button(page, 'Nothing here')).toHaveCount(0, { timeout: 500 });
-    }).toPass();
+    while ((await button(page, 'Nothing here').count()) > 0) await button(page, 'Nothing here').click();
     await button(page, 'Finish the look').click();
     await expect(page).toHaveURL(/\/gear\//);
     await expect(page.getByText(`Bench day: ${done} of 2 done`)).toBeVisible();
