@@ -6,6 +6,36 @@ import tseslint from 'typescript-eslint';
 const forbid = (names, why) => ({ 'no-restricted-imports': ['error', { patterns: [{ group: names, message: why }] }] });
 const deep = ['@bright-keeper/*/*', '**/core/src/**', '**/contract/src/**', '**/words/src/**', '**/server/src/**', '**/web/src/**'];
 
+const CORE = [
+  {
+    group: ['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep],
+    message: 'core imports nothing but small pure libraries.',
+  },
+  {
+    regex: '^(\\.\\./)+(air|care|fungus|inspection|schedule|sensor|storage|supplies)/(?!(.*/)?index\\.js$)',
+    message: 'Another room is entered through its index, or that of its knowledge or kinds, which lists what it gives.',
+  },
+];
+
+/** The rooms of core from the ground up: each knows those before it, and all of them the knowledge and the kinds of care. */
+const ROOMS = ['air', 'sensor', 'care', 'supplies', 'inspection', 'fungus', 'storage', 'schedule'];
+const entry = (room) => (room === 'care' ? 'care/(?!(knowledge|kinds)/)' : `${room}/`);
+const knowsOnlyBelow = (files, above) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...CORE,
+          { regex: `^(\\.\\./)+(${above.map(entry).join('|')})`, message: 'No circles: a room of core knows those below it only.' },
+        ],
+      },
+    ],
+  },
+});
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'server/migrations/**', 'web/public/theme.js'] },
   js.configs.recommended,
@@ -22,24 +52,13 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: ['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep],
-              message: 'core imports nothing but small pure libraries.',
-            },
-            {
-              regex: '^(\\.\\./)+(air|care|fungus|inspection|schedule|sensor|storage|supplies)/(?!(.*/)?index\\.js$)',
-              message: 'Another room is entered through its index, or that of its knowledge or kinds, which lists what it gives.',
-            },
-          ],
-        },
-      ],
-    },
+    rules: { 'no-restricted-imports': ['error', { patterns: CORE }] },
   },
+  ...ROOMS.slice(0, -1).map((room, i) => knowsOnlyBelow([`core/src/${room}/**`], ROOMS.slice(i + 1))),
+  knowsOnlyBelow(
+    ['core/src/care/knowledge/**', 'core/src/care/kinds/**'],
+    ROOMS.filter((room) => room !== 'care'),
+  ),
   {
     files: ['contract/src/**'],
     rules: forbid(
