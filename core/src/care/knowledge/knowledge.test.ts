@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import * as care from '../index.js';
 
+describe('a trait’s record', () => {
+  it.each(Object.keys(care.TRAITS) as care.TraitId[])('%s is whole', (id) => expect(care.checkTrait(id, care.TRAITS[id])).toEqual([]));
+
+  it.each([
+    ['names a kind', { of: {} }, /names no kind/],
+    ['says what it changes', { why: 'Sets what is usual' }, /a sentence that says what it changes/],
+    ['lies within its choices', { input: 'choice', choices: ['multi'], of: { lens: 'double' } }, /no choice/],
+    ['has a span', { input: 'number', min: 3, max: 3 }, /min must be below max/],
+  ] as const)('%s, or it is told so by name', (_, change, fault) =>
+    expect(care.checkTrait('x', { ...care.TRAITS.yearMade, ...change } as never).join()).toMatch(fault),
+  );
+});
+
 describe('the knowledge tables', () => {
   it('give every kind surfaces that are there once, whatever its traits', () => {
     for (const kind of care.ITEM_KINDS) {
