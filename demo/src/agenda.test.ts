@@ -62,12 +62,14 @@ describe('the agenda of the demo, before and after it became one', () => {
     const known = new Set(before.due.map(line));
     const moved = before.due.map((d) => `${d.thing}: ${d.task}`);
     const more = now().filter((d) => !known.has(line(d)) && !moved.includes(`${d.thing}: ${d.task}`));
-    const elsewhere = ['isolate', 'hand-over', 'clean', 'go-on', 'air-out'];
+    const elsewhere = ['isolate', 'hand-over', 'weigh', 'clean', 'go-on', 'air-out'];
     expect([...new Set(more.map((d) => d.task).filter((task) => !elsewhere.includes(task)))]).toEqual(['shell-and-contacts']);
   });
 
   it('has every need and all open work; a clean that was begun is told once', () => {
-    const needs = duties.filter((d) => d.facts.says === 'need').map((d) => `${d.subject.name}: ${d.code}`);
+    // What lies behind a ring its owner may undo was handed over then; now that is weighed.
+    const asked = (code: string) => (code === 'weigh' ? 'hand-over' : code);
+    const needs = duties.filter((d) => d.facts.says === 'need').map((d) => `${d.subject.name}: ${asked(d.code)}`);
     const begun = before.open.filter((o) => o.work === 'cleaning').map((o) => o.thing);
     expect(new Set(needs)).toEqual(new Set(before.needs.filter((n) => !begun.includes(n.thing)).map((n) => `${n.thing}: ${n.verdict}`)));
     expect(

@@ -38,7 +38,9 @@ export function becauseFromV1({ text, verdict, surface, findings, kind, traits, 
     findings.map((f) => ({ ...f, surface })),
     schools ?? undefined,
   );
-  return now.verdict === verdict ? now.because : { reason: 'decided-then' };
+  // What lies behind a ring its owner may undo was handed over then, for the same reason that it is weighed now.
+  const isSame = now.verdict === verdict || (now.verdict === 'weigh' && verdict === 'hand-over');
+  return isSame ? now.because : { reason: 'decided-then' };
 }
 
 /** Why a surface has the verdict it has. */
