@@ -54,7 +54,8 @@ describe('the agenda of the demo, before and after it became one', () => {
       const duty = duties.find((d) => d.code === 'light-test' && d.subject.name === thing && d.ahead === 0)!;
       if (duty.window.due > due) continue;
       expect(duty.facts).toMatchObject({ because: expect.arrayContaining([{ because: 'fungus-risk' }]) });
-      expect(schedule.addMonths(duty.window.due, 2), thing).toBe(due);
+      // A month instead of three, counted from the same look or from one since.
+      expect(schedule.addMonths(duty.window.due, 2) >= due, thing).toBe(true);
     }
   });
 
