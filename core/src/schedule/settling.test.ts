@@ -343,7 +343,7 @@ describe('every duty', () => {
     ['no time', { minutes: 0 }, /minutes/],
     ['an action that leads elsewhere', { doneBy: 'drawer', settledBy: { seeing: 'inside' } }, /does not lead to a look/],
   ] as const)('that has %s is named as broken', (_, change, fault) =>
-    expect(checkDuty('x', { ...dutyFacts('light-test'), ...change } as never).join()).toMatch(fault),
+    expect(checkDuty('x', { ...dutyFacts('light-test'), ...change }).join()).toMatch(fault),
   );
 
   const place = { id: 'p', name: 'Box', highPct: 50, gel: null, indicatorSince: null, dampSince: null, drySince: null, assessment: null };

@@ -10,7 +10,7 @@ describe('a trait’s record', () => {
     ['lies within its choices', { input: 'choice', choices: ['multi'], of: { lens: 'double' } }, /no choice/],
     ['has a span', { input: 'number', min: 3, max: 3 }, /min must be below max/],
   ] as const)('%s, or it is told so by name', (_, change, fault) =>
-    expect(care.checkTrait('x', { ...care.TRAITS.yearMade, ...change } as never).join()).toMatch(fault),
+    expect(care.checkTrait('x', { ...care.TRAITS.yearMade, ...change }).join()).toMatch(fault),
   );
 });
 
