@@ -1,4 +1,20 @@
+import type { Surface } from '../knowledge/surfaces.js';
 import { by, soil } from './soil.js';
+
+/** Where water that got in is seen, fresh or salt. */
+const WHERE_WATER_STANDS: readonly Surface[] = [
+  'inner-glass',
+  'battery-bay',
+  'battery-contacts',
+  'mirror-box',
+  'sensor-cover',
+  'body-shell',
+  'barrel',
+  'port-inside',
+  'helicoid',
+  'card-bay',
+  'gimbal',
+];
 
 /** Water: that which passes by itself, and that which got in. */
 export const WETNESS = {
@@ -60,19 +76,7 @@ export const WETNESS = {
       glass: { act: 'Water stands behind the face: it got in.', ends: 'wait', asked: 21 },
       thread: { act: 'Water in the thread washes its grease out and rusts it.', ends: 'wait', asked: 9 },
     },
-    onlyAt: [
-      'inner-glass',
-      'battery-bay',
-      'battery-contacts',
-      'mirror-box',
-      'sensor-cover',
-      'body-shell',
-      'barrel',
-      'port-inside',
-      'helicoid',
-      'card-bay',
-      'gimbal',
-    ],
+    onlyAt: WHERE_WATER_STANDS,
   }),
   'sea-water': soil({
     name: 'sea water inside',
@@ -102,18 +106,6 @@ export const WETNESS = {
       glass: { act: 'Sea water stands behind the face: it got in, and its salt stays.', ends: 'workshop', asked: 22 },
       thread: { act: 'Sea water in the thread rusts it fast.', ends: 'workshop', asked: 10 },
     },
-    onlyAt: [
-      'inner-glass',
-      'battery-bay',
-      'battery-contacts',
-      'mirror-box',
-      'sensor-cover',
-      'body-shell',
-      'barrel',
-      'port-inside',
-      'helicoid',
-      'card-bay',
-      'gimbal',
-    ],
+    onlyAt: WHERE_WATER_STANDS,
   }),
 };
