@@ -22,6 +22,12 @@ describe('the look', () => {
     expect(inner.mayShow).toContain('fungus');
   });
 
+  it('asks for a tacky finish among the first where rubber is pressed with a fingertip (common practice)', () => {
+    for (const kind of ITEM_KINDS)
+      for (const step of protocolFor(kind))
+        if (/fingertip on it/.test(step.angle + step.handling)) expect(step.mayShow.slice(0, 4), step.surface).toContain('sticky-coating');
+  });
+
   it('names a lamp, an angle and at least one thing to look for at every surface', () => {
     for (const kind of ITEM_KINDS)
       for (const step of protocolFor(kind)) {

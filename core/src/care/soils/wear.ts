@@ -1,6 +1,17 @@
 import { VIEWED } from './reasons.js';
 import { always, by, soil } from './soil.js';
 
+const ASKED_EARLY = { asked: 2 };
+/** Rubber is what turns tacky, and its look presses a fingertip on it: asked for at once there, late on a plain shell. */
+const ON_RUBBER = {
+  'sticky-coating': { asked: 1 },
+  'grip-rubber': ASKED_EARLY,
+  'zoom-ring': ASKED_EARLY,
+  'focus-ring': ASKED_EARLY,
+  'port-covers': ASKED_EARLY,
+  eyecup: ASKED_EARLY,
+};
+
 const NOT_DIRT_ON_GLASS = 'Not dirt: no wiping takes it off the glass';
 
 /** Finishes that turn, metal that blooms, parts that wear, and damage. */
@@ -14,6 +25,7 @@ export const WEAR = {
     why: 'It comes of months without air; airing often halts it.',
     words: ['sticky', 'tacky', 'gluey', 'gooey', 'sticky grip', 'sticky rubber', 'melting', 'perished finish'],
     on: { shell: { act: 'It comes of months without air; airing often halts it.', takes: { 'adhesive-remover': always }, asked: 11 } },
+    at: ON_RUBBER,
   }),
   flaking: soil({
     name: 'flaking finish',
