@@ -22,6 +22,14 @@ const BODY_LIMIT = '16mb';
 /** An answer is packed for one reader, mostly on this machine: to pack it well takes longer than to send it. */
 const QUICKLY = { level: 1, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } } };
 
+/** Served over plain http on this machine, so browsers must not be told to upgrade. */
+const SECURED = helmet({
+  contentSecurityPolicy: {
+    directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'worker-src': ["'self'", 'blob:'] },
+  },
+  strictTransportSecurity: false,
+});
+
 function serveDocs(app: NestExpressApplication): void {
   const config = new DocumentBuilder()
     .setTitle('Bright Keeper')
@@ -39,18 +47,11 @@ function serveDocs(app: NestExpressApplication): void {
 export async function createApp(platform: Platform, webDir?: string, ending = new Ending()): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
   const web = webDir && existsSync(webDir) ? webDir : null;
+  app.disable('x-powered-by');
   app.use(ending.takeLeave);
-  app.use(localOnly);
+  app.use(localOnly(SECURED));
   if (web) serveAssets(app, web);
-  // Served over plain http on this machine, so browsers must not be told to upgrade.
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'worker-src': ["'self'", 'blob:'] },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(SECURED);
   app.use(whileThereIsRoom(platform.disk));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression(QUICKLY));

@@ -1,8 +1,10 @@
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import type { Table } from 'drizzle-orm';
 import pg from 'pg';
+import { noteKept, somethingIsKept } from './asking.js';
 import { Changes, type Stamp, type Written } from './changes.js';
 import { watchedClient, type Listener } from './client.js';
+import { isLost, TransactionUndone } from './lost.js';
 import { Settled } from './settled.js';
 
 type Drizzle = NodePgDatabase<Record<string, never>>;
@@ -16,6 +18,8 @@ function bytesFrom(text: string): Uint8Array {
 }
 pg.types.setTypeParser(pg.types.builtins.BYTEA, bytesFrom);
 
+export type Turn = { taken: number; transaction: string };
+
 /** What one process does because there may be others on the same database. */
 export type Others = {
   /** The statement that tells them what was written. */
@@ -25,9 +29,11 @@ export type Others = {
   /**
    * Waits, inside a transaction, until nobody else is in the middle of one that writes.
    *
-   * @returns how many there have been.
+   * @returns how many there have been, and by what the database knows this transaction.
    */
-  takeTurn: (db: Db) => Promise<number>;
+  takeTurn: (db: Db) => Promise<Turn>;
+  /** What became of a transaction; waits while the database is away. Null where that cannot be known any more. */
+  fateOf: (transaction: string) => Promise<'committed' | 'aborted' | null>;
 };
 
 /** Which database it is, and what differs with it. */
@@ -48,6 +54,10 @@ export type Backing = {
   others: Others | null;
 };
 
+/** Whoever waits for a database to come back waits so long. */
+const RETURN_WITHIN_MS = 8000;
+const TRY_AGAIN_MS = 250;
+
 /** The open database: the one way to it, whichever it is. Whatever belongs together runs in one `transaction`. */
 export class Database {
   readonly db: Drizzle;
@@ -66,13 +76,18 @@ export class Database {
           this.settling?.note();
           this.inTheLog = true;
         },
-        committed: (all) => all.forEach((written) => this.changes.note(written)),
+        committed: (all) => {
+          noteKept();
+          all.forEach((written) => this.changes.note(written));
+        },
         along: (written) => backing.others?.tell(written) ?? null,
         beforeCommit: () => this.beforeCommit(),
       }),
     );
-    // An idle line that breaks is replaced by the next who asks; there is nobody to tell.
+    // A line that breaks fails whatever is asked over it, and an idle one is replaced by the next who asks: nobody else need
+    // be told, and a break that nobody hears would end the process.
     this.pool.on('error', () => {});
+    this.pool.on('connect', (line) => void line.on('error', () => {}));
     backing.others?.hear((written) => this.changes.note(written));
     this.db = drizzle(this.pool);
   }
@@ -97,19 +112,54 @@ export class Database {
     return { text: [this.changes.stampOf(...tables), ...besides].join(' '), alone: db !== this.db };
   }
 
-  /** Runs what belongs together, all or nothing, one after the other. */
+  /**
+   * Runs what belongs together, all or nothing, one after the other.
+   *
+   * @throws TransactionUndone when the line broke and nothing is kept. Where it broke at the commit the database is asked
+   * what became of it.
+   */
   async transaction<T>(work: (db: Db) => Promise<T>): Promise<T> {
-    let turn: number | null = null;
+    let turn: Turn | null = null;
+    let done: { result: T } | null = null;
     try {
       const result = await this.db.transaction(async (db) => {
         turn = await this.takeTurn(db);
-        return work(db);
+        done = { result: await work(db) };
+        return done.result;
       });
-      this.lastTurn = turn ?? this.lastTurn;
+      this.lastTurn = (turn as Turn | null)?.taken ?? this.lastTurn;
       return result;
     } catch (error) {
       this.changes.undone();
-      throw error;
+      if (!isLost(error)) throw error;
+      return this.afterTheBreak(error, turn, done);
+    }
+  }
+
+  private async afterTheBreak<T>(error: unknown, turn: Turn | null, done: { result: T } | null): Promise<T> {
+    // What never came to its commit is undone by the end of its line. What the same request did before is not.
+    if (!done) throw somethingIsKept() ? error : new TransactionUndone({ cause: error });
+    const fate = turn && this.backing.others ? await this.backing.others.fateOf(turn.transaction) : null;
+    if (fate === 'committed') {
+      noteKept();
+      return done.result;
+    }
+    throw fate === 'aborted' && !somethingIsKept() ? new TransactionUndone({ cause: error }) : error;
+  }
+
+  /**
+   * The same for what belongs to something that is done already: where the database went, it is tried again until it is
+   * back, or `RETURN_WITHIN_MS` are over.
+   */
+  async transactionAfterwards<T>(work: (db: Db) => Promise<T>): Promise<T> {
+    const until = performance.now() + RETURN_WITHIN_MS;
+    for (;;) {
+      try {
+        return await this.transaction(work);
+      } catch (error) {
+        if (!isLost(error) || performance.now() > until) throw error;
+        await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
+      }
     }
   }
 
@@ -122,11 +172,11 @@ export class Database {
    * What others wrote between our turns may not have been heard yet: then nothing that was worked out is kept. Only a turn
    * that came to its end counts; one that was taken back is given to the next who asks.
    */
-  private async takeTurn(db: Db): Promise<number | null> {
+  private async takeTurn(db: Db): Promise<Turn | null> {
     const { others } = this.backing;
     if (!others) return null;
     const turn = await others.takeTurn(db);
-    if (turn !== this.lastTurn + 1) this.changes.undone();
+    if (turn.taken !== this.lastTurn + 1) this.changes.undone();
     return turn;
   }
 

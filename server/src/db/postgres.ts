@@ -2,12 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import type { Written } from './changes.js';
-import type { Backing } from './database.js';
+import type { Backing, Turn } from './database.js';
+import { isLost } from './lost.js';
 
 const CHANNEL = 'bright_keeper_changes';
 const OLDEST_MAJOR = 15;
 const AGAIN_MS = 1000;
 const PATIENCE_MS = 2000;
+/** Whoever waits to hear whether something is kept waits so long for a database that is away. */
+const FATE_KNOWN_WITHIN_MS = 8000;
+const ASK_AGAIN_MS = 250;
 
 /**
  * Transactions that write take turns at one row: what a service reads and then decides by must not change in between,
@@ -20,7 +24,7 @@ const MAKE_TURNS = `
   create table if not exists drizzle.turn (id int primary key check (id = 1), taken bigint not null);
   insert into drizzle.turn values (1, 0) on conflict do nothing;
   commit`;
-const TAKE_TURN = sql`update drizzle.turn set taken = taken + 1 where id = 1 returning taken::int`;
+const TAKE_TURN = sql`update drizzle.turn set taken = taken + 1 where id = 1 returning taken::int, pg_current_xact_id()::text as transaction`;
 
 /** The server is older than what the schema is written for. */
 export class PostgresTooOld extends Error {
@@ -28,6 +32,36 @@ export class PostgresTooOld extends Error {
     super(`This PostgreSQL is version ${version}; Bright Keeper needs ${OLDEST_MAJOR} or newer.`);
     this.name = 'PostgresTooOld';
   }
+}
+
+/** @throws what the driver says when nobody answers within `PATIENCE_MS`. */
+async function onALineOfItsOwn<T>(settings: pg.ClientConfig, ask: (line: pg.Client) => Promise<T>): Promise<T> {
+  const line = new pg.Client({ ...settings, connectionTimeoutMillis: PATIENCE_MS });
+  line.on('error', () => {});
+  try {
+    await line.connect();
+    return await ask(line);
+  } finally {
+    await line.end().catch(() => {});
+  }
+}
+
+/** Whether a transaction was committed: a server that comes back after a fall knows it from its log (PostgreSQL 10 and later). */
+async function fateOf(settings: pg.ClientConfig, transaction: string): Promise<'committed' | 'aborted' | null> {
+  const until = performance.now() + FATE_KNOWN_WITHIN_MS;
+  do {
+    try {
+      const { rows } = await onALineOfItsOwn(settings, (line) =>
+        line.query<{ fate: string | null }>('select pg_xact_status($1::xid8) as fate', [transaction]),
+      );
+      const { fate } = rows[0]!;
+      if (fate !== 'in progress') return fate as 'committed' | 'aborted' | null;
+    } catch (error) {
+      if (!isLost(error)) throw error;
+    }
+    await new Promise((resolve) => setTimeout(resolve, ASK_AGAIN_MS));
+  } while (performance.now() < until);
+  return null;
 }
 
 /** What was written, to be told to other processes, and who tells it. */
@@ -89,14 +123,11 @@ export async function postgres(url: string, connections = 20): Promise<Backing> 
     syncCommit: null,
     lives: () => 1,
     isThere: async () => {
-      const asking = new pg.Client({ ...settings, connectionTimeoutMillis: PATIENCE_MS });
       try {
-        await asking.connect();
+        await onALineOfItsOwn(settings, () => Promise.resolve());
         return true;
       } catch {
         return false;
-      } finally {
-        await asking.end().catch(() => {});
       }
     },
     close: async (pool) => {
@@ -111,7 +142,8 @@ export async function postgres(url: string, connections = 20): Promise<Backing> 
           JSON.stringify({ from: self, written: [...new Map(written.map((w) => [JSON.stringify(w), w])).values()] } satisfies Message),
         ],
       }),
-      takeTurn: async (db) => (await db.execute<{ taken: number }>(TAKE_TURN)).rows[0]!.taken,
+      takeTurn: async (db) => (await db.execute<Turn>(TAKE_TURN)).rows[0]!,
+      fateOf: (transaction) => fateOf(settings, transaction),
       hear: (heard) => {
         ears = new Ears(settings, self, heard);
         void ears.listen().catch(() => {});

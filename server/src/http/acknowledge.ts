@@ -1,5 +1,6 @@
 import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
-import { mergeMap, type Observable } from 'rxjs';
+import { mergeMap, Observable } from 'rxjs';
+import { asOneRequest } from '../db/asking.js';
 import type { Database } from '../db/database.js';
 
 /** No answer leaves before all that it may tell of is on disk. */
@@ -8,7 +9,8 @@ export class Acknowledge implements NestInterceptor {
 
   intercept(_: ExecutionContext, next: CallHandler): Observable<unknown> {
     const kept = this.database.promise();
-    return next.handle().pipe(
+    const handled = new Observable((heard) => asOneRequest(() => next.handle().subscribe(heard)));
+    return handled.pipe(
       mergeMap(async (answer: unknown) => {
         await kept();
         return answer;

@@ -24,6 +24,11 @@ describe('what the database refuses', () => {
     ['22021', 400, 'unkeepable'],
     ['22008', 400, 'unkeepable'],
     ['57P01', 503, 'database-away'],
+    ['57P03', 503, 'database-away'],
+    ['08006', 503, 'database-away'],
+    ['53300', 503, 'database-away'],
+    ['25006', 503, 'database-read-only'],
+    ['21000', 400, 'unkeepable'],
   ])('by code %s is told as %i %s', (code, status, ours) => {
     expect(databaseFault(failed(code))).toMatchObject({ status, code: ours, detail: expect.any(String) as string });
   });
@@ -48,6 +53,42 @@ describe('a request', () => {
     const answer = await t.http.post(routes.gear).set('content-type', 'application/json').send(body).expect(400);
     expect(answer.body).toMatchObject({ code: 'bad-input', fields: { name: expect.stringMatching(/no sign|none/) as string } });
   });
+
+  it.each([
+    ['another port of this machine', 'http://localhost:5999'],
+    ['another scheme', 'https://127.0.0.1'],
+    ['another site', 'http://example.org'],
+    ['a page without an origin', 'null'],
+  ])('of %s changes and reads nothing, and the refusal carries the same headers as any answer', async (_, origin) => {
+    for (const asked of [t.http.post(routes.gear).send({}), t.http.get(routes.gear)]) {
+      const { body, headers } = await asked.set('origin', origin).expect(403);
+      expect(body).toMatchObject({ code: 'not-local' });
+      expect(headers['content-security-policy']).toMatch(/default-src 'self'/);
+      expect(headers).not.toHaveProperty('x-powered-by');
+    }
+  });
+
+  it('of our own page passes, by whichever name of this machine it was opened', async () => {
+    for (const host of ['localhost:4870', '127.0.0.1:4870', '[::1]:4870'])
+      await t.http.get(routes.gear).set('host', host).set('origin', `http://${host}`).set('sec-fetch-site', 'same-origin').expect(200);
+    await t.http.get(routes.gear).set('host', 'localhost:4870').set('origin', 'http://127.0.0.1:4870').expect(403);
+  });
+
+  it.each(['same-site', 'cross-site'])('that a browser says came from a %s page changes nothing', async (site) => {
+    await t.http.delete(`${routes.gear}/01a20000-0000-7000-8000-0000000000aa`).set('sec-fetch-site', site).expect(403);
+    await t.http.get(routes.gear).set('sec-fetch-site', site).expect(200);
+  });
+
+  // WHATWG HTML, "multipart/form-data", "application/x-www-form-urlencoded" and "text/plain" are all a form can send.
+  it.each(['text/plain', 'text/plain;charset=UTF-8', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', ''])(
+    'as a form sends it (%s) changes nothing',
+    async (type) => {
+      const body = JSON.stringify({ name: 'By a form', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+      for (const route of [routes.gear, routes.takeIn, routes.busyFile, routes.pushReadings])
+        expect((await t.http.post(route).set('content-type', type).send(body).expect(415)).body).toMatchObject({ code: 'as-a-form' });
+      expect((await t.http.get(routes.gear)).text).not.toContain('By a form');
+    },
+  );
 
   it('for the head of a page is answered like one for the page', async () => {
     const head = await t.http.head(routes.today).expect(200);

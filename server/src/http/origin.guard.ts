@@ -1,35 +1,46 @@
-import type { NextFunction, Request, Response } from 'express';
+import { commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import type { Request, RequestHandler } from 'express';
+import { problem } from './problem.js';
 
 const LOCAL_NAMES = ['localhost', '127.0.0.1', '[::1]'];
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+/** What a form of any page may send anywhere without being asked first (HTML, "form submission"; Fetch, "no-CORS-safelisted"). */
+const FORM_TYPES = new Set(['application/x-www-form-urlencoded', 'multipart/form-data', 'text/plain']);
+/** Who may have sent a browser here to change something (W3C Fetch Metadata): this very page, or the keeper's own hand. */
+const OWN_SITES = new Set(['same-origin', 'none']);
 
-const nameOf = (host: string) => host.replace(/:\d+$/, '');
-const isLocal = (host: string | undefined) => host !== undefined && LOCAL_NAMES.includes(nameOf(host));
+const isLocal = (host: string | undefined) => host !== undefined && LOCAL_NAMES.includes(host.replace(/:\d+$/, ''));
 
-function originIsLocal(origin: string | undefined): boolean {
-  if (origin === undefined) return true;
-  try {
-    return isLocal(new URL(origin).host);
-  } catch {
-    return false;
-  }
+/** A page says whose it is in whole: scheme, name and port. Another port of this machine is another program. */
+const isOurPage = ({ headers: { origin, host } }: Request): boolean => origin === undefined || origin === `http://${host}`;
+
+function isOurDoing({ method, headers }: Request): boolean {
+  const site = headers['sec-fetch-site'];
+  return READS.has(method) || site === undefined || OWN_SITES.has(site as string);
+}
+
+/** Does a body come in a way a form could not send it? */
+function isNoForm({ method, headers }: Request): boolean {
+  if (READS.has(method)) return true;
+  const type = headers['content-type']?.split(';')[0]!.trim().toLowerCase();
+  const hasBody = headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
+  return type ? !FORM_TYPES.has(type) : !hasBody;
 }
 
 /**
- * Answers only requests that were addressed to this machine and, when a page sent them, sent by a page of this
- * machine: a foreign web page in the same browser must not reach the keeper's data.
+ * Answers only requests that were addressed to this machine and, when a page sent them, sent by our own page: a foreign
+ * page in the same browser, or another program's on another port, must not reach the keeper's data.
+ *
+ * @param secured sets the headers that every answer carries, a refusal too.
  */
-export function localOnly(request: Request, response: Response, next: NextFunction): void {
-  if (isLocal(request.headers.host) && originIsLocal(request.headers.origin)) return next();
-  response
-    .status(403)
-    .type('application/problem+json')
-    .send(
-      JSON.stringify({
-        type: 'about:blank',
-        title: 'Not from here',
-        status: 403,
-        code: 'not-local',
-        detail: 'Open Bright Keeper on the machine it runs on, by the address it printed.',
-      }),
-    );
-}
+export const localOnly =
+  (secured: RequestHandler): RequestHandler =>
+  (request, response, next) => {
+    const refuse = (code: 'not-local' | 'as-a-form') => {
+      const { problem: body } = problem(commonErrors, code);
+      secured(request, response, () => void response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body)));
+    };
+    if (!isLocal(request.headers.host) || !isOurPage(request) || !isOurDoing(request)) return refuse('not-local');
+    if (!isNoForm(request)) return refuse('as-a-form');
+    next();
+  };

@@ -38,11 +38,10 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const known = error instanceof ProblemError ? error.problem : (fromFramework(error) ?? databaseFault(error));
-    // What a service refuses on purpose is no news to the log.
-    if (!known || (known.status >= 500 && !(error instanceof ProblemError))) {
-      const { method, path } = host.switchToHttp().getRequest<Request>();
-      log.error({ method, path, ...forTheLog(error) }, 'a request failed');
-    }
+    // What a service refuses on purpose is no news to the log, and a database that is away is none a hundred times over.
+    const { method, path } = host.switchToHttp().getRequest<Request>();
+    if (!known) log.error({ method, path, ...forTheLog(error) }, 'a request failed');
+    else if (known.status >= 500 && !(error instanceof ProblemError)) log.warn({ method, path, code: known.code }, 'a request was put off');
     const body = known ?? OUR_FAULT;
     if (body.status === 503) response.setHeader('Retry-After', '5');
     response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));

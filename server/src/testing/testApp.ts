@@ -5,7 +5,7 @@ import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
-import { SeededIds, SetClock } from '../platform/clock.js';
+import { SeededIds, SetClock, type Ids } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { Disk } from '../platform/disk.js';
 import type { Database } from '../db/database.js';
@@ -28,15 +28,18 @@ export const SHELF: PlaceInput = {
   note: '',
 };
 
+type Given = { dataDir?: string | null; opened?: Database | null; ids?: Ids | null };
+
 /**
  * The whole application in this process over a database in memory, at a time the test sets.
  *
  * @param dataDir a folder of its own, for what is kept beside the database.
  * @param opened a database that is open already.
+ * @param ids as a program makes them that is not the only one.
  */
-export async function testApp({ dataDir = null, opened = null }: { dataDir?: string | null; opened?: Database | null } = {}) {
+export async function testApp({ dataDir = null, opened = null, ids: given = null }: Given = {}) {
   const clock = new SetClock(START);
-  const ids = new SeededIds(clock);
+  const ids = given ?? new SeededIds(clock);
   const database = opened ?? (await freshDatabase());
   const app: NestExpressApplication = await createApp({ database, clock, ids, disk: new Disk(dataDir), data: new DataFolder(dataDir) });
   await app.init();

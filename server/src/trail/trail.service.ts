@@ -38,7 +38,7 @@ export class TrailService {
 
   /** What the keeper did, told by the door it came through. */
   byKeeper(deed: Deed, subjectId: string | null): Promise<void> {
-    return this.database.transaction(async (db) => {
+    return this.database.transactionAfterwards(async (db) => {
       const at = this.clock.now();
       await this.repository.noteKeeper(db, { ...deed, id: this.ids.next(), day: dayOf(at), subjectId, at });
       await this.tidy(db, at);

@@ -35,11 +35,7 @@ export class OneLine extends pg.Pool {
   private share(): Sharing {
     const sharing: Sharing = { line: this.connect(), isOurs: false, asking: 0 };
     sharing.line.then(
-      (line) => {
-        sharing.isOurs = true;
-        // A line that breaks fails whatever was asked over it.
-        line.on('error', ignore);
-      },
+      () => (sharing.isOurs = true),
       () => {},
     );
     this.sharing = sharing;
@@ -49,13 +45,8 @@ export class OneLine extends pg.Pool {
   private leave(sharing: Sharing): void {
     if (this.sharing === sharing) this.sharing = null;
     sharing.line.then(
-      (line) => {
-        line.off('error', ignore);
-        line.release();
-      },
+      (line) => line.release(),
       () => {},
     );
   }
 }
-
-const ignore = (): void => {};

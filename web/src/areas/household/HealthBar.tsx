@@ -19,7 +19,7 @@ export function HealthBar() {
           </span>
         ) : (
           <span>
-            <strong>The database does not answer.</strong> It is being started anew; what was saved is safe. Wait a moment before you go on.
+            <strong>The database does not answer.</strong> What was saved is kept there. Wait a moment before you go on.
           </span>
         )}
       </p>
