@@ -51,6 +51,12 @@ export const commonErrors = errorTable({
     title: 'The database was away',
     remedy: 'Nothing of this was saved. Wait a few seconds and try again.',
   },
+  'data-taken': {
+    status: 503,
+    title: 'The data is not where it was',
+    remedy:
+      'Its folder was removed, moved or replaced while the program ran: nothing is kept from now on. Stop the program, put the folder back, and start it again.',
+  },
   'database-read-only': {
     status: 503,
     title: 'The database takes no changes at the moment',

@@ -1,4 +1,4 @@
-import { lockDirectory, portFromEnvironment, serve } from '@bright-keeper/server/start';
+import { Claim, portFromEnvironment, serve } from '@bright-keeper/server/start';
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
@@ -13,10 +13,10 @@ const marker = join(dataDir, 'demo-loaded.json');
 /** Empties the demo directory, unless another process has it open. */
 function reset(): void {
   mkdirSync(dataDir, { recursive: true });
-  const release = lockDirectory(dataDir);
+  const claim = new Claim(dataDir);
   rmSync(marker, { force: true });
   rmSync(join(dataDir, 'db'), { recursive: true, force: true });
-  release();
+  claim.release();
 }
 
 let stopDevices = () => {};

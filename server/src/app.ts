@@ -9,7 +9,7 @@ import { constants } from 'node:zlib';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/database.module.js';
 import { Acknowledge } from './http/acknowledge.js';
-import { whileThereIsRoom } from './http/diskRoom.js';
+import { whileItCanBeKept } from './http/diskRoom.js';
 import { Ending } from './http/ending.js';
 import { againstGuessing } from './http/guessing.js';
 import { describeRoutes } from './http/openapi.js';
@@ -52,7 +52,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.use(localOnly(SECURED));
   if (web) serveAssets(app, web);
   app.use(SECURED);
-  app.use(whileThereIsRoom(platform.disk));
+  app.use(whileItCanBeKept(platform.disk, platform.database));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression(QUICKLY));
   app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from './app.js';
+import type { Database } from './db/database.js';
 import type { Platform } from './db/database.module.js';
 import type { Waking } from './db/embedded/wake.js';
 import { openOnServer, openWaking, placeForCopy, type Opening } from './db/open.js';
@@ -15,6 +16,17 @@ import { TodayService } from './today/today.service.js';
 
 const portTaken = (port: number) =>
   new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
+
+const LOOK_EVERY_MS = 500;
+
+/** Says at once that the folder of the data is not what it was: whoever moved it may still be at the keyboard. */
+function sayWhenTaken(database: Database, dataDir: string): void {
+  const looking = setInterval(() => {
+    if (database.isOurs()) return;
+    clearInterval(looking);
+    log.error({ dataDir }, 'the data was removed, moved or replaced while the program ran: nothing is kept from now on');
+  }, LOOK_EVERY_MS).unref();
+}
 
 async function onServer(url: string, dataDir: string): Promise<Opening> {
   const keepCopy = async (old: Parameters<typeof writeArchive>[0]) =>
@@ -46,6 +58,7 @@ export async function serveOn(
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
   }
   endOnSignals(app, ending);
+  sayWhenTaken(database, dataDir);
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
   void app
     .get(TodayService)

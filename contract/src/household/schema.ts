@@ -5,7 +5,8 @@ export type Health = {
   version: string;
   /** The server’s clock, ISO 8601. */
   now: string;
-  database: { kind: 'embedded' | 'postgres'; answers: boolean };
+  /** `ours`: whether the data still lies where this program opened it. */
+  database: { kind: 'embedded' | 'postgres'; answers: boolean; ours: boolean };
   /** Null where the data lies on no disk of this machine. */
   disk: { freeBytes: number; marginBytes: number; enough: boolean } | null;
   /** The last good backup; late when a household that has something in it went two days without one. Null in memory. */

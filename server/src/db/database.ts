@@ -47,6 +47,8 @@ export type Backing = {
   syncCommit: string | null;
   /** How often the database has been started. */
   lives: () => number;
+  /** Whether what it writes to is still what was opened: a folder may be moved or replaced under a running program. */
+  isOurs: () => boolean;
   /** Whether it is there to be asked; that others are before one in the line does not count. */
   isThere: () => Promise<boolean>;
   close: (pool: pg.Pool) => Promise<void>;
@@ -101,6 +103,11 @@ export class Database {
 
   isThere(): Promise<boolean> {
     return this.backing.isThere();
+  }
+
+  /** Whether the data still lies where it was opened. */
+  isOurs(): boolean {
+    return this.backing.isOurs();
   }
 
   get kind(): Backing['kind'] {
@@ -191,6 +198,8 @@ export class Database {
       await this.settling?.now();
       // A database that was started anew has forgotten what was not on disk yet: nobody may be told that it is kept.
       if (life !== this.backing.lives()) throw new DatabaseRestarted();
+      // Nor of what went into files that are not under that name any more.
+      if (!this.backing.isOurs()) throw new DataTaken();
     };
   }
 
@@ -208,6 +217,14 @@ export class Database {
   async close(): Promise<void> {
     await this.settling?.now().catch(() => {});
     await this.backing.close(this.pool);
+  }
+}
+
+/** The folder of the data was removed, moved or replaced while the program ran. */
+export class DataTaken extends Error {
+  constructor() {
+    super('The data is not where it was opened any more.');
+    this.name = 'DataTaken';
   }
 }
 

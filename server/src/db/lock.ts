@@ -1,12 +1,12 @@
-import { closeSync, constants, ftruncateSync, openSync, readFileSync, writeSync } from 'node:fs';
+import { closeSync, constants, existsSync, fstatSync, ftruncateSync, openSync, readFileSync, statSync, writeSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 
 /** The package ships no types; this is what we use of it. */
 type KernelLock = {
   /** False when another holds the lock. */
-  tryLock: (fd: number) => boolean;
-  unlock: (fd: number) => void;
+  tryLock: (fd: number, from: number, bytes: number) => boolean;
+  unlock: (fd: number, from: number, bytes: number) => void;
 };
 const { tryLock, unlock } = createRequire(import.meta.url)('fs-native-extensions') as KernelLock;
 
@@ -18,7 +18,7 @@ export class DirectoryInUse extends Error {
   }
 }
 
-/** The file that is locked, and tells who holds it. */
+/** The file that tells who holds the directory. */
 export const LOCK_FILE = 'in-use';
 
 function holderOf(file: string): string {
@@ -30,29 +30,106 @@ function holderOf(file: string): string {
   }
 }
 
-/**
- * Takes the data directory for this process: two on one directory corrupt it without a word. The lock is the kernel's, on
- * a file in the directory itself, so it holds from another container and through another path to the same folder, and is
- * free the moment the process dies, however it dies.
- *
- * @returns how to let go of it again.
- * @throws DirectoryInUse naming the process that holds it.
- */
-export function lockDirectory(dataDir: string): () => void {
-  const file = join(dataDir, LOCK_FILE);
-  // Not emptied on opening: until the lock is ours, what stands in it is another's.
-  const fd = openSync(file, constants.O_RDWR | constants.O_CREAT, 0o600);
-  if (!tryLock(fd)) {
+/** What a database directory has from its first moment to its last, and never writes again: gone, the data is gone. */
+const DATA_MARK = join('db', 'PG_VERSION');
+/** A byte beyond the end of any such file, so that a system whose locks forbid reading forbids nothing that is read. */
+const BEYOND = 2 ** 30;
+
+/** A file open and locked by this process. */
+class Held {
+  private constructor(
+    private readonly path: string,
+    readonly fd: number,
+  ) {}
+
+  /** @returns null when another process holds it. */
+  static take(path: string, flags: number, at: number): Held | null {
+    // Not emptied on opening: until the lock is ours, what stands in it is another's.
+    const fd = openSync(path, flags, 0o600);
+    if (tryLock(fd, at, 1)) return new Held(path, fd);
     closeSync(fd);
-    throw new DirectoryInUse(dataDir, holderOf(file));
+    return null;
   }
-  ftruncateSync(fd);
-  writeSync(fd, `by process ${process.pid}, started ${new Date().toISOString()}\n`, 0);
-  let held = true;
-  return () => {
-    if (!held) return;
-    held = false;
-    unlock(fd);
-    closeSync(fd);
-  };
+
+  /** Is what has that name still the file that is held? */
+  isThere(): boolean {
+    const [named, held] = [statSync(this.path, { throwIfNoEntry: false }), fstatSync(this.fd)];
+    return named !== undefined && named.ino === held.ino && named.dev === held.dev;
+  }
+
+  release(at: number): void {
+    unlock(this.fd, at, 1);
+    closeSync(this.fd);
+  }
+}
+
+/** A data directory that is this process's alone. */
+export class Claim {
+  private told: Held | null = null;
+  private data: Held | null = null;
+  private lost = false;
+
+  /**
+   * Takes the data directory for this process: two on one directory corrupt it without a word. The lock is the kernel's,
+   * so it holds from another container and through another path to the same folder, and is free the moment the process
+   * dies, however it dies. It lies on a file that tells who holds it, and on one that cannot be removed without the data.
+   *
+   * @throws DirectoryInUse naming the process that holds it.
+   */
+  constructor(private readonly dataDir: string) {
+    try {
+      this.takeData();
+      this.tell();
+    } catch (error) {
+      this.release();
+      throw error;
+    }
+  }
+
+  private takeData(): void {
+    const path = join(this.dataDir, DATA_MARK);
+    if (this.data || !existsSync(path)) return;
+    this.data = Held.take(path, constants.O_RDWR, BEYOND);
+    if (!this.data) throw new DirectoryInUse(this.dataDir, holderOf(join(this.dataDir, LOCK_FILE)));
+  }
+
+  private tell(): void {
+    const path = join(this.dataDir, LOCK_FILE);
+    this.told = Held.take(path, constants.O_RDWR | constants.O_CREAT, 0);
+    if (!this.told) throw new DirectoryInUse(this.dataDir, holderOf(path));
+    ftruncateSync(this.told.fd);
+    writeSync(this.told.fd, `by process ${process.pid}, started ${new Date().toISOString()}\n`, 0);
+  }
+
+  /** To be called when the data is there for the first time. @throws DirectoryInUse as the constructor. */
+  overData(): void {
+    this.takeData();
+  }
+
+  /**
+   * Whether the data under that path is still what was claimed. Once it was not it never is again: what was written
+   * meanwhile may be anywhere. A file that only tells is put back when somebody removed it.
+   */
+  holds(): boolean {
+    if (this.lost) return false;
+    this.lost = this.data !== null && !this.data.isThere();
+    if (!this.lost && this.told && !this.told.isThere()) this.tellAgain();
+    return !this.lost;
+  }
+
+  private tellAgain(): void {
+    this.told?.release(0);
+    this.told = null;
+    try {
+      this.tell();
+    } catch {
+      // A folder that takes no file: the lock on the data holds all the same.
+    }
+  }
+
+  release(): void {
+    this.told?.release(0);
+    this.data?.release(BEYOND);
+    [this.told, this.data] = [null, null];
+  }
 }

@@ -1,16 +1,28 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { copyTree } from './copyTree.js';
-import { Database } from './database.js';
+import { Database, DataTaken } from './database.js';
 import { overEngine } from './embedded/embedded.js';
 import { openEngine } from './embedded/engine.js';
-import { LOCK_FILE, lockDirectory } from './lock.js';
+import { Claim, LOCK_FILE } from './lock.js';
 import { bringUpToDate, DataIsNewer, goThrough, steps } from './migrate.js';
 import { openOnFiles } from './open.js';
 import { privateDirectory } from './privateFiles.js';
@@ -47,12 +59,49 @@ describe('a data directory', () => {
     ]);
     const [said] = (await once(holder.stdout, 'data')) as [Buffer];
     expect(said.toString().trim()).toBe('true');
-    expect(() => lockDirectory(dataDir)).toThrow(/already open: by somebody\..*BRIGHT_KEEPER_DATA/);
-    expect(() => lockDirectory(other)).toThrow(/already open/);
+    expect(() => new Claim(dataDir)).toThrow(/already open: by somebody\..*BRIGHT_KEEPER_DATA/);
+    expect(() => new Claim(other)).toThrow(/already open/);
     holder.kill('SIGKILL');
     await once(holder, 'exit');
-    lockDirectory(other)();
-    lockDirectory(dataDir)();
+    new Claim(other).release();
+    new Claim(dataDir).release();
+  });
+
+  it('stays with its owner when the file that tells of it is removed, which is put back', () => {
+    const dataDir = household();
+    const ours = new Claim(dataDir);
+    const told = readFileSync(join(dataDir, LOCK_FILE), 'utf8');
+    rmSync(join(dataDir, LOCK_FILE));
+    expect(() => new Claim(dataDir)).toThrow(/already open/);
+    expect(ours.holds()).toBe(true);
+    expect(readFileSync(join(dataDir, LOCK_FILE), 'utf8').slice(0, 12)).toBe(told.slice(0, 12));
+    expect(() => new Claim(dataDir)).toThrow(/already open: by process/);
+    ours.release();
+    new Claim(dataDir).release();
+  });
+
+  it.each([
+    ['removed', (dataDir: string) => rmSync(join(dataDir, 'db'), { recursive: true })],
+    ['moved away', (dataDir: string) => renameSync(dataDir, `${dataDir}-moved`)],
+    [
+      'replaced by a copy',
+      (dataDir: string) => {
+        renameSync(join(dataDir, 'db'), join(dataDir, 'db-old'));
+        copyTree(join(dataDir, 'db-old'), join(dataDir, 'db'));
+      },
+    ],
+  ])('is lost to its owner when its data is %s, and nothing is acknowledged from then on', async (_, take) => {
+    const dataDir = household();
+    const database = await open(dataDir);
+    const before = database.promise();
+    await database.pool.query('create table written (id int)');
+    await before();
+    const after = database.promise();
+    await database.pool.query('insert into written values (1)');
+    take(dataDir);
+    await expect(after()).rejects.toThrow(DataTaken);
+    expect(database.isOurs()).toBe(false);
+    await database.close().catch(() => {});
   });
 
   it.runIf(process.platform !== 'win32')('is closed to others, with all that is in it', () => {

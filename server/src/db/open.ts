@@ -58,20 +58,26 @@ export type OnFiles = { dataDir: string; checkpointEveryMs?: number };
 /** A server of its own would see to it by itself; the embedded one has no process for it, and its log would only grow. */
 const CHECKPOINT_EVERY_MS = 2 * 60_000;
 
-function overFiles(backing: Backing, { files, release }: Claimed, { dataDir, checkpointEveryMs = CHECKPOINT_EVERY_MS }: OnFiles): Opening {
+function overFiles(
+  backing: Backing,
+  { files, claim: taken }: Claimed,
+  { dataDir, checkpointEveryMs = CHECKPOINT_EVERY_MS }: OnFiles,
+): Opening {
   const checkpoints = setInterval(() => void database.checkpointIfWritten().catch(() => {}), checkpointEveryMs).unref();
   const database = new Database({
     ...backing,
+    isOurs: () => taken.holds(),
     close: async (pool) => {
       clearInterval(checkpoints);
-      await backing.close(pool).finally(release);
+      await backing.close(pool).finally(() => taken.release());
     },
   });
   const keepCopy = async () => {
     await database.checkpoint();
     copyTree(files, placeForCopy(dataDir));
   };
-  return { database, ready: ready(database, keepCopy) };
+  // Where there was no template the database makes its files itself, on its first start.
+  return { database, ready: ready(database, keepCopy).then(() => taken.overData()) };
 }
 
 /** Opens the embedded database that wakes in its thread. Its failures are those of `openOnFiles`. */
@@ -92,7 +98,7 @@ export async function openOnFiles(files: OnFiles): Promise<Database> {
   try {
     backing = overEngine(await engineHere(claimed.files), true);
   } catch (error) {
-    claimed.release();
+    claimed.claim.release();
     throw error;
   }
   const { database, ready } = overFiles(backing, claimed, files);

@@ -122,6 +122,7 @@ export async function postgres(url: string, connections = 20): Promise<Backing> 
     flush: null,
     syncCommit: null,
     lives: () => 1,
+    isOurs: () => true,
     isThere: async () => {
       try {
         await onALineOfItsOwn(settings, () => Promise.resolve());

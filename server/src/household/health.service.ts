@@ -17,8 +17,10 @@ export class HealthService {
   ) {}
 
   async health(): Promise<Health> {
-    const [answers, disk] = await Promise.all([this.database.isThere(), this.disk.room()]);
-    const backup = answers ? await this.backups.standing() : null;
-    return { version: VERSION, now: this.clock.now().toISOString(), database: { kind: this.database.kind, answers }, disk, backup };
+    const { database } = this;
+    const ours = database.isOurs();
+    const [answers, disk] = await Promise.all([database.isThere(), ours ? this.disk.room() : null]);
+    const backup = answers && ours ? await this.backups.standing() : null;
+    return { version: VERSION, now: this.clock.now().toISOString(), database: { kind: database.kind, answers, ours }, disk, backup };
   }
 }

@@ -1,6 +1,6 @@
 import { commonErrors, type Problem } from '@bright-keeper/contract';
 import { DatabaseError } from 'pg';
-import { DatabaseRestarted } from '../db/database.js';
+import { DatabaseRestarted, DataTaken } from '../db/database.js';
 import { causes, isLost, TransactionUndone } from '../db/lost.js';
 import { problem } from './problem.js';
 
@@ -21,6 +21,7 @@ const DATA_EXCEPTION = /^22/;
 export function databaseFault(error: unknown): Problem | null {
   for (const cause of causes(error)) {
     if (cause instanceof TransactionUndone) return problem(commonErrors, 'database-lost').problem;
+    if (cause instanceof DataTaken) return problem(commonErrors, 'data-taken').problem;
     if (cause instanceof DatabaseRestarted) return problem(commonErrors, 'database-away').problem;
     if (cause instanceof DatabaseError) {
       const code = cause.code ?? '';

@@ -1,14 +1,16 @@
 import { commonErrors } from '@bright-keeper/contract';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import { DataTaken, type Database } from '../db/database.js';
 import type { Disk } from '../platform/disk.js';
 import { problem } from './problem.js';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
-/** Takes nothing new while the disk is nearly full: what is there stays whole, and can be read. */
-export const whileThereIsRoom =
-  (disk: Disk): RequestHandler =>
+/** Takes nothing new while the disk is nearly full, or the data is not where it was: what is there stays whole, and can be read. */
+export const whileItCanBeKept =
+  (disk: Disk, database: Database): RequestHandler =>
   (request: Request, _: Response, next: NextFunction) => {
     if (READS.has(request.method)) return next();
+    if (!database.isOurs()) return next(new DataTaken());
     disk.room().then((room) => next(room && !room.enough ? problem(commonErrors, 'disk-full') : undefined), next);
   };

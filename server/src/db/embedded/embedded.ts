@@ -34,6 +34,7 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   flush: onFiles ? (pool) => pool.query(FLUSH) : null,
   syncCommit: onFiles ? SYNC_COMMIT : null,
   lives: () => 1,
+  isOurs: () => true,
   isThere: () => Promise.resolve(true),
   close: async (pool) => {
     await pool.end();
@@ -56,6 +57,7 @@ export function inItsThread(waking: Waking, onStopped: (why: string) => void): B
     flush: (pool) => pool.query(FLUSH),
     syncCommit: SYNC_COMMIT,
     lives: () => lives,
+    isOurs: () => true,
     // Asking starts one where none is running.
     isThere: () =>
       keeper.ready().then(

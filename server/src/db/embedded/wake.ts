@@ -1,15 +1,15 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATABASE_THREAD } from '../../paths.js';
-import { lockDirectory } from '../lock.js';
+import { Claim } from '../lock.js';
 import { privateDirectory } from '../privateFiles.js';
 import { beginFromTemplate } from '../template.js';
 import { EngineKeeper } from './keeper.js';
 
 const A_MINUTE_MS = 60_000;
 
-/** A directory that is this process's alone, with its database's files. */
-export type Claimed = { files: string; release: () => void };
+/** A directory that is this process's alone, and where its database's files lie. */
+export type Claimed = { files: string; claim: Claim };
 
 /**
  * Takes a data directory for this process, closes it to others, and makes it where it is not there.
@@ -18,14 +18,15 @@ export type Claimed = { files: string; release: () => void };
  */
 export function claim(dataDir: string): Claimed {
   mkdirSync(dataDir, { recursive: true, mode: 0o700 });
-  const release = lockDirectory(dataDir);
+  const taken = new Claim(dataDir);
   const files = join(dataDir, 'db');
   try {
     beginFromTemplate(files);
+    taken.overData();
     privateDirectory(dataDir);
-    return { files, release };
+    return { files, claim: taken };
   } catch (error) {
-    release();
+    taken.release();
     throw error;
   }
 }

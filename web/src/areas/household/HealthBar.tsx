@@ -6,7 +6,7 @@ import { useHealth } from './queries';
 export function HealthBar() {
   const { data } = useHealth();
   const full = data?.disk && !data.disk.enough ? data.disk : null;
-  if (!data || (!full && data.database.answers)) return null;
+  if (!data || (!full && data.database.answers && data.database.ours)) return null;
   const Icon = full ? HardDrive : TriangleAlert;
   return (
     <div role="alert" className="bg-act-tint print:hidden">
@@ -16,6 +16,11 @@ export function HealthBar() {
           <span>
             <strong>The disk is nearly full: {sizeWords(full.freeBytes)} are left.</strong> Everything can be read, but nothing new is taken
             until {sizeWords(full.marginBytes)} are free. Make room on the disk; this goes on by itself then.
+          </span>
+        ) : !data.database.ours ? (
+          <span>
+            <strong>The data is not where it was.</strong> Its folder was removed, moved or replaced while the program ran, and nothing is
+            kept from now on. Stop the program, put the folder back, and start it again.
           </span>
         ) : (
           <span>

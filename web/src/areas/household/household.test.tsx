@@ -19,7 +19,7 @@ afterEach(() => {
 const health: Health = {
   version: '0.1.0',
   now: '2026-03-10T10:00:00Z',
-  database: { kind: 'embedded', answers: true },
+  database: { kind: 'embedded', answers: true, ours: true },
   disk: { freeBytes: 81_000_000_000, marginBytes: 100_663_296, enough: true },
   backup: { lastAt: '2026-03-10T03:00:00Z', late: false, trouble: null },
 };
@@ -127,7 +127,12 @@ describe('above every page', () => {
       { ...health, disk: { ...health.disk!, freeBytes: 12_000_000, enough: false } },
       /nearly full: 12.0 MB are left/,
     ],
-    ['the database does not answer', { ...health, database: { kind: 'embedded', answers: false } }, /The database does not answer/],
+    [
+      'the database does not answer',
+      { ...health, database: { kind: 'embedded', answers: false, ours: true } },
+      /The database does not answer/,
+    ],
+    ['the data was moved away', { ...health, database: { kind: 'embedded', answers: true, ours: false } }, /The data is not where it was/],
   ])('stands that %s', async (_, answer, words) => {
     shown(HealthBar, { [`GET ${routes.health}`]: answer });
     expect((await screen.findByRole('alert')).textContent).toMatch(words);
