@@ -52,6 +52,7 @@ export const routes = {
   backup: (name: string) => `/api/household/backups/${name}`,
   backupFolder: '/api/household/backup-folder',
   exportAll: '/api/household/export.zip',
+  holder: (nonce: string) => `/api/household/holder/${nonce}`,
   takeInPreview: '/api/household/take-in/preview',
   takeIn: '/api/household/take-in',
   restore: '/api/household/restore',

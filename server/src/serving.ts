@@ -46,7 +46,7 @@ export async function serveOn(
     clock: new SystemClock(),
     ids: new SystemIds(),
     disk: new Disk(dataDir, marginFromEnvironment()),
-    data: new DataFolder(dataDir),
+    data: new DataFolder(dataDir, waking?.claim.secret ?? null),
   };
   const ending = new Ending();
   const [app] = await Promise.all([createApp(platform, webDir, ending), ready]);
@@ -57,6 +57,7 @@ export async function serveOn(
     await app.close();
     throw (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? portTaken(port) : error;
   }
+  waking?.claim.answersAt(`http://127.0.0.1:${port}`);
   endOnSignals(app, ending);
   sayWhenTaken(database, dataDir);
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.

@@ -26,6 +26,7 @@ export const householdErrors = errorTable({
     title: 'The two households do not go together',
     remedy: 'Something in the file contradicts what is here. Nothing was taken in.',
   },
+  'holds-no-folder': { status: 404, title: 'This program holds no folder', remedy: 'Its household is kept by a PostgreSQL server.' },
   'no-such-backup': { status: 404, title: 'There is no such backup', remedy: 'It may have made room for a newer one.' },
   'folder-unusable': {
     status: 422,

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { id } from '../joi.js';
 
 /** How the program and what it stands on are doing. */
 export type Health = {
@@ -7,11 +8,18 @@ export type Health = {
   now: string;
   /** `ours`: whether the data still lies where this program opened it. */
   database: { kind: 'embedded' | 'postgres'; answers: boolean; ours: boolean };
+  /** The last moment written that lies ahead of the clock; null where none does. One of the two is wrong. */
+  clock: { datedAhead: string | null };
   /** Null where the data lies on no disk of this machine. */
   disk: { freeBytes: number; marginBytes: number; enough: boolean } | null;
   /** The last good backup; late when a household that has something in it went two days without one. Null in memory. */
   backup: { lastAt: string | null; late: boolean; trouble: string | null } | null;
 };
+
+/** What proves that the program that answers holds the folder in which its secret lies. */
+export type Holder = { proof: string };
+export type ByNonce = { nonce: string };
+export const nonceParam = Joi.object<ByNonce>({ nonce: id().required() });
 
 /** A backup that was read back when it was made, and found whole. */
 export type BackupFile = { name: string; madeAt: string; bytes: number };

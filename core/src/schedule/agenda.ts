@@ -140,7 +140,7 @@ type AgendaQuestion = [
 /** The same in steps, one for each kind of duty: of a thousand things it takes longer than others should wait. */
 export function* agendaInSteps(...[facts, entries, changes, { now, until, only }]: AgendaQuestion): Generator<void, Agenda> {
   const today = localDay(now, facts.timeZone);
-  const journal = new Journal(entries, facts.timeZone);
+  const journal = new Journal(entries, facts.timeZone, now);
   const context: Context = {
     facts,
     journal,

@@ -92,16 +92,21 @@ export const isSkipped = (data: JournalData, code: string): boolean => data.kind
 /** It was ticked off or passed over: the next one is counted from then. */
 export const isTicked = (data: JournalData, code: string): boolean => (data.kind === 'care' && data.task === code) || isSkipped(data, code);
 
-/** The journal by subject, oldest first, without what was taken back. */
+/**
+ * The journal by subject, oldest first, without what was taken back, and without what is dated after the day of `now`:
+ * that was written by a clock that ran ahead, and nobody knows when it was done.
+ */
 export class Journal {
   private readonly bySubject = new Map<SubjectRef['kind'], Map<string, DatedEntry[]>>();
 
-  constructor(entries: readonly Entry[], timeZone: string) {
+  constructor(entries: readonly Entry[], timeZone: string, now: string) {
     const undone = new Set(entries.flatMap((e) => (e.data.kind === 'undone' ? [e.data.entryId] : [])));
+    const today = localDay(now, timeZone);
     const standing = entries.filter((e) => e.data.kind !== 'undone' && !undone.has(e.id));
     for (const entry of standing.sort((a, b) => inOrder(a.at, b.at) || inOrder(a.id, b.id))) {
       const { kind, id } = entry.subject;
       const dated = { ...entry, day: localDay(entry.at, timeZone) };
+      if (dated.day > today) continue;
       const ofKind = this.bySubject.get(kind) ?? new Map<string, DatedEntry[]>();
       this.bySubject.set(kind, ofKind);
       const there = ofKind.get(id);

@@ -1,4 +1,4 @@
-import { atOf, columnsOf, type Log } from '../air/index.js';
+import { atOf, CLOCK_AHEAD_MS, columnsOf, type Log } from '../air/index.js';
 
 const MS_PER_HOUR = 3_600_000;
 
@@ -46,5 +46,13 @@ export const CLOSED_FOR_LONG_DAYS = 14;
 /** A hygrometer that has not been heard for so many of its intervals, and at least so long, is silent (our choice). */
 const SILENT_INTERVALS = 6;
 const SILENT_AT_LEAST_H = 2;
-export const silentAfterMs = (everyMinutes: number): number =>
-  Math.max(SILENT_AT_LEAST_H * MS_PER_HOUR, SILENT_INTERVALS * everyMinutes * 60_000);
+const silentAfterMs = (everyMinutes: number): number => Math.max(SILENT_AT_LEAST_H * MS_PER_HOUR, SILENT_INTERVALS * everyMinutes * 60_000);
+
+/**
+ * Is a hygrometer silent whose last word is so long ago? One that is dated ahead is no word of today: a clock was wrong
+ * when it came, and counts for nothing.
+ *
+ * @param sinceMs negative where the reading is dated ahead.
+ */
+export const isSilent = (sinceMs: number, everyMinutes: number): boolean =>
+  sinceMs > silentAfterMs(everyMinutes) || sinceMs < -CLOCK_AHEAD_MS;

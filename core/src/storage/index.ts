@@ -5,7 +5,7 @@ export {
   DRY_FOR_LONG_DAYS,
   type Limit,
   passedSince,
-  silentAfterMs,
+  isSilent,
   TOO_DRY_PCT,
   tooDamp,
   tooDry,

@@ -282,7 +282,7 @@ export class DeviceService {
         placeName: placeId && (placeNames.get(placeId) ?? null),
         latest,
         ...extentOf(log),
-        silent: source === 'push' && (!latest || nowMs - air.instantMs(latest.at) > storage.silentAfterMs(everyMinutes)),
+        silent: source === 'push' && (!latest || storage.isSilent(nowMs - air.instantMs(latest.at), everyMinutes)),
         calibrations: calibrations.map(toCalibration).reverse(),
         driftPctPerYear: air.driftPctPerYear(log.corrections),
         addedAt: row.createdAt.toISOString(),

@@ -5,6 +5,7 @@ import type { Db } from '../db/database.js';
 import { GearRepository } from '../gear/gear.repository.js';
 import { GearService } from '../gear/gear.service.js';
 import { JournalRepository } from '../journal/journal.repository.js';
+import { Clock } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { SuppliesService } from '../supplies/supplies.service.js';
 
@@ -24,13 +25,14 @@ export class PlanRequestService {
     private readonly settings: SettingsService,
     private readonly drawer: SuppliesService,
     private readonly journal: JournalRepository,
+    private readonly clock: Clock,
   ) {}
 
   async forThing(db: Db, itemId: string, choices: PlanChoices): Promise<{ item: Item; request: care.PlanRequest }> {
     const item = await this.gear.workable(db, itemId);
     const states = (await this.gearRepository.statesOf(db, [itemId])).get(itemId) ?? [];
     const found = states.flatMap((state) => state.findings.map((f) => ({ ...f, surface: state.surface })));
-    const findings = schedule.withNoted(found, schedule.notedOutdoors(item, await this.journal.ofThing(db, itemId)));
+    const findings = schedule.withNoted(found, schedule.notedOutdoors(item, await this.journal.ofThing(db, itemId, this.clock.now())));
     return { item, request: await this.withHouse(db, { item: { kind: item.kind, traits: item.traits }, findings }, choices) };
   }
 

@@ -1,17 +1,19 @@
-import { copyFileSync, createWriteStream, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, createWriteStream, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { routes, type BackupFile } from '@bright-keeper/contract';
+import { routes, type BackupFile, type Holder } from '@bright-keeper/contract';
 import type { Database } from '../db/database.js';
-import { DirectoryInUse } from '../db/lock.js';
+import { answeringFor, DirectoryInUse, proofOf } from '../db/lock.js';
 import { openInMemory, openOnFiles, openOnServer } from '../db/open.js';
 import { ArchiveReader, type Manifest } from '../household/archive.js';
 import { writeArchive } from '../household/dump.js';
 import { restore } from '../household/restore.js';
 import { ProblemError } from '../http/problem.js';
-import { databaseUrl, dataDirectory, portFromEnvironment } from '../serve.js';
+import { fileFault } from '../platform/fileFault.js';
+import { databaseUrl, dataDirectory } from '../serve.js';
 
 /** A command was called in a way that cannot be meant. */
 export class Usage extends Error {}
@@ -39,14 +41,28 @@ async function inScratch<T>(work: (folder: string) => Promise<T>): Promise<T> {
   return work(folder).finally(() => rmSync(folder, { recursive: true, force: true }));
 }
 
+/** The address of the program that has this directory open, which it has to prove. @throws Error when nobody there can. */
+async function holderOfOurs(): Promise<string> {
+  const dataDir = dataDirectory();
+  const told = answeringFor(dataDir);
+  if (!told) throw new Error(`The data in ${dataDir} is open, but whoever has it open answers nobody yet. Try again in a moment.`);
+  const nonce = randomUUID();
+  const { proof } = await fetch(told.address + routes.holder(nonce))
+    .then((answer) => answer.json() as Promise<Partial<Holder>>)
+    .catch(() => ({ proof: undefined }));
+  if (proof !== proofOf(told.secret, nonce))
+    throw new Error(`What answers at ${told.address} does not hold ${dataDir}. Nothing was saved; see which program has it open.`);
+  return told.address;
+}
+
 /** Asks the program that has the directory open for a backup of it, and fetches it. */
 async function askForBackup(file: string): Promise<void> {
-  const server = `http://localhost:${portFromEnvironment()}`;
+  const server = await holderOfOurs();
   const made = await fetch(server + routes.backups, { method: 'POST' });
   if (!made.ok) throw new Error(`The running program could not make a backup: ${await made.text()}`);
   const { name } = (await made.json()) as BackupFile;
   const { body } = await fetch(server + routes.backup(name));
-  await pipeline(Readable.fromWeb(body as never), createWriteStream(file, { mode: 0o600, flags: 'wx' }));
+  await pipeline(Readable.fromWeb(body as never), createWriteStream(file, { mode: 0o600 }));
 }
 
 /**
@@ -57,14 +73,18 @@ async function askForBackup(file: string): Promise<void> {
 export async function backup(file: string | undefined): Promise<string> {
   if (!file) throw new Usage('npm run backup -- FILE');
   if (existsSync(file)) throw new Usage(`${file} is there already; name another file.`);
+  const unfinished = `${file}.unfinished`;
+  rmSync(unfinished, { force: true });
   try {
-    await during(openHere(), (database) => writeArchive(database, file, new Date()));
+    await during(openHere(), (database) => writeArchive(database, unfinished, new Date()));
   } catch (error) {
     if (!(error instanceof DirectoryInUse)) throw error;
-    await askForBackup(file);
+    await askForBackup(unfinished);
   }
-  return reading(file, async (archive) => {
+  return reading(unfinished, async (archive) => {
     await archive.verify();
+    // Only what was read back and found whole has the name of a backup.
+    renameSync(unfinished, file);
     return `${file}: ${rowsIn(archive.manifest)} rows of ${archive.manifest.tables.length} tables, read back and whole.`;
   });
 }
@@ -128,7 +148,7 @@ export async function run(command: () => Promise<string>): Promise<void> {
   try {
     console.log(await command());
   } catch (error) {
-    const said = error instanceof ProblemError ? `${error.problem.title}. ${error.problem.detail}` : (error as Error).message;
+    const said = error instanceof ProblemError ? `${error.problem.title}. ${error.problem.detail}` : fileFault(error);
     console.error(error instanceof Usage ? `Usage: ${said}` : said);
     process.exitCode = 1;
   }

@@ -1,4 +1,5 @@
 import { closeSync, constants, existsSync, fstatSync, ftruncateSync, openSync, readFileSync, statSync, writeSync } from 'node:fs';
+import { createHmac, randomUUID } from 'node:crypto';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 
@@ -13,13 +14,27 @@ const { tryLock, unlock } = createRequire(import.meta.url)('fs-native-extensions
 /** Another process owns the data directory. */
 export class DirectoryInUse extends Error {
   constructor(dataDir: string, holder: string) {
-    super(`The data in ${dataDir} is already open: ${holder}. Stop that one first, or name another directory with BRIGHT_KEEPER_DATA.`);
+    super(
+      `The data in ${dataDir} is already open: ${holder.split('\n')[0]}. Stop that one first, or name another directory with BRIGHT_KEEPER_DATA.`,
+    );
     this.name = 'DirectoryInUse';
   }
 }
 
 /** The file that tells who holds the directory. */
 export const LOCK_FILE = 'in-use';
+
+/** Where the program that holds a directory answers, and the secret that only it and its directory know. */
+export type Answering = { address: string; secret: string };
+
+/** Who holds a directory, as it tells there; null where nobody does, or nobody who answers. */
+export function answeringFor(dataDir: string): Answering | null {
+  const [, address, secret] = /^answers at (\S+) by (\S+)$/m.exec(holderOf(join(dataDir, LOCK_FILE))) ?? [];
+  return address && secret ? { address, secret } : null;
+}
+
+/** What proves to whoever can read the directory that this program holds it, without telling anybody the secret. */
+export const proofOf = (secret: string, nonce: string): string => createHmac('sha256', secret).update(nonce).digest('hex');
 
 function holderOf(file: string): string {
   try {
@@ -68,6 +83,10 @@ export class Claim {
   private told: Held | null = null;
   private data: Held | null = null;
   private lost = false;
+  private address: string | null = null;
+  private readonly since = new Date().toISOString();
+  /** Known to this process and to who may read the directory. */
+  readonly secret = randomUUID();
 
   /**
    * Takes the data directory for this process: two on one directory corrupt it without a word. The lock is the kernel's,
@@ -98,7 +117,14 @@ export class Claim {
     this.told = Held.take(path, constants.O_RDWR | constants.O_CREAT, 0);
     if (!this.told) throw new DirectoryInUse(this.dataDir, holderOf(path));
     ftruncateSync(this.told.fd);
-    writeSync(this.told.fd, `by process ${process.pid}, started ${new Date().toISOString()}\n`, 0);
+    const answers = this.address ? `answers at ${this.address} by ${this.secret}\n` : '';
+    writeSync(this.told.fd, `by process ${process.pid}, started ${this.since}\n${answers}`, 0);
+  }
+
+  /** Tells in the directory where this program answers, so that who finds it taken knows whom to ask. */
+  answersAt(address: string): void {
+    this.address = address;
+    this.tellAgain();
   }
 
   /** To be called when the data is there for the first time. @throws DirectoryInUse as the constructor. */

@@ -9,17 +9,21 @@ import { items } from '../gear/gear.table.js';
 import { problem, ProblemError } from '../http/problem.js';
 import { Clock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
+import { fileFault } from '../platform/fileFault.js';
 import { log } from '../platform/log.js';
 import { ArchiveReader } from './archive.js';
 import { writeArchive } from './dump.js';
 import { nothingThere } from './restore.js';
-import { outlived } from './retention.js';
+import { CLOCK_MAY_BE_SET_MS, outlived } from './retention.js';
 
 const MS_PER_DAY = 86_400_000;
 const LATE_MS = 2 * MS_PER_DAY;
 const MS_PER_HOUR = 3_600_000;
 /** The first look comes when a start is over. */
 const SOON_MS = 5 * 60_000;
+/** Nobody writes at one for so long: whoever began it is gone. */
+const LEFT_BEHIND_MS = MS_PER_HOUR;
+const UNFINISHED = '.unfinished';
 const CHOICE = 'backups.json';
 const NAME = /^bright-keeper-(\d{4}-\d{2}-\d{2})T(\d{2})(\d{2})(\d{2})Z\.zip$/;
 
@@ -43,7 +47,10 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
   ) {}
 
   onApplicationBootstrap(): void {
-    if (this.data.path) this.lookAgainIn(SOON_MS);
+    if (!this.data.path) return;
+    this.lookAgainIn(SOON_MS);
+    // Beside an embedded database nobody else makes any.
+    void this.tidy(this.database.kind === 'embedded' ? 0 : LEFT_BEHIND_MS);
   }
 
   async onApplicationShutdown(): Promise<void> {
@@ -58,10 +65,21 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
     this.timer.unref();
   }
 
+  /** Removes what those began who were ended while they made one. */
+  private async tidy(olderThanMs: number): Promise<void> {
+    const folder = await this.folder();
+    for (const name of await readdir(folder).catch(() => [])) {
+      if (!name.endsWith(UNFINISHED) || !madeAt(name.slice(0, -UNFINISHED.length))) continue;
+      const path = join(folder, name);
+      const age = Date.now() - (await stat(path)).mtimeMs;
+      if (age >= olderThanMs) await rm(path, { force: true });
+    }
+  }
+
   /** Makes a backup when the last one is a day old and there is something to keep. */
   async daily(): Promise<BackupFile | null> {
     try {
-      const [last] = await this.files();
+      const last = this.newest(await this.files());
       const isDue = !last || this.clock.now().getTime() - Date.parse(last.madeAt) >= MS_PER_DAY;
       if (!isDue || (await nothingThere(this.database.db))) return null;
       return await this.make();
@@ -74,8 +92,20 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
   /** How long ago the last good one was made, and whether that is too long. */
   async standing(): Promise<Health['backup']> {
     if (!this.data.path) return null;
-    const lastAt = (await this.files().catch(() => []))[0]?.madeAt ?? null;
+    const lastAt = this.newest(await this.files().catch(() => []))?.madeAt ?? null;
     return { lastAt, late: await this.isLate(lastAt), trouble: this.trouble };
+  }
+
+  /** The last one that the clock knows of: one that is dated ahead may be of any day. */
+  private newest(files: readonly BackupFile[]): BackupFile | undefined {
+    const latest = this.clock.now().getTime() + CLOCK_MAY_BE_SET_MS;
+    return files.find(({ madeAt }) => Date.parse(madeAt) <= latest);
+  }
+
+  /** When the last one was made by whatever clock there was; empty where there is none. */
+  async latestAt(): Promise<string> {
+    if (!this.data.path) return '';
+    return (await this.files().catch(() => []))[0]?.madeAt ?? '';
   }
 
   private async isLate(lastAt: string | null): Promise<boolean> {
@@ -103,7 +133,8 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
       const at = this.clock.now();
       const name = nameAt(at);
       const path = join(folder, name);
-      const unfinished = `${path}.unfinished`;
+      const unfinished = path + UNFINISHED;
+      await this.tidy(LEFT_BEHIND_MS);
       await rm(unfinished, { force: true });
       try {
         await writeArchive(this.database, unfinished, at);
@@ -128,8 +159,8 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
   }
 
   private failed(error: unknown): void {
-    this.trouble = error instanceof Error ? error.message : String(error);
-    log.error({ error: this.trouble }, 'the backup could not be made');
+    this.trouble = fileFault(error);
+    log.error({ error: error instanceof Error ? error.message : String(error) }, 'the backup could not be made');
   }
 
   private async thinOut(folder: string): Promise<void> {
@@ -137,7 +168,8 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
       const at = madeAt(name);
       return at ? [{ name, at }] : [];
     });
-    for (const { name } of outlived(dated)) await rm(join(folder, name), { force: true });
+    for (const { name } of outlived(dated, new Date(this.clock.now().getTime() + CLOCK_MAY_BE_SET_MS)))
+      await rm(join(folder, name), { force: true });
   }
 
   /** What is there, newest first. */

@@ -4,7 +4,9 @@ import { Database } from '../db/database.js';
 import { VERSION } from '../paths.js';
 import { Clock } from '../platform/clock.js';
 import { Disk } from '../platform/disk.js';
+import { TrailService } from '../trail/trail.service.js';
 import { BackupService } from './backup.service.js';
+import { CLOCK_MAY_BE_SET_MS } from './retention.js';
 
 /** How the program and what it stands on are doing. */
 @Injectable()
@@ -14,13 +16,27 @@ export class HealthService {
     private readonly disk: Disk,
     private readonly clock: Clock,
     private readonly backups: BackupService,
+    private readonly trail: TrailService,
   ) {}
+
+  /** A clock that leapt shows in what was written before it did: of what was done, and of backups. */
+  private async datedAhead(): Promise<string | null> {
+    const written = [(await this.trail.latestAt())?.toISOString() ?? '', await this.backups.latestAt()].sort().at(-1)!;
+    return Date.parse(written) > this.clock.now().getTime() + CLOCK_MAY_BE_SET_MS ? written : null;
+  }
 
   async health(): Promise<Health> {
     const { database } = this;
     const ours = database.isOurs();
     const [answers, disk] = await Promise.all([database.isThere(), ours ? this.disk.room() : null]);
-    const backup = answers && ours ? await this.backups.standing() : null;
-    return { version: VERSION, now: this.clock.now().toISOString(), database: { kind: database.kind, answers, ours }, disk, backup };
+    const [backup, datedAhead] = answers && ours ? await Promise.all([this.backups.standing(), this.datedAhead()]) : [null, null];
+    return {
+      version: VERSION,
+      now: this.clock.now().toISOString(),
+      database: { kind: database.kind, answers, ours },
+      clock: { datedAhead },
+      disk,
+      backup,
+    };
   }
 }

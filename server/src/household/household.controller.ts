@@ -1,11 +1,15 @@
 import {
   backupFolder,
   backupName,
+  householdErrors,
+  nonceParam,
   type BackupFile,
   type BackupFolder,
   type Backups,
   type ByBackupName,
+  type ByNonce,
   type Health,
+  type Holder,
   type MergePreview,
   type TakenIn,
 } from '@bright-keeper/contract';
@@ -13,8 +17,11 @@ import { Controller, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { Database } from '../db/database.js';
+import { proofOf } from '../db/lock.js';
 import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
+import { problem } from '../http/problem.js';
+import { DataFolder } from '../platform/dataFolder.js';
 import { ArchiveReader } from './archive.js';
 import { BackupService } from './backup.service.js';
 import { HouseholdExportService } from './export.service.js';
@@ -34,12 +41,20 @@ export class HouseholdController {
     private readonly backups: BackupService,
     private readonly everything: HouseholdExportService,
     private readonly incoming: Incoming,
+    private readonly data: DataFolder,
   ) {}
 
   @Get('health')
   @Describe({ summary: 'Whether the database answers, how much room the disk has, the clock and the version' })
   health(): Promise<Health> {
     return this.checkUp.health();
+  }
+
+  @Get('household/holder/:nonce')
+  @Describe({ summary: 'Proof that this program holds the folder in which its secret lies, for the commands of the terminal' })
+  holder(@CheckedParams(nonceParam) { nonce }: ByNonce): Holder {
+    if (this.data.secret === null) throw problem(householdErrors, 'holds-no-folder');
+    return { proof: proofOf(this.data.secret, nonce) };
   }
 
   @Get('household/backups')

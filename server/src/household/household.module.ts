@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { BlobModule } from '../blobs/blob.module.js';
 import { AirModule } from '../air/air.module.js';
 import { ScheduleModule } from '../schedule/schedule.module.js';
+import { TrailModule } from '../trail/trail.module.js';
 import { BackupService } from './backup.service.js';
 import { HouseholdExportService } from './export.service.js';
 import { HealthService } from './health.service.js';
@@ -9,7 +10,7 @@ import { HouseholdController } from './household.controller.js';
 import { Incoming } from './incoming.js';
 
 @Module({
-  imports: [AirModule, BlobModule, ScheduleModule],
+  imports: [AirModule, BlobModule, ScheduleModule, TrailModule],
   controllers: [HouseholdController],
   providers: [BackupService, HealthService, HouseholdExportService, Incoming],
 })

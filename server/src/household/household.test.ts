@@ -1,5 +1,5 @@
 import { routes, type Backups, type Health, type MergePreview } from '@bright-keeper/contract';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeEach, afterEach, describe, expect, it } from 'vitest';
@@ -40,7 +40,8 @@ describe('a household that is kept safe', () => {
 
   it('says how it is', async () => {
     const { body } = (await app.http.get(routes.health).expect(200)) as { body: Health };
-    expect(body.database).toEqual({ kind: app.database.kind, answers: true });
+    expect(body.database).toEqual({ kind: app.database.kind, answers: true, ours: true });
+    expect(body.clock).toEqual({ datedAhead: null });
     expect(body.disk!.freeBytes).toBeGreaterThan(0);
     expect(body.version).toMatch(/^\d+\.\d+\.\d+$/);
   });
@@ -124,6 +125,42 @@ describe('a household that is kept safe', () => {
     expect(await backups.daily()).toBeNull();
     clock.set(new Date(clock.now().getTime() + 3_600_000));
     expect(await backups.daily()).not.toBeNull();
+  });
+
+  it('makes one a day all the same when a clock once stood a year ahead, and says that it did', async () => {
+    const { backups, clock, http, add } = app;
+    const today = clock.now();
+    const ahead = new Date(today.getTime() + 365 * 86_400_000);
+    clock.set(ahead);
+    await add('Added while the clock was wrong');
+    expect(await backups.daily()).not.toBeNull();
+    clock.set(today);
+    const made = await backups.daily();
+    expect(made).toMatchObject({ madeAt: today.toISOString() });
+    expect(await backups.daily()).toBeNull();
+    clock.set(new Date(today.getTime() + 3 * 86_400_000));
+    const { body } = (await http.get(routes.health).expect(200)) as { body: Health };
+    expect(body.clock.datedAhead).toBe(ahead.toISOString());
+    expect(body.backup).toMatchObject({ lastAt: today.toISOString(), late: true });
+    expect(await backups.daily()).not.toBeNull();
+    // The one that is dated ahead is still there: it may be the only one of its day.
+    expect(readdirSync(join(app.dataDir!, 'backups')).length).toBe(3);
+  });
+
+  it('leaves nothing unfinished behind, and says in words why none could be made', async () => {
+    const { http, add, dataDir } = app;
+    await add('A lens');
+    const backupFolder = join(dataDir!, 'backups');
+    writeFileSync(backupFolder, 'a file where the folder should be');
+    const { body } = await http.post(routes.backups).expect(507);
+    expect((body as { detail: string }).detail).toBe('a file lies where the folder should be');
+    rmSync(backupFolder);
+    mkdirSync(backupFolder);
+    const left = join(backupFolder, 'bright-keeper-2026-01-01T000000Z.zip.unfinished');
+    writeFileSync(left, 'cut off');
+    utimesSync(left, 0, 0);
+    await http.post(routes.backups).expect(201);
+    expect(readdirSync(backupFolder).filter((name) => name.endsWith('.unfinished'))).toEqual([]);
   });
 
   it('puts backups where it is told to, and refuses what is no folder', async () => {

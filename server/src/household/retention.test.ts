@@ -6,12 +6,14 @@ const MS_PER_DAY = 86_400_000;
 const FIRST = Date.UTC(2026, 0, 1, 3);
 const day = (n: number) => ({ at: new Date(FIRST + n * MS_PER_DAY) });
 
+const FOR_EVER = new Date('2999-01-01T00:00:00Z');
+
 /** What is left when one is made each day, and what has outlived itself goes each day. */
 function daily(days: number): Date[] {
   let kept: { at: Date }[] = [];
   for (let n = 0; n < days; n += 1) {
     kept.push(day(n));
-    const gone = new Set(outlived(kept));
+    const gone = new Set(outlived(kept, FOR_EVER));
     kept = kept.filter((one) => !gone.has(one));
   }
   return kept.map(({ at }) => at).sort((a, b) => b.getTime() - a.getTime());
@@ -29,14 +31,22 @@ describe('what is kept of daily backups', () => {
     expect(kept.length).toBeLessThanOrEqual(7 + 5 + 12 + 1);
   });
 
+  it('counts nothing that is dated ahead, and takes it from nobody', () => {
+    const backups = Array.from({ length: 60 }, (_, n) => day(n));
+    const latest = day(30).at;
+    const gone = outlived(backups, latest);
+    expect(gone).toEqual(outlived(backups.slice(0, 31), latest));
+    expect(gone).not.toContain(backups[30]);
+  });
+
   it('never loses the newest, and going through it twice takes nothing more', () => {
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 1000 }), { minLength: 1, maxLength: 60 }), (days) => {
         const all = days.map(day);
-        const gone = new Set(outlived(all));
+        const gone = new Set(outlived(all, FOR_EVER));
         const left = all.filter((one) => !gone.has(one));
         expect(left.map(({ at }) => at.getTime())).toContain(Math.max(...all.map(({ at }) => at.getTime())));
-        expect(outlived(left)).toEqual([]);
+        expect(outlived(left, FOR_EVER)).toEqual([]);
       }),
     );
   });

@@ -21,8 +21,16 @@ function firstOfEach<T extends { at: Date }>(newestFirst: readonly T[], spanOf: 
   return [...kept.values()];
 }
 
-/** Those that may go: neither the newest of all, nor one that stands for one of the latest days, weeks or months. */
-export function outlived<T extends { at: Date }>(backups: readonly T[]): T[] {
+/** A clock may be set a little; what is dated further ahead was written while it was wrong, or is read while it is, ms. */
+export const CLOCK_MAY_BE_SET_MS = 3_600_000;
+
+/**
+ * Those that may go: neither the newest of all, nor one that stands for one of the latest days, weeks or months.
+ *
+ * @param latest what is dated later was written by a clock that ran ahead: it stays, and stands for no day.
+ */
+export function outlived<T extends { at: Date }>(all: readonly T[], latest: Date): T[] {
+  const backups = all.filter(({ at }) => at <= latest);
   const newestFirst = [...backups].sort((a, b) => b.at.getTime() - a.at.getTime());
   const kept = new Set([
     ...newestFirst.slice(0, 1),

@@ -118,7 +118,10 @@ export class InspectionService {
   /** What was noted of it outdoors and not looked at since, as what this look is likely to find. */
   private async notedOutdoors(db: Db, item: Item): Promise<LookAnswer[]> {
     const answers = new Map<care.Surface, LookAnswer>();
-    for (const { surface, soil, severity, happening } of schedule.notedOutdoors(item, await this.journal.ofThing(db, item.id))) {
+    for (const { surface, soil, severity, happening } of schedule.notedOutdoors(
+      item,
+      await this.journal.ofThing(db, item.id, this.clock.now()),
+    )) {
       const before = answers.get(surface)?.findings ?? [];
       answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
     }

@@ -88,8 +88,8 @@ export class JournalRepository {
   }
 
   /** What the journal tells of one thing, oldest first, without what was taken back. */
-  async ofThing(db: Db, itemId: string): Promise<readonly schedule.DatedEntry[]> {
-    return new schedule.Journal(await this.forDuties(db, [itemId]), 'UTC').of({ kind: 'thing', id: itemId });
+  async ofThing(db: Db, itemId: string, now: Date): Promise<readonly schedule.DatedEntry[]> {
+    return new schedule.Journal(await this.forDuties(db, [itemId]), 'UTC', now.toISOString()).of({ kind: 'thing', id: itemId });
   }
 
   /** An entry never changes once it is written, so each is checked once. */

@@ -157,7 +157,7 @@ export class AgendaService {
       this.settings.get(db),
     ]);
     const dutiesOf = this.soonest(agenda);
-    const journal = new schedule.Journal(entries, timeZone);
+    const journal = new schedule.Journal(entries, timeZone, this.clock.now().toISOString());
     return new Map(
       onShelf.map((thing) => {
         const away = schedule.awayOf(thing, { journal });

@@ -130,7 +130,7 @@ export class SensorService {
     const { db } = this.database;
     await this.item(db, itemId);
     const { timeZone } = await this.settings.get(db);
-    const journal = new schedule.Journal(await this.journal.forDuties(db, [itemId]), timeZone);
+    const journal = new schedule.Journal(await this.journal.forDuties(db, [itemId]), timeZone, this.clock.now().toISOString());
     const cleans = journal.of({ kind: 'thing', id: itemId }).filter((e) => e.data.kind === 'clean');
     return { tests: await this.repository.glareTests(db, itemId), cleanedAt: cleans.map((e) => e.at) };
   }

@@ -44,6 +44,12 @@ export class TrailRepository {
       .returning({ id: trail.id, deviceId: trail.deviceId });
   }
 
+  /** The last moment at which anything was done. */
+  async latestAt(db: Db): Promise<Date | null> {
+    const [row] = await db.select({ at: max(trail.at) }).from(trail);
+    return row!.at;
+  }
+
   async forgetBefore(db: Db, at: Date): Promise<void> {
     await db.delete(trail).where(lt(trail.at, at));
   }

@@ -62,6 +62,11 @@ export class TrailService {
     };
   }
 
+  /** The last moment at which anything was done, as the clock of that moment had it. */
+  latestAt(): Promise<Date | null> {
+    return this.repository.latestAt(this.database.db);
+  }
+
   /** When each device last came with its key, by its id. */
   lastOfDevices(db: Db): Promise<Map<string, Date>> {
     return this.repository.lastOfDevices(db);

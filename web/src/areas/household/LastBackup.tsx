@@ -3,11 +3,22 @@ import { Notice } from '../../ui/parts';
 import { At } from '../../ui/when';
 import { useHealth } from './queries';
 
+/** A clock that is wrong, or was: what is dated ahead of it counts for nothing until one is set right. */
+function WrongClock({ now, datedAhead }: { now: string; datedAhead: string }) {
+  return (
+    <Notice tone="attention">
+      This machine’s clock says <At instant={now} />, but something was written here on <At instant={datedAhead} />. One of the two is
+      wrong. If the clock is, set it; if it was, what is dated ahead counts for nothing until that day.
+    </Notice>
+  );
+}
+
 /** When all this was last put in a safe place; a warning where that is too long ago. */
 export function LastBackup() {
-  const backup = useHealth().data?.backup;
-  if (!backup) return null;
-  const { lastAt, late, trouble } = backup;
+  const health = useHealth().data;
+  if (health?.clock.datedAhead) return <WrongClock now={health.now} datedAhead={health.clock.datedAhead} />;
+  if (!health?.backup) return null;
+  const { lastAt, late, trouble } = health.backup;
   const when = lastAt ? (
     <>
       Last backup: <At instant={lastAt} />.

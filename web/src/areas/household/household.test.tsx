@@ -21,6 +21,7 @@ const health: Health = {
   now: '2026-03-10T10:00:00Z',
   database: { kind: 'embedded', answers: true, ours: true },
   disk: { freeBytes: 81_000_000_000, marginBytes: 100_663_296, enough: true },
+  clock: { datedAhead: null },
   backup: { lastAt: '2026-03-10T03:00:00Z', late: false, trouble: null },
 };
 const backups: Backups = {
@@ -150,6 +151,13 @@ describe('the last backup', () => {
     expect(await screen.findByText(words)).toBeTruthy();
     expect(screen.queryByRole('alert') !== null).toBe(warns);
     expect(screen.getByRole('link', { name: 'Look after your data' }).getAttribute('href')).toBe('/settings/data');
+  });
+});
+
+describe('a clock that leapt', () => {
+  it('is told where the backups are, with both of its times', async () => {
+    shown(LastBackup, { [`GET ${routes.health}`]: { ...health, clock: { datedAhead: '2027-03-10T10:00:00Z' } } });
+    expect((await screen.findByRole('alert')).textContent).toMatch(/clock.*2027/);
   });
 });
 

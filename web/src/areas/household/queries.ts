@@ -17,7 +17,8 @@ import { keys } from '../../api/keys';
 const A_MINUTE_MS = 60_000;
 /** Whoever waits for room, or for the database, is told soon after. */
 const SOON_MS = 5000;
-const isWell = (health: Health | undefined): boolean => !health || (health.database.answers && (health.disk?.enough ?? true));
+const isWell = (health: Health | undefined): boolean =>
+  !health || (health.database.answers && health.database.ours && (health.disk?.enough ?? true));
 const ZIP = 'application/zip';
 
 /** How the server is: asked again each minute, since a disk fills while one works, and more often while it does not go on. */
