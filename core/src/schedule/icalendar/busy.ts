@@ -1,5 +1,7 @@
 import ICAL from 'ical.js';
 import { addDays, isDay, type Day } from '../day.js';
+import type { Wall } from './expand.js';
+import { occurrencesOf } from './occurrences.js';
 import { instantAt } from './timeZone.js';
 
 /** A span of time somebody is not free, as instants; nothing else of the other calendar is kept. */
@@ -90,25 +92,11 @@ function instantOf(time: ICAL.Time, timeZone: string): string {
 const isFree = (component: ICAL.Component): boolean =>
   component.getFirstPropertyValue('transp') === 'TRANSPARENT' || component.getFirstPropertyValue('status') === 'CANCELLED';
 
-function* spansOf(component: ICAL.Component, exceptions: readonly ICAL.Component[], span: Span): Generator<Busy> {
-  const event = new ICAL.Event(component, { strictExceptions: false, exceptions: [...exceptions] });
-  const [fromMs, toMs] = [Date.parse(`${addDays(span.from, -1)}T00:00:00Z`), Date.parse(`${addDays(span.to, 2)}T00:00:00Z`)];
-  const within = (busy: Busy) => Date.parse(busy.to) > fromMs && Date.parse(busy.from) < toMs;
-  const busyOf = (start: ICAL.Time, end: ICAL.Time): Busy => ({ from: instantOf(start, span.timeZone), to: instantOf(end, span.timeZone) });
-  if (!event.isRecurring()) {
-    const busy = busyOf(event.startDate, event.endDate);
-    if (within(busy)) yield busy;
-    return;
-  }
-  const iterator = event.iterator();
-  for (let next = iterator.next(), n = 0; next && n < MOST_BUSY; next = iterator.next(), n++) {
-    const details = event.getOccurrenceDetails(next) as { item: ICAL.Event; startDate: ICAL.Time; endDate: ICAL.Time };
-    if (isFree(details.item.component)) continue;
-    const busy = busyOf(details.startDate, details.endDate);
-    if (Date.parse(busy.from) >= toMs) return;
-    if (within(busy)) yield busy;
-  }
-}
+/** A day on either side: zones are up to fourteen hours apart, and a wall clock knows none. */
+const wallOf = ({ from, to }: Span): Wall => ({
+  fromMs: Date.parse(`${addDays(from, -1)}T00:00:00Z`),
+  toMs: Date.parse(`${addDays(to, 2)}T00:00:00Z`),
+});
 
 function* freeBusySpans(component: ICAL.Component, { timeZone }: Span): Generator<Busy> {
   for (const property of component.getAllProperties('freebusy')) {
@@ -129,13 +117,82 @@ export function merged(busy: readonly Busy[]): Busy[] {
   return all;
 }
 
+/** What is read of a calendar, as it goes: the events by UID, what could not be read, and the busy times so far. */
+class Reading {
+  readonly busy: Busy[] = [];
+  readonly problems: CalendarProblem[] = [];
+  read = 0;
+  cut = false;
+
+  constructor(private readonly span: Span) {}
+
+  complain(block: readonly Line[], error: unknown): void {
+    const bad = badLine(block);
+    this.problems.push({ line: bad.line, property: nameOf(bad.text), detail: error instanceof Error ? error.message : String(error) });
+  }
+
+  private tellCut({ line, text }: Line, detail: string): void {
+    this.cut = true;
+    this.problems.push({ line, property: nameOf(text), detail });
+  }
+
+  /** Reads a block, and complains of it where that cannot be done. */
+  try(block: readonly Line[], work: () => void): void {
+    try {
+      work();
+    } catch (error) {
+      this.complain(block, error);
+    }
+  }
+
+  event(block: readonly Line[], component: ICAL.Component, overrides: readonly ICAL.Component[]): void {
+    if (!component.hasProperty('dtstart')) throw new Error('an event without DTSTART');
+    const { found, cut } = occurrencesOf(component, overrides, wallOf(this.span));
+    if (cut) this.tellCut(block[0]!, 'it comes more often than is followed; the later times are left out');
+    this.keep(
+      block[0]!,
+      found
+        .filter(({ component: at }) => !isFree(at))
+        .map(({ start, end }) => ({ from: instantOf(start, this.span.timeZone), to: instantOf(end, this.span.timeZone) })),
+    );
+  }
+
+  freeBusy(block: readonly Line[], component: ICAL.Component): void {
+    this.keep(block[0]!, [...freeBusySpans(component, this.span)]);
+  }
+
+  /** Keeps those that last and lie within the span, as many as are followed. */
+  private keep(at: Line, spans: readonly Busy[]): void {
+    const { fromMs, toMs } = wallOf(this.span);
+    for (const one of spans) {
+      if (!(one.from < one.to) || Date.parse(one.to) <= fromMs || Date.parse(one.from) >= toMs) continue;
+      if (this.busy.length >= MOST_BUSY) return this.tellCut(at, 'there are more busy times than are kept; from here on they are left out');
+      this.busy.push(one);
+    }
+    this.read += 1;
+  }
+}
+
+/** What stands for one time of another event, by its UID. */
+function overridesByUid(events: readonly { component: ICAL.Component }[]): ReadonlyMap<unknown, ICAL.Component[]> {
+  const of = new Map<unknown, ICAL.Component[]>();
+  for (const { component } of events) {
+    if (!component.hasProperty('recurrence-id') || !component.hasProperty('dtstart')) continue;
+    const uid = component.getFirstPropertyValue('uid');
+    of.set(uid, [...(of.get(uid) ?? []), component]);
+  }
+  return of;
+}
+
 /**
  * When somebody is busy, read from an iCalendar text: events with their recurrences and exceptions, and free/busy.
- * Of a broken calendar the good events are kept, and each bad one is told by its line and property.
+ * Of a broken calendar the good events are kept, and each bad one is told by its line and property; what is cut off
+ * because there is too much of it is told likewise.
+ *
+ * @param at is told the line of each block before it is read: whoever ends the reading knows where it stood.
  */
-export function readBusy(text: string, span: Span): BusyReading {
+export function readBusy(text: string, span: Span, at: (line: number) => void = () => {}): BusyReading {
   const lines = contentLines(text);
-  const problems: CalendarProblem[] = [];
   if (!lines.some((l) => l.text.toUpperCase() === 'BEGIN:VCALENDAR'))
     return {
       busy: [],
@@ -143,59 +200,27 @@ export function readBusy(text: string, span: Span): BusyReading {
       cut: false,
       problems: [{ line: 1, property: nameOf(lines[0]?.text ?? ''), detail: 'this is no iCalendar file: it has no BEGIN:VCALENDAR' }],
     };
-  const complain = (block: readonly Line[], error: unknown) => {
-    const bad = badLine(block);
-    problems.push({ line: bad.line, property: nameOf(bad.text), detail: error instanceof Error ? error.message : String(error) });
-  };
-  for (const block of blocks(lines, 'VTIMEZONE'))
-    try {
-      ICAL.TimezoneService.register(componentOf(block));
-    } catch (error) {
-      complain(block, error);
-    }
+  const reading = new Reading(span);
+  for (const block of blocks(lines, 'VTIMEZONE')) reading.try(block, () => ICAL.TimezoneService.register(componentOf(block)));
   const events: { block: Line[]; component: ICAL.Component }[] = [];
-  for (const block of blocks(lines, 'VEVENT'))
-    try {
-      events.push({ block, component: componentOf(block) });
-    } catch (error) {
-      complain(block, error);
-    }
-  const busy: Busy[] = [];
-  const overrides = events.filter((e) => e.component.hasProperty('recurrence-id')).map((e) => e.component);
-  const keep = (spans: Iterable<Busy>) => {
-    for (const one of spans) {
-      if (busy.length >= MOST_BUSY) return;
-      if (!(one.from < one.to)) continue;
-      busy.push(one);
-    }
-  };
-  let read = 0;
-  for (const { block, component } of events) {
-    if (component.hasProperty('recurrence-id') || isFree(component)) continue;
-    try {
-      if (!component.hasProperty('dtstart')) throw new Error('an event without DTSTART');
-      const uid = component.getFirstPropertyValue('uid');
-      keep(
-        spansOf(
-          component,
-          overrides.filter((o) => o.getFirstPropertyValue('uid') === uid),
-          span,
-        ),
-      );
-      read++;
-    } catch (error) {
-      complain(block, error);
-    }
+  for (const block of blocks(lines, 'VEVENT')) reading.try(block, () => events.push({ block, component: componentOf(block) }));
+  const overrides = overridesByUid(events);
+  const isOverride = ({ component }: { component: ICAL.Component }) => component.hasProperty('recurrence-id');
+  const whole = new Set(events.filter((e) => !isOverride(e)).map(({ component }) => component.getFirstPropertyValue('uid')));
+  for (const event of events) {
+    const { block, component } = event;
+    const uid = component.getFirstPropertyValue('uid');
+    // One of an event that was not told with it is an event by itself.
+    if (isFree(component) || (isOverride(event) && whole.has(uid))) continue;
+    at(block[0]!.line);
+    reading.try(block, () => reading.event(block, component, isOverride(event) ? [] : (overrides.get(uid) ?? [])));
   }
-  for (const block of blocks(lines, 'VFREEBUSY'))
-    try {
-      keep(freeBusySpans(componentOf(block), span));
-      read++;
-    } catch (error) {
-      complain(block, error);
-    }
-  problems.sort((a, b) => a.line - b.line);
-  return { busy: merged(busy), events: read, problems, cut: busy.length >= MOST_BUSY };
+  for (const block of blocks(lines, 'VFREEBUSY')) {
+    at(block[0]!.line);
+    reading.try(block, () => reading.freeBusy(block, componentOf(block)));
+  }
+  reading.problems.sort((a, b) => a.line - b.line);
+  return { busy: merged(reading.busy), events: reading.read, problems: reading.problems, cut: reading.cut };
 }
 
 type BenchHours = { from: Day; to: Day; timeZone: string; startsAt: string; minutes: number };
