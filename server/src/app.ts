@@ -16,9 +16,9 @@ import { describeRoutes } from './http/openapi.js';
 import { localOnly } from './http/origin.guard.js';
 import { ProblemFilter } from './http/problem.filter.js';
 import { serveAssets, servePages } from './http/webPages.js';
+import { LIMITS } from './limits.js';
 import { frameworkLog } from './platform/log.js';
 
-const BODY_LIMIT = '16mb';
 /** An answer is packed for one reader, mostly on this machine: to pack it well takes longer than to send it. */
 const QUICKLY = { level: 1, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } } };
 
@@ -55,7 +55,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.use(whileItCanBeKept(platform.disk, platform.database));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression(QUICKLY));
-  app.use(express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/senml+json'] }));
+  app.use(express.json({ limit: LIMITS.body.bytes, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));
   serveDocs(app);

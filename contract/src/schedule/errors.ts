@@ -43,6 +43,16 @@ export const scheduleErrors = errorTable({
     title: 'Only calendars on this network are fetched',
     remedy: 'Give an address of this machine or its own network, or import the file instead.',
   },
+  'calendar-too-large': {
+    status: 422,
+    title: 'That address answers with too much',
+    remedy: 'A calendar has at most 4 MB. Check the address, or import a part of it as a file.',
+  },
+  'calendar-endless': {
+    status: 422,
+    title: 'This calendar cannot be read to its end',
+    remedy: 'One of its events repeats in a way nobody can follow. Take that event out, or export fewer; nothing was kept.',
+  },
   'calendar-silent': {
     status: 422,
     title: 'That address does not answer with a calendar',

@@ -1,18 +1,20 @@
 import { scheduleErrors, type BusyAddress, type BusyCalendar, type BusyFile } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
+import { join } from 'node:path';
 import { Database } from '../db/database.js';
-import { problem } from '../http/problem.js';
+import { problem, type ProblemError } from '../http/problem.js';
+import { LIMITS } from '../limits.js';
+import { WORKERS } from '../paths.js';
+import { EndedApart, runApart } from '../platform/apart.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { fetchNearby, NotFetched } from '../platform/fetchNearby.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { BusyRepository } from './busy.repository.js';
-import { leadsNearby } from './nearby.js';
 
 /** Busy time is kept a year ahead and a month back. */
 const DAYS_AHEAD = 366;
 const DAYS_BACK = 31;
-const ANSWERS_WITHIN_MS = 8_000;
-const LARGEST_BYTES = 4_000_000;
 const MOST_PROBLEMS = 50;
 
 /** Other calendars, of which only the busy times are kept. */
@@ -60,11 +62,8 @@ export class BusyService {
   private async read(text: string): Promise<schedule.BusyReading> {
     const { timeZone } = await this.settings.get();
     const today = schedule.localDay(this.clock.now(), timeZone);
-    const reading = schedule.readBusy(text, {
-      from: schedule.addDays(today, -DAYS_BACK),
-      to: schedule.addDays(today, DAYS_AHEAD),
-      timeZone,
-    });
+    const span = { from: schedule.addDays(today, -DAYS_BACK), to: schedule.addDays(today, DAYS_AHEAD), timeZone };
+    const reading = await readApart(text, span);
     if (reading.events === 0 && reading.problems.length > 0) {
       const [first] = reading.problems;
       throw problem(scheduleErrors, 'no-calendar', {
@@ -74,25 +73,30 @@ export class BusyService {
     return { ...reading, problems: reading.problems.slice(0, MOST_PROBLEMS) };
   }
 
-  /** @throws ProblemError for an address beyond this network, and for one that does not answer with text. */
+  /** @throws ProblemError for an address beyond this network, and for one that does not answer with a calendar in time. */
   private async fetch(address: string): Promise<string> {
-    const url = new URL(address);
-    if (!(await leadsNearby(url))) throw problem(scheduleErrors, 'not-nearby', { fields: { url: 'This is not on this network.' } });
-    const silent = () => problem(scheduleErrors, 'calendar-silent', { fields: { url: 'Nothing that is a calendar came from there.' } });
     try {
-      // A redirect could lead anywhere: it is not followed.
-      const answer = await fetch(url, {
-        redirect: 'error',
-        signal: AbortSignal.timeout(ANSWERS_WITHIN_MS),
-        headers: { accept: 'text/calendar' },
-      });
-      const length = Number(answer.headers.get('content-length') ?? 0);
-      if (!answer.ok || length > LARGEST_BYTES) throw silent();
-      const text = await answer.text();
-      if (text.length > LARGEST_BYTES) throw silent();
-      return text;
-    } catch {
-      throw silent();
+      return await fetchNearby(address, 'text/calendar', LIMITS.calendar);
+    } catch (error) {
+      throw error instanceof NotFetched ? REFUSED[error.why]() : error;
     }
+  }
+}
+
+const REFUSED: Record<NotFetched['why'], () => ProblemError> = {
+  'not-nearby': () => problem(scheduleErrors, 'not-nearby', { fields: { url: 'This is not on this network.' } }),
+  silent: () => problem(scheduleErrors, 'calendar-silent', { fields: { url: 'Nothing that is a calendar came from there.' } }),
+  'too-large': () => problem(scheduleErrors, 'calendar-too-large', { fields: { url: 'More came from there than a calendar holds.' } }),
+};
+
+/** In a thread of its own: a calendar can be written that is never read to its end. @throws ProblemError naming the line where it stood. */
+async function readApart(text: string, span: { from: schedule.Day; to: schedule.Day; timeZone: string }): Promise<schedule.BusyReading> {
+  const { readMs, memoryMb } = LIMITS.calendar;
+  try {
+    return await runApart<schedule.BusyReading>(join(WORKERS, 'calendar.mjs'), { text, span }, { ms: readMs, memoryMb });
+  } catch (error) {
+    if (!(error instanceof EndedApart) || error.why === 'broke') throw error;
+    const where = typeof error.at === 'number' ? `The event that begins on line ${error.at}` : 'This calendar';
+    throw problem(scheduleErrors, 'calendar-endless', { fields: { text: `${where} cannot be read to its end.` } });
   }
 }

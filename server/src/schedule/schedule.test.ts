@@ -3,7 +3,6 @@ import {
   routes,
   type BenchDayPage,
   type BenchDays,
-  type BusyCalendar,
   type Feed,
   type ItemPage,
   type KeptRhythm,
@@ -14,11 +13,8 @@ import {
   type Written,
 } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
-import { createServer, type Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
-import { isNearby } from './nearby.js';
 
 let t: TestApp;
 beforeEach(async () => void (t = await testApp()));
@@ -332,86 +328,4 @@ describe('calendars that read this one', () => {
     expect(headers['content-disposition']).toContain('care.ics');
     expect(schedule.readBusy(text, { from: '2026-03-01', to: '2027-03-01', timeZone: 'UTC' }).problems).toEqual([]);
   });
-});
-
-const CALENDAR = [
-  'BEGIN:VCALENDAR',
-  'VERSION:2.0',
-  'BEGIN:VEVENT',
-  'UID:1',
-  'DTSTART:20260314T150000Z',
-  'DTEND:20260314T170000Z',
-  'SUMMARY:a secret',
-  'END:VEVENT',
-  'BEGIN:VEVENT',
-  'UID:2',
-  'DTSTART:20261399T990000Z',
-  'END:VEVENT',
-  'END:VCALENDAR',
-].join('\r\n');
-
-describe('busy time of other calendars', () => {
-  it('from a file leaves less room on a bench day; nothing but the times is kept, and what is broken is told', async () => {
-    await t.add('Squeezed');
-    const before = ((await t.http.get(routes.benchDays)).body as BenchDays).plan.days[0]!;
-    expect(before.day).toBe('2026-03-14');
-    const busy = (await post(routes.busyFile, { name: 'Family', text: CALENDAR })).body as BusyCalendar;
-    expect(busy).toMatchObject({
-      events: 1,
-      busy: [{ from: '2026-03-14T15:00:00.000Z', to: '2026-03-14T17:00:00.000Z' }],
-      problems: [{ line: 11, property: 'DTSTART' }],
-    });
-    expect(JSON.stringify((await t.http.get(routes.busy)).body)).not.toContain('secret');
-    const after = (await t.http.get(routes.benchDays)).body as BenchDays;
-    expect(after.busyDays).toEqual([{ day: '2026-03-14', minutes: 0 }]);
-    expect(after.plan.days[0]!.day).toBe('2026-03-15');
-    await t.http.delete(routes.busyCalendar(busy.id)).expect(204);
-    expect(((await t.http.get(routes.benchDays)).body as BenchDays).plan.days[0]!.day).toBe('2026-03-14');
-  });
-
-  it('what is no calendar is refused with its line', async () => {
-    expect((await post(routes.busyFile, { name: 'No', text: '<html>' }, 400)).body).toMatchObject({
-      code: 'no-calendar',
-      fields: { text: expect.stringMatching(/^Line 1/) },
-    });
-  });
-
-  describe('by address', () => {
-    let other: Server;
-    let text = CALENDAR;
-    beforeAll(async () => {
-      other = createServer((_, response) => void response.end(text));
-      await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve));
-    });
-    afterAll(() => void other.close());
-    const url = () => `http://127.0.0.1:${(other.address() as AddressInfo).port}/family.ics`;
-
-    it('is fetched from this machine, and anew when asked', async () => {
-      text = CALENDAR;
-      const { id } = (await post(routes.busyAddress, { name: 'Family', url: url() })).body as BusyCalendar;
-      text = CALENDAR.replace('20260314T150000Z', '20260315T150000Z').replace('20260314T170000Z', '20260315T170000Z');
-      const again = (await post(routes.busyCalendar(id), {}, 200)).body as BusyCalendar;
-      expect(again.busy[0]!.from).toBe('2026-03-15T15:00:00.000Z');
-    });
-    it('is refused beyond this network, and when nothing answers', async () => {
-      expect((await post(routes.busyAddress, { name: 'Far', url: 'http://192.0.2.1/x.ics' }, 400)).body.code).toBe('not-nearby');
-      expect((await post(routes.busyAddress, { name: 'Shut', url: 'http://127.0.0.1:1/x.ics' }, 422)).body.code).toBe('calendar-silent');
-      expect((await post(routes.busyAddress, { name: 'Odd', url: 'ftp://127.0.0.1/x.ics' }, 400)).body.fields.url).toMatch(/http/);
-    });
-  });
-
-  /** Sources: RFC 1918, RFC 4193, RFC 5737 (addresses for documentation, which are nobody's). */
-  it.each([
-    ['127.0.0.1', true],
-    ['10.1.2.3', true],
-    ['172.31.0.1', true],
-    ['172.32.0.1', false],
-    ['192.168.1.5', true],
-    ['192.0.2.1', false],
-    ['203.0.113.9', false],
-    ['::1', true],
-    ['fd00::1', true],
-    ['2001:db8::1', false],
-    ['somewhere', false],
-  ])('%s lies on this network: %s', (address, near) => expect(isNearby(address)).toBe(near));
 });

@@ -1,4 +1,3 @@
-import { lookup } from 'node:dns/promises';
 import { BlockList, isIP } from 'node:net';
 
 /** This machine and its own network (RFC 1918, RFC 4193, link-local and loopback): the only addresses that are fetched. */
@@ -12,19 +11,10 @@ NEARBY.addAddress('::1', 'ipv6');
 NEARBY.addSubnet('fc00::', 7, 'ipv6');
 NEARBY.addSubnet('fe80::', 10, 'ipv6');
 
+/** Where rented machines keep what only their owner may know (common practice): link-local, and no neighbour. */
+const NOT_A_NEIGHBOUR = '169.254.169.254';
+
 export const isNearby = (address: string): boolean => {
   const family = isIP(address);
-  return family !== 0 && NEARBY.check(address, family === 6 ? 'ipv6' : 'ipv4');
+  return family !== 0 && address !== NOT_A_NEIGHBOUR && NEARBY.check(address, family === 6 ? 'ipv6' : 'ipv4');
 };
-
-/** Does every address a name stands for lie on this network? A name nobody knows does not. */
-export async function leadsNearby(url: URL): Promise<boolean> {
-  const host = url.hostname.replace(/^\[|\]$/g, '');
-  if (isIP(host)) return isNearby(host);
-  try {
-    const found = await lookup(host, { all: true });
-    return found.length > 0 && found.every(({ address }) => isNearby(address));
-  } catch {
-    return false;
-  }
-}

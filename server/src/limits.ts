@@ -1,0 +1,43 @@
+const KB = 1000;
+const MB = 1000 * KB;
+const GB = 1000 * MB;
+const MIB = 1024 * 1024;
+
+/**
+ * Everything that comes from outside, and how much of it: the one place for each limit. `docs/limits.md` lists them with
+ * what happens beyond, and a test holds the two together and reaches each of them.
+ */
+export const LIMITS = {
+  /** The body of a request in JSON. */
+  body: { bytes: 16 * MIB },
+  /** A household in a file: taken in, restored, moved, or a backup that is read back. */
+  household: {
+    bytes: 4 * GB,
+    unpackedBytes: 16 * GB,
+    /** No text packs better; what does was made to. Small parts may, by chance. */
+    ratio: 250,
+    ratioFromBytes: 64 * MB,
+    /** Tables, and in an export their CSV, schema, calendar and pictures. */
+    parts: 200_000,
+    manifestBytes: 4 * MB,
+    /** A row on its line: a part of a picture or a day of readings in hexadecimal is the longest of ours. */
+    rowBytes: 16 * MB,
+    rows: 20_000_000,
+    /** Of a table that is filled in one go, since its rows refer to each other. */
+    rowsInOneGo: 100_000,
+    /** How deep a row's documents are nested. */
+    depth: 40,
+    /** So many faults of a file are told; beyond that it is no slip. */
+    faults: 50,
+  },
+  /** Another calendar, from a file or from an address. */
+  calendar: {
+    bytes: 4 * MB,
+    unpackedBytes: 4 * MB,
+    /** From the first word to the last, however it drips. */
+    wholeMs: 8_000,
+    redirects: 3,
+    readMs: 10_000,
+    memoryMb: 256,
+  },
+} as const;
