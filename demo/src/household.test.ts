@@ -1,3 +1,4 @@
+import type { Problem } from '@bright-keeper/contract';
 import { ArchiveReader, openInMemory, previewOf, restore, takeIn, writeArchive, type Database } from '@bright-keeper/server';
 import { sql } from 'drizzle-orm';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -38,6 +39,13 @@ describe('a household in a file', () => {
     expect(tables.find((t) => t.name === 'item')!.rows).toBeGreaterThanOrEqual(15);
     expect(tables.find((t) => t.name === 'reading_day')!.rows).toBeGreaterThan(100);
     await opened(file, (archive) => archive.verify());
+  });
+
+  it('holds nothing that the API would not take', async () => {
+    const told = await inEmpty((database) =>
+      opened(file, (archive) => restore(database, archive)).catch((error: { problem?: Problem }) => error.problem?.fields),
+    );
+    expect(told).toMatchObject({ tables: expect.any(Number) as number });
   });
 
   it('comes back to the last byte: restored, and written again, every table has the same sum', async () => {

@@ -11,6 +11,16 @@ export const householdErrors = errorTable({
     title: 'This file is damaged',
     remedy: 'Part of it is not as it was written. Nothing was taken in; try another backup.',
   },
+  'archive-too-much': {
+    status: 422,
+    title: 'There is more in this file than a household holds',
+    remedy: 'Nothing was taken in. Choose a backup or an export of Bright Keeper.',
+  },
+  'archive-unfit': {
+    status: 422,
+    title: 'Some of what is in this file cannot be taken in',
+    remedy: 'What is listed is not as this program writes it. Nothing was taken in; try another backup.',
+  },
   'archive-newer': {
     status: 422,
     title: 'This file was made by a newer version',

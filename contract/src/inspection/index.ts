@@ -7,6 +7,7 @@ export {
   lookPhotoQuery,
   type LookPhotos,
   type SaveLook,
+  findingsSeen,
   saveLook,
   type SoilSeen,
   type StartLook,

@@ -26,11 +26,14 @@ const soilSeen = Joi.object<SoilSeen>({
   sizeMm: sizeMm(),
 });
 
+/** What was seen on one surface, each soil once. */
+export const findingsSeen = Joi.array<SoilSeen[]>().items(soilSeen).unique('soil').max(care.SOIL_IDS.length);
+
 const lookAnswer = Joi.object<LookAnswer>({
   surface: Joi.string()
     .valid(...care.SURFACE_IDS)
     .required(),
-  findings: Joi.array().items(soilSeen).unique('soil').max(care.SOIL_IDS.length).required(),
+  findings: findingsSeen.required(),
   note: Joi.string().allow('').max(LONGEST_NOTE).required(),
   noted: Joi.string().valid(...care.HAPPENING_IDS),
 });

@@ -9,7 +9,10 @@ import { CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
 import { problem } from '../http/problem.js';
 import { BlobRepository } from './blob.repository.js';
+import { FILE_TYPE } from './fileType.js';
 import { smallPicture } from './picture.js';
+
+const SANDBOX = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
 
 /** What a picture is called by is what it is: it never changes. */
 const FOR_EVER = 'private, max-age=31536000, immutable';
@@ -32,6 +35,9 @@ export class BlobController {
     const blob = await this.blobs.find(this.database.db, hash);
     if (!blob) throw problem(blobErrors, 'picture-not-found');
     response.setHeader('Cache-Control', FOR_EVER);
+    // Whatever it is, it runs nothing and reaches nothing, and only a picture is shown.
+    response.setHeader('Content-Security-Policy', SANDBOX);
+    if (blob.type === FILE_TYPE) response.attachment(`${hash}.bin`);
     if (small && blob.type.startsWith('image/')) {
       response.type('image/jpeg').send(await smallPicture(await this.blobs.whole(this.database.db, blob)));
       return;

@@ -6,9 +6,11 @@ import { teardownPhotos } from '../care/teardown.table.js';
 import { lookPhotos } from '../inspection/inspection.table.js';
 import { sensorFrames } from '../sensor/sensor.table.js';
 import { blobParts, blobs } from './blob.table.js';
+import type { KeptType } from './fileType.js';
 
 export type BlobRow = typeof blobs.$inferSelect;
-const PART_BYTES = 512 * 1024;
+/** A file is kept in parts of so many bytes. */
+export const PART_BYTES = 512 * 1024;
 
 /**
  * The room for pictures: put, get, remove. They lie in the household's database, in parts: so a backup, a restore, a move
@@ -17,7 +19,7 @@ const PART_BYTES = 512 * 1024;
 @Injectable()
 export class BlobRepository {
   /** Keeps it, if it is not there yet. @returns what it is called from now on. */
-  async put(db: Db, type: string, data: Uint8Array, at: Date): Promise<string> {
+  async put(db: Db, type: KeptType, data: Uint8Array, at: Date): Promise<string> {
     const hash = createHash('sha256').update(data).digest('hex');
     const fresh = await db
       .insert(blobs)

@@ -31,7 +31,10 @@ export async function pictureBytes(body: Readable): Promise<Buffer> {
  *
  * @throws ProblemError when it is no picture that can be shown.
  */
-export async function pictureToKeep(data: Uint8Array, keepAll = false): Promise<{ type: string; data: Uint8Array }> {
+export async function pictureToKeep(
+  data: Uint8Array,
+  keepAll = false,
+): Promise<{ type: (typeof PICTURE_TYPES)[number]; data: Uint8Array }> {
   try {
     const image = await opened(data);
     const { format } = await image.metadata();

@@ -1,19 +1,23 @@
-import { householdErrors } from '@bright-keeper/contract';
+import { householdErrors, instant, JOI_OPTIONS } from '@bright-keeper/contract';
+import Joi from 'joi';
 import { createHash, type Hash } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { createInterface } from 'node:readline';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import yazl from 'yazl';
-import { problem } from '../http/problem.js';
+import { problem, ProblemError } from '../http/problem.js';
+import { LIMITS } from '../limits.js';
+import { linesOf, TooLong } from './lines.js';
 
 const FORMAT = 'bright-keeper-household';
-const FORMAT_VERSION = 1;
+/** From version 2 on the manifest carries a sum of itself. */
+const FORMAT_VERSION = 2;
 const MANIFEST = 'manifest.json';
 const ROWS_AT_ONCE = 2000;
 const LENGTH_AT_ONCE = 32 * 1024 * 1024;
-const MANIFEST_LIMIT = 4 * 1024 * 1024;
+/** How much of a file is taken. */
+export type ArchiveLimits = Readonly<Record<keyof typeof LIMITS.household, number>>;
 
 /** What stands first in every file, and says what the rest must be. */
 export type Manifest = {
@@ -24,7 +28,36 @@ export type Manifest = {
   /** The last step of the schema the rows are in, by the time it was written, ms. */
   schemaStep: number;
   tables: { name: string; file: string; rows: number; sha256: string }[];
+  /** SHA-256 of all the above as JSON; left out before version 2. */
+  sha256?: string;
 };
+
+const count = () => Joi.number().integer().min(0).required();
+const sum = () => Joi.string().pattern(/^[0-9a-f]{64}$/);
+const manifestShape = Joi.object<Manifest>({
+  format: Joi.valid(FORMAT).required(),
+  formatVersion: count().min(1),
+  program: Joi.string().max(100).required(),
+  madeAt: instant().required(),
+  schemaStep: count(),
+  tables: Joi.array()
+    .items(
+      Joi.object({
+        name: Joi.string().pattern(/^\w+$/).max(100).required(),
+        file: Joi.string().max(200).required(),
+        rows: count(),
+        sha256: sum().required(),
+      }),
+    )
+    .unique('name')
+    .unique('file')
+    .max(1000)
+    .required(),
+  sha256: sum(),
+});
+
+/** What the manifest says of itself, summed up. */
+const sumOf = ({ sha256: _, ...told }: Manifest): string => createHash('sha256').update(JSON.stringify(told)).digest('hex');
 
 /** A table's rows in an archive: a JSON array with one row to a line, so that it can be read whole or line by line. */
 const tableFile = (table: string): string => `data/${table}.json`;
@@ -92,7 +125,8 @@ export class ArchiveWriter {
   }
 
   async finish(about: Pick<Manifest, 'program' | 'madeAt' | 'schemaStep'>): Promise<Manifest> {
-    const manifest: Manifest = { format: FORMAT, formatVersion: FORMAT_VERSION, ...about, tables: this.tables };
+    const told: Manifest = { format: FORMAT, formatVersion: FORMAT_VERSION, ...about, tables: this.tables };
+    const manifest: Manifest = { ...told, sha256: sumOf(told) };
     this.zip.addBuffer(Buffer.from(JSON.stringify(manifest, null, 2)), MANIFEST, { mtime: EPOCH });
     this.zip.end();
     await this.written;
@@ -103,6 +137,24 @@ export class ArchiveWriter {
 const EPOCH = new Date('2000-01-01T00:00:00Z');
 
 const damaged = () => problem(householdErrors, 'archive-damaged');
+const tooMuch = (detail: string) => problem(householdErrors, 'archive-too-much', { detail });
+
+/** What a file says of its parts: that there are not too many, none twice, and none unpacks to more than may be. */
+async function entriesOf(zip: ZipFile, most: ArchiveLimits): Promise<Map<string, Entry>> {
+  const entries = new Map<string, Entry>();
+  let unpacked = 0;
+  for await (const entry of zip.eachEntry()) {
+    const { fileName, uncompressedSize, compressedSize } = entry;
+    if (entries.has(fileName)) throw damaged();
+    unpacked += uncompressedSize;
+    if (entries.size >= most.parts) throw tooMuch(`It has more than ${most.parts} parts. Nothing was taken in.`);
+    if (unpacked > most.unpackedBytes) throw tooMuch(`It unpacks to more than ${most.unpackedBytes / 1e9} GB. Nothing was taken in.`);
+    if (uncompressedSize > most.ratioFromBytes && uncompressedSize > most.ratio * compressedSize)
+      throw tooMuch(`Its part ${fileName} unpacks to more than ${most.ratio} times its size. Nothing was taken in.`);
+    entries.set(fileName, entry);
+  }
+  return entries;
+}
 
 /** An archive open to be read. Every fault of it is a problem a person can act on. */
 export class ArchiveReader {
@@ -110,21 +162,23 @@ export class ArchiveReader {
     private readonly zip: ZipFile,
     private readonly entries: ReadonlyMap<string, Entry>,
     readonly manifest: Manifest,
+    private readonly most: ArchiveLimits,
   ) {}
 
   /** @throws ProblemError when it is no archive of ours, or was made by a newer program. */
-  static async open(path: string): Promise<ArchiveReader> {
+  static async open(path: string, most: ArchiveLimits = LIMITS.household): Promise<ArchiveReader> {
     let zip: ZipFile;
-    const entries = new Map<string, Entry>();
     try {
       zip = await yauzl.openPromise(path, { lazyEntries: true, autoClose: false });
-      for await (const entry of zip.eachEntry()) entries.set(entry.fileName, entry);
     } catch {
       throw problem(householdErrors, 'archive-unreadable');
     }
     try {
-      const manifest = await readManifest(zip, entries.get(MANIFEST));
-      return new ArchiveReader(zip, entries, manifest);
+      const entries = await entriesOf(zip, most).catch((error: unknown) => {
+        throw error instanceof ProblemError ? error : problem(householdErrors, 'archive-unreadable');
+      });
+      const manifest = await readManifest(zip, entries.get(MANIFEST), most);
+      return new ArchiveReader(zip, entries, manifest, most);
     } catch (error) {
       zip.close();
       throw error;
@@ -143,18 +197,22 @@ export class ArchiveReader {
     try {
       const stream = await this.zip.openReadStreamPromise(entry);
       stream.once('error', (error) => sum.destroy(error));
-      for await (const line of createInterface({ input: stream.pipe(sum), crlfDelay: Infinity })) {
+      for await (const line of linesOf(stream.pipe(sum), this.most.rowBytes)) {
         const row = line.replace(/,$/, '');
         if (row === '[' || row === ']' || row === '') continue;
         count += 1;
+        // More than it says are not read to their end.
+        if (count > told.rows) throw damaged();
         length += row.length;
         if (some.push(row) === ROWS_AT_ONCE || length > LENGTH_AT_ONCE) {
           yield some;
           [some, length] = [[], 0];
         }
       }
-    } catch {
-      throw damaged();
+    } catch (error) {
+      throw error instanceof TooLong
+        ? tooMuch(`A row of ${table} is longer than ${this.most.rowBytes / 1e6} MB. Nothing was taken in.`)
+        : damaged();
     }
     if (count !== told.rows || sum.digest() !== told.sha256) throw damaged();
     if (some.length > 0) yield some;
@@ -163,7 +221,11 @@ export class ArchiveReader {
   /** All rows of a table at once. */
   async allRows(table: string): Promise<string[]> {
     const all: string[] = [];
-    for await (const some of this.rows(table)) all.push(...some);
+    for await (const some of this.rows(table)) {
+      all.push(...some);
+      if (all.length > this.most.rowsInOneGo)
+        throw tooMuch(`It has more than ${this.most.rowsInOneGo} rows of ${table}. Nothing was taken in.`);
+    }
     return all;
   }
 
@@ -177,17 +239,23 @@ export class ArchiveReader {
   }
 }
 
-async function readManifest(zip: ZipFile, entry: Entry | undefined): Promise<Manifest> {
-  if (!entry || entry.uncompressedSize > MANIFEST_LIMIT) throw problem(householdErrors, 'archive-unreadable');
-  let manifest: Manifest;
+async function readManifest(zip: ZipFile, entry: Entry | undefined, most: ArchiveLimits): Promise<Manifest> {
+  if (!entry || entry.uncompressedSize > most.manifestBytes) throw problem(householdErrors, 'archive-unreadable');
+  let told: unknown;
   try {
     const parts: Buffer[] = [];
     for await (const part of await zip.openReadStreamPromise(entry)) parts.push(part as Buffer);
-    manifest = JSON.parse(Buffer.concat(parts).toString('utf8')) as Manifest;
+    told = JSON.parse(Buffer.concat(parts).toString('utf8'));
   } catch {
     throw damaged();
   }
-  if (manifest.format !== FORMAT || !Array.isArray(manifest.tables)) throw problem(householdErrors, 'archive-unreadable');
-  if (manifest.formatVersion > FORMAT_VERSION) throw problem(householdErrors, 'archive-newer');
+  const { format, formatVersion } = (told ?? {}) as Partial<Manifest>;
+  if (format !== FORMAT) throw problem(householdErrors, 'archive-unreadable');
+  if (Number(formatVersion) > FORMAT_VERSION) throw problem(householdErrors, 'archive-newer');
+  if (manifestShape.validate(told, JOI_OPTIONS).error) throw damaged();
+  const manifest = told as Manifest;
+  if (manifest.formatVersion > 1 || manifest.sha256 !== undefined) if (manifest.sha256 !== sumOf(manifest)) throw damaged();
+  const rows = manifest.tables.reduce((sum, table) => sum + table.rows, 0);
+  if (rows > most.rows) throw tooMuch(`It has more than ${most.rows} rows. Nothing was taken in.`);
   return manifest;
 }

@@ -8,16 +8,14 @@ import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { problem } from '../http/problem.js';
+import { LIMITS } from '../limits.js';
 import { DataFolder } from '../platform/dataFolder.js';
-
-/** Larger than any household we know of; what is larger is stopped while it comes. */
-const LIMIT_BYTES = 4 * 1024 ** 3;
 
 class Limit extends Transform {
   private passed = 0;
   override _transform(chunk: Buffer, _: BufferEncoding, done: (error: Error | null, chunk?: Buffer) => void): void {
     this.passed += chunk.length;
-    if (this.passed > LIMIT_BYTES) done(problem(commonErrors, 'too-large'));
+    if (this.passed > LIMITS.household.bytes) done(problem(commonErrors, 'too-large'));
     else done(null, chunk);
   }
 }

@@ -1,13 +1,16 @@
 import { householdErrors, type TakenIn } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
+import { DatabaseError } from 'pg';
 import type { Database, Db } from '../db/database.js';
 import { DOCUMENTS } from '../db/documents.js';
+import { isLost } from '../db/lost.js';
 import { goBack, goThrough, steps, type Step } from '../db/migrate.js';
 import { rewriteOldDocuments } from '../db/rewriteDocuments.js';
 import { problem } from '../http/problem.js';
 import type { ArchiveReader } from './archive.js';
-import { fill } from './rows.js';
-import { tablesOf, type TableShape } from './tables.js';
+import { checkArchive, checkTables } from './check.js';
+import { fill, rowsOf } from './rows.js';
+import { inOneGo, tablesOf, type TableShape } from './tables.js';
 
 /** What is in every household from its first minute, and no reason not to restore into it. */
 const OF_ITSELF = new Set(['settings', 'trail']);
@@ -23,8 +26,20 @@ async function isEmpty(db: Db, tables: readonly TableShape[]): Promise<boolean> 
 /** Is there nothing of anybody's in this household yet? */
 export const nothingThere = async (db: Db): Promise<boolean> => isEmpty(db, await tablesOf(db));
 
-/** A table that refers to itself is filled in one go. */
-export const inOneGo = ({ name, needs }: TableShape): boolean => needs.includes(name);
+/** By the database's code: what is not there, what is there twice. */
+const CONTRADICTS: Readonly<Record<string, string>> = {
+  '23503': 'A row of it is of something that is not there.',
+  '23505': 'Two rows of it stand against each other.',
+};
+
+/** Rules the schema itself keeps, class 23 of the database's codes: a row of something that is not there, two open looks at one thing. */
+export const withoutContradiction = <T>(work: Promise<T>): Promise<T> =>
+  work.catch((error: unknown) => {
+    const cause = error instanceof Error ? error.cause : null;
+    if (!(cause instanceof DatabaseError && cause.code?.startsWith('23'))) throw error;
+    const fields = { [`${cause.table}.${cause.constraint}`]: CONTRADICTS[cause.code] ?? 'A row of it cannot be.' };
+    throw problem(householdErrors, 'archive-conflict', { fields });
+  });
 
 async function fillFrom(db: Db, archive: ArchiveReader): Promise<TakenIn> {
   const tables = await tablesOf(db);
@@ -49,19 +64,38 @@ export async function restore(database: Database, archive: ArchiveReader, all: r
   const { schemaStep } = archive.manifest;
   const known = all.filter((step) => step.folderMillis <= schemaStep);
   if (known.at(-1)?.folderMillis !== schemaStep) throw problem(householdErrors, 'archive-newer');
-  return database.transaction(async (db) => {
-    const tables = await tablesOf(db);
-    if (!(await isEmpty(db, tables))) throw problem(householdErrors, 'household-not-empty');
-    if (known.length < all.length) {
-      await goBack(
-        db,
-        tables.map((t) => t.name),
-      );
-      await goThrough(db, known);
-    }
-    const taken = await fillFrom(db, archive);
+  return withoutContradiction(
+    database.transaction(async (db) => {
+      const tables = await tablesOf(db);
+      if (!(await isEmpty(db, tables))) throw problem(householdErrors, 'household-not-empty');
+      if (known.length < all.length) {
+        await goBack(
+          db,
+          tables.map((t) => t.name),
+        );
+        await goThrough(db, known);
+      }
+      // A file of the present schema is held against what the API would take before any of it is written.
+      if (known.length === all.length) {
+        await checkArchive(archive, tables);
+        return fillFrom(db, archive);
+      }
+      // One of an earlier schema can only be when it has grown up; if it is not fit then, all of it is taken back.
+      const taken = await fillFrom(db, archive);
+      await grow(db, all);
+      await checkTables(await tablesOf(db), (table) => rowsOf(db, table));
+      return taken;
+    }),
+  );
+}
+
+/** @throws ProblemError where what the file holds cannot be carried over. */
+async function grow(db: Db, all: readonly Step[]): Promise<void> {
+  try {
     await goThrough(db, all);
     await rewriteOldDocuments(db, DOCUMENTS);
-    return taken;
-  });
+  } catch (error) {
+    if (isLost(error)) throw error;
+    throw problem(householdErrors, 'archive-damaged');
+  }
 }

@@ -4,6 +4,9 @@ import type { Db } from '../db/database.js';
 /** A table as the database itself describes it: a backup holds what is there, whatever the program of the day knows of it. */
 export type TableShape = { name: string; columns: { name: string; type: string; nullable: boolean }[]; key: string[]; needs: string[] };
 
+/** A table that refers to itself is filled in one go. */
+export const inOneGo = ({ name, needs }: TableShape): boolean => needs.includes(name);
+
 const HERE = sql`current_schema()`;
 
 /** Those that others refer to come first. */

@@ -1,15 +1,14 @@
-import { householdErrors, type MergePreview, type TableMerge, type TakenIn } from '@bright-keeper/contract';
-import { DatabaseError } from 'pg';
+import type { MergePreview, TableMerge, TakenIn } from '@bright-keeper/contract';
 import { rm } from 'node:fs/promises';
 import type { Database, Db } from '../db/database.js';
 import { steps } from '../db/migrate.js';
 import { openInMemory } from '../db/open.js';
-import { problem } from '../http/problem.js';
 import { ArchiveReader } from './archive.js';
 import { writeArchive } from './dump.js';
-import { restore, inOneGo } from './restore.js';
+import { restore, withoutContradiction } from './restore.js';
+import { checkArchive } from './check.js';
 import { heldAgainst, merge } from './rows.js';
-import { tablesOf, type TableShape } from './tables.js';
+import { inOneGo, tablesOf, type TableShape } from './tables.js';
 
 /** One household has one set of settings, and its own trail of who changed what: they stay. */
 const STAYS = new Set(['settings', 'trail']);
@@ -57,6 +56,7 @@ async function inPresentSchema<T>(path: string, work: (archive: ArchiveReader) =
 /** What taking a file in would do, table by table. Nothing is changed. */
 export const previewOf = (database: Database, path: string): Promise<MergePreview> =>
   inPresentSchema(path, async (archive) => {
+    await checkArchive(archive, await tablesOf(database.db));
     const tables: TableMerge[] = [];
     for (const table of await coming(database.db, archive)) {
       const sum = { table: table.name, rows: 0, fresh: 0, same: 0, changed: 0 };
@@ -79,9 +79,10 @@ export const previewOf = (database: Database, path: string): Promise<MergePrevie
  * @throws ProblemError when the file is damaged, or the two contradict each other.
  */
 export const takeIn = (database: Database, path: string): Promise<TakenIn> =>
-  inPresentSchema(path, (archive) =>
-    database
-      .transaction(async (db) => {
+  inPresentSchema(path, async (archive) => {
+    await checkArchive(archive, await tablesOf(database.db));
+    return withoutContradiction(
+      database.transaction(async (db) => {
         const taken = { tables: 0, rows: 0 };
         for (const table of await coming(db, archive)) {
           let count = 0;
@@ -93,10 +94,6 @@ export const takeIn = (database: Database, path: string): Promise<TakenIn> =>
           taken.rows += count;
         }
         return taken;
-      })
-      .catch((error: unknown) => {
-        // Rules the schema itself keeps, class 23: two open looks at one thing, say.
-        const cause = error instanceof Error ? error.cause : null;
-        throw cause instanceof DatabaseError && cause.code?.startsWith('23') ? problem(householdErrors, 'archive-conflict') : error;
       }),
-  );
+    );
+  });

@@ -3,7 +3,7 @@ const SLICE_MS = 10;
 const AT_ONCE = 100;
 
 /** Lets others be answered when the work has gone on for a slice of time. */
-function breather(): () => Promise<void> | undefined {
+export function breather(): () => Promise<void> | undefined {
   let since = performance.now();
   return () => {
     if (performance.now() - since < SLICE_MS) return undefined;

@@ -18,6 +18,7 @@ import {
 import { care, schedule, sensor } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { BlobRepository } from '../blobs/blob.repository.js';
+import { FILE_TYPE, type KeptType } from '../blobs/fileType.js';
 import { pictureToKeep } from '../blobs/picture.js';
 import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
@@ -88,7 +89,8 @@ export class SensorService {
   /** Keeps its picture, made small, or the file as it came. */
   async keepPicture(id: string, part: FramePart, bytes: Uint8Array): Promise<void> {
     // Before the transaction: others need not wait while a picture is worked on. An original is what it is, to the byte.
-    const { type, data } = part === 'preview' ? await pictureToKeep(bytes) : { type: 'application/octet-stream', data: bytes };
+    const { type, data }: { type: KeptType; data: Uint8Array } =
+      part === 'preview' ? await pictureToKeep(bytes) : { type: FILE_TYPE, data: bytes };
     await this.database.transaction(async (db) => {
       const row = await this.find(db, id);
       const hash = await this.blobs.put(db, type, data, this.clock.now());

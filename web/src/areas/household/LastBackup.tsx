@@ -1,13 +1,16 @@
 import { Link } from 'react-router';
 import { Notice } from '../../ui/parts';
+import { fullInstant } from '../../ui/dates';
 import { At } from '../../ui/when';
+import { useZone } from '../../ui/zone';
 import { useHealth } from './queries';
 
 /** A clock that is wrong, or was: what is dated ahead of it counts for nothing until one is set right. */
 function WrongClock({ now, datedAhead }: { now: string; datedAhead: string }) {
+  const zone = useZone();
   return (
     <Notice tone="attention">
-      This machine’s clock says <At instant={now} />, but something was written here on <At instant={datedAhead} />. One of the two is
+      This machine’s clock says {fullInstant(now, zone)}, but something here is dated {fullInstant(datedAhead, zone)}. One of the two is
       wrong. If the clock is, set it; if it was, what is dated ahead counts for nothing until that day.
     </Notice>
   );

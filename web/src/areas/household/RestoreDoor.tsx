@@ -1,5 +1,6 @@
 import { FileButton } from '../../ui/FilePicker';
-import { Failure, Notice } from '../../ui/parts';
+import { Notice } from '../../ui/parts';
+import { FileFailure } from './FileFailure';
 import { useRestore } from './queries';
 
 /** The way back into a household from its backup, where there is none yet. */
@@ -17,7 +18,7 @@ export function RestoreDoor() {
         </FileButton>
       </div>
       {restore.isPending && <p role="status">Reading the file, and then every row of it…</p>}
-      {restore.isError && <Failure error={restore.error} />}
+      {restore.isError && <FileFailure error={restore.error} />}
       {restore.data && <Notice tone="good">Restored: {restore.data.rows} rows.</Notice>}
     </section>
   );

@@ -2,8 +2,9 @@ import type { MergePreview, TableMerge } from '@bright-keeper/contract';
 import { useState } from 'react';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { FileDrop } from '../../ui/FilePicker';
-import { Button, Failure, Notice, Section } from '../../ui/parts';
+import { Button, Notice, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
+import { FileFailure } from './FileFailure';
 import { tableWords } from './tableWords';
 import { useTakeIn, useTakeInPreview } from './queries';
 
@@ -44,8 +45,8 @@ export function TakeIn() {
           )}
         </FileDrop>
         {preview.isPending && <p role="status">Reading the file…</p>}
-        {preview.isError && <Failure error={preview.error} />}
-        {takeIn.isError && <Failure error={takeIn.error} />}
+        {preview.isError && <FileFailure error={preview.error} />}
+        {takeIn.isError && <FileFailure error={takeIn.error} />}
         {takeIn.data && <Notice tone="good">Taken in: {takeIn.data.rows} rows.</Notice>}
         {seen && file && !takeIn.data && (
           <>

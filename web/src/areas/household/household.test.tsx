@@ -167,10 +167,21 @@ describe('the way back', () => {
     const page = shown(RestoreDoor, { [`POST ${routes.restore}`]: () => answer });
     choose(await screen.findByLabelText('Restore a backup', { selector: 'input' }));
     expect(await screen.findByText('There is a household here already')).toBeTruthy();
+    answer = new Refusal({
+      status: 422,
+      code: 'archive-unfit',
+      title: 'No',
+      fields: { 'item.3.name': 'This must not be empty.', secrets: 'There is no such table.' },
+    });
+    choose(screen.getByLabelText('Restore a backup', { selector: 'input' }));
+    expect((await screen.findAllByRole('listitem')).map((li) => li.textContent)).toEqual([
+      'Things, row 3, name: This must not be empty.',
+      'secrets: There is no such table.',
+    ]);
     answer = { tables: 24, rows: 2545 };
     choose(screen.getByLabelText('Restore a backup', { selector: 'input' }));
     expect(await screen.findByText('Restored: 2545 rows.')).toBeTruthy();
-    expect(page.written().map((c) => c.path)).toEqual([routes.restore, routes.restore]);
+    expect(page.written().map((c) => c.path)).toEqual([routes.restore, routes.restore, routes.restore]);
   });
 });
 
