@@ -257,16 +257,77 @@ function smallDisk(): string | null {
   }
 }
 
+/** So much is left on the disk, in MB. */
+const leftOn = (disk: string): number => Number(execFileSync('df', ['--output=avail', '-m', disk]).toString().split('\n')[1]);
+function fillUpTo(disk: string, leaveMb: number): string {
+  const filler = join(disk, 'filler');
+  const chunk = Buffer.alloc(1024 * 1024);
+  while (leftOn(disk) > leaveMb) writeFileSync(filler, chunk, { flag: 'a' });
+  return filler;
+}
+
+test('a disk that fills half-way through a log: it is told in words, the program goes on, and the log can be sent again', async () => {
+  const disk = smallDisk();
+  test.skip(disk === null, 'only root may make a disk to fill');
+  // The margin would turn the log away before it began.
+  process.env.BRIGHT_KEEPER_DISK_MARGIN_MB = '0';
+  try {
+    const server = await start({ dataDir: join(disk!, 'data') });
+    const probe = { name: 'Probe', source: 'csv', outdoor: false, placeId: null, everyMinutes: 1, note: '' };
+    const { id } = (await (await send('POST', server.url + routes.devices, probe)).json()) as Device;
+    const filler = fillUpTo(disk!, 4);
+    const rows = Array.from(
+      { length: 500_000 },
+      (_, i) => `${new Date(Date.UTC(2020, 0, 1) + i * 60_000).toISOString()},${20 + (i % 7)},${50 + (i % 11)}`,
+    );
+    const preview = await send('POST', server.url + routes.logPreview, {
+      startBase64: Buffer.from(['at,temperature C,humidity %', ...rows.slice(0, 20)].join('\n')).toString('base64'),
+    });
+    const guessed = ((await preview.json()) as { format: object }).format;
+    const csv = ['at,temperature C,humidity %', ...rows].join('\n');
+    const importing = () =>
+      fetch(`${server.url}${routes.logImport(id)}?format=${encodeURIComponent(JSON.stringify(guessed))}`, {
+        method: 'POST',
+        headers: { 'content-type': 'text/csv' },
+        body: csv,
+      });
+    const refused = await importing();
+    expect(refused.status).toBe(507);
+    expect(((await refused.json()) as { code: string }).code).toBe('disk-full');
+    expect((await fetch(server.url + routes.today)).status).toBe(200);
+    rmSync(filler);
+    await expect.poll(async () => (await importing()).status, { timeout: 60_000 }).toBe(200);
+    const device = (await (await fetch(server.url + routes.device(id))).json()) as Device;
+    expect(device.readings).toBe(rows.length);
+    expect(await server.kill('SIGTERM')).toBe(0);
+  } finally {
+    delete process.env.BRIGHT_KEEPER_DISK_MARGIN_MB;
+    execFileSync('umount', ['-l', disk!]);
+  }
+});
+
+test('a fault that nobody caught ends the program in good order: what it acknowledged is there, and why is written', async () => {
+  process.env.NODE_OPTIONS = `--import=data:text/javascript,${encodeURIComponent("process.on('SIGUSR2',()=>{throw new Error('provoked')})")}`;
+  const server = await start();
+  delete process.env.NODE_OPTIONS;
+  const ledger: Ledger = { things: new Map(), readings: 0, deviceId: null };
+  const writing = write(server, ledger, 0);
+  await expect.poll(() => ledger.things.size >= 5).toBe(true);
+  expect(await server.kill('SIGUSR2')).toBe(1);
+  await writing;
+  expect(server.output()).toContain('provoked');
+  const again = await start({ dataDir: server.dataDir });
+  await check(again, ledger);
+  await again.kill('SIGTERM');
+});
+
 test('a full disk: reads go on, writes are refused in words, and all goes on by itself when there is room', async ({ page }) => {
   const disk = smallDisk();
   test.skip(disk === null, 'only root may make a disk to fill');
   try {
     const server = await start({ dataDir: join(disk!, 'data') });
     expect((await send('POST', server.url + routes.gear, lens('Before'))).status).toBe(201);
-    const filler = join(disk!, 'filler');
-    const chunk = Buffer.alloc(1024 * 1024);
-    for (const full = () => Number(execFileSync('df', ['--output=avail', '-m', disk!]).toString().split('\n')[1]); full() > 40;)
-      writeFileSync(filler, chunk, { flag: 'a' });
+    const filler = fillUpTo(disk!, 40);
 
     const refused = await send('POST', server.url + routes.gear, lens('Too much'));
     expect(refused.status).toBe(507);

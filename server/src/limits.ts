@@ -22,11 +22,9 @@ export const LIMITS = {
     manifestBytes: 4 * MB,
     /** A row on its line: a part of a picture or a day of readings in hexadecimal is the longest of ours. */
     rowBytes: 16 * MB,
-    rows: 20_000_000,
+    rows: 2_000_000,
     /** Of a table that is filled in one go, since its rows refer to each other. */
     rowsInOneGo: 100_000,
-    /** How deep a row's documents are nested. */
-    depth: 40,
     /** So many faults of a file are told; beyond that it is no slip. */
     faults: 50,
   },

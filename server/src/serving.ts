@@ -5,7 +5,7 @@ import type { Database } from './db/database.js';
 import type { Platform } from './db/database.module.js';
 import type { Waking } from './db/embedded/wake.js';
 import { openOnServer, openWaking, placeForCopy, type Opening } from './db/open.js';
-import { endOnSignals, Ending } from './http/ending.js';
+import { endOnFaults, endOnSignals, Ending } from './http/ending.js';
 import { writeArchive } from './household/dump.js';
 import { SystemClock, SystemIds } from './platform/clock.js';
 import { DataFolder } from './platform/dataFolder.js';
@@ -59,6 +59,7 @@ export async function serveOn(
   }
   waking?.claim.answersAt(`http://127.0.0.1:${port}`);
   endOnSignals(app, ending);
+  endOnFaults(app, ending);
   sayWhenTaken(database, dataDir);
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
   void app

@@ -1,5 +1,5 @@
-import { mkdirSync, rmSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { chmodSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { TEMPLATE } from '../paths.js';
 import { Database } from './database.js';
 import { overEngine } from './embedded/embedded.js';
@@ -13,4 +13,7 @@ export async function makeTemplate(directory = TEMPLATE): Promise<void> {
   const database = new Database(overEngine(await openEngine(directory), true));
   await bringUpToDate(database);
   await database.close();
+  // Whoever starts the program begins with a copy of it, whoever built it; there is nothing of anybody in it.
+  for (const path of [directory, ...readdirSync(directory, { recursive: true }).map((name) => join(directory, String(name)))])
+    chmodSync(path, statSync(path).isDirectory() ? 0o755 : 0o644);
 }

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
@@ -16,6 +16,9 @@ describe('a new directory', () => {
     const dataDir = join(folder, 'fresh');
     mkdirSync(dataDir);
     beginFromTemplate(join(dataDir, 'db'), template);
+    // Anybody may begin with a copy of it, and the copy is nobody else's.
+    expect(statSync(join(template, 'PG_VERSION')).mode & 0o777).toBe(0o644);
+    expect(statSync(join(dataDir, 'db', 'PG_VERSION')).mode & 0o777).toBe(0o600);
     const database = await openOnFiles({ dataDir });
     const { rows } = (await database.db.execute(sql`select count(*)::int as n from item`)) as unknown as { rows: { n: number }[] };
     expect(rows).toEqual([{ n: 0 }]);

@@ -1,6 +1,7 @@
 import { commonErrors, type Problem } from '@bright-keeper/contract';
 import { DatabaseError } from 'pg';
 import { DatabaseRestarted, DataTaken } from '../db/database.js';
+import { DatabaseStopped } from '../db/embedded/keeper.js';
 import { causes, isLost, TransactionUndone } from '../db/lost.js';
 import { problem } from './problem.js';
 
@@ -17,8 +18,13 @@ const BY_CODE: Record<string, keyof typeof commonErrors> = {
 /** Codes of the class "data exception": a value that no column can hold. */
 const DATA_EXCEPTION = /^22/;
 
+/** What the system says of a full disk (strerror of ENOSPC and EDQUOT), as the embedded database's last words pass it on. */
+const NO_ROOM = /no space left on device|disk quota exceeded|ENOSPC|EDQUOT/i;
+const ranOutOfRoom = (cause: unknown): boolean => cause instanceof DatabaseStopped && NO_ROOM.test(cause.message);
+
 /** What happened at the database as a person should hear it; null when it is a fault of ours. */
 export function databaseFault(error: unknown): Problem | null {
+  if ([...causes(error)].some(ranOutOfRoom)) return problem(commonErrors, 'disk-full').problem;
   for (const cause of causes(error)) {
     if (cause instanceof TransactionUndone) return problem(commonErrors, 'database-lost').problem;
     if (cause instanceof DataTaken) return problem(commonErrors, 'data-taken').problem;

@@ -1,6 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import type { Server } from 'node:http';
+import { log } from '../platform/log.js';
 
 /** How long whoever is being answered has to be done. */
 const PATIENCE_MS = 4000;
@@ -28,6 +29,21 @@ export class Ending {
     clearTimeout(impatient);
     clearTimeout(late);
   }
+}
+
+/**
+ * Ends an application after a fault that nobody was there to catch: what it holds in memory may be wrong from then on.
+ * Who is being answered is answered, why it ended is written down, and whoever supervises it starts it anew.
+ */
+export function endOnFaults(app: NestExpressApplication, ending: Ending): void {
+  for (const event of ['uncaughtException', 'unhandledRejection'] as const)
+    process.on(event, (fault: unknown) => {
+      log.fatal(
+        { event, error: fault instanceof Error ? fault.message : String(fault), stack: (fault as Error | null)?.stack },
+        'a fault nobody caught: the program ends',
+      );
+      void ending.end(app).finally(() => process.exit(1));
+    });
 }
 
 /** Ends an application when the system asks for it. */

@@ -3,6 +3,7 @@ import { DrizzleQueryError } from 'drizzle-orm';
 import { DatabaseError } from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { DatabaseStopped } from '../db/embedded/keeper.js';
+import { TransactionUndone } from '../db/lost.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 import { databaseFault, forTheLog } from './databaseFault.js';
 
@@ -37,6 +38,10 @@ describe('what the database refuses', () => {
     expect(databaseFault(failed('42P01'))).toBeNull();
     expect(databaseFault(new TypeError('undefined is not a function'))).toBeNull();
     expect(databaseFault(new DatabaseStopped('it hung'))).toMatchObject({ status: 503 });
+    const full = new DatabaseStopped('could not write to file "pg_wal/xlogtemp.9": No space left on device');
+    expect(databaseFault(full)).toMatchObject({ status: 507, code: 'disk-full' });
+    expect(databaseFault(new TransactionUndone({ cause: full }))).toMatchObject({ status: 507 });
+    expect(databaseFault(new TransactionUndone({ cause: new DatabaseStopped('it hung') }))).toMatchObject({ code: 'database-lost' });
     expect(JSON.stringify(forTheLog(failed('42P01')))).not.toContain(SECRET);
     expect(forTheLog(failed('42P01'))).toMatchObject({
       code: '42P01',

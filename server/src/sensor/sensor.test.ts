@@ -149,7 +149,7 @@ describe('the frames of a body', () => {
     const original = await t.http.get(routes.blob(kept.original!)).responseType('blob').expect(200);
     expect(Buffer.compare(original.body as Buffer, picture)).toBe(0);
     await t.http.put(routes.framePicture(id, 'preview')).set('content-type', 'image/jpeg').send(Buffer.from('no picture')).expect(422);
-    await t.http.put(routes.framePicture(id, 'else')).send(picture).expect(400);
+    await t.http.put(routes.framePicture(id, 'else')).set('content-type', 'image/jpeg').send(picture).expect(400);
     await t.http.get(routes.blob('0'.repeat(64))).expect(404);
     await t.http.get(routes.blob('nonsense')).expect(400);
   });
