@@ -275,10 +275,12 @@ test('a disk that fills half-way through a log: it is told in words, the program
     const server = await start({ dataDir: join(disk!, 'data') });
     const probe = { name: 'Probe', source: 'csv', outdoor: false, placeId: null, everyMinutes: 1, note: '' };
     const { id } = (await (await send('POST', server.url + routes.devices, probe)).json()) as Device;
-    const filler = fillUpTo(disk!, 4);
+    const filler = fillUpTo(disk!, 1);
+    // Of no pattern, so that the database cannot make it small.
+    const random = sequence(3);
     const rows = Array.from(
-      { length: 500_000 },
-      (_, i) => `${new Date(Date.UTC(2020, 0, 1) + i * 60_000).toISOString()},${20 + (i % 7)},${50 + (i % 11)}`,
+      { length: 1_200_000 },
+      (_, i) => `${new Date(Date.UTC(2020, 0, 1) + i * 60_000).toISOString()},${(random() * 40).toFixed(2)},${(random() * 100).toFixed(2)}`,
     );
     const preview = await send('POST', server.url + routes.logPreview, {
       startBase64: Buffer.from(['at,temperature C,humidity %', ...rows.slice(0, 20)].join('\n')).toString('base64'),
@@ -330,6 +332,7 @@ test('a full disk: reads go on, writes are refused in words, and all goes on by 
     const filler = fillUpTo(disk!, 40);
 
     const refused = await send('POST', server.url + routes.gear, lens('Too much'));
+    console.log(server.output());
     expect(refused.status).toBe(507);
     expect(((await refused.json()) as { code: string }).code).toBe('disk-full');
     await page.goto(server.url + '/gear');

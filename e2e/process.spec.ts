@@ -100,7 +100,7 @@ test('a server whose folder is taken away says so at once, and acknowledges noth
   expect(((await refused.json()) as { code: string }).code).toBe('data-taken');
   await expect.poll(() => server.output()).toContain('removed, moved or replaced');
   await page.goto(server.url + '/gear');
-  await expect(page.getByRole('alert')).toContainText('The data is not where it was');
+  await expect(page.getByRole('alert').first()).toContainText('The data is not where it was');
   await server.kill('SIGKILL');
   renameSync(`${server.dataDir}-moved`, server.dataDir);
   const again = await start({ dataDir: server.dataDir });

@@ -114,6 +114,20 @@ describe('a transaction over the embedded database', () => {
     expect(await keptIn()).toEqual([]);
   });
 
+  it('tells what failed first, though what was asked beside it and failed with it is heard first', async () => {
+    const heardLate = async (asked: Promise<unknown>) => {
+      try {
+        return await asked;
+      } finally {
+        for (let i = 0; i < 5; i += 1) await Promise.resolve();
+      }
+    };
+    const failing = database.transaction((db) =>
+      Promise.all([heardLate(db.execute(sql`select 1 / 0`)), db.execute(sql`select 1`), db.execute(sql`select 2`)]),
+    );
+    await expect(failing).rejects.toMatchObject({ cause: { message: expect.stringContaining('division by zero') as string } });
+  });
+
   it('fails where it could not begin', async () => {
     carry = (message) => {
       const text = Buffer.from(message).toString('latin1');

@@ -22,6 +22,9 @@ const BEGIN = /^\s*begin\b/i;
 const COMMIT = /^\s*commit\b/i;
 const ROLLBACK = /^\s*rollback\s*;?\s*$/i;
 
+/** PostgreSQL's code (appendix A of its manual). */
+const IN_FAILED_TRANSACTION = '25P02';
+
 /** So many statements are kept ready by a line; each takes some kilobytes of the database. */
 const MOST_KEPT_READY = 300;
 
@@ -55,6 +58,8 @@ export function watchedClient(listener: Listener): typeof pg.Client {
   class WatchedClient extends pg.Client {
     /** What the open transaction has written; null outside of one. */
     private open: Written[] | null = null;
+    /** What went wrong first in the open transaction. */
+    private fault: Error | null = null;
     /** Whether the open transaction has begun at all. */
     private begun: Promise<unknown> | null = null;
 
@@ -74,7 +79,7 @@ export function watchedClient(listener: Listener): typeof pg.Client {
       }
       const told = ending ?? (this.open || written === 'nothing' ? [] : [written]);
       const begins = BEGIN.test(text);
-      if (begins) this.open = [];
+      if (begins) [this.open, this.fault] = [[], null];
       else if (ending || ROLLBACK.test(text)) this.open = null;
       else if (written !== 'nothing') this.open?.push(written);
       const after = (): void => {
@@ -92,7 +97,12 @@ export function watchedClient(listener: Listener): typeof pg.Client {
       if (begins) return this.begin(config);
       const result = this.plain(config, values);
       if (!(result instanceof Promise)) return result;
-      return Promise.all([result, ending && this.begun]).then(([r]) => (after(), r));
+      return Promise.all([result, ending && this.begun]).then(
+        ([r]) => (after(), r),
+        (error: Error) => {
+          throw this.firstFault(error);
+        },
+      );
     }) as typeof pg.Client.prototype.query;
 
     /** Is not waited for, so that it goes along with what is asked first; one that failed fails the commit. */
@@ -101,6 +111,13 @@ export function watchedClient(listener: Listener): typeof pg.Client {
       begun.catch(() => {});
       this.begun = begun;
       return Promise.resolve(BEGUN);
+    }
+
+    /** Of what is asked side by side the second to fail is heard first, and says only that something failed before it. */
+    private firstFault(error: Error): Error {
+      if ((error as Partial<pg.DatabaseError>).code === IN_FAILED_TRANSACTION) return this.fault ?? error;
+      if (this.open) this.fault ??= error;
+      return error;
     }
 
     private sendBefore(): () => void {

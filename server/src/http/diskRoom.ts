@@ -1,4 +1,4 @@
-import { commonErrors } from '@bright-keeper/contract';
+import { commonErrors, routes } from '@bright-keeper/contract';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { DataTaken, type Database } from '../db/database.js';
 import type { Disk } from '../platform/disk.js';
@@ -10,7 +10,8 @@ const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const whileItCanBeKept =
   (disk: Disk, database: Database): RequestHandler =>
   (request: Request, _: Response, next: NextFunction) => {
+    // What is read of it may be anybody's by now; how it stands is told all the same.
+    if (request.path.startsWith('/api/') && request.path !== routes.health && !database.isOurs()) return next(new DataTaken());
     if (READS.has(request.method)) return next();
-    if (!database.isOurs()) return next(new DataTaken());
     disk.room().then((room) => next(room && !room.enough ? problem(commonErrors, 'disk-full') : undefined), next);
   };
