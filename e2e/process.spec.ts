@@ -61,7 +61,7 @@ test('a backup from the terminal is of the folder that was named, whoever answer
   const file = join(ours.dataDir, 'ours.zip');
   expect(backup(ours.dataDir, file, other.port)).toMatchObject({
     status: 0,
-    said: expect.stringContaining('read back and whole') as string,
+    said: expect.stringContaining('read back and whole'),
   });
   expect(namesIn(file)).toEqual(['Ours']);
 
@@ -69,7 +69,7 @@ test('a backup from the terminal is of the folder that was named, whoever answer
   const lock = join(ours.dataDir, 'in-use');
   writeFileSync(lock, readFileSync(lock, 'utf8').replace(String(ours.port), String(other.port)));
   const refused = backup(ours.dataDir, join(ours.dataDir, 'no.zip'), other.port);
-  expect(refused).toMatchObject({ status: 1, said: expect.stringContaining(`does not hold ${ours.dataDir}`) as string });
+  expect(refused).toMatchObject({ status: 1, said: expect.stringContaining(`does not hold ${ours.dataDir}`) });
   expect(existsSync(join(ours.dataDir, 'no.zip'))).toBe(false);
 
   await ours.kill('SIGTERM');

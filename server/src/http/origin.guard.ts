@@ -16,7 +16,7 @@ const isOurPage = ({ headers: { origin, host } }: Request): boolean => origin ==
 
 function isOurDoing({ method, headers }: Request): boolean {
   const site = headers['sec-fetch-site'];
-  return READS.has(method) || site === undefined || OWN_SITES.has(site as string);
+  return READS.has(method) || site === undefined || OWN_SITES.has(site);
 }
 
 /** Does a body come in a way a form could not send it? */
