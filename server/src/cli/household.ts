@@ -8,7 +8,7 @@ import { routes, type BackupFile, type Holder } from '@bright-keeper/contract';
 import type { Database } from '../db/database.js';
 import { answeringFor, DirectoryInUse, proofOf } from '../db/lock.js';
 import { openInMemory, openOnFiles, openOnServer } from '../db/open.js';
-import { ArchiveReader, type Manifest } from '../household/archive.js';
+import { ArchiveReader, AT_HAND, type Manifest } from '../household/archive.js';
 import { writeArchive } from '../household/dump.js';
 import { restore } from '../household/restore.js';
 import { ProblemError } from '../http/problem.js';
@@ -32,7 +32,7 @@ async function during<T>(opening: Promise<Database>, work: (database: Database) 
 }
 
 async function reading<T>(file: string, work: (archive: ArchiveReader) => Promise<T>): Promise<T> {
-  const archive = await ArchiveReader.open(file);
+  const archive = await ArchiveReader.open(file, AT_HAND);
   return work(archive).finally(() => archive.close());
 }
 
@@ -111,14 +111,18 @@ async function compare(database: Database, archive: ArchiveReader): Promise<Mani
   });
 }
 
-/** Fills an empty directory from a file; with `--check` a household in memory, which is held against the file and forgotten. */
-export async function restoreFrom(file: string | undefined, check: boolean): Promise<string> {
-  if (!file) throw new Usage('npm run restore -- FILE [--check]');
+/**
+ * Fills an empty directory from a file; with `check` a household in memory, which is held against the file and forgotten.
+ *
+ * @param asItIs for a file of the keeper's own that an earlier program wrote: its rows are not held against what is taken today.
+ */
+export async function restoreFrom(file: string | undefined, { check, asItIs }: { check: boolean; asItIs: boolean }): Promise<string> {
+  if (!file) throw new Usage('npm run restore -- FILE [--check] [--as-it-is]');
   return reading(file, async (archive) => {
     await archive.verify();
     const target = check ? openInMemory() : openHere();
     const now = await during(target, async (database) => {
-      await restore(database, archive);
+      await restore(database, archive, { asItIs });
       return compare(database, archive);
     });
     const where = check ? 'a household in memory, which is gone again' : databaseUrl() ? 'the PostgreSQL server' : dataDirectory();
@@ -143,12 +147,16 @@ export async function moveTo(url: string | undefined): Promise<string> {
   });
 }
 
+/** A refusal with where in the file it lies. */
+const refusalWords = ({ problem: { title, detail, fields = {} } }: ProblemError): string =>
+  [`${title}. ${detail}`, ...Object.entries(fields).map(([at, why]) => `  ${at}: ${why}`)].join('\n');
+
 /** Runs a command of the terminal, and ends with words a person can act on. */
 export async function run(command: () => Promise<string>): Promise<void> {
   try {
     console.log(await command());
   } catch (error) {
-    const said = error instanceof ProblemError ? `${error.problem.title}. ${error.problem.detail}` : fileFault(error);
+    const said = error instanceof ProblemError ? refusalWords(error) : fileFault(error);
     console.error(error instanceof Usage ? `Usage: ${said}` : said);
     process.exitCode = 1;
   }

@@ -5,6 +5,6 @@ const words = process.argv.slice(2);
 await run(() =>
   restoreFrom(
     words.find((word) => !word.startsWith('--')),
-    words.includes('--check'),
+    { check: words.includes('--check'), asItIs: words.includes('--as-it-is') },
   ),
 );

@@ -17,6 +17,10 @@ import { overEngine } from './embedded/embedded.js';
 import { openEngine } from './embedded/engine.js';
 import { goThrough, steps } from './migrate.js';
 import { openOnFiles } from './open.js';
+import { checkTables } from '../household/check.js';
+import { rowsOf } from '../household/rows.js';
+import { tablesOf } from '../household/tables.js';
+import type { ProblemError } from '../http/problem.js';
 import { rewriteOldDocuments } from './rewriteDocuments.js';
 
 /** Rows of the demo household as the program of each schema wrote them; the last of its line before the next schema came. */
@@ -128,6 +132,11 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
       // The third look comes twelve weeks after it was isolated.
       expect(row!.at.toISOString().slice(0, 10)).toBe(task === 'home-care' ? due : schedule.addDays(due, -84));
     }
+  });
+
+  it('is fit to be restored: every row of it is as the API would take it', async () => {
+    const told = await checkTables(await tablesOf(db.db), (table) => rowsOf(db.db, table)).catch((error: ProblemError) => error.problem);
+    expect(told).toBeUndefined();
   });
 
   it('keeps the log to the letter', async () => {

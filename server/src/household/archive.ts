@@ -18,6 +18,15 @@ const ROWS_AT_ONCE = 2000;
 const LENGTH_AT_ONCE = 32 * 1024 * 1024;
 /** How much of a file is taken. */
 export type ArchiveLimits = Readonly<Record<keyof typeof LIMITS.household, number>>;
+/** What the keeper has at hand on this machine may be as large as it is: only what it is held against stays. */
+export const AT_HAND: ArchiveLimits = {
+  ...LIMITS.household,
+  bytes: Infinity,
+  unpackedBytes: Infinity,
+  ratio: Infinity,
+  parts: Infinity,
+  rows: Infinity,
+};
 
 /** What stands first in every file, and says what the rest must be. */
 export type Manifest = {

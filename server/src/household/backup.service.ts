@@ -11,7 +11,7 @@ import { Clock } from '../platform/clock.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { fileFault } from '../platform/fileFault.js';
 import { log } from '../platform/log.js';
-import { ArchiveReader } from './archive.js';
+import { ArchiveReader, AT_HAND } from './archive.js';
 import { writeArchive } from './dump.js';
 import { nothingThere } from './restore.js';
 import { CLOCK_MAY_BE_SET_MS, outlived } from './retention.js';
@@ -139,7 +139,7 @@ export class BackupService implements OnApplicationBootstrap, OnApplicationShutd
       try {
         await writeArchive(this.database, unfinished, at);
         syncPath(unfinished);
-        const archive = await ArchiveReader.open(unfinished);
+        const archive = await ArchiveReader.open(unfinished, AT_HAND);
         await archive.verify().finally(() => archive.close());
         // Only what was read back and found whole is called a backup.
         await rename(unfinished, path);

@@ -36,7 +36,7 @@ async function inPresentSchema<T>(path: string, work: (archive: ArchiveReader) =
     const grown = `${path}.grown`;
     const database = await openInMemory();
     try {
-      await restore(database, archive, all);
+      await restore(database, archive, { all });
       await writeArchive(database, grown, new Date(archive.manifest.madeAt));
       const present = await ArchiveReader.open(grown);
       try {
