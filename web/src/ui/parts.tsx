@@ -108,15 +108,32 @@ export const Loading = () => (
   </p>
 );
 
-/** Any failure of a query, with what to do about it. */
-export function Failure({ error, onRetry }: { error: unknown; onRetry?: () => void }) {
+type FailureProps = {
+  error: unknown;
+  onRetry?: () => void;
+  /** Where a fault lies that is told by a path of names, in words; left out where each stands beside its own field. */
+  whereWords?: (path: string) => string;
+};
+
+/** Any failure of a query, with what to do about it, and which of what was sent is meant. */
+export function Failure({ error, onRetry, whereWords }: FailureProps) {
   const problem = error instanceof ApiError ? error.problem : null;
+  const faults = whereWords ? Object.entries(problem?.fields ?? {}) : [];
   return (
     <div role="alert" className="sheet mx-auto my-8 flex max-w-prose flex-col items-start gap-3 p-6">
       <p className="flex items-center gap-2 text-lg font-semibold text-act">
         <AlertTriangle aria-hidden="true" /> {problem?.title ?? 'Something went wrong'}
       </p>
       <p>{problem?.detail ?? (error instanceof Error ? error.message : 'Try again.')}</p>
+      {faults.length > 0 && (
+        <ul aria-label="What is wrong" className="max-h-80 w-full list-disc space-y-1 overflow-y-auto pl-6 text-sm">
+          {faults.map(([path, message]) => (
+            <li key={path}>
+              <span className="font-semibold">{whereWords?.(path)}:</span> {message}
+            </li>
+          ))}
+        </ul>
+      )}
       {onRetry && <Button onClick={onRetry}>Try again</Button>}
     </div>
   );

@@ -1,4 +1,3 @@
-import { ApiError } from '../../api/http';
 import { Failure } from '../../ui/parts';
 import { tableWords } from './tableWords';
 
@@ -10,20 +9,4 @@ function whereWords(path: string): string {
 }
 
 /** Why a household’s file is not taken: in short, and where it lies in the file. */
-export function FileFailure({ error }: { error: unknown }) {
-  const faults = Object.entries((error instanceof ApiError && error.problem.fields) || {});
-  return (
-    <>
-      <Failure error={error} />
-      {faults.length > 0 && (
-        <ul aria-label="What is wrong with the file" className="max-h-80 list-disc space-y-1 overflow-y-auto pl-6 text-sm">
-          {faults.map(([path, message]) => (
-            <li key={path}>
-              <span className="font-semibold">{whereWords(path)}:</span> {message}
-            </li>
-          ))}
-        </ul>
-      )}
-    </>
-  );
-}
+export const FileFailure = ({ error }: { error: unknown }) => <Failure error={error} whereWords={whereWords} />;
