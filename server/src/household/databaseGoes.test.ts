@@ -1,9 +1,10 @@
-import { routes, type Health, type Item, type Problem } from '@bright-keeper/contract';
+import { routes, type Health, type Problem } from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import pg from 'pg';
 import { openOnServer } from '../db/open.js';
 import { SystemIds } from '../platform/clock.js';
 import { startCluster, type Cluster } from '../testing/postgresCluster.js';
+import { namesOnShelf } from '../testing/namesOnShelf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 const LENS = { kind: 'lens', traits: {}, notes: '', acquiredOn: null };
@@ -65,8 +66,7 @@ describe.runIf(inject('postgres'))('a database that goes', () => {
     expect(told.filter(({ code }) => code === 'database-lost').length).toBeGreaterThan(
       told.filter(({ code }) => code === 'database-away').length,
     );
-    const names = new Map<string, number>();
-    for (const { name } of await allThings(apps[0]!)) names.set(name, (names.get(name) ?? 0) + 1);
+    const names = await namesOnShelf(apps[0]!);
     for (const { name, status } of told.filter(({ code }) => code !== 'database-away'))
       expect([name, names.get(name) ?? 0]).toEqual([name, status === 201 ? 1 : 0]);
   });
@@ -94,14 +94,3 @@ describe.runIf(inject('postgres'))('a database that goes', () => {
     await until(async () => (await http.post(routes.gear).send({ ...LENS, name: 'Taken' })).status === 201);
   });
 });
-
-async function allThings({ http }: TestApp): Promise<Item[]> {
-  const all: Item[] = [];
-  for (let cursor: string | null = ''; cursor !== null;) {
-    const { body } = await http.get(`${routes.gear}?limit=200${cursor && `&cursor=${cursor}`}`).expect(200);
-    const page = body as { items: (Item | { item: Item })[]; nextCursor: string | null };
-    all.push(...page.items.map((row) => ('item' in row ? row.item : row)));
-    cursor = page.nextCursor;
-  }
-  return all;
-}

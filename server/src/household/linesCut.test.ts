@@ -1,9 +1,10 @@
-import { routes, type Item, type Problem } from '@bright-keeper/contract';
+import { routes, type Problem } from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { openOnServer } from '../db/open.js';
 import { SystemIds } from '../platform/clock.js';
 import { CuttingProxy, type Cut } from '../testing/cuttingProxy.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
+import { namesOnShelf } from '../testing/namesOnShelf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 const server = inject('postgres');
@@ -35,20 +36,6 @@ describe.runIf(server)('lines to the database that are cut', () => {
     proxy.close();
   });
 
-  const names = async (): Promise<Map<string, number>> => {
-    const count = new Map<string, number>();
-    for (let cursor: string | null = ''; cursor !== null;) {
-      const { body } = await t.http.get(`${routes.gear}?limit=200${cursor && `&cursor=${cursor}`}`).expect(200);
-      const page = body as { items: (Item | { item: Item })[]; nextCursor: string | null };
-      for (const row of page.items) {
-        const { name } = 'item' in row ? row.item : row;
-        count.set(name, (count.get(name) ?? 0) + 1);
-      }
-      cursor = page.nextCursor;
-    }
-    return count;
-  };
-
   it.each(Array.from({ length: SEEDS }, (_, seed) => seed))(
     'lose, double and halve nothing, and no answer says what is not so: seed %i',
     async (seed) => {
@@ -66,7 +53,7 @@ describe.runIf(server)('lines to the database that are cut', () => {
         }),
       );
       proxy.decide = () => null;
-      const there = await names();
+      const there = await namesOnShelf(t);
       for (const { name, status, code } of told) {
         expect([201, 503]).toContain(status);
         const times = there.get(name) ?? 0;
@@ -82,7 +69,7 @@ describe.runIf(server)('lines to the database that are cut', () => {
     // The server heard every commit, and nobody heard the server: it is asked, and each is told for sure.
     const answers = await Promise.all(['a', 'b', 'c'].map((name) => t.http.post(routes.gear).send({ ...LENS, name: `In doubt ${name}` })));
     proxy.decide = () => null;
-    const there = await names();
+    const there = await namesOnShelf(t);
     expect(answers.map((a) => a.status)).toEqual([201, 201, 201]);
     expect(proxy.cuts).toBeGreaterThan(SEEDS);
     for (const name of ['a', 'b', 'c']) expect(there.get(`In doubt ${name}`)).toBe(1);
