@@ -1,3 +1,4 @@
+import type { Health } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Notice } from '../../ui/parts';
 import { fullInstant } from '../../ui/dates';
@@ -16,12 +17,20 @@ function WrongClock({ now, datedAhead }: { now: string; datedAhead: string }) {
   );
 }
 
-/** When all this was last put in a safe place; a warning where that is too long ago. */
+/** When all this was last put in a safe place, a warning where that is too long ago, and whether the clock can be gone by. */
 export function LastBackup() {
   const health = useHealth().data;
-  if (health?.clock.datedAhead) return <WrongClock now={health.now} datedAhead={health.clock.datedAhead} />;
-  if (!health?.backup) return null;
-  const { lastAt, late, trouble } = health.backup;
+  if (!health) return null;
+  const { now, clock, backup } = health;
+  return (
+    <div className="space-y-3">
+      {clock.datedAhead && <WrongClock now={now} datedAhead={clock.datedAhead} />}
+      {backup && <Standing {...backup} />}
+    </div>
+  );
+}
+
+function Standing({ lastAt, late, trouble }: NonNullable<Health['backup']>) {
   const when = lastAt ? (
     <>
       Last backup: <At instant={lastAt} />.
