@@ -40,8 +40,10 @@ describe.runIf(hasVerifier)('the service', () => {
     expect(stderr.split('\n').filter((line) => line.includes('bright-keeper.service:') && !line.includes('is not executable'))).toEqual([]);
   });
 
-  it('is exposed as little as its kind can be', () => {
-    const { stdout } = spawnSync('systemd-analyze', ['security', '--offline=true', '--no-pager', unit], { encoding: 'utf8' });
+  const judged = spawnSync('systemd-analyze', ['security', '--offline=true', '--no-pager', unit], { encoding: 'utf8' });
+  // An older one judges only what it runs itself.
+  it.runIf(judged.status === 0)('is exposed as little as its kind can be', () => {
+    const { stdout } = judged;
     const exposure = /exposure level[^:]*: ([\d.]+)/.exec(stdout)?.[1];
     // Below 2 is what systemd itself calls OK; what is left is that it compiles while it runs, and speaks to a network.
     expect(Number(exposure)).toBeLessThan(2);
