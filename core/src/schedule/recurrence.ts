@@ -1,8 +1,5 @@
-import * as packed from 'rrule';
 import { addDays, addMonths, dayOf, utcOf, type Day } from './day.js';
-
-// The package says it is a module but ships CommonJS: in Node its names hang on `default`, in a bundler they do not.
-const { RRule } = (Reflect.get(packed, 'default') as typeof packed | undefined) ?? packed;
+import { RRule } from './rrule.js';
 
 /** A plain interval: so many days, or months that end on the last day where a month is too short. */
 export type Every = { days: number } | { months: number };

@@ -6,7 +6,8 @@ import type { air } from '@bright-keeper/core';
  */
 export type DayColumns = { length: number; second: Uint32Array; temperature: Int16Array; humidity: Uint16Array };
 
-const READING_BYTES = 8;
+/** A reading, packed. */
+export const READING_BYTES = 8;
 const HOUR_BYTES = 14;
 const HOURS = 24;
 /** A day's hours, packed. */

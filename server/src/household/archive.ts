@@ -9,6 +9,7 @@ import yazl from 'yazl';
 import { problem, ProblemError } from '../http/problem.js';
 import { LIMITS } from '../limits.js';
 import { linesOf, TooLong } from './lines.js';
+import { inOneGo, type TableShape } from './tables.js';
 
 const FORMAT = 'bright-keeper-household';
 /** From version 2 on the manifest carries a sum of itself. */
@@ -237,6 +238,12 @@ export class ArchiveReader {
         throw tooMuch(`It has more than ${this.most.rowsInOneGo} rows of ${table}. Nothing was taken in.`);
     }
     return all;
+  }
+
+  /** The same in as many goes as a table is filled in: one that refers to itself comes whole. */
+  async *rowsFor(table: TableShape): AsyncGenerator<string[]> {
+    if (inOneGo(table)) yield await this.allRows(table.name);
+    else yield* this.rows(table.name);
   }
 
   /** Reads all of it. @throws ProblemError when any part is not as it was written. */

@@ -4,7 +4,7 @@ import type { ArchiveReader } from './archive.js';
 import { BlobCheck } from './blobCheck.js';
 import { Faults } from './faults.js';
 import { ROW_CONTRACTS } from './rowContracts.js';
-import { inOneGo, type TableShape } from './tables.js';
+import type { TableShape } from './tables.js';
 
 /** Rows of one table as they pass: each against its contract, and each key once. */
 class TableCheck {
@@ -72,17 +72,7 @@ export async function checkArchive(archive: ArchiveReader, tables: readonly Tabl
   const faults = new Faults();
   const told = new Set(archive.manifest.tables.map(({ name }) => name));
   for (const name of told) if (!tables.some((t) => t.name === name)) faults.add(name, null, '', 'There is no such table.');
-  await check(
-    tables,
-    {
-      has: (name) => told.has(name),
-      rows: async function* (table) {
-        if (inOneGo(table)) yield await archive.allRows(table.name);
-        else yield* archive.rows(table.name);
-      },
-    },
-    faults,
-  );
+  await check(tables, { has: (name) => told.has(name), rows: (table) => archive.rowsFor(table) }, faults);
 }
 
 /** The same for what was filled in already, and can be taken back: a file of an earlier schema, grown up. */

@@ -1,7 +1,7 @@
 import { day, id, instant, JOI_OPTIONS, placeEvent, version } from '@bright-keeper/contract';
 import { air, care } from '@bright-keeper/core';
 import Joi from 'joi';
-import { packHours, SCALE, unpackReadings } from '../air/packedDay.js';
+import { packHours, READING_BYTES, SCALE, unpackReadings } from '../air/packedDay.js';
 import { DOCUMENTS } from '../db/documents.js';
 import { readDocument, UnreadableDocument, type DocumentKind } from '../db/document.js';
 
@@ -31,15 +31,13 @@ export const sha256 = () =>
     .pattern(/^[0-9a-f]{64}$/)
     .messages({ 'string.pattern.base': 'This is no SHA-256.' });
 
-/** Bytes as PostgreSQL writes them, and the bytes themselves for a check. */
-export const bytes = (most: number, check: (bytes: Buffer) => string | null = () => null) =>
+/** Bytes as PostgreSQL writes them: two signs each, after a mark of two. */
+export const bytes = (most: number) =>
   Joi.string()
     .required()
     .custom((value: string, helpers) => {
       if (!/^\\x(?:[0-9a-f]{2})*$/.test(value)) return helpers.message({ custom: 'These are no bytes in hexadecimal.' });
-      const read = Buffer.from(value.slice(2), 'hex');
-      const fault = read.length > most ? `At most ${most} bytes.` : check(read);
-      return fault ? helpers.message({ custom: fault }) : value;
+      return value.length / 2 - 1 > most ? helpers.message({ custom: `At most ${most} bytes.` }) : value;
     });
 
 /** A document as it is read: upgraded, and checked against its kind. */
@@ -63,7 +61,6 @@ export const surface = () => oneOf(care.SURFACE_IDS);
 
 export const { temperatureC: warm, humidityPct: damp } = air.READING_RANGE;
 const within = (value: number, { min, max }: { min: number; max: number }) => value >= min * SCALE && value <= max * SCALE;
-export const READING_BYTES = 8;
 
 type ReadingDay = { count: number; readings: string; hours: string };
 /** A day of readings is in order, of that day, of what a hygrometer can have seen, and summed up as we sum it up. */

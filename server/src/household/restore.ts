@@ -10,7 +10,7 @@ import { problem } from '../http/problem.js';
 import type { ArchiveReader } from './archive.js';
 import { checkArchive, checkTables } from './check.js';
 import { fill, rowsOf } from './rows.js';
-import { inOneGo, tablesOf, type TableShape } from './tables.js';
+import { tablesOf, type TableShape } from './tables.js';
 
 /** What is in every household from its first minute, and no reason not to restore into it. */
 const OF_ITSELF = new Set(['settings', 'trail']);
@@ -48,8 +48,7 @@ async function fillFrom(db: Db, archive: ArchiveReader): Promise<TakenIn> {
     // What the household has of itself makes way for what comes.
     await db.execute(sql`delete from ${sql.identifier(table.name)}`);
     if (!kept.some(({ name }) => name === table.name)) continue;
-    if (inOneGo(table)) await fill(db, table, await archive.allRows(table.name));
-    else for await (const rows of archive.rows(table.name)) await fill(db, table, rows);
+    for await (const rows of archive.rowsFor(table)) await fill(db, table, rows);
   }
   return { tables: kept.length, rows: kept.reduce((sum, { rows }) => sum + rows, 0) };
 }

@@ -27,7 +27,7 @@ import {
 } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import Joi from 'joi';
-import { DAY_BYTES } from '../air/packedDay.js';
+import { DAY_BYTES, READING_BYTES } from '../air/packedDay.js';
 import { PART_BYTES } from '../blobs/blob.repository.js';
 import { KEPT_TYPES } from '../blobs/fileType.js';
 import {
@@ -49,7 +49,6 @@ import {
   bytes,
   documents,
   surface,
-  READING_BYTES,
   isADay,
   forecast,
   climateEvent,

@@ -8,15 +8,10 @@ import { writeArchive } from './dump.js';
 import { restore, withoutContradiction } from './restore.js';
 import { checkArchive } from './check.js';
 import { heldAgainst, merge } from './rows.js';
-import { inOneGo, tablesOf, type TableShape } from './tables.js';
+import { tablesOf, type TableShape } from './tables.js';
 
 /** One household has one set of settings, and its own trail of who changed what: they stay. */
 const STAYS = new Set(['settings', 'trail']);
-
-async function* rowsFrom(archive: ArchiveReader, table: TableShape): AsyncGenerator<string[]> {
-  if (inOneGo(table)) yield await archive.allRows(table.name);
-  else yield* archive.rows(table.name);
-}
 
 /** The tables that come, each with its shape here. */
 async function coming(db: Db, { manifest }: ArchiveReader): Promise<TableShape[]> {
@@ -60,7 +55,7 @@ export const previewOf = (database: Database, path: string): Promise<MergePrevie
     const tables: TableMerge[] = [];
     for (const table of await coming(database.db, archive)) {
       const sum = { table: table.name, rows: 0, fresh: 0, same: 0, changed: 0 };
-      for await (const rows of rowsFrom(archive, table)) {
+      for await (const rows of archive.rowsFor(table)) {
         const { fresh, changed } = await heldAgainst(database.db, table, rows);
         sum.rows += rows.length;
         sum.fresh += fresh;
@@ -86,7 +81,7 @@ export const takeIn = (database: Database, path: string): Promise<TakenIn> =>
         const taken = { tables: 0, rows: 0 };
         for (const table of await coming(db, archive)) {
           let count = 0;
-          for await (const rows of rowsFrom(archive, table)) {
+          for await (const rows of archive.rowsFor(table)) {
             await merge(db, table, rows);
             count += rows.length;
           }

@@ -2,9 +2,8 @@ import { commonErrors, routes } from '@bright-keeper/contract';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import { DataTaken, type Database } from '../db/database.js';
 import type { Disk } from '../platform/disk.js';
+import { READS } from './origin.guard.js';
 import { problem } from './problem.js';
-
-const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Takes nothing new while the disk is nearly full, or the data is not where it was: what is there stays whole, and can be read. */
 export const whileItCanBeKept =

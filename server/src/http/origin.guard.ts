@@ -3,7 +3,8 @@ import type { Request, RequestHandler } from 'express';
 import { problem } from './problem.js';
 
 const LOCAL_NAMES = ['localhost', '127.0.0.1', '[::1]'];
-const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+/** What changes nothing, whoever asks. */
+export const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 /** What a form of any page may send anywhere without being asked first (HTML, "form submission"; Fetch, "no-CORS-safelisted"). */
 const FORM_TYPES = new Set(['application/x-www-form-urlencoded', 'multipart/form-data', 'text/plain']);
 /** Who may have sent a browser here to change something (W3C Fetch Metadata): this very page, or the keeper's own hand. */

@@ -124,7 +124,11 @@ class Reading {
   read = 0;
   cut = false;
 
-  constructor(private readonly span: Span) {}
+  private readonly wall: Wall;
+
+  constructor(private readonly span: Span) {
+    this.wall = wallOf(span);
+  }
 
   complain(block: readonly Line[], error: unknown): void {
     const bad = badLine(block);
@@ -147,7 +151,7 @@ class Reading {
 
   event(block: readonly Line[], component: ICAL.Component, overrides: readonly ICAL.Component[]): void {
     if (!component.hasProperty('dtstart')) throw new Error('an event without DTSTART');
-    const { found, cut } = occurrencesOf(component, overrides, wallOf(this.span));
+    const { found, cut } = occurrencesOf(component, overrides, this.wall);
     if (cut) this.tellCut(block[0]!, 'it comes more often than is followed; the later times are left out');
     this.keep(
       block[0]!,
@@ -163,7 +167,7 @@ class Reading {
 
   /** Keeps those that last and lie within the span, as many as are followed. */
   private keep(at: Line, spans: readonly Busy[]): void {
-    const { fromMs, toMs } = wallOf(this.span);
+    const { fromMs, toMs } = this.wall;
     for (const one of spans) {
       if (!(one.from < one.to) || Date.parse(one.to) <= fromMs || Date.parse(one.from) >= toMs) continue;
       if (this.busy.length >= MOST_BUSY) return this.tellCut(at, 'there are more busy times than are kept; from here on they are left out');
@@ -179,7 +183,9 @@ function overridesByUid(events: readonly { component: ICAL.Component }[]): Reado
   for (const { component } of events) {
     if (!component.hasProperty('recurrence-id') || !component.hasProperty('dtstart')) continue;
     const uid = component.getFirstPropertyValue('uid');
-    of.set(uid, [...(of.get(uid) ?? []), component]);
+    const same = of.get(uid);
+    if (same) same.push(component);
+    else of.set(uid, [component]);
   }
   return of;
 }

@@ -1,8 +1,5 @@
 import ICAL from 'ical.js';
-import * as packed from 'rrule';
-
-// The package says it is a module but ships CommonJS: in Node its names hang on `default`, in a bundler they do not.
-const { Frequency, RRule } = (Reflect.get(packed, 'default') as typeof packed | undefined) ?? packed;
+import { Frequency, RRule, type RuleFrequency, type RuleOptions } from '../rrule.js';
 
 /** A stretch of wall clock, ms since 1970 as if the clock were UTC's. */
 export type Wall = { fromMs: number; toMs: number };
@@ -27,7 +24,7 @@ const MINUTE_MS = 60 * SECOND_MS;
 const HOUR_MS = 60 * MINUTE_MS;
 const DAY_MS = 24 * HOUR_MS;
 /** What of the frequencies has a length of its own; months and years have none, and are few. */
-const LENGTH_MS: Partial<Record<packed.Frequency, number>> = {
+const LENGTH_MS: Partial<Record<RuleFrequency, number>> = {
   [Frequency.WEEKLY]: 7 * DAY_MS,
   [Frequency.DAILY]: DAY_MS,
   [Frequency.HOURLY]: HOUR_MS,
@@ -46,7 +43,7 @@ const reached = (from: number, step: number, cycle: number): number[] => Array.f
  * Is there any day in any year that the rule can name? A day that never comes would be sought to the end of time: one that
  * no month has, a month that its steps leave out, a weekday that they never meet.
  */
-function everComes({ freq, bymonth, bymonthday, byweekday }: Partial<packed.Options>, interval: number, start: ICAL.Time): boolean {
+function everComes({ freq, bymonth, bymonthday, byweekday }: Partial<RuleOptions>, interval: number, start: ICAL.Time): boolean {
   const [months, days] = [asList(bymonth), asList(bymonthday)];
   if (months.length > 0 && days.length > 0 && !months.some((month) => days.some((day) => Math.abs(day) <= LONGEST_MONTH[month - 1]!)))
     return false;

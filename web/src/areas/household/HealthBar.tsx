@@ -24,7 +24,7 @@ export function HealthBar() {
           </span>
         ) : (
           <span>
-            <strong>The database does not answer.</strong> What was saved is kept there. Wait a moment before you go on.
+            <strong>The database does not answer.</strong> Nothing can be read or saved until it does. Wait a moment before you go on.
           </span>
         )}
       </p>
