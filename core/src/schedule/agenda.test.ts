@@ -163,7 +163,16 @@ describe('the rhythms of the trade', () => {
   });
 
   it('a light test comes monthly while the air where it lies raises the fungus risk', () => {
-    const risky = { id: 'p', name: 'Cupboard', highPct: 60, gel: null, indicatorSince: null, dampSince: null, drySince: null };
+    const risky = {
+      id: 'p',
+      name: 'Cupboard',
+      highPct: 60,
+      gel: null,
+      indicatorSince: null,
+      dampSince: null,
+      drySince: null,
+      dampSpells: [],
+    };
     const assessment = {
       level: 'watch',
       best: { level: 'watch' },
@@ -305,7 +314,17 @@ describe('the rhythms of the trade', () => {
   it('indicator gel is read every 2 weeks, give or take 4 days', () => {
     const gel = { kind: 'silica-gel', massG: 50, left: 0.5, spentOn: null, knownFrom: 'indicator' } as const;
     const places = [
-      { id: 'p', name: 'Box', highPct: 50, assessment: null, gel, indicatorSince: '2026-05-01T10:00:00Z', dampSince: null, drySince: null },
+      {
+        id: 'p',
+        name: 'Box',
+        highPct: 50,
+        assessment: null,
+        gel,
+        indicatorSince: '2026-05-01T10:00:00Z',
+        dampSince: null,
+        drySince: null,
+        dampSpells: [],
+      },
     ];
     const read = entry('2026-05-25', { kind: 'gel', act: 'indicator' }, { subject: { kind: 'place', id: 'p' } });
     expect(first('gel-read', [read], { facts: house({ places }) })!.window).toEqual({
@@ -380,6 +399,7 @@ describe('rhythms the keeper sets', () => {
       indicatorSince: null,
       dampSince: null,
       drySince: null,
+      dampSpells: [],
     };
     const facts = (more: object = {}) =>
       house({ things: [lens({ stay: { placeId: 'p', name: 'Box', forTravel: false, since: NOW } })], places: [{ ...place, ...more }] });

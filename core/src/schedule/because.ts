@@ -11,7 +11,7 @@ export type DueBecause =
   /** It was under way with it on an outing that met this. */
   | { because: 'met-under-way'; met: Exposure; name: string }
   /** It came home from the damp, or out of the water: growth takes weeks. */
-  | { because: 'was-in-the-damp'; name: string }
+  | { because: 'was-in-the-damp' | 'lay-in-the-damp'; name: string }
   | { because: 'got-wet' }
   /** Its finish is shut in without air where it lies. */
   | { because: 'shut-in'; name: string }
@@ -42,6 +42,7 @@ export const DUE_CODES = Object.keys({
   'half-looked-at': true,
   'met-under-way': true,
   'was-in-the-damp': true,
+  'lay-in-the-damp': true,
   'got-wet': true,
   'shut-in': true,
   'since-on-the-shelf': true,

@@ -26,6 +26,9 @@ export type StayFacts = {
   /** Does air move through it by itself? Left out: it does. */ aired?: boolean;
 };
 
+/** A stay that is over, between two instants. */
+export type PastStayFacts = { placeId: string; name: string; since: string; until: string };
+
 /** What the test frames of a body say of its sensor. */
 export type SensorFacts = {
   /** When the last one was taken, ISO 8601. */
@@ -44,9 +47,13 @@ export type ThingFacts = {
   traits: Traits;
   status: 'in-use' | 'quarantined';
   addedAt: string;
+  /** How many days after it came its first look is due, where it came in among many; left out, at once. */
+  turn?: number;
   surfaces: readonly SurfaceFacts[];
   open: readonly OpenWorkFacts[];
   stay: StayFacts | null;
+  /** Where it lay before. */
+  stayed?: readonly PastStayFacts[];
   sensor?: SensorFacts | null;
   /** What its plan at home takes at most, minutes, where something is to be cleaned. */
   cleanMinutes?: number;
@@ -68,6 +75,8 @@ export type PlaceClimateFacts = {
   /** The gel in it shows its state by its colour, and since when it lies there. */
   indicatorSince: string | null;
   dampSince: string | null;
+  /** When its air was seen to stand over its band, between two instants. */
+  dampSpells: readonly { from: string; until: string }[];
   drySince: string | null;
 };
 

@@ -40,6 +40,7 @@ export {
   type Facts,
   type HygrometerFacts,
   type OutingFacts,
+  type PastStayFacts,
   type PlaceClimateFacts,
   type SupplyFacts,
   type SurfaceFacts,
@@ -47,6 +48,7 @@ export {
   type ThingFacts,
   type TimerFacts,
 } from './facts.js';
+export { firstTurns } from './firstTurns.js';
 export { GRAVITIES, GRAVITY_WEIGHT, gravityRank, type Gravity } from './gravity.js';
 export {
   AWAY_REASONS,

@@ -3,7 +3,7 @@ import type { Outcome } from '../care/index.js';
 import { surfacesOf } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/index.js';
 import { checkDuty } from './duties/checkDuty.js';
-import { addDays, agendaFrom, DUTY_CODES, dutyFacts, isAtHand, NO_FACTS, notedOutdoors } from './index.js';
+import { addDays, agendaFrom, DUTY_CODES, dutyFacts, firstTurns, isAtHand, NO_FACTS, notedOutdoors } from './index.js';
 import type { DutyCode, Entry, Facts, JournalData, OutingFacts, ThingFacts } from './index.js';
 
 /*
@@ -198,6 +198,61 @@ describe('an outing of many days', () => {
   });
 });
 
+describe('a first shelf is no emergency', () => {
+  const came = (n: number, traits: ThingFacts['traits'] = {}, on = '2026-06-01') =>
+    Array.from({ length: n }, (_, i) => ({
+      id: `${on}-${traits.yearMade ?? 'new'}-${String(i).padStart(4, '0')}`,
+      traits,
+      addedAt: `${on}T09:00:00Z`,
+    }));
+  const daysOf = (things: ReturnType<typeof came>) => {
+    const turns = firstTurns(things, 'UTC');
+    return things.map((t) => addDays(t.addedAt.slice(0, 10), turns.get(t.id) ?? 0));
+  };
+  it('a few things are looked at when they come', () => expect(firstTurns(came(4), 'UTC').size).toBe(0));
+  it('of many the old come first, four a week', () => {
+    const days = daysOf([...came(6), ...came(2, { yearMade: 1958 })]);
+    expect(days.slice(6)).toEqual(['2026-06-01', '2026-06-01']);
+    expect(days.slice(0, 6).sort()).toEqual(['2026-06-01', '2026-06-01', ...Array(4).fill('2026-06-08')]);
+  });
+  it('one that comes later waits only behind what still waits', () => {
+    expect(daysOf([...came(6), ...came(1, {}, '2026-06-09'), ...came(1, {}, '2026-09-01')]).slice(6)).toEqual(['2026-06-09', '2026-09-01']);
+  });
+  it('a large shelf is through within a quarter, at no more a week than that takes', () => {
+    for (const n of [5, 48, 49, 200, 5000]) {
+      const days = daysOf(came(n)).sort();
+      expect(days.at(-1)! <= '2026-08-24', `${n}`).toBe(true);
+      const most = Math.max(4, Math.ceil(n / 12));
+      for (const day of new Set(days)) expect(days.filter((d) => d >= day && d < addDays(day, 7)).length, `${n}`).toBeLessThanOrEqual(most);
+    }
+  });
+  it('its turn is the day it is asked for; in damp air it does not wait', () => {
+    const ask = (more: Partial<ThingFacts>, places: Facts['places'] = []) =>
+      at('light-test', [], house([thing({ addedAt: '2026-05-31T10:00:00Z', turn: 21, ...more })], { places }));
+    expect(ask({})).toMatchObject({ urgency: 'later', window: { earliest: '2026-06-21', due: '2026-06-21' } });
+    const stay = { placeId: 'p', name: 'Cellar', forTravel: false, since: '2026-05-31T10:00:00Z' };
+    const risky = {
+      id: 'p',
+      name: 'Cellar',
+      highPct: 60,
+      gel: null,
+      indicatorSince: null,
+      dampSince: null,
+      drySince: null,
+      dampSpells: [],
+    };
+    const assessment = {
+      level: 'watch',
+      best: { level: 'watch' },
+      now: { index: 0.3, dose: 0.6, daysPast: 0 },
+      reasons: [],
+      since: null,
+      daysToGrowth: { byIndex: null, byDose: null },
+    } as never;
+    expect(ask({ stay }, [{ ...risky, assessment }])!.window.due).toBe('2026-05-31');
+  });
+});
+
 describe('growth takes weeks', () => {
   const tropics = house([thing()], { outings: [outing('2026-04-20', '2026-05-03', { met: ['damp'] })] });
   it('home from the damp the second look falls two to six weeks later, also when the first was clean', () => {
@@ -208,6 +263,37 @@ describe('growth takes weeks', () => {
     });
     expect(at('second-look', [saw('2026-05-30', 'front-glass')], tropics)).toBeDefined();
     expect(at('second-look', [saw('2026-05-30', 'inner-glass')], tropics)).toBeUndefined();
+  });
+  it('out of a damp cupboard, too, counted from the day it left or the air dried', () => {
+    const stayed = { placeId: 'p', name: 'Cellar', since: '2026-03-01T10:00:00Z', until: '2026-05-10T10:00:00Z' };
+    const cellar = (...dampSpells: { from: string; until: string }[]) =>
+      house([thing({ stayed: [stayed] })], {
+        places: [
+          {
+            id: 'p',
+            name: 'Cellar',
+            highPct: 60,
+            gel: null,
+            indicatorSince: null,
+            dampSince: null,
+            drySince: null,
+            dampSpells,
+            assessment: null,
+          },
+        ],
+      });
+    const due = (...spells: { from: string; until: string }[]) => at('second-look', [whole('2026-03-25')], cellar(...spells));
+    const spell = (from: string, until: string) => ({ from: `${from}T10:00:00Z`, until: `${until}T10:00:00Z` });
+    expect(due(spell('2026-02-01', '2026-05-30'))).toMatchObject({
+      window: { earliest: '2026-05-24', due: '2026-06-07', latest: '2026-06-21' },
+      facts: { because: [{ because: 'lay-in-the-damp', name: 'Cellar' }] },
+    });
+    // The air dried while it still lay there.
+    expect(due(spell('2026-02-01', '2026-04-30'))!.window.due).toBe('2026-05-28');
+    // A week in all, in parts; less is no damp cupboard, nor is damp before it came or after it left.
+    expect(due(spell('2026-03-01', '2026-03-05'), spell('2026-03-20', '2026-03-23'))!.window.due).toBe('2026-04-20');
+    expect(due(spell('2026-03-01', '2026-03-07'))).toBeUndefined();
+    expect(due(spell('2026-01-01', '2026-02-20'), spell('2026-05-11', '2026-05-30'))).toBeUndefined();
   });
   it('out of the water, too', () => {
     const wet = entry('2026-05-10', {
@@ -346,7 +432,17 @@ describe('every duty', () => {
     expect(checkDuty('x', { ...dutyFacts('light-test'), ...change }).join()).toMatch(fault),
   );
 
-  const place = { id: 'p', name: 'Box', highPct: 50, gel: null, indicatorSince: null, dampSince: null, drySince: null, assessment: null };
+  const place = {
+    id: 'p',
+    name: 'Box',
+    highPct: 50,
+    gel: null,
+    indicatorSince: null,
+    dampSince: null,
+    drySince: null,
+    dampSpells: [],
+    assessment: null,
+  };
   const device = {
     id: 'h',
     name: 'Dial',

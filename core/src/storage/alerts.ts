@@ -21,16 +21,50 @@ export function dayMeans(readings: Log): Float64Array {
   return means;
 }
 
-/** Since when a limit has been passed, by the day's mean with hysteresis; null while it is not. */
-export function passedSince(readings: Log, { above, raiseAt, clearAt }: Limit): string | null {
+/** A stretch of time between two instants, ISO 8601; `until` is null while it lasts. */
+export type Spell = { from: string; until: string | null };
+
+/**
+ * When a limit was passed, by the day's mean with hysteresis, oldest first.
+ *
+ * @param options.unheardMs a spell ends with its last reading where none came for longer than this; left out, it lasts
+ *   over every gap.
+ */
+export function spellsPast(
+  readings: Log,
+  { above, raiseAt, clearAt }: Limit,
+  { unheardMs = Infinity }: { unheardMs?: number } = {},
+): Spell[] {
   const log = columnsOf(readings);
-  let since: number | null = null;
   const beyond = (value: number, limit: number) => (above ? value > limit : value < limit);
+  const spells: Spell[] = [];
+  let from: string | null = null;
+  const end = (i: number) => {
+    spells.push({ from: from!, until: atOf(log, i) });
+    from = null;
+  };
   for (const [i, mean] of dayMeans(log).entries()) {
-    if (since === null && beyond(mean, raiseAt)) since = i;
-    else if (since !== null && !beyond(mean, clearAt)) since = null;
+    if (from !== null && log.ms[i]! - log.ms[i - 1]! > unheardMs) end(i - 1);
+    if (from === null && beyond(mean, raiseAt)) from = atOf(log, i);
+    else if (from !== null && !beyond(mean, clearAt)) end(i);
   }
-  return since === null ? null : atOf(log, since);
+  if (from !== null) spells.push({ from, until: null });
+  return spells;
+}
+
+/** Since when a limit has been passed; null while it is not. */
+export function passedSince(readings: Log, limit: Limit): string | null {
+  const last = spellsPast(readings, limit).at(-1);
+  return last?.until === null ? last.from : null;
+}
+
+/** For how long no reading may be missing where one says that the air was damp all along (our choice). */
+const UNHEARD_MS = MEAN_H * MS_PER_HOUR;
+/** When the air of a place was seen to stand too damp: a spell that lasts ends, so far, with its last reading. */
+export function dampSpells(readings: Log, highPct: number): { from: string; until: string }[] {
+  const log = columnsOf(readings);
+  const last = (): string => atOf(log, log.length - 1);
+  return spellsPast(log, tooDamp(highPct), { unheardMs: UNHEARD_MS }).map(({ from, until }) => ({ from, until: until ?? last() }));
 }
 
 /** How far a value has to come back before an alert is withdrawn, % RH (our choice). */

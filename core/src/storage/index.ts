@@ -1,6 +1,7 @@
 export { type AlertFacts, FUNGUS_THREATS, type FungusThreat } from './alertFacts.js';
 export {
   CLOSED_FOR_LONG_DAYS,
+  dampSpells,
   dayMeans,
   DRY_FOR_LONG_DAYS,
   type Limit,

@@ -11,6 +11,7 @@ import {
   indoorFromOutdoor,
   lumpedTauS,
   lumpedTimeS,
+  dampSpells,
   passedSince,
   PLACE_KINDS,
   placeFacts,
@@ -143,6 +144,24 @@ describe('limits with hysteresis', () => {
     expect(passedSince(climbing([50, 50, 63, 63, 59.5, 59.5]), tooDamp(60))).toBe('2026-01-04T00:00:00.000Z');
     expect(passedSince(climbing([50, 50, 63, 63, 50, 50, 50]), tooDamp(60))).toBeNull();
     expect(passedSince(climbing([50, 20, 20, 31, 31]), tooDry)).toBe('2026-01-03T00:00:00.000Z');
+  });
+  it('damp spells end where the air dried, where nothing was heard for long, and with what was read last', () => {
+    const day = (n: number) => new Date(Date.UTC(2026, 0, 1 + n)).toISOString();
+    expect(dampSpells(climbing([50, 63, 63, 50, 50, 50, 70, 70, 70]), 60)).toEqual([
+      { from: day(2), until: day(3) },
+      { from: day(7), until: day(8) },
+    ]);
+    const hourly = (from: number, to: number) =>
+      Array.from({ length: to - from }, (_, i) => ({
+        at: new Date(Date.UTC(2026, 0, 1, from + i)).toISOString(),
+        temperatureC: 20,
+        humidityPct: 80,
+      }));
+    expect(dampSpells([...hourly(0, 48), ...hourly(24 * 20, 24 * 21)], 60)).toEqual([
+      { from: '2026-01-01T00:00:00.000Z', until: '2026-01-02T23:00:00.000Z' },
+      { from: '2026-01-21T00:00:00.000Z', until: '2026-01-21T23:00:00.000Z' },
+    ]);
+    expect(dampSpells([], 60)).toEqual([]);
   });
   it('take no notice of a door that stood open for an hour', () => {
     expect(

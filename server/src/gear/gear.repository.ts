@@ -134,6 +134,12 @@ export class GearRepository {
     ).map(toItem);
   }
 
+  /** What came when, those that are off the shelf among them: their leaving moves nobody's turn. */
+  async newcomers(db: Db) {
+    const rows = await db.select({ id: items.id, traits: items.traits, addedAt: items.createdAt }).from(items);
+    return rows.map((row) => ({ ...row, addedAt: row.addedAt.toISOString() }));
+  }
+
   async countOf(db: Db): Promise<{ items: number; neverLooked: number }> {
     const known = db.selectDistinct({ itemId: surfaceStates.itemId }).from(surfaceStates).as('known');
     const [row] = await db

@@ -76,6 +76,7 @@ export class AgendaService {
   private readonly kept = new Kept<schedule.Agenda>();
   private readonly air = new Kept<{ air: AirNow; said: number }>();
   private readonly said = new Said();
+  private readonly turns = new Kept<ReadonlyMap<string, number>>();
   private readonly shelf = new Kept<schedule.ThingFacts[]>();
   private readonly oneLookEach = onceFor(({ duties }: schedule.Agenda) => schedule.oneLookEach(duties));
   /** What is at hand or comes next of each thing, the soonest first. */
@@ -232,20 +233,33 @@ export class AgendaService {
     return { ...drawer, schools, sensorRehearsed: sensorRehearsedOn !== null };
   }
 
+  /** When it is the turn of each thing that came in among many. */
+  private async firstTurns(db: Db): Promise<ReadonlyMap<string, number>> {
+    const { timeZone } = await this.settings.get(db);
+    return this.turns.get(this.database.stampFor(db, [items, settings]), async () =>
+      schedule.firstTurns(await this.gear.newcomers(db), timeZone),
+    );
+  }
+
   /** Each thing with what was last seen of it, what was begun on it, and where it lies. */
   private async thingsFrom(db: Db, things: readonly Item[]): Promise<schedule.ThingFacts[]> {
     const ids = things.map((t) => t.id);
-    const [states, begun, lying, sensors, house] = await Promise.all([
+    const some = things.length <= FEW ? ids : undefined;
+    const [turns, states, begun, lying, lay, sensors, house] = await Promise.all([
+      this.firstTurns(db),
       this.gear.statesOf(db, ids),
       this.openWork.all(db),
-      this.stays.open(db, things.length <= FEW ? ids : undefined),
+      this.stays.open(db, some),
+      this.stays.ended(db, some),
       this.sensors.bodies(db),
       this.house(db),
     ]);
     const open = grouped(begun, (o) => o.itemId);
     const stays = new Map(lying.map((s) => [s.itemId, s]));
+    const stayed = grouped(lay, (s) => s.itemId);
     return things.map(({ id, name, kind, traits, status, createdAt }): schedule.ThingFacts => {
       const stay = stays.get(id);
+      const turn = turns.get(id);
       return {
         id,
         name,
@@ -253,9 +267,15 @@ export class AgendaService {
         traits,
         status,
         addedAt: createdAt,
+        ...(turn === undefined ? {} : { turn }),
         surfaces: states.get(id) ?? [],
         sensor: sensors.get(id) ?? null,
         ...cleanMinutesOf({ kind, traits }, states.get(id) ?? [], house),
+        stayed: (stayed.get(id) ?? []).map(({ placeId, name, since, until }) => ({
+          ...{ placeId, name },
+          since: since.toISOString(),
+          until: until.toISOString(),
+        })),
         open: (open.get(id) ?? []).map((o) => ({ work: o.work, id: o.id, startedAt: o.startedAt.toISOString() })),
         stay: stay
           ? {

@@ -99,6 +99,7 @@ export class ClimateService {
     const limits = this.memo.get(`limits/${place.id}`, `${place.highPct}/${print}/${lately.length}`, () => ({
       dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
       drySince: storage.passedSince(lately, storage.tooDry),
+      dampSpells: storage.dampSpells(whole, place.highPct),
     }));
     return {
       id: place.id,

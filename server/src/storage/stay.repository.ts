@@ -1,6 +1,6 @@
 import type { Neighbour, Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { aliasedTable, and, asc, desc, eq, gt, inArray, isNull, ne, or, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import { grouped } from '../platform/grouped.js';
 import { items, surfaceStates } from '../gear/gear.table.js';
@@ -46,6 +46,21 @@ export class StayRepository {
       .from(stays)
       .innerJoin(places, eq(places.id, stays.placeId))
       .where(and(isNull(stays.until), itemIds && inArray(stays.itemId, [...itemIds])));
+  }
+
+  /** Where each thing lay before; of some only, where they are given. */
+  async ended(db: Db, itemIds?: readonly string[]) {
+    return db
+      .select({
+        itemId: stays.itemId,
+        placeId: places.id,
+        name: places.name,
+        since: stays.since,
+        until: sql<Date>`${stays.until}`.mapWith(stays.until),
+      })
+      .from(stays)
+      .innerJoin(places, eq(places.id, stays.placeId))
+      .where(and(isNotNull(stays.until), itemIds && inArray(stays.itemId, [...itemIds])));
   }
 
   /** What lies in a place now, longest first. */

@@ -25,6 +25,7 @@ const SAYINGS: Saying = {
   'never-looked-at': () => 'Not looked at since it came on the shelf.',
   'half-looked-at': () => 'Looked at in part since it came on the shelf.',
   'met-under-way': ({ met, name }) => `${name} is still under way and met ${MET[met]}: that does not wait for its end.`,
+  'lay-in-the-damp': ({ name }) => `It lay in damp air (${name}): growth takes weeks to be seen, whatever the first look found.`,
   'was-in-the-damp': ({ name }) => `It was in the damp (${name}): growth takes weeks to be seen, whatever the first look found.`,
   'got-wet': () => 'Water got in: growth takes weeks to be seen.',
   'shut-in': ({ name }) => `It lies in ${name}, where no air moves by itself: rubbery finishes turn sticky there.`,

@@ -119,6 +119,10 @@ function moveAfterReturn({ window, facts }: Found, thing: ThingFacts, { journal 
 
 export const dayOfAdding = (thing: { addedAt: string }, { facts }: Context): Day => localDay(thing.addedAt, facts.timeZone);
 
+/** From when the first time is counted: the day it came, or its turn among many. Where the air is damp nothing waits for a turn. */
+const firstDay = (thing: ThingFacts, context: Context): Day =>
+  addDays(dayOfAdding(thing, context), context.fungusRisk(thing) ? 0 : (thing.turn ?? 0));
+
 /** Is the thing here? What is at a workshop or on loan is not looked at. */
 export function awayOf({ id }: { id: string }, { journal }: Pick<Context, 'journal'>) {
   const last = journal.last({ kind: 'thing', id }, (d) => d.kind === 'away' || d.kind === 'back');
@@ -163,7 +167,7 @@ export const recurringLook = (
   const { by, seen } = settledBy(asked, context.journal.of({ kind: 'thing', id: thing.id }), code, also);
   const last = by.at(-1);
   const because: DueBecause = { because: seen.length > 0 ? 'half-looked-at' : 'never-looked-at' };
-  const counted: Counted = last ? countedFrom(last) : { on: dayOfAdding(thing, context), at: null, because, done: false };
+  const counted: Counted = last ? countedFrom(last) : { on: firstDay(thing, context), at: null, because, done: false };
   const all = recurring({ code, standard, subject: thing, thing, counted, ...(last ? {} : { dueAtOnce: because }) }, context);
   return all.map((found, i) => withSight({ ...found, settled: by }, asked, i === 0 ? seen : []));
 };
@@ -187,7 +191,7 @@ export const recurringMark = (
   const last = marked && other ? (marked.at > other.at ? marked : other) : (marked ?? other);
   const counted: Counted = last
     ? countedFrom(last)
-    : { on: dayOfAdding(thing, context), at: null, because: { because: 'since-on-the-shelf' }, done: false };
+    : { on: firstDay(thing, context), at: null, because: { because: 'since-on-the-shelf' }, done: false };
   return recurring({ code, standard, subject: thing, thing, counted }, context);
 };
 
