@@ -31,6 +31,7 @@ import {
   timerWords,
   warningWords,
 } from './index.js';
+import { sentenceFault } from './testing/sentenceLaws.js';
 
 /** A sentence as one reads it: it begins with a capital or a figure, ends with a stop, and no fact is missing in it. */
 const SENTENCE = /^[A-Z0-9“][\s\S]*[.?!)]$/;
@@ -38,6 +39,7 @@ const HOLES = /undefined|null|NaN|\[object|\{|\}| {2}/;
 const reads = (text: string, what: string) => {
   expect(text, what).toMatch(SENTENCE);
   expect(text, what).not.toMatch(HOLES);
+  expect(sentenceFault(text), what).toBeNull();
 };
 
 /** Facts enough for every code: what a code does not need, it does not read. */

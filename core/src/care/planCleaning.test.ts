@@ -9,16 +9,14 @@ const plan = (findings: care.Finding[], more: Partial<care.PlanRequest> = {}) =>
 const onFront = (soil: care.Soil, severity: care.Severity): care.Finding => ({ surface: 'front-glass', soil, severity });
 const methods = (p: care.CleaningPlan, surface: care.Surface) => p.steps.filter((s) => s.surface === surface).map((s) => s.method);
 
-/** Every single finding with its plan, made once for all claims. */
-const SPACE = [...everySingleFinding()].map((request) => ({ request, plan: care.planCleaning(request) }));
+/** Every single finding, and random mixtures of them, with their plans: made once for all claims. */
+const SPACE = [...everySingleFinding(), ...fc.sample(anyRequest, { numRuns: 400, seed: 4870 })].map((request) => ({
+  request,
+  plan: care.planCleaning(request),
+}));
 
-/** Holds for the single findings one by one, and for random mixtures of them. */
 function always(claim: (request: care.PlanRequest, plan: care.CleaningPlan) => void): void {
   for (const { request, plan } of SPACE) claim(request, plan);
-  const mixtures = fc.property(anyRequest, (request) => {
-    claim(request, care.planCleaning(request));
-  });
-  fc.assert(mixtures, { numRuns: 400, seed: 4870 });
 }
 
 const LOOSE: readonly care.Soil[] = ['dust', 'grit', 'lint', 'pollen'];
@@ -82,7 +80,9 @@ describe('a cleaning plan, whatever was found', () => {
 
   it('is the same for the same request, in whatever order its findings are told', () => {
     always((request, plan) => {
-      expect(care.planCleaning({ ...request, findings: [...request.findings].reverse() })).toEqual(plan);
+      if (request.findings.length < 2) return;
+      const told = care.planCleaning({ ...request, findings: [...request.findings].reverse() });
+      expect(told).toEqual(plan);
     });
   });
 

@@ -170,7 +170,8 @@ describe('today', () => {
     expect(gravities).toEqual([...gravities].sort((a, b) => a - b));
     expect(duties.map((d) => d.facts)).toContainEqual(expect.objectContaining({ says: 'open-work', work: 'cleaning' }));
     const looks = duties.filter((d) => d.code === 'light-test').map((d) => d.subject.name);
-    expect(looks).toContain('Clean already');
+    // Of many that came together the first four have their turn at once.
+    expect(looks).toContain('Planned');
     expect(looks).not.toContain('A sick lens');
   });
 

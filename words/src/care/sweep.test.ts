@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { care } from '@bright-keeper/core';
 import { becauseWords } from './because.js';
-import { readPlan } from './plan.js';
+import { saidTwice, sentenceFault } from '../testing/sentenceLaws.js';
+import { howTo } from './howTo.js';
+import { lineWords } from './lines.js';
+import { lookWords, readPlan } from './plan.js';
 
 /*
  * Every kind, surface and pair of soils that can lie there, at home and outdoors, with a full and a thin drawer: held to
@@ -184,11 +187,14 @@ const LAWS: Record<string, (c: Case) => string | false> = {
       `it speaks of ${noun[0].exec(text)![0]}: …${text.slice(Math.max(0, noun[0].exec(text)!.index - 60), noun[0].exec(text)!.index + 30)}…`
     );
   },
-  'number and verb agree': ({ request, plan }) => {
-    const text = readPlan(plan);
-    const plural = request.findings.map((f) => care.surfaceFacts(f.surface)).find((s) => s.plural);
-    const broken = plural && new RegExp(`\\b${plural.name} (is|does|has|lies|bears|wants|takes|comes|was)\\b`).exec(text);
-    return !!broken && broken[0];
+  'every sentence stands: number and verb agree, articles fit': ({ plan }) => sentenceFault(readPlan(plan)) ?? false,
+  'no sentence stands twice on one card': ({ plan }) => {
+    const cards = [
+      ...plan.steps.map((s) => [howTo(s), ...Object.values(lookWords(s) ?? {}), ...s.cautions.map((c) => care.hazardFacts(c).caution)]),
+      plan.prepare.map(lineWords),
+      plan.close.map(lineWords),
+    ];
+    return cards.map(saidTwice).find((twice) => twice !== null) ?? false;
   },
   'no reason is given twice for one finding': ({ plan }) => {
     for (const list of [plan.deferred, plan.handOver, plan.leaveAlone, plan.replace]) {

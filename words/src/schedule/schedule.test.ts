@@ -1,4 +1,4 @@
-import { schedule } from '@bright-keeper/core';
+import { care, schedule } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import {
   benchDayWords,
@@ -14,6 +14,7 @@ import {
   subjectWords,
   triggerWords,
 } from '../index.js';
+import { saidTwice, sentenceFault } from '../testing/sentenceLaws.js';
 
 const lens: schedule.NamedSubject = { kind: 'thing', id: 'a', name: 'Old one', itemKind: 'lens' };
 const duty = (code: schedule.DutyCode, facts: schedule.DutyFacts): schedule.Duty => ({
@@ -93,6 +94,35 @@ describe('a duty in words', () => {
       surfaces: [surface('inner-glass', 'isolate'), surface('barrel', 'clean')],
     };
     expect(dutyWords(duty('isolate', facts)).why).toMatch(/^Inner glass: fungus inside \(light\)\. Fungus grows.* 1 more surface\.$/);
+  });
+
+  it('stands in its name and in what doing it means, whatever falls due', () => {
+    for (const code of schedule.DUTY_CODES) {
+      const { name, what, done } = schedule.dutyFacts(code);
+      const said = [name, what, ...(done ? [done] : [])];
+      for (const text of said) expect(sentenceFault(text), code).toBeNull();
+      expect(saidTwice(said), code).toBeNull();
+    }
+  });
+
+  it('stands for every need of every surface, one and two of them', () => {
+    for (const kind of care.ITEM_KINDS) {
+      const context = care.contextOf({ item: { kind, traits: {} }, place: 'home' });
+      const surfaces = care.surfacesOf(kind, {});
+      for (const [i, surface] of surfaces.entries())
+        for (const soil of care.soilsOn(surface))
+          for (const severity of [1, 3] as const) {
+            const { verdict, because } = care.triage({ surface, soil, severity }, context);
+            if (verdict === 'leave') continue;
+            const first = { surface, verdict, because, findings: [{ soil, severity }] };
+            const second = { ...first, surface: surfaces[(i + 1) % surfaces.length]! };
+            for (const all of [[first], [first, second]]) {
+              const { title, why } = dutyWords(duty('clean', { says: 'need', verdict, surfaces: all }));
+              expect(sentenceFault(`${title}. ${why}`), `${kind} ${surface} ${soil} ${severity}: ${why}`).toBeNull();
+              expect(saidTwice([why]), `${kind} ${surface} ${soil}`).toBeNull();
+            }
+          }
+    }
   });
 
   it.each(schedule.GRAVITIES)('waiting has a word: %s', (gravity) => expect(gravityWords(gravity)).toMatch(/^[A-Z]/));

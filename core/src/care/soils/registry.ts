@@ -49,4 +49,4 @@ export const whyLeave = (id: Soil, surface: Surface): string => {
   return lies?.leave ?? lies?.act ?? unwritten(id);
 };
 const unwritten = (id: Soil): string =>
-  `${soilFacts(id).name.charAt(0).toUpperCase()}${soilFacts(id).name.slice(1)} is not known to lie there: look again, and name what it is.`;
+  `Not known to lie there: ${soilFacts(id).name}. Look again, and name what it is.`;
