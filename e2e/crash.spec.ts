@@ -119,6 +119,8 @@ async function oldHousehold(): Promise<{ dataDir: string; things: number; entrie
 }
 
 test.describe('a server that ends at any moment', () => {
+  test.describe.configure({ mode: 'parallel' });
+
   test('has lost nothing it acknowledged, killed again and again under mixed writes', async () => {
     const random = sequence(20_261_126);
     const dataDir = freshDirectory();

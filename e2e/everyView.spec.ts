@@ -17,8 +17,11 @@ const fetchedAhead = (page: Page): Promise<{ ahead: string[]; asked: string[] }>
     asked: (window as unknown as { asked: string[] }).asked,
   }));
 
-test('what a view asks for first is fetched ahead of its code, once, and not in vain', async ({ page }) => {
+test('every view can be used by everyone, none runs past the edge of a desk, and what it asks for first is fetched ahead, once', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
+    localStorage.setItem('theme', 'day');
     const seen: string[] = [];
     const plain = window.fetch;
     Object.assign(window, { asked: seen, fetch: (input: string, init?: RequestInit) => (seen.push(input), plain(input, init)) });
@@ -37,13 +40,6 @@ test('what a view asks for first is fetched ahead of its code, once, and not in 
         `${name} fetches ${address} once`,
       ).toHaveLength(1);
     }
-  }
-});
-
-test('every view can be used by everyone, and none runs past the edge of a desk', async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('theme', 'day'));
-  for (const [name, path] of Object.entries(views)) {
-    await open(page, running.url + path);
     expect(await faults(page), name).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(1280);
   }

@@ -13,8 +13,8 @@ export default defineConfig({
   // No test is about time, and a machine may be busy with others: this is how long one may hang.
   timeout: 300_000,
   expect: { timeout: 30_000 },
-  // Two cores: one browser beside the servers it talks to.
-  workers: 2,
+  // Two cores: what waits for a disk, a timer or a page leaves room for a third.
+  workers: 3,
   // Two browsers on two cores lose a tap now and then; the report names who needed a second try, and twice is a failure.
   retries: 1,
   use: {

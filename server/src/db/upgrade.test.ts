@@ -170,7 +170,8 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
   });
 });
 
-describe.each(SCHEMAS.slice(0, -1))('a directory kept under %s', (name) => {
+// What stands in it is read above for every schema; that a directory is copied and brought up to date is one thing for all.
+describe.each([SCHEMAS[0]!, SCHEMAS.at(-2)!])('a directory kept under %s', (name) => {
   it('is opened by this program: a copy of it is kept, and everything is there', async () => {
     const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-old-'));
     const fixture = fixtureOf(name);
