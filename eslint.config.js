@@ -40,7 +40,7 @@ const knowsOnlyBelow = (files, above) => ({
 const PROGRAMS = ['core/tsconfig.json', 'tsconfig.node.json', 'web/tsconfig.json'];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'server/migrations/**', 'web/public/theme.js'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.mutants/**', 'server/migrations/**', 'web/public/theme.js'] },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked,
   {

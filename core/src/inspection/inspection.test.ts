@@ -74,6 +74,9 @@ describe('a verdict', () => {
     expect(mostTelling([onFront('fine-scratch', 2), onFront('dust', 2)])?.soil).toBe('dust');
     expect(mostTelling([onFront('fine-scratch', 3), onFront('dust', 2)])?.soil).toBe('fine-scratch');
     expect(mostTelling([])).toBeNull();
+    // What was looked for and not found is no finding; of two alike the one told first is drawn.
+    expect(mostTelling([onFront('dust', 0)])).toBeNull();
+    expect(mostTelling([onFront('lint', 2), onFront('dust', 2)])?.soil).toBe('lint');
   });
 
   it('says why something found is left, and not that nothing was found', () => {

@@ -63,8 +63,22 @@ export function watchedClient(listener: Listener): typeof pg.Client {
     /** Whether the open transaction has begun at all. */
     private begun: Promise<unknown> | null = null;
 
+    /** What waits for an answer on this line, for whoever sees to it that it does not wait for ever. */
+    readonly waiting = { questions: 0, sinceMs: 0 };
+
     private readonly names = new StatementNames();
-    private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, this.names.named(config), values, done);
+    private readonly plain: Query = (config, values, done) => {
+      const ask = super.query as Query;
+      if (this.waiting.questions++ === 0) this.waiting.sinceMs = performance.now();
+      const heard = (): void => {
+        this.waiting.questions--;
+        this.waiting.sinceMs = performance.now();
+      };
+      if (done) return ask.call(this, this.names.named(config), values, (error, result) => (heard(), done(error, result)));
+      const answer = ask.call(this, this.names.named(config), values) as Promise<QueryResult>;
+      answer.then(heard, heard);
+      return answer;
+    };
 
     // The driver's own type of this method has a dozen overloads; ours takes what they take.
     override query = ((config: string | QueryConfig, values?: unknown, done?: Done) => {
