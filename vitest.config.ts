@@ -52,7 +52,7 @@ export default defineConfig({
           name: 'postgres',
           isolate: false,
           include: ['server/src/**/*.test.ts'],
-          exclude: ['server/src/db/embedded/**', 'server/src/db/*.test.ts', 'server/src/csv/**'],
+          exclude: ['server/src/db/embedded/**', 'server/src/db/*.test.ts', 'server/src/csv/**', 'server/src/*.test.ts', 'server/src/platform/**'],
           globalSetup: ['server/src/testing/onPostgres.ts'],
           ...PATIENCE,
         },

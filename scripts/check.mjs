@@ -7,7 +7,7 @@ const ROOMS = {
   core: { program: 'core', projects: ['core'] },
   words: { program: 'tsconfig.node.json', projects: ['core'] },
   contract: { program: 'tsconfig.node.json', projects: ['core'] },
-  server: { program: 'tsconfig.node.json', projects: ['server'] },
+  server: { program: 'tsconfig.node.json', projects: ['server', 'postgres'] },
   demo: { program: 'tsconfig.node.json', projects: ['server'] },
   web: { program: 'web', projects: ['web'] },
 };

@@ -42,7 +42,7 @@ writeFileSync(
     timeoutMS: 30_000,
   }),
 );
-const ok = run(bin('stryker'), ['run', settings]);
+const ok = run(bin('stryker'), ['run', settings], { env: { ...process.env, MUTATED_ROOM: room } });
 if (!existsSync(report)) process.exit(1);
 
 const count = { caught: 0, missed: 0 };

@@ -68,14 +68,14 @@ export function watchedClient(listener: Listener): typeof pg.Client {
 
     private readonly names = new StatementNames();
     private readonly plain: Query = (config, values, done) => {
-      const ask = super.query as Query;
+      const ask = (told?: Done) => (super.query as Query).call(this, this.names.named(config), values, told);
       if (this.waiting.questions++ === 0) this.waiting.sinceMs = performance.now();
       const heard = (): void => {
         this.waiting.questions--;
         this.waiting.sinceMs = performance.now();
       };
-      if (done) return ask.call(this, this.names.named(config), values, (error, result) => (heard(), done(error, result)));
-      const answer = ask.call(this, this.names.named(config), values) as Promise<QueryResult>;
+      if (done) return ask((error, result) => (heard(), done(error, result)));
+      const answer = ask() as Promise<QueryResult>;
       answer.then(heard, heard);
       return answer;
     };
