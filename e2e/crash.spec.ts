@@ -82,9 +82,6 @@ async function check(server: Running, ledger: Ledger): Promise<void> {
   expect(device.readings).toBeGreaterThanOrEqual(ledger.readings);
 }
 
-/** So many things come with the other household. */
-const MANY = 600;
-
 test.describe('a server that ends at any moment', () => {
   test.describe.configure({ mode: 'parallel' });
 
@@ -108,23 +105,6 @@ test.describe('a server that ends at any moment', () => {
     await last.kill('SIGTERM');
   });
 
-  test('begins anew after a kill in the middle of its first start', async () => {
-    for (const ms of [150, 500, 900, 1400]) {
-      const dataDir = freshDirectory();
-      const child = spawn(process.execPath, [join(ROOT, 'server/dist/bundle.js')], {
-        env: { ...process.env, DATABASE_URL: '', PORT: String(await freePort()), BRIGHT_KEEPER_DATA: dataDir },
-        stdio: 'ignore',
-      });
-      const ended = new Promise((resolve) => child.once('exit', resolve));
-      await pause(ms);
-      child.kill('SIGKILL');
-      await ended;
-      const server = await start({ dataDir });
-      expect((await send('POST', server.url + routes.gear, lens('First'))).status).toBe(201);
-      await server.kill('SIGTERM');
-    }
-  });
-
   test('leaves whole backups only, and what it had, when it is killed while it makes one', async () => {
     const dataDir = freshDirectory();
     const server = await start({ dataDir });
@@ -141,32 +121,6 @@ test.describe('a server that ends at any moment', () => {
     for (const { name } of files) {
       const said = execFileSync(process.execPath, [join(ROOT, 'server/dist/cli/restore.js'), join(folder, name), '--check']);
       expect(said.toString()).toContain('came out as they went in');
-    }
-  });
-
-  test('takes in all of another household or none of it, killed at any moment while it does', async () => {
-    const other = await start();
-    const csv = ['name,kind', ...Array.from({ length: MANY }, (_, i) => `Thing ${i},lens`)].join('\n');
-    const imported = await send('POST', other.url + routes.importConfirm, { fileBase64: Buffer.from(csv).toString('base64') });
-    expect(imported.status, await imported.text()).toBe(201);
-    const file = Buffer.from(await (await fetch(other.url + routes.exportAll)).arrayBuffer());
-    await other.kill('SIGTERM');
-
-    const dataDir = freshDirectory();
-    const random = sequence(7);
-    for (let round = 0, told: number | null = null; told !== 200; round += 1) {
-      const server = await start({ dataDir });
-      const taking = fetch(server.url + routes.takeIn, { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file })
-        .then(({ status }) => status)
-        .catch(() => null);
-      // The last time it may take as long as it likes.
-      told = await Promise.race([taking, round < 3 ? pause(20 + random() * 1200).then(() => null) : taking]);
-      await server.kill('SIGKILL');
-      const again = await start({ dataDir });
-      const there = (await shelfOf(again)).size;
-      await again.kill('SIGTERM');
-      if (told === 200) expect(there).toBe(MANY);
-      else expect([0, MANY]).toContain(there);
     }
   });
 

@@ -1,17 +1,17 @@
-import { routes, type Places } from '@bright-keeper/contract';
+import { routes, type Shelf } from '@bright-keeper/contract';
 import { expect, test } from '@playwright/test';
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { oldHousehold } from './oldHousehold.js';
-import { freePort, freshDirectory, SHELF, start } from './server.js';
+import { freePort, freshDirectory, start } from './server.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
 const SERVER = join(ROOT, 'server/dist/bundle.js');
 const cli = (name: string) => join(ROOT, `server/dist/cli/${name}.js`);
-/** At how many of its steps each work is killed; every one of them takes minutes: `STEPS=all`. */
-const STEPS = process.env.STEPS === 'all' ? Infinity : Number(process.env.STEPS ?? 4);
+/** At how many of its steps in each thread a work is killed; more of them take minutes, all of them hours: `STEPS=50`, `STEPS=all`. */
+const STEPS = process.env.STEPS === 'all' ? Infinity : Number(process.env.STEPS ?? 2);
 
 type Work = {
   /** A folder as it is before the work, with the data in `data`. */
@@ -91,19 +91,21 @@ const folderWith = (from?: string): string => {
 const isWhole = (file: string): void =>
   expect(execFileSync(process.execPath, [cli('restore'), file, '--check']).toString()).toContain('came out as they went in');
 
-/** The names of the places of a household, asked of a program that is started for it. */
-async function placesIn(folder: string): Promise<string[]> {
+const add = (url: string, name: string) =>
+  fetch(url + routes.gear, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null }),
+  });
+
+/** The names on the shelf of a household, asked of a program that is started for it. */
+async function shelfIn(folder: string): Promise<string[]> {
   const server = await start({ dataDir: join(folder, 'data') });
   try {
-    const { places } = (await (await fetch(server.url + routes.places)).json()) as Places;
+    const { items } = (await (await fetch(`${server.url}${routes.gear}?limit=200`)).json()) as Shelf;
     // It is no ruin that only answers: it takes something new, too.
-    const added = await fetch(server.url + routes.places, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ...SHELF, name: 'After' }),
-    });
-    expect(added.status).toBe(201);
-    return places.map((p) => p.name).sort();
+    expect((await add(server.url, 'After')).status).toBe(201);
+    return items.map((i) => i.name).sort();
   } finally {
     await server.kill('SIGTERM');
   }
@@ -115,12 +117,7 @@ let file: string;
 test.beforeAll(async () => {
   kept = freshDirectory();
   const server = await start({ dataDir: kept });
-  for (const name of KEPT)
-    await fetch(server.url + routes.places, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ...SHELF, name }),
-    });
+  for (const name of KEPT) await add(server.url, name);
   const folder = freshDirectory();
   file = join(folder, 'all.zip');
   writeFileSync(file, Buffer.from(await (await fetch(server.url + routes.exportAll)).arrayBuffer()));
@@ -134,15 +131,15 @@ test.describe('killed before any of its steps', () => {
     killedAtEachStep({
       prepare: () => Promise.resolve(folderWith()),
       program: [SERVER],
-      check: async (folder) => expect(await placesIn(folder)).toEqual([]),
+      check: async (folder) => expect(await shelfIn(folder)).toEqual([]),
     }));
 
   test('an upgrade loses nothing', async () => {
-    const { dataDir, places } = await oldHousehold();
+    const { dataDir, things } = await oldHousehold();
     await killedAtEachStep({
       prepare: () => Promise.resolve(folderWith(dataDir)),
       program: [SERVER],
-      check: async (folder) => expect((await placesIn(folder)).length).toBe(places),
+      check: async (folder) => expect((await shelfIn(folder)).length).toBe(things),
     });
   });
 
@@ -154,7 +151,7 @@ test.describe('killed before any of its steps', () => {
         const saved = join(folder, 'saved.zip');
         if (ended) expect(existsSync(saved)).toBe(true);
         if (existsSync(saved)) isWhole(saved);
-        expect(await placesIn(folder)).toEqual(KEPT);
+        expect(await shelfIn(folder)).toEqual(KEPT);
       },
     }));
 
@@ -163,7 +160,7 @@ test.describe('killed before any of its steps', () => {
       prepare: () => Promise.resolve(folderWith()),
       program: [cli('restore'), file],
       check: async (folder, ended) => {
-        const there = await placesIn(folder);
+        const there = await shelfIn(folder);
         expect(ended ? [KEPT] : [KEPT, []]).toContainEqual(there);
       },
     }));
@@ -175,7 +172,7 @@ test.describe('killed before any of its steps', () => {
       ask: (url) =>
         fetch(url + routes.takeIn, { method: 'POST', headers: { 'content-type': 'application/zip' }, body: readFileSync(file) }),
       check: async (folder, ended) => {
-        const there = await placesIn(folder);
+        const there = await shelfIn(folder);
         expect(ended ? [KEPT] : [KEPT, []]).toContainEqual(there);
       },
     }));

@@ -19,7 +19,7 @@ type Built = {
 };
 
 /** A directory as the program of an earlier schema left it, and how much was in it. */
-export async function oldHousehold(): Promise<{ dataDir: string; things: number; places: number; entries: number }> {
+export async function oldHousehold(): Promise<{ dataDir: string; things: number; entries: number }> {
   const built = async (name: string) => (await import(`file://${join(ROOT, 'server/dist/db', name)}`)) as Built;
   const { Database } = await built('database.js');
   const { overEngine } = await built('embedded/embedded.js');
@@ -36,5 +36,5 @@ export async function oldHousehold(): Promise<{ dataDir: string; things: number;
     await database.pool.query(`insert into "${table}" select * from json_populate_recordset(null::"${table}", $1)`, [JSON.stringify(rows)]);
   }
   await database.close();
-  return { dataDir, things: fixture.item!.length, places: fixture.place!.length, entries: fixture.log_entry!.length };
+  return { dataDir, things: fixture.item!.length, entries: fixture.log_entry!.length };
 }

@@ -3,11 +3,24 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 
 type Package = { dev?: boolean; link?: boolean; license?: string; integrity?: string };
-const lock = JSON.parse(readFileSync(join(import.meta.dirname, '../../package-lock.json'), 'utf8')) as { packages: Record<string, Package> };
+const lock = JSON.parse(readFileSync(join(import.meta.dirname, '../../package-lock.json'), 'utf8')) as {
+  packages: Record<string, Package>;
+};
 const SHIPPED = Object.entries(lock.packages).filter(([path, p]) => path.includes('node_modules/') && !p.dev && !p.link);
 
 /** Licences under which a package may be passed on with a program of any other licence (SPDX; the Free Software Foundation's list). */
-const MAY_SHIP = ['MIT', 'ISC', '0BSD', 'BSD-2-Clause', 'BSD-3-Clause', 'Apache-2.0', 'MPL-2.0', 'Python-2.0', 'OFL-1.1', 'LGPL-3.0-or-later'];
+const MAY_SHIP = [
+  'MIT',
+  'ISC',
+  '0BSD',
+  'BSD-2-Clause',
+  'BSD-3-Clause',
+  'Apache-2.0',
+  'MPL-2.0',
+  'Python-2.0',
+  'OFL-1.1',
+  'LGPL-3.0-or-later',
+];
 /** These say so in a file of theirs only: MIT, both. */
 const BY_FILE = ['node_modules/busboy', 'node_modules/streamsearch'];
 
