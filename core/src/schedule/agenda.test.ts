@@ -15,23 +15,9 @@ import {
   RHYTHM_CODES,
   rhythmTroubles,
 } from './index.js';
+import { NOW, riskyCupboard, thing as lens, TODAY } from './testing/worlds.js';
 import type { DutyCode, Entry, Facts, JournalData, OutingFacts, RhythmChange, ThingFacts } from './index.js';
 
-const NOW = '2026-06-01T10:00:00Z';
-const TODAY = '2026-06-01';
-
-const lens = (more: Partial<ThingFacts> = {}): ThingFacts => ({
-  id: 'a',
-  name: 'A lens',
-  kind: 'lens',
-  traits: {},
-  status: 'in-use',
-  addedAt: '2026-01-01T10:00:00Z',
-  surfaces: [],
-  open: [],
-  stay: null,
-  ...more,
-});
 const house = (more: Partial<Facts> = {}): Facts => ({ ...NO_FACTS, timeZone: 'UTC', things: [lens()], ...more });
 let n = 0;
 const entry = (day: string, data: JournalData, more: Partial<Entry> = {}): Entry => ({
@@ -163,27 +149,9 @@ describe('the rhythms of the trade', () => {
   });
 
   it('a light test comes monthly while the air where it lies raises the fungus risk', () => {
-    const risky = {
-      id: 'p',
-      name: 'Cupboard',
-      highPct: 60,
-      gel: null,
-      indicatorSince: null,
-      dampSince: null,
-      drySince: null,
-      dampSpells: [],
-    };
-    const assessment = {
-      level: 'watch',
-      best: { level: 'watch' },
-      now: { index: 0.3, dose: 0.6, daysPast: 0 },
-      reasons: [],
-      since: null,
-      daysToGrowth: { byIndex: null, byDose: null },
-    };
     const facts = house({
       things: [lens({ stay: { placeId: 'p', name: 'Cupboard', forTravel: false, since: NOW } })],
-      places: [{ ...risky, assessment: assessment as never }],
+      places: [riskyCupboard],
     });
     expect(first('light-test', [look('2026-05-20')], { facts })).toMatchObject({
       window: { due: '2026-06-20' },

@@ -32,7 +32,7 @@ const isStillAtHand = (world: World, { code, subject }: Duty): boolean =>
 
 const after = (world: AtHand, data: JournalData, subject: SubjectRef = world.duty.subject): World => ({
   ...world,
-  journal: [...world.journal, { id: 'z', at: world.now, subject: { kind: subject.kind, id: subject.id } as SubjectRef, data }],
+  journal: [...world.journal, { id: 'z', at: world.now, subject: { kind: subject.kind, id: subject.id }, data }],
 });
 const looked = (seen: Surface[]): JournalData => ({ kind: 'look', lookId: 'z', looked: seen.length, notes: [], verdicts: [], seen });
 

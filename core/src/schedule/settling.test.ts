@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { surfacesOf } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/index.js';
 import { checkDuty } from './duties/checkDuty.js';
-import { cleaned, entry, house, NOW, outing, saw, thing, TODAY, whole, WORLDS } from './testing/worlds.js';
+import { cleaned, cupboard, entry, house, NOW, outing, riskyCupboard, saw, thing, TODAY, whole, WORLDS } from './testing/worlds.js';
 import { addDays, agendaFrom, DUTY_CODES, dutyFacts, firstTurns, isAtHand, notedOutdoors } from './index.js';
 import type { DutyCode, Entry, Facts, ThingFacts } from './index.js';
 
@@ -192,25 +192,7 @@ describe('a first shelf is no emergency', () => {
       at('light-test', [], house([thing({ addedAt: '2026-05-31T10:00:00Z', turn: 21, ...more })], { places }));
     expect(ask({})).toMatchObject({ urgency: 'later', window: { earliest: '2026-06-21', due: '2026-06-21' } });
     const stay = { placeId: 'p', name: 'Cellar', forTravel: false, since: '2026-05-31T10:00:00Z' };
-    const risky = {
-      id: 'p',
-      name: 'Cellar',
-      highPct: 60,
-      gel: null,
-      indicatorSince: null,
-      dampSince: null,
-      drySince: null,
-      dampSpells: [],
-    };
-    const assessment = {
-      level: 'watch',
-      best: { level: 'watch' },
-      now: { index: 0.3, dose: 0.6, daysPast: 0 },
-      reasons: [],
-      since: null,
-      daysToGrowth: { byIndex: null, byDose: null },
-    } as never;
-    expect(ask({ stay }, [{ ...risky, assessment }])!.window.due).toBe('2026-05-31');
+    expect(ask({ stay }, [riskyCupboard])!.window.due).toBe('2026-05-31');
   });
 });
 
@@ -229,19 +211,7 @@ describe('growth takes weeks', () => {
     const stayed = { placeId: 'p', name: 'Cellar', since: '2026-03-01T10:00:00Z', until: '2026-05-10T10:00:00Z' };
     const cellar = (...dampSpells: { from: string; until: string }[]) =>
       house([thing({ stayed: [stayed] })], {
-        places: [
-          {
-            id: 'p',
-            name: 'Cellar',
-            highPct: 60,
-            gel: null,
-            indicatorSince: null,
-            dampSince: null,
-            drySince: null,
-            dampSpells,
-            assessment: null,
-          },
-        ],
+        places: [cupboard({ name: 'Cellar', dampSpells })],
       });
     const due = (...spells: { from: string; until: string }[]) => at('second-look', [whole('2026-03-25')], cellar(...spells));
     const spell = (from: string, until: string) => ({ from: `${from}T10:00:00Z`, until: `${until}T10:00:00Z` });

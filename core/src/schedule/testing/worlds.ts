@@ -1,7 +1,7 @@
 import type { Outcome } from '../../care/index.js';
 import { surfacesOf } from '../../care/kinds/index.js';
 import type { Surface } from '../../care/knowledge/index.js';
-import { NO_FACTS, type Entry, type Facts, type JournalData, type OutingFacts, type ThingFacts } from '../index.js';
+import { NO_FACTS, type Entry, type Facts, type JournalData, type OutingFacts, type PlaceClimateFacts, type ThingFacts } from '../index.js';
 
 export const NOW = '2026-06-01T10:00:00Z';
 export const TODAY = '2026-06-01';
@@ -48,17 +48,30 @@ export const outing = (from: string, to: string, more: Partial<OutingFacts> = {}
 });
 export const whole = (day: string, kind: ThingFacts['kind'] = 'lens'): Entry => saw(day, ...surfacesOf(kind, {}));
 
-const place = {
+/** A place whose air says nothing. */
+export const cupboard = (more: Partial<PlaceClimateFacts> = {}): PlaceClimateFacts => ({
   id: 'p',
-  name: 'Box',
-  highPct: 50,
+  name: 'Cupboard',
+  highPct: 60,
   gel: null,
   indicatorSince: null,
   dampSince: null,
   drySince: null,
   dampSpells: [],
   assessment: null,
-};
+  ...more,
+});
+/** One whose air lets growth be feared, and does no more than that. */
+export const riskyCupboard: PlaceClimateFacts = cupboard({
+  assessment: {
+    level: 'watch',
+    best: { level: 'watch' },
+    now: { index: 0.3, dose: 0.6, daysPast: 0 },
+    reasons: [],
+    since: null,
+    daysToGrowth: { byIndex: null, byDose: null },
+  } as never,
+});
 const device = {
   id: 'h',
   name: 'Dial',
@@ -144,23 +157,19 @@ export const WORLDS: [Facts, Entry[]][] = [
   [
     house([], {
       places: [
-        {
-          ...place,
+        cupboard({
           assessment: risk as never,
           dampSince: NOW,
           indicatorSince: '2026-01-01T10:00:00Z',
           gel: { kind: 'silica-gel', massG: 50, left: 0, spentOn: NOW, knownFrom: 'indicator' },
-        },
+        }),
       ],
     }),
     [],
   ],
   [
     house([], {
-      places: [
-        { ...place, dampSince: '2026-05-01T10:00:00Z' },
-        { ...place, id: 'q', drySince: '2026-05-01T10:00:00Z' },
-      ],
+      places: [cupboard({ dampSince: '2026-05-01T10:00:00Z' }), cupboard({ id: 'q', drySince: '2026-05-01T10:00:00Z' })],
     }),
     [],
   ],
