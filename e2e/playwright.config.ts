@@ -11,7 +11,7 @@ export default defineConfig({
   testDir: '.',
   outputDir: '../test-results/browser',
   // No test is about time, and a machine may be busy with others: this is how long one may hang.
-  timeout: 3_000_000,
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   // Two cores: what waits for a disk, a timer or a page leaves room for a third.
   workers: 3,

@@ -48,5 +48,4 @@ export const whyLeave = (id: Soil, surface: Surface): string => {
   const lies = liesOn(id, surface);
   return lies?.leave ?? lies?.act ?? unwritten(id);
 };
-const unwritten = (id: Soil): string =>
-  `Not known to lie there: ${soilFacts(id).name}. Look again, and name what it is.`;
+const unwritten = (id: Soil): string => `Not known to lie there: ${soilFacts(id).name}. Look again, and name what it is.`;
