@@ -9,6 +9,8 @@ const USED_BY_MANY = 15;
 /** The checks of forms are large and stay out of that file: a page without a form goes without them. */
 const CHECKS = /node_modules\/(joi|@hapi|@standard-schema|@hookform|react-hook-form)\/|contract\/src\//;
 
+const SERVER = 'http://localhost:4870';
+
 export default defineConfig(({ mode }) => ({
   plugins: [react(), tailwindcss(), basicFace(), tellThePages()],
   resolve: { conditions: ['source', 'module', 'browser', mode === 'production' ? 'production' : 'development'] },
@@ -35,5 +37,6 @@ export default defineConfig(({ mode }) => ({
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:4870' } },
+  // The server takes changes from pages of its own address only: while one works on them they come as such.
+  server: { proxy: { '/api': { target: SERVER, changeOrigin: true, headers: { origin: SERVER } } } },
 }));
