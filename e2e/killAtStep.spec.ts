@@ -125,7 +125,8 @@ test.beforeAll(async () => {
 });
 
 test.describe('killed before any of its steps', () => {
-  test.describe.configure({ mode: 'parallel' });
+  // Each begins a program a dozen times: on a busy machine that takes longer than any other test.
+  test.describe.configure({ mode: 'parallel', timeout: 1_800_000 });
 
   test('a first start is begun anew', () =>
     killedAtEachStep({
