@@ -63,22 +63,8 @@ export function watchedClient(listener: Listener): typeof pg.Client {
     /** Whether the open transaction has begun at all. */
     private begun: Promise<unknown> | null = null;
 
-    /** What waits for an answer on this line, for whoever sees to it that it does not wait for ever. */
-    readonly waiting = { questions: 0, sinceMs: 0 };
-
     private readonly names = new StatementNames();
-    private readonly plain: Query = (config, values, done) => {
-      const ask = (told?: Done) => (super.query as Query).call(this, this.names.named(config), values, told);
-      if (this.waiting.questions++ === 0) this.waiting.sinceMs = performance.now();
-      const heard = (): void => {
-        this.waiting.questions--;
-        this.waiting.sinceMs = performance.now();
-      };
-      if (done) return ask((error, result) => (heard(), done(error, result)));
-      const answer = ask() as Promise<QueryResult>;
-      answer.then(heard, heard);
-      return answer;
-    };
+    private readonly plain: Query = (config, values, done) => (super.query as Query).call(this, this.names.named(config), values, done);
 
     // The driver's own type of this method has a dozen overloads; ours takes what they take.
     override query = ((config: string | QueryConfig, values?: unknown, done?: Done) => {

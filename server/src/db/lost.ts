@@ -21,7 +21,7 @@ export function* causes(error: unknown): Generator<unknown> {
 const AWAY_CODES = /^(08...|57P0[1-4]|53300)$/;
 /** What the driver says of a line that broke, or that never came to be; it has no codes for that. */
 const BROKEN =
-  /connection terminated|connection error and is not queryable|client was closed|ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|timeout exceeded when trying to connect|timeout expired|cannot use a pool after calling end/i;
+  /connection terminated|connection error and is not queryable|client was closed|ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|timeout exceeded when trying to connect|cannot use a pool after calling end/i;
 
 /** Is the database gone, rather than against what it was asked? */
 export function isLost(error: unknown): boolean {

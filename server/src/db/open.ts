@@ -6,7 +6,7 @@ import { inItsThread, overEngine } from './embedded/embedded.js';
 import type { Engine } from './embedded/engine.js';
 import { claim, type Claimed, type Waking } from './embedded/wake.js';
 import { bringUpToDate } from './migrate.js';
-import { postgres, type Limits } from './postgres.js';
+import { postgres } from './postgres.js';
 
 const BEFORE_UPGRADE = 'before-upgrade-';
 const KEPT_SNAPSHOTS = 2;
@@ -45,8 +45,8 @@ export async function openInMemory(): Promise<Database> {
  * @param url as of libpq.
  * @param keepCopy of data that an earlier program wrote, before it is brought up to date.
  */
-export async function openOnServer(url: string, keepCopy?: (database: Database) => Promise<void>, limits?: Limits): Promise<Database> {
-  const database = new Database(await postgres(url, limits));
+export async function openOnServer(url: string, keepCopy?: (database: Database) => Promise<void>): Promise<Database> {
+  const database = new Database(await postgres(url));
   return ready(database, keepCopy && (() => keepCopy(database)));
 }
 

@@ -12,9 +12,7 @@ const LENS = { kind: 'lens', traits: {}, notes: '', acquiredOn: null };
 /** More of them: `SEEDS=500 npx vitest run --project postgres server/src/household/linesCut.test.ts`. */
 const SEEDS = Number(process.env.SEEDS ?? 12);
 const WRITES = 12;
-const CUTS: readonly Cut[] = ['unheard', 'unanswered', 'half-answered', 'dead-unheard', 'dead-unanswered'];
-/** So soon a silent line is asked after here. */
-const SILENT_MS = 400;
+const CUTS: readonly Cut[] = ['unheard', 'unanswered', 'half-answered'];
 
 /** A sequence that is the same each time, so that a failure can be had again. */
 function sequence(seed: number): () => number {
@@ -31,7 +29,7 @@ describe.runIf(server)('lines to the database that are cut', () => {
     const folder = new URL(direct.replace('postgresql:', 'http:')).searchParams.get('host')!;
     proxy = new CuttingProxy(folder);
     const through = direct.replace(encodeURIComponent(folder), encodeURIComponent(await proxy.listen()));
-    t = await testApp({ opened: await openOnServer(through, undefined, { silentMs: SILENT_MS }), ids: new SystemIds() });
+    t = await testApp({ opened: await openOnServer(through), ids: new SystemIds() });
   });
   afterAll(async () => {
     await t.app.close();

@@ -8,11 +8,8 @@ const SOCKET = '.s.PGSQL.5432';
 /** Time enough for a server on this machine to carry out what it was sent. */
 const A_MOMENT_MS = 30;
 
-/**
- * What becomes of a line: it is cut before the server hears, after it did but before it answers, or in the middle of the
- * answer; or it stays open at both ends and carries nothing any more, before the server heard or after.
- */
-export type Cut = 'unheard' | 'unanswered' | 'half-answered' | 'dead-unheard' | 'dead-unanswered';
+/** What becomes of a line: it is cut before the server hears, after it did but before it answers, or in the middle of the answer. */
+export type Cut = 'unheard' | 'unanswered' | 'half-answered';
 
 /** A line between a program and its PostgreSQL server, which is cut when it is told to. */
 export class CuttingProxy {
@@ -41,10 +38,8 @@ export class CuttingProxy {
     };
     for (const line of [program, database]) line.on('error', end).on('close', end);
     program.on('data', (message: Buffer) => {
-      const before = cut;
       if (cut === null && (cut = this.decide(message.toString('latin1'))) !== null) this.cuts += 1;
       if (cut === 'unheard') return end();
-      if (cut === 'dead-unheard' || (cut === 'dead-unanswered' && before !== null)) return;
       database.write(message);
       if (cut === 'unanswered') setTimeout(end, A_MOMENT_MS);
     });
