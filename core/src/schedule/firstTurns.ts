@@ -7,7 +7,7 @@ type Newcomer = { id: string; traits: Traits; addedAt: string };
 const A_WEEK = 4;
 /** However large the shelf, its first round ends within a quarter (our choice). */
 const ROUND_WEEKS = 12;
-/** Lenses older than this are turned by hand and greased: they are seen to first (common practice). */
+/** What was made up to this year is mostly turned by hand and greased: it is seen to first (common practice). */
 const MECHANICAL_UNTIL = 1980;
 
 /** What is looked at first of things that come in together: the old and the mechanical, where growth and oil sit. */
