@@ -1,7 +1,7 @@
 import type { Item, ShelfQuery, SurfaceState } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import type { Mark } from '../http/cursor.js';
 import { grouped } from '../platform/grouped.js';
@@ -35,6 +35,9 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
 };
 
 const CHUNK = 500;
+
+/** A surface on which something was found, and the thing it is of. */
+export type FoundState = Pick<ItemRow, 'kind' | 'traits'> & { itemId: string; state: Omit<StateRow, 'itemId'> };
 
 /** When something first falls due for a thing, and until when it may wait at the latest. */
 export type FirstDue = { item_id: string; due: string; latest: string };
@@ -158,6 +161,16 @@ export class GearRepository {
       .where(inArray(surfaceStates.itemId, [...itemIds]))
       .orderBy(asc(surfaceStates.surface));
     return new Map([...grouped(rows, (r) => r.itemId)].map(([itemId, own]) => [itemId, own.map(toState)]));
+  }
+
+  /** Every surface on which something was found, of one thing or of all. */
+  async found(db: Db, itemId?: string): Promise<FoundState[]> {
+    const rows = await db
+      .select({ kind: items.kind, traits: items.traits, row: surfaceStates })
+      .from(surfaceStates)
+      .innerJoin(items, eq(items.id, surfaceStates.itemId))
+      .where(and(ne(sql`jsonb_array_length(${surfaceStates.findings})`, 0), itemId ? eq(surfaceStates.itemId, itemId) : undefined));
+    return rows.map(({ row: { itemId: of, ...state }, ...thing }) => ({ ...thing, itemId: of, state }));
   }
 
   async saveStates(db: Db, itemId: string, states: readonly Omit<StateRow, 'itemId'>[]): Promise<void> {

@@ -14,7 +14,7 @@ import {
   type StatusChange,
   type SurfaceState,
 } from '@bright-keeper/contract';
-import { care, inspection, type schedule } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { readCursor, writeCursor } from '../http/cursor.js';
@@ -26,6 +26,7 @@ import { StayRepository } from '../storage/stay.repository.js';
 import { JournalRepository } from '../journal/journal.repository.js';
 import { GearRepository, type FirstDue } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
+import { VerdictsService } from './verdicts.service.js';
 
 const MS_PER_DAY = 86_400_000;
 const YEAR_DAYS = 365;
@@ -54,6 +55,7 @@ export class GearService {
     private readonly journal: JournalRepository,
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
+    private readonly verdicts: VerdictsService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -128,28 +130,9 @@ export class GearService {
       const changed = changedFields(before, input);
       const item = await this.change(db, id, version, input, { kind: 'edited', changed });
       await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
-      if (changed.includes('traits') || changed.includes('kind')) await this.judgeAnew(db, item);
+      if (changed.includes('traits') || changed.includes('kind')) await this.verdicts.judge(db, item);
       return item;
     });
-  }
-
-  /** What was seen stays; what it asks for follows the design as it is now said to be. An end at the bench stands. */
-  private async judgeAnew(db: Db, item: Item): Promise<void> {
-    const states = (await this.repository.statesOf(db, [item.id])).get(item.id) ?? [];
-    const { schools } = await this.settings.get(db);
-    const judged = states
-      .filter((s) => s.findings.some((f) => f.severity > 0) && !care.isBenchEnd(s.because))
-      .map(({ surface, findings, knownSince }) => ({
-        surface,
-        findings,
-        knownSince: new Date(knownSince),
-        ...inspection.assessSurface(
-          item,
-          findings.map((f) => ({ ...f, surface })),
-          schools,
-        ),
-      }));
-    await this.repository.saveStates(db, item.id, judged);
   }
 
   setStatus(id: string, { version, status }: StatusChange): Promise<Item> {

@@ -1,6 +1,10 @@
-import { routes, type Item, type Shelf } from '@bright-keeper/contract';
+import { routes, type Item, type ItemPage, type Shelf } from '@bright-keeper/contract';
+import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Database } from '../db/database.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
+
+import { VerdictsService } from './verdicts.service.js';
 
 let t: TestApp;
 beforeAll(async () => (t = await testApp()));
@@ -75,6 +79,43 @@ describe('editing', () => {
       .send({ ...lens, name: 'Filter comes off', traits: { filterFitted: false }, version })
       .expect(200);
     expect((await t.http.get(routes.item(item.id))).body).toMatchObject({ verdict: 'leave', surfaces: [{ surface: 'front-glass' }] });
+  });
+
+  it('judges every surface anew when the schools change, and back', async () => {
+    const item = await t.add('Tacky focus ring');
+    await t.look(item.id, { 'focus-ring': { 'sticky-coating': 3 } });
+    const verdict = async () => ((await t.http.get(routes.item(item.id))).body as ItemPage).verdict;
+    const follow = async (sticky: string) => {
+      const { body } = await t.http.get(routes.settings);
+      await t.http
+        .put(routes.settings)
+        .send({ ...body, schools: { ...body.schools, sticky } })
+        .expect(200);
+    };
+    await follow('air');
+    expect(await verdict()).toBe('leave');
+    await follow('remove');
+    expect(await verdict()).toBe('clean');
+    await follow('air');
+    expect(await verdict()).toBe('leave');
+  });
+
+  it('judges anew what another program had judged, and lets an end at the bench stand', async () => {
+    const item = await t.add('Judged long ago');
+    await t.look(item.id, { 'front-glass': { fingerprint: 3 }, 'rear-glass': { fingerprint: 3 } });
+    const { db } = t.app.get(Database);
+    const saysThen = async (surface: string, because: object) =>
+      db.execute(
+        sql`update surface_state set verdict = 'hand-over', because = ${JSON.stringify({ v: 2, data: because })} where item_id = ${item.id} and surface = ${surface}`,
+      );
+    await saysThen('front-glass', { reason: 'decided-then' });
+    await saysThen('rear-glass', { reason: 'did-not-come-off' });
+    await t.app.get(VerdictsService).onApplicationBootstrap();
+    const { surfaces } = (await t.http.get(routes.item(item.id))).body as ItemPage;
+    expect(surfaces.map((s) => [s.surface, s.verdict, s.because.reason])).toEqual([
+      ['front-glass', 'clean', expect.not.stringMatching('decided-then')],
+      ['rear-glass', 'hand-over', 'did-not-come-off'],
+    ]);
   });
 
   it('moves a thing into quarantine and back, and its rhythms with it', async () => {

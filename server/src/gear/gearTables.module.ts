@@ -1,7 +1,13 @@
 import { Module } from '@nestjs/common';
 import { GearRepository } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
+import { SettingsModule } from '../settings/settings.module.js';
+import { VerdictsService } from './verdicts.service.js';
 
-/** Things and what was begun on them, for areas that ask no more of gear than its tables. */
-@Module({ providers: [GearRepository, OpenWorkRepository], exports: [GearRepository, OpenWorkRepository] })
+/** Things, what was found and begun on them, for areas that ask no more of gear than its tables. */
+@Module({
+  imports: [SettingsModule],
+  providers: [GearRepository, OpenWorkRepository, VerdictsService],
+  exports: [GearRepository, OpenWorkRepository, VerdictsService],
+})
 export class GearTablesModule {}

@@ -20,6 +20,7 @@ import { Database } from '../db/database.js';
 import { proofOf } from '../db/lock.js';
 import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
 import { Describe } from '../http/openapi.js';
+import { VerdictsService } from '../gear/verdicts.service.js';
 import { problem } from '../http/problem.js';
 import { DataFolder } from '../platform/dataFolder.js';
 import { ArchiveReader } from './archive.js';
@@ -41,6 +42,7 @@ export class HouseholdController {
     private readonly backups: BackupService,
     private readonly everything: HouseholdExportService,
     private readonly incoming: Incoming,
+    private readonly verdicts: VerdictsService,
     private readonly data: DataFolder,
   ) {}
 
@@ -100,7 +102,7 @@ export class HouseholdController {
   @ApiConsumes(ZIP)
   @Describe({ summary: 'Take another household’s file into this one, all or nothing' })
   takeIn(@Req() request: Request): Promise<TakenIn> {
-    return this.incoming.during(request, (path) => takeIn(this.database, path));
+    return this.judged(this.incoming.during(request, (path) => takeIn(this.database, path)));
   }
 
   @Post('household/restore')
@@ -108,9 +110,18 @@ export class HouseholdController {
   @ApiConsumes(ZIP)
   @Describe({ summary: 'Restore a backup into an empty household' })
   restore(@Req() request: Request): Promise<TakenIn> {
-    return this.incoming.during(request, async (path) => {
-      const archive = await ArchiveReader.open(path);
-      return restore(this.database, archive).finally(() => archive.close());
-    });
+    return this.judged(
+      this.incoming.during(request, async (path) => {
+        const archive = await ArchiveReader.open(path);
+        return restore(this.database, archive).finally(() => archive.close());
+      }),
+    );
+  }
+
+  /** What a file says of a surface was judged by another program, or by other schools. */
+  private async judged(arriving: Promise<TakenIn>): Promise<TakenIn> {
+    const taken = await arriving;
+    await this.database.transaction((db) => this.verdicts.judgeAll(db));
+    return taken;
   }
 }

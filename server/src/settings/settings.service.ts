@@ -2,6 +2,7 @@ import { commonErrors, type Settings } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, sql } from 'drizzle-orm';
+import { isDeepStrictEqual } from 'node:util';
 import { Kept } from '../db/changes.js';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
@@ -21,6 +22,7 @@ const FIRST: Omit<Settings, 'version'> = {
 @Injectable()
 export class SettingsService {
   private readonly kept = new Kept<Settings>();
+  private readonly onSchools: ((db: Db) => Promise<void>)[] = [];
 
   constructor(
     private readonly database: Database,
@@ -65,6 +67,11 @@ export class SettingsService {
       .onConflictDoUpdate({ target: settings.id, set: { drawerIsAll: isAll, version: sql`${settings.version} + 1` } });
   }
 
+  /** Has work done in the same transaction in which the schools change: what follows from them follows at once. */
+  whenSchoolsChange(work: (db: Db) => Promise<void>): void {
+    this.onSchools.push(work);
+  }
+
   update(change: Settings): Promise<Settings> {
     return this.database.transaction(async (db) => {
       await db
@@ -72,13 +79,16 @@ export class SettingsService {
         .values({ id: ONLY_ROW, ...FIRST })
         .onConflictDoNothing();
       const { version, ...rest } = change;
+      const before = await this.get(db);
       const [row] = await db
         .update(settings)
         .set({ ...rest, version: version + 1 })
         .where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version)))
         .returning();
       if (!row) throw problem(commonErrors, 'stale', { current: await this.get(db) });
-      return this.settingsOf(row);
+      const after = this.settingsOf(row);
+      if (!isDeepStrictEqual(before.schools, after.schools)) for (const work of this.onSchools) await work(db);
+      return after;
     });
   }
 }

@@ -81,6 +81,11 @@ describe('a plan', () => {
     expect(screen.getByDisplayValue('140')).toBeTruthy();
   });
 
+  it('leads from what it would do to a sensor to the frames that show it', async () => {
+    show(thing([seen('sensor-cover', 'dust', 2)], { kind: 'mirrorless-body' }));
+    expect((await screen.findByRole('link', { name: 'Its test frames' })).getAttribute('href')).toBe('/gear/i/frames');
+  });
+
   it('starts the cleaning with the place, the weather and the schools that stand in the address', async () => {
     const page = show(print, '?place=field&wind=1&school.breath=never', { [`POST ${routes.cleanings}`]: { id: 'c' } });
     fireEvent.click(await screen.findByRole('button', { name: 'Start cleaning' }));

@@ -111,6 +111,7 @@ function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPl
         {strokes && <StrokesDrawing strokes={strokes} format={item.traits.sensorFormat ?? 'full-frame'} />}
       </div>
       <SchoolNotes steps={own} />
+      {selected === 'sensor-cover' && <ButtonLink to={`/gear/${item.id}/frames`}>Its test frames</ButtonLink>}
     </Section>
   );
 }

@@ -2,6 +2,8 @@ import { routes, type Settings } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
+import { queryClient } from '../../api/client';
+import { keys } from '../../api/keys';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
 import { SettingsPage } from './SettingsPage';
 
@@ -30,6 +32,17 @@ describe('Settings', () => {
     fireEvent.click(save());
     expect(await screen.findByText('Saved.')).toBeTruthy();
     expect(page.written()[0]!.body).toMatchObject({ version: 4, currency: 'NOK', timeZone: 'Europe/Lisbon' });
+  });
+
+  it('has everything that follows from schools and zone asked for anew', async () => {
+    show((body: unknown) => ({ ...(body as Settings), version: 5 }));
+    await screen.findByLabelText(/^Currency/);
+    for (const key of [keys.today, keys.item('i'), keys.schedule]) queryClient.setQueryData(key, {});
+    fireEvent.change(currency(), { target: { value: 'NOK' } });
+    fireEvent.click(save());
+    await screen.findByText('Saved.');
+    const isStale = (key: readonly unknown[]) => queryClient.getQueryState(key)!.isInvalidated;
+    expect([keys.today, keys.item('i'), keys.schedule, keys.settings].map(isStale)).toEqual([true, true, true, false]);
   });
 
   it('says beside its field what cannot be, keeps it, and sends nothing', async () => {

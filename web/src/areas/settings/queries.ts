@@ -10,8 +10,12 @@ export const useSettings = () => useQuery(SETTINGS);
 /** The currency that sums are typed and told in; empty until it is known. */
 export const useCurrency = (): string => useQuery(SETTINGS, queryClient).data?.currency ?? '';
 
+/** What is asked for follows the schools, what is due the time zone: everything else is asked for anew. */
 export const useSaveSettings = () =>
   useMutation({
     mutationFn: (settings: Settings) => http.put<Settings>(routes.settings, settings),
-    onSuccess: (saved) => queryClient.setQueryData(keys.settings, saved),
+    onSuccess: (saved) => {
+      queryClient.setQueryData(keys.settings, saved);
+      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.settings[0] });
+    },
   });
