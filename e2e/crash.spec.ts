@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { oldHousehold } from './oldHousehold.js';
+import { sequence } from './sequence.js';
 import { freePort, freshDirectory, start, type Running } from './server.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -14,12 +15,6 @@ const send = (method: string, url: string, body: object, headers: Record<string,
   fetch(url, { method, headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const lens = (name: string, notes = '') => ({ name, kind: 'lens', traits: {}, notes, acquiredOn: null });
-
-/** A sequence that is the same each time, so that a failure can be had again. */
-function sequence(seed: number): () => number {
-  let state = seed;
-  return () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
-}
 
 /** All that was acknowledged to those who wrote. */
 type Ledger = { things: Map<string, string>; readings: number; deviceId: string | null };

@@ -29,16 +29,17 @@ export type Running = {
 };
 
 const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'server/dist/demo.js' } as const;
-type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number };
+type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number; env?: NodeJS.ProcessEnv };
 
 /** Starts a built program as its own process and resolves when it has printed its address or has ended. */
-export async function start({ program = 'server', dataDir = freshDirectory(), port }: Options = {}): Promise<Running> {
+export async function start({ program = 'server', dataDir = freshDirectory(), port, env: more = {} }: Options = {}): Promise<Running> {
   const onPort = port ?? (await freePort());
   const env = {
     ...process.env,
     DATABASE_URL: '',
     PORT: String(onPort),
     [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir,
+    ...more,
   };
   const child = spawn(process.execPath, [join(ROOT, PROGRAMS[program])], { env, stdio: ['ignore', 'pipe', 'pipe'] });
   let output = '';

@@ -40,14 +40,16 @@ function pass(reach, mutate) {
       jsonReporter: { fileName: report },
       tempDirName: '.mutants',
       concurrency: 2,
-      timeoutMS: 30_000,
+      timeoutMS: 10_000,
+      dryRunTimeoutMinutes: 60,
     }),
   );
   run(bin('stryker'), ['run', settings], { env: { ...process.env, MUTATED_ROOM: room, REACH: reach } });
   if (!existsSync(report)) process.exit(1);
   return Object.entries(JSON.parse(readFileSync(report, 'utf8')).files).flatMap(([file, { mutants }]) =>
     mutants.map(({ location: { start, end }, mutatorName, replacement, status }) => ({
-      at: `${file}:${start.line}:${start.column}-${end.line}:${end.column}`,
+      // A report counts columns from one, a range from nought.
+      at: `${file}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`,
       change: `${mutatorName} ${replacement}`,
       status,
     })),

@@ -31,7 +31,7 @@ function sayWhenTaken(database: Database, dataDir: string): void {
 async function onServer(url: string, dataDir: string): Promise<Opening> {
   const keepCopy = async (old: Parameters<typeof writeArchive>[0]) =>
     void (await writeArchive(old, placeForCopy(dataDir, '.zip'), new Date()));
-  return { database: await openOnServer(url, keepCopy), ready: Promise.resolve() };
+  return { database: await openOnServer(url, { keepCopy }), ready: Promise.resolve() };
 }
 
 /** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */

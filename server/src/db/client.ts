@@ -54,8 +54,8 @@ export class StatementNames {
 }
 
 /** A driver's client that tells what is written through it, when it is sent and when it has become true. */
-export function watchedClient(listener: Listener): typeof pg.Client {
-  class WatchedClient extends pg.Client {
+export function watchedClient(Client: typeof pg.Client, listener: Listener): typeof pg.Client {
+  class WatchedClient extends Client {
     /** What the open transaction has written; null outside of one. */
     private open: Written[] | null = null;
     /** What went wrong first in the open transaction. */

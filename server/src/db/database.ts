@@ -18,7 +18,8 @@ function bytesFrom(text: string): Uint8Array {
 }
 pg.types.setTypeParser(pg.types.builtins.BYTEA, bytesFrom);
 
-export type Turn = { taken: number; transaction: string };
+/** Which turn it was, by what the database knows its transaction, and a mark that no other turn has. */
+export type Turn = { taken: number; transaction: string; mark: string };
 
 /** What one process does because there may be others on the same database. */
 export type Others = {
@@ -29,18 +30,17 @@ export type Others = {
   /**
    * Waits, inside a transaction, until nobody else is in the middle of one that writes.
    *
-   * @returns how many there have been, and by what the database knows this transaction.
    */
   takeTurn: (db: Db) => Promise<Turn>;
-  /** What became of a transaction; waits while the database is away. Null where that cannot be known any more. */
-  fateOf: (transaction: string) => Promise<'committed' | 'aborted' | null>;
+  /** What became of a turn; waits while the database is away. Null where that cannot be known any more. */
+  fateOf: (turn: Turn) => Promise<'committed' | 'aborted' | null>;
 };
 
 /** Which database it is, and what differs with it. */
 export type Backing = {
   kind: 'embedded' | 'postgres';
-  /** @param Client the driver's client, which tells what is written through it. */
-  connect: (Client: typeof pg.Client) => pg.Pool;
+  /** @param watched makes of a driver's client one that tells what is written through it. */
+  connect: (watched: (Client: typeof pg.Client) => typeof pg.Client) => pg.Pool;
   /** Brings what was committed to disk; null where a commit does so by itself. */
   flush: ((pool: pg.Pool) => Promise<unknown>) | null;
   /** A statement that makes the commit after it bring itself to disk; null where every commit does. */
@@ -71,21 +71,20 @@ export class Database {
 
   constructor(private readonly backing: Backing) {
     this.settling = backing.flush && new Settled(() => backing.flush!(this.pool));
-    this.pool = backing.connect(
-      watchedClient({
-        sent: (written) => {
-          this.changes.note(written);
-          this.settling?.note();
-          this.inTheLog = true;
-        },
-        committed: (all) => {
-          noteKept();
-          all.forEach((written) => this.changes.note(written));
-        },
-        along: (written) => backing.others?.tell(written) ?? null,
-        beforeCommit: () => this.beforeCommit(),
-      }),
-    );
+    const listener: Listener = {
+      sent: (written) => {
+        this.changes.note(written);
+        this.settling?.note();
+        this.inTheLog = true;
+      },
+      committed: (all) => {
+        noteKept();
+        all.forEach((written) => this.changes.note(written));
+      },
+      along: (written) => backing.others?.tell(written) ?? null,
+      beforeCommit: () => this.beforeCommit(),
+    };
+    this.pool = backing.connect((Client) => watchedClient(Client, listener));
     // A line that breaks fails whatever is asked over it, and an idle one is replaced by the next who asks: nobody else need
     // be told, and a break that nobody hears would end the process.
     this.pool.on('error', () => {});
@@ -146,7 +145,7 @@ export class Database {
   private async afterTheBreak<T>(error: unknown, turn: Turn | null, done: { result: T } | null): Promise<T> {
     // What never came to its commit is undone by the end of its line. What the same request did before is not.
     if (!done) throw somethingIsKept() ? error : new TransactionUndone({ cause: error });
-    const fate = turn && this.backing.others ? await this.backing.others.fateOf(turn.transaction) : null;
+    const fate = turn && this.backing.others ? await this.backing.others.fateOf(turn) : null;
     if (fate === 'committed') {
       noteKept();
       return done.result;

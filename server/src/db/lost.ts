@@ -18,10 +18,10 @@ export function* causes(error: unknown): Generator<unknown> {
  * The database ends, is ended, starts, or takes no more lines, by PostgreSQL's code (appendix A of its manual): class 08,
  * operator intervention, and too many connections.
  */
-const AWAY_CODES = /^(08...|57P0[1-4]|53300)$/;
+const AWAY_CODES = /^(08...|57P0[1-5]|53300|25P03)$/;
 /** What the driver says of a line that broke, or that never came to be; it has no codes for that. */
 const BROKEN =
-  /connection terminated|connection error and is not queryable|client was closed|ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|timeout exceeded when trying to connect|cannot use a pool after calling end/i;
+  /connection terminated|connection error and is not queryable|client was closed|ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|timeout exceeded when trying to connect|timeout expired|cannot use a pool after calling end/i;
 
 /** Is the database gone, rather than against what it was asked? */
 export function isLost(error: unknown): boolean {

@@ -44,9 +44,13 @@ export async function openInMemory(): Promise<Database> {
  *
  * @param url as of libpq.
  * @param keepCopy of data that an earlier program wrote, before it is brought up to date.
+ * @param silentMs after which a line over which nothing comes is held to be dead.
  */
-export async function openOnServer(url: string, keepCopy?: (database: Database) => Promise<void>): Promise<Database> {
-  const database = new Database(await postgres(url));
+export async function openOnServer(
+  url: string,
+  { keepCopy, ...settings }: { keepCopy?: (database: Database) => Promise<void>; silentMs?: number } = {},
+): Promise<Database> {
+  const database = new Database(await postgres(url, settings));
   return ready(database, keepCopy && (() => keepCopy(database)));
 }
 

@@ -33,7 +33,7 @@ describe.runIf(server)('a household that an earlier program left on a server', (
     await earlier.close();
 
     const file = placeForCopy(folder, '.zip');
-    const grown = await openOnServer(url, async (old) => void (await writeArchive(old, file, new Date(0))));
+    const grown = await openOnServer(url, { keepCopy: async (old) => void (await writeArchive(old, file, new Date(0))) });
     for (const name of made) await grown.pool.query(`select 1 from "${name}"`);
     await grown.close();
     const archive = await ArchiveReader.open(file);

@@ -8,8 +8,11 @@ const SOCKET = '.s.PGSQL.5432';
 /** Time enough for a server on this machine to carry out what it was sent. */
 const A_MOMENT_MS = 30;
 
-/** What becomes of a line: it is cut before the server hears, after it did but before it answers, or in the middle of the answer. */
-export type Cut = 'unheard' | 'unanswered' | 'half-answered';
+/**
+ * What becomes of a line: it is cut before the server hears, after it did but before it answers, or in the middle of the
+ * answer; or it dies at such a moment and nobody is told: neither side ever hears of the other again.
+ */
+export type Cut = 'unheard' | 'unanswered' | 'half-answered' | 'dead-unheard' | 'dead-unanswered';
 
 /** A line between a program and its PostgreSQL server, which is cut when it is told to. */
 export class CuttingProxy {
@@ -19,6 +22,7 @@ export class CuttingProxy {
   decide: (message: string) => Cut | null = () => null;
   /** So many lines were cut. */
   cuts = 0;
+  private readonly dead = new Set<Socket>();
 
   /** @param folder of the server's own socket. */
   constructor(folder: string) {
@@ -36,9 +40,14 @@ export class CuttingProxy {
       program.destroy();
       database.destroy();
     };
-    for (const line of [program, database]) line.on('error', end).on('close', end);
+    const isDead = () => cut === 'dead-unheard' || cut === 'dead-unanswered';
+    // What one side does of a dead line the other does not hear.
+    for (const line of [program, database]) line.on('error', () => isDead() || end()).on('close', () => isDead() || end());
     program.on('data', (message: Buffer) => {
+      if (isDead()) return;
       if (cut === null && (cut = this.decide(message.toString('latin1'))) !== null) this.cuts += 1;
+      if (isDead()) this.dead.add(database);
+      if (cut === 'dead-unheard') return;
       if (cut === 'unheard') return end();
       database.write(message);
       if (cut === 'unanswered') setTimeout(end, A_MOMENT_MS);
@@ -50,7 +59,14 @@ export class CuttingProxy {
     });
   }
 
+  /** The server gives up the lines that are dead, as it does after a time of its own. */
+  bury(): void {
+    for (const line of this.dead) line.destroy();
+    this.dead.clear();
+  }
+
   close(): void {
+    this.bury();
     this.server.close();
     rmSync(this.folder, { recursive: true, force: true });
   }

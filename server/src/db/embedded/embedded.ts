@@ -1,4 +1,4 @@
-import type pg from 'pg';
+import pg from 'pg';
 import type { Backing } from '../database.js';
 import type { Engine, Exchange } from './engine.js';
 import type { Waking } from './wake.js';
@@ -30,7 +30,7 @@ const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): OneLi
 /** An engine in this thread. @param onFiles has it files to sync? */
 export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   kind: 'embedded',
-  connect: (Client) => lineTo(() => Promise.resolve(engine.exchange), Client),
+  connect: (watched) => lineTo(() => Promise.resolve(engine.exchange), watched(pg.Client)),
   flush: onFiles ? (pool) => pool.query(FLUSH) : null,
   syncCommit: onFiles ? SYNC_COMMIT : null,
   lives: () => 1,
@@ -53,7 +53,7 @@ export function inItsThread(waking: Waking, onStopped: (why: string) => void): B
   };
   return {
     kind: 'embedded',
-    connect: (Client) => lineTo(() => keeper.ready(), Client),
+    connect: (watched) => lineTo(() => keeper.ready(), watched(pg.Client)),
     flush: (pool) => pool.query(FLUSH),
     syncCommit: SYNC_COMMIT,
     lives: () => lives,
