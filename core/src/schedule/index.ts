@@ -108,6 +108,7 @@ export {
   localMinute,
   merged as mergedBusy,
   readBusy,
+  iCalendarInSteps,
   toICalendar,
   type Busy,
   type BusyReading,

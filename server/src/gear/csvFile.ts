@@ -2,7 +2,7 @@ import { decode, type Encoding } from '../csv/decode.js';
 import { guessDelimiter } from '../csv/delimiter.js';
 import { unguarded } from '../csv/formula.js';
 import { csvRows, type CsvFault } from '../csv/rows.js';
-import { BYTE_ORDER_MARK, csvLines } from '../csv/write.js';
+import { BYTE_ORDER_MARK, csvInSlices, csvLines } from '../csv/write.js';
 
 export type CsvFile = {
   encoding: Encoding;
@@ -60,5 +60,12 @@ export function readCsv(bytes: Uint8Array): CsvFile | null {
 }
 
 /** A table as a CSV file for whoever opens it in a spreadsheet. */
-export const writeCsv = (columns: readonly string[], rows: readonly (readonly unknown[])[]): string =>
-  BYTE_ORDER_MARK + csvLines([columns, ...rows]);
+export async function writeCsv<Of>(
+  columns: readonly string[],
+  list: readonly Of[],
+  cellsOf: (one: Of) => readonly unknown[],
+): Promise<string> {
+  let text = BYTE_ORDER_MARK + csvLines([columns]);
+  for await (const some of csvInSlices(list, cellsOf)) text += some;
+  return text;
+}

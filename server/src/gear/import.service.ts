@@ -74,10 +74,7 @@ export class ImportService {
   /** The shelf with one column for each import target, so that the file can be read back. */
   async export(): Promise<string> {
     const items = await this.repository.all(this.database.db);
-    return writeCsv(
-      IMPORT_TARGETS,
-      items.map((item) => IMPORT_TARGETS.map((target) => cellOf(item, target))),
-    );
+    return writeCsv(IMPORT_TARGETS, items, (item) => IMPORT_TARGETS.map((target) => cellOf(item, target)));
   }
 
   private read({ fileBase64, mapping: given, defaultKind }: ImportRequest): { file: CsvFile; mapping: ImportMapping; rows: ImportRow[] } {

@@ -1,4 +1,4 @@
-import { BYTE_ORDER_MARK, csvLines } from '../csv/write.js';
+import { BYTE_ORDER_MARK, csvInSlices, csvLines } from '../csv/write.js';
 import type { TableShape } from './tables.js';
 
 const cell = (value: unknown): unknown => (value !== null && typeof value === 'object' ? JSON.stringify(value) : value);
@@ -8,5 +8,8 @@ export async function* csvOf(table: TableShape, rows: AsyncIterable<string[]>): 
   const columns = table.columns.filter(({ type }) => type !== 'bytea').map(({ name }) => name);
   yield BYTE_ORDER_MARK + csvLines([columns]);
   for await (const some of rows)
-    yield csvLines(some.map((row) => JSON.parse(row) as Record<string, unknown>).map((row) => columns.map((c) => cell(row[c]))));
+    yield* csvInSlices(some, (text) => {
+      const row = JSON.parse(text) as Record<string, unknown>;
+      return columns.map((c) => cell(row[c]));
+    });
 }

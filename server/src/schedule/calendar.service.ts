@@ -14,6 +14,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { Database, type Db } from '../db/database.js';
 import { problem } from '../http/problem.js';
 import { Clock, Ids } from '../platform/clock.js';
+import { breather, eachInSlices, inSteps } from '../platform/slices.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { AgendaService } from './agenda.service.js';
 import { BenchDaysService } from './benchDays.service.js';
@@ -50,9 +51,9 @@ function dutyEntry(duty: schedule.Duty): ToldEntry {
 }
 
 /** One alarm a day, with what is gravest: a dozen of them at nine in the morning are none. */
-function oneAlarmADay(duties: readonly schedule.Duty[]): ToldEntry[] {
+function oneAlarmADay(duties: readonly schedule.Duty[]): Promise<ToldEntry[]> {
   const rung = new Set<schedule.Day>();
-  return duties.map((duty) => {
+  return eachInSlices(duties, (duty) => {
     const entry = dutyEntry(duty);
     if (duty.ahead > 0 || rung.has(entry.day)) return entry;
     rung.add(entry.day);
@@ -85,16 +86,18 @@ export class CalendarService {
 
   async calendar(filter: CalendarFilter, name: string): Promise<CalendarText> {
     const agenda = await this.agenda.agenda();
-    const entries = [...(filter.duties ? oneAlarmADay(agenda.duties) : []), ...(filter.benchDays ? await this.benchEntries() : [])];
+    const entries = [...(filter.duties ? await oneAlarmADay(agenda.duties) : []), ...(filter.benchDays ? await this.benchEntries() : [])];
     const told = await this.database.transaction((db) => this.tell(db, entries, filter));
     const concerns = new Map(entries.map((entry) => [entry.uid, entry]));
     // What is gone is told as cancelled only where it was once shown.
     const events = told.filter((t) => passes(filter, concerns.get(t.uid) ?? t.entry)).sort((a, b) => (a.uid < b.uid ? -1 : 1));
     const lastModified = new Date(Math.max(0, ...events.map((e) => e.changedAt.getTime())));
     const { timeZone } = await this.settings.get();
-    const text = schedule.toICalendar(
-      events.map(({ entry, sequence, changedAt, cancelled }) => ({ ...entry, sequence, at: changedAt.toISOString(), cancelled })),
-      { timeZone, now: lastModified.toISOString(), name },
+    const text = await inSteps(
+      schedule.iCalendarInSteps(
+        events.map(({ entry, sequence, changedAt, cancelled }) => ({ ...entry, sequence, at: changedAt.toISOString(), cancelled })),
+        { timeZone, now: lastModified.toISOString(), name },
+      ),
     );
     return { text, etag: `"${hashOf(text).slice(0, 32)}"`, lastModified };
   }
@@ -134,7 +137,9 @@ export class CalendarService {
     const now = this.clock.now();
     const before = new Map((await this.repository.told(db)).map((t) => [t.uid, t]));
     const told: ToldEvent[] = [];
+    const breathe = breather();
     for (const entry of entries) {
+      await breathe();
       // What it concerns is for this program alone: no calendar sees that change.
       const { concerns: _, ...shown } = entry;
       const print = hashOf(JSON.stringify(shown));

@@ -106,13 +106,10 @@ function eventOf(entry: CalendarEntry, { timeZone, now }: CalendarOptions): ICAL
   return event;
 }
 
-/**
- * A calendar as RFC 5545 text: entries as they are, due windows as whole days on which they are due, bench days
- * likewise. The same input gives the same bytes.
- *
- * @throws RangeError when the zone is none.
- */
-export function toICalendar(entries: readonly Writable[], options: CalendarOptions): string {
+const END = 'END:VCALENDAR';
+
+/** The same, entry by entry: whoever has others waiting may let them in at each step. */
+export function* iCalendarInSteps(entries: readonly Writable[], options: CalendarOptions): Generator<void, string> {
   ICAL.foldLength = FOLD_AT;
   const all = entries.map(entryOf);
   const calendar = new ICAL.Component('vcalendar');
@@ -123,6 +120,25 @@ export function toICalendar(entries: readonly Writable[], options: CalendarOptio
   if (options.name) calendar.addPropertyWithValue('x-wr-calname', options.name);
   const timed = all.filter((e) => e.time).map((e) => e.day);
   if (timed.length > 0) calendar.addSubcomponent(vtimezone(options.timeZone, timed.reduce(earlier), timed.reduce(later)));
-  for (const entry of all) calendar.addSubcomponent(eventOf(entry, options));
-  return `${calendar.toString()}\r\n`;
+  const head = calendar.toString();
+  const parts = [head.slice(0, head.lastIndexOf(END)).trimEnd()];
+  for (const entry of all) {
+    parts.push(eventOf(entry, options).toString());
+    yield;
+  }
+  return [...parts, END, ''].join('\r\n');
+}
+
+/**
+ * A calendar as RFC 5545 text: entries as they are, due windows as whole days on which they are due, bench days
+ * likewise. The same input gives the same bytes.
+ *
+ * @throws RangeError when the zone is none.
+ */
+export function toICalendar(entries: readonly Writable[], options: CalendarOptions): string {
+  const steps = iCalendarInSteps(entries, options);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }
