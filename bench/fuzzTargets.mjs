@@ -157,6 +157,53 @@ export const PARSERS = {
     seeds: [],
     words: ['PK\u0001\u0002', 'PK\u0003\u0004', 'PK\u0005\u0006', 'manifest.json', '\u00ff\u00ff\u00ff\u00ff'],
   },
+  exif: {
+    load: async () => {
+      const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-fuzz-'));
+      const outfile = join(folder, 'exif.mjs');
+      const { build } = await import('esbuild');
+      await build({
+        entryPoints: [join(ROOT, 'web/src/workers/frame/exif.ts')],
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        outfile,
+        logLevel: 'error',
+        banner: { js: "import { createRequire } from 'node:module';const require = createRequire(import.meta.url);" },
+      });
+      const { takenOf } = await import(`file://${outfile}`);
+      const { default: sharp } = await import('sharp');
+      const told = {
+        IFD0: { Model: 'Body', DateTime: '2026:03:10 11:22:33' },
+        IFD2: { FNumber: '160/10', ExposureTime: '1/30', ISOSpeedRatings: '100', FocalLength: '50/1', LensModel: 'Lens' },
+      };
+      const picture = sharp({ create: { width: 8, height: 8, channels: 3, background: '#888' } }).withExif(told);
+      for (const format of ['jpeg', 'png', 'webp', 'tiff']) PARSERS.exif.seeds.push(await picture.clone().toFormat(format).toBuffer());
+      const within = { fNumber: [0.7, 128], iso: [1, 1e7], exposureS: [0, 1e5], focalMm: [0.5, 1e4] };
+      return (bytes) => {
+        const taken = takenOf(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
+        for (const [name, [least, most]] of Object.entries(within))
+          if (taken[name] !== null && !(taken[name] >= least && taken[name] <= most)) throw new Error(`${name} is ${taken[name]}`);
+        if (taken.takenAt !== null && Number.isNaN(Date.parse(taken.takenAt))) throw new Error(`takenAt is ${taken.takenAt}`);
+        for (const text of [taken.body, taken.lens, taken.style])
+          if (text !== null && (text.length > 200 || /\p{Cc}/u.test(text))) throw new Error('a text that cannot be shown');
+      };
+    },
+    code: /exif\.mjs/,
+    mayThrow: () => false,
+    seeds: [],
+    words: [
+      'Exif\u0000\u0000',
+      'II*\u0000',
+      'MM\u0000*',
+      '\u0000\u0001',
+      '\u00ff\u00e1',
+      '\u00ff\u00d8',
+      'ICC_PROFILE',
+      'http://ns.adobe.com/xap/1.0/',
+      '<x:xmpmeta',
+    ],
+  },
   documents: {
     load: async () => {
       const [{ DOCUMENTS }, { readDocument, UnreadableDocument }] = await Promise.all([

@@ -1,5 +1,6 @@
 /* Loaded before a program: tells on LAG_PORT for how long its main thread has answered nobody since it was last asked. */
 import { createServer } from 'node:http';
+import { setInterval } from 'node:timers';
 import { isMainThread } from 'node:worker_threads';
 
 const EVERY_MS = 5;

@@ -2,8 +2,10 @@ import { routes, type Shelf } from '@bright-keeper/contract';
 import { expect, test } from '@playwright/test';
 import { execFileSync, spawn } from 'node:child_process';
 import { cpSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import pg from 'pg';
+import { startCluster, type Cluster } from '../server/src/testing/postgresCluster.js';
 import { oldHousehold } from './oldHousehold.js';
 import { freePort, freshDirectory, start } from './server.js';
 
@@ -23,6 +25,9 @@ type Work = {
   check: (folder: string, ended: boolean) => Promise<void>;
 };
 
+/** A database on the server, for each folder its own. */
+const databaseOf = (folder: string): string => basename(folder).replaceAll(/\W/g, '_').toLowerCase();
+
 /** Does the work once, killed before a step where one is named; how many steps each thread took. */
 async function once({ program, ask }: Work, folder: string, killAt: string): Promise<{ ended: boolean; steps: Record<string, number> }> {
   const counted = join(folder, 'counted');
@@ -31,7 +36,11 @@ async function once({ program, ask }: Work, folder: string, killAt: string): Pro
   const port = await freePort();
   const child = spawn(
     process.execPath,
-    ['--import', join(ROOT, 'e2e/killAt.mjs'), ...program.map((word) => word.replace('FOLDER', folder))],
+    [
+      '--import',
+      join(ROOT, 'e2e/killAt.mjs'),
+      ...program.map((word) => word.replace('FOLDER', folder).replace('DATABASE', databaseOf(folder))),
+    ],
     {
       env: {
         ...process.env,
@@ -165,6 +174,44 @@ test.describe('killed before any of its steps', () => {
         expect(ended ? [KEPT] : [KEPT, []]).toContainEqual(there);
       },
     }));
+
+  test('a move can be done again, or is whole, and what was here stays', async () => {
+    let cluster: Cluster | null = null;
+    try {
+      cluster = startCluster();
+    } catch {
+      test.skip(true, 'PostgreSQL is not installed');
+    }
+    const url = cluster!.urlOf('DATABASE');
+    const asked = async (database: string, sql: string): Promise<{ name: string }[]> => {
+      const client = new pg.Client({ connectionString: cluster!.urlOf(database) });
+      await client.connect();
+      return (await client.query<{ name: string }>(sql).finally(() => client.end())).rows;
+    };
+    try {
+      await killedAtEachStep({
+        prepare: async () => {
+          const folder = folderWith(kept);
+          await asked('postgres', `create database ${databaseOf(folder)}`);
+          return folder;
+        },
+        program: [cli('move'), '--to', url],
+        check: async (folder, ended) => {
+          const shelf = () => asked(databaseOf(folder), 'select name from item order by name');
+          const there = await shelf().catch(() => []);
+          expect(ended ? [KEPT] : [KEPT, []]).toContainEqual(there.map((row) => row.name));
+          if (there.length === 0)
+            execFileSync(process.execPath, [cli('move'), '--to', url.replace('DATABASE', databaseOf(folder))], {
+              env: { ...process.env, DATABASE_URL: '', BRIGHT_KEEPER_DATA: join(folder, 'data') },
+            });
+          expect((await shelf()).map((row) => row.name)).toEqual(KEPT);
+          expect(await shelfIn(folder)).toEqual(KEPT);
+        },
+      });
+    } finally {
+      cluster!.stop();
+    }
+  });
 
   test('another household is taken in whole, or not at all', () =>
     killedAtEachStep({

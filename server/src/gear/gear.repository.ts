@@ -35,6 +35,7 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
 };
 
 const CHUNK = 500;
+const READ_AT_ONCE = 300;
 
 /** A surface on which something was found, and the thing it is of. */
 export type FoundState = Pick<ItemRow, 'kind' | 'traits'> & { itemId: string; state: Omit<StateRow, 'itemId'> };
@@ -126,15 +127,20 @@ export class GearRepository {
     return { rows: rows.map((r) => ({ item: toItem(r.item), key: r.key })), total: counted!.total };
   }
 
-  /** Every thing on the shelf, for export. */
+  /** Every thing on the shelf by name, read a few at a time: of a thousand at once others would wait for the reading. */
   async all(db: Db): Promise<Item[]> {
-    return (
-      await db
-        .select()
-        .from(items)
-        .where(isNull(items.archivedAt))
-        .orderBy(asc(sql`lower(${items.name})`), asc(items.id))
-    ).map(toItem);
+    const order = await db
+      .select({ id: items.id })
+      .from(items)
+      .where(isNull(items.archivedAt))
+      .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
+    const all: Item[] = [];
+    for (let from = 0; from < order.length; from += READ_AT_ONCE) {
+      const ids = order.slice(from, from + READ_AT_ONCE).map((row) => row.id);
+      const found = new Map((await this.findMany(db, ids)).map((item) => [item.id, item]));
+      all.push(...ids.flatMap((id) => found.get(id) ?? []));
+    }
+    return all;
   }
 
   /** What came when, those that are off the shelf among them: their leaving moves nobody's turn. */

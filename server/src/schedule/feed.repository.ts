@@ -1,9 +1,11 @@
 import type { CalendarFilter, Feed } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, gt, inArray } from 'drizzle-orm';
 import type { Db } from '../db/database.js';
 import type { ToldEntry } from './schedule.documents.js';
 import { calendarEvents, calendarFeeds } from './schedule.table.js';
+
+const READ_AT_ONCE = 300;
 
 type Row = typeof calendarFeeds.$inferSelect;
 const toFeed = ({ id, name, filter, createdAt, fetchedAt }: Row): Feed => ({
@@ -48,8 +50,21 @@ export class FeedRepository {
     return (await db.delete(calendarFeeds).where(eq(calendarFeeds.id, id)).returning({ id: calendarFeeds.id })).length > 0;
   }
 
+  /** Page by page: to read a document and hold it against its contract takes a while, and others wait for it. */
   async told(db: Db): Promise<ToldEvent[]> {
-    return db.select().from(calendarEvents);
+    const told: ToldEvent[] = [];
+    for (let more = true; more;) {
+      const after = told.at(-1)?.uid;
+      const page = await db
+        .select()
+        .from(calendarEvents)
+        .where(after === undefined ? undefined : gt(calendarEvents.uid, after))
+        .orderBy(asc(calendarEvents.uid))
+        .limit(READ_AT_ONCE);
+      told.push(...page);
+      more = page.length === READ_AT_ONCE;
+    }
+    return told;
   }
 
   async tell(db: Db, { uid, ...event }: ToldEvent): Promise<void> {
