@@ -2,7 +2,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
-import express from 'express';
+import express, { type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { constants } from 'node:zlib';
@@ -30,6 +30,12 @@ const SECURED = helmet({
   strictTransportSecurity: false,
 });
 
+/** What a household holds lies in no cache on the way, and is asked for anew each time; a picture that never changes says otherwise. */
+const heldByNobody: RequestHandler = (_, response, next) => {
+  response.setHeader('Cache-Control', 'private, no-cache');
+  next();
+};
+
 function serveDocs(app: NestExpressApplication): void {
   const config = new DocumentBuilder()
     .setTitle('Bright Keeper')
@@ -52,6 +58,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.use(localOnly(SECURED));
   if (web) serveAssets(app, web);
   app.use(SECURED);
+  app.use('/api', heldByNobody);
   app.use(whileItCanBeKept(platform.disk, platform.database));
   app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
   app.use(compression(QUICKLY));

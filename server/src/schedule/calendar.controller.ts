@@ -27,7 +27,6 @@ const CALENDAR = 'text/calendar; charset=utf-8';
 function answer({ text, etag, lastModified }: CalendarText, request: Request, response: Response): string | undefined {
   response.setHeader('ETag', etag);
   response.setHeader('Last-Modified', lastModified.toUTCString());
-  response.setHeader('Cache-Control', 'private, no-cache');
   response.setHeader('Content-Type', CALENDAR);
   if (!request.fresh) return text;
   response.status(304);
