@@ -6,3 +6,4 @@ export * as schedule from './schedule/index.js';
 export * as sensor from './sensor/index.js';
 export * as storage from './storage/index.js';
 export * as supplies from './supplies/index.js';
+export * from './units.js';

@@ -1,10 +1,9 @@
 import type { FrameSpot, GlareInput, SensorFrameInput } from '@bright-keeper/contract';
-import { sensor } from '@bright-keeper/core';
+import { sensor, MS_PER_DAY } from '@bright-keeper/core';
 import { SensorService, type SetClock } from '@bright-keeper/server';
 import type { INestApplicationContext } from '@nestjs/common';
 import sharp from 'sharp';
 
-const MS_PER_DAY = 86_400_000;
 const BODY = 'Skerrow M2';
 const HAZED = 'Ostrane 135/3.5 (1962)';
 

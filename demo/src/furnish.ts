@@ -1,12 +1,10 @@
 import type { Device, Place } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, storage, MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
 import { history, type SensorSpec, type Story } from '@bright-keeper/devices';
 import { ClimateService, DeviceService, PlaceService, type SetClock } from '@bright-keeper/server';
 import type { INestApplicationContext } from '@nestjs/common';
 import { DEVICES, GEL_SPENT_IN_DAYS, LOG_DAYS, LOG_GAP, PLACES, POWER_CUT, WET_FORTNIGHT, type DemoDevice } from './household.js';
 
-const MS_PER_DAY = 86_400_000;
-const MS_PER_MINUTE = 60_000;
 /** Midday, so that a thing has come before it is put away on the same day. */
 const at = (loadedAt: Date, daysAgo: number): Date => new Date(Math.min(loadedAt.getTime() - daysAgo * MS_PER_DAY, loadedAt.getTime()));
 

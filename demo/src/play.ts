@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { ItemInput } from '@bright-keeper/contract';
-import { care, type schedule } from '@bright-keeper/core';
+import { care, type schedule, MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
 import {
   AppModule,
   CareService,
@@ -30,9 +30,6 @@ export const THINGS: DemoThing[] = [...LENSES, ...BODIES, ...FILTERS, ...OTHERS]
 
 type Services = { gear: GearService; inspection: InspectionService; care: CareService; duties: DutyService };
 type Event = { at: Date; play: () => Promise<void> };
-
-const MS_PER_MINUTE = 60_000;
-const MS_PER_DAY = 86_400_000;
 
 /** Work happens in the late afternoon; things of the same day follow each other a few minutes apart. */
 const instant = (loadedAt: Date, daysAgo: number, order: number): Date =>

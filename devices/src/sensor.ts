@@ -1,4 +1,4 @@
-import { air } from '@bright-keeper/core';
+import { air, MS_PER_HOUR, MS_PER_MINUTE } from '@bright-keeper/core';
 import { airAt, hash, type Spot, type Story } from './climate.js';
 
 /** A cheap sensor: off by something, drifting, noisy, and sometimes not heard. */
@@ -14,8 +14,6 @@ export type SensorSpec = {
 };
 
 const MS_PER_YEAR = 365.25 * 86_400_000;
-const MS_PER_MINUTE = 60_000;
-const MS_PER_HOUR = 3_600_000;
 const NOISE_C = 0.08;
 const NOISE_PCT = 0.5;
 /** Hours in a hundred in which its radio does not get through. */

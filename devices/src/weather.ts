@@ -1,10 +1,10 @@
+import { MS_PER_HOUR } from '@bright-keeper/core';
 import { outdoors } from './climate.js';
 import { readOptions } from './options.js';
 import { pushForecast, pushReadings } from './push.js';
 import { every } from './run.js';
 import { history, read, type SensorSpec } from './sensor.js';
 
-const HOUR_MS = 3_600_000;
 const FORECAST_H = 72;
 
 /** A simulated weather station at a made-up place: what it is now, and what it expects for three days. */
@@ -15,12 +15,12 @@ try {
   await every(everyMs, async () => {
     const now = Date.now();
     if (kept !== null) {
-      await pushReadings(target, history(spec, kept + HOUR_MS, now, HOUR_MS));
+      await pushReadings(target, history(spec, kept + MS_PER_HOUR, now, MS_PER_HOUR));
       kept = null;
     }
     await pushReadings(target, [read(spec, now)]);
     const ahead = Array.from({ length: FORECAST_H }, (_, i) => {
-      const ms = Math.ceil(now / HOUR_MS) * HOUR_MS + i * HOUR_MS;
+      const ms = Math.ceil(now / MS_PER_HOUR) * MS_PER_HOUR + i * MS_PER_HOUR;
       return { at: new Date(ms).toISOString(), ...outdoors(ms) };
     });
     await pushForecast(target, ahead);

@@ -4,6 +4,7 @@ import { CLASSES, DEFAULT_DECLINE, SURFACE_STATES, type SurfaceState } from './c
 import { daysPastAfter, nextDose, type Warning } from './earlyWarning.js';
 import { filledGaps, gapsOf } from './gaps.js';
 import { advanceMould, type MouldState } from './mouldIndex.js';
+import { HOURS_A_DAY, MS_PER_HOUR } from '../units.js';
 
 export const RISK_LEVELS = ['safe', 'watch', 'act'] as const;
 export type RiskLevel = (typeof RISK_LEVELS)[number];
@@ -41,8 +42,6 @@ export type Assessment = {
   reasons: AssessReason[];
 };
 
-const MS_PER_HOUR = 3_600_000;
-const HOURS_A_DAY = 24;
 const LAST_WEEK_H = 7 * HOURS_A_DAY;
 /** From here the mould index is seen under the microscope; half of it is worth a word (our choice). */
 const GROWTH_INDEX = 1;

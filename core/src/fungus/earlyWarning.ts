@@ -1,6 +1,6 @@
 import { atOf, columnsOf, type Log } from '../air/index.js';
+import { MS_PER_DAY } from '../units.js';
 
-const MS_PER_DAY = 86_400_000;
 const REFERENCE_C = 25;
 const WARMEST_FASTER_C = 30;
 const TOO_HOT_C = 45;

@@ -1,7 +1,6 @@
 import { atOf, between, columnsOf, emptyLog, type AirLog, type Log } from '../air/index.js';
+import { MS_PER_DAY, MS_PER_HOUR } from '../units.js';
 
-const MS_PER_HOUR = 3_600_000;
-const MS_PER_DAY = 86_400_000;
 /** A silence longer than this is a gap: what went on in it is not known. */
 export const GAP_H = 6;
 /** What a gap is filled with looks so far to either side, days (our choice). */

@@ -1,13 +1,12 @@
 import { atOf, columnsOf, type Log } from '../air/index.js';
 import { CLASSES, DECLINE, DEFAULT_DECLINE, type ClassCoefficients, type Sensitivity } from './constants.js';
+import { HOURS_A_DAY, MS_PER_HOUR } from '../units.js';
 
 /** The index, and how long conditions have been unfavourable without a break, hours. */
 export type MouldState = { index: number; unfavourableH: number };
 
 /** Growth slows as the index nears its largest value, so a long interval is walked in strides of this, hours. */
 const STRIDE_H = 6;
-const HOURS_A_DAY = 24;
-const MS_PER_HOUR = 3_600_000;
 
 /** The humidity from which mould grows at a temperature, % RH. */
 export function criticalHumidityPct(temperatureC: number, { humidityMinPct }: ClassCoefficients): number {

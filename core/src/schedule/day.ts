@@ -1,11 +1,11 @@
 import { UTCDateMini } from '@date-fns/utc/date/mini';
 import { addMonths as addCalendarMonths, isValid, lastDayOfMonth } from 'date-fns';
+import { MS_PER_DAY } from '../units.js';
 
 /** A local calendar day, `YYYY-MM-DD`. Days are counted on the calendar, never in hours, so summer time changes nothing. */
 export type Day = string;
 
 const SHAPE = /^\d{4}-\d{2}-\d{2}$/;
-const MS_PER_DAY = 86_400_000;
 
 /**
  * The day as midnight UTC, where every day has 24 hours.

@@ -1,5 +1,6 @@
 import { addDays, daysBetween, isDay, later, localDay, type Day } from './day.js';
 import { checkRecurrence, nextAfter, plainEvery, recurAfter, RecurrenceError, type Every } from './recurrence.js';
+import { HOURS_A_DAY, MS_PER_HOUR } from '../units.js';
 
 /** What wears by use, and in what it is counted. */
 export const USE_UNITS = ['outings', 'frames', 'lens-changes', 'hours'] as const;
@@ -52,8 +53,6 @@ export type TriggerFacts = {
 /** When a trigger says it is due, and by what. A guess says between which days it lies. */
 export type Call = { due: Day; by: TriggerKind; latest?: Day; estimate?: { from: Day; to: Day }; count?: number; met?: Exposure };
 
-const MS_PER_HOUR = 3_600_000;
-const HOURS_A_DAY = 24;
 /** Use is foretold from what was used in this time (our choice: a year, so that seasons even out). */
 const USE_LOOK_BACK_DAYS = 365;
 /** Beyond two years a rate of use says nothing (our choice). */

@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '../units.js';
 /** A frame's count of specks that show, and what happened since the one before. */
 export type SpeckCount = {
   /** ISO 8601. */
@@ -49,7 +50,6 @@ export function growthOf(counts: readonly SpeckCount[]): Growth | null {
 
 /** So many specks that show make a clean worth its risk (our choice). */
 export const WORTH_A_CLEAN = 6;
-const DAY_MS = 86_400_000;
 
 export type NextClean = { likelyDays: number; earlyDays: number; lateDays: number };
 
@@ -68,4 +68,4 @@ export function nextCleanIn(growth: Growth, shows: number, perDay: number, worth
 }
 
 /** Days between two instants. */
-export const daysApart = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / DAY_MS;
+export const daysApart = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / MS_PER_DAY;

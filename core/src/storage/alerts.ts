@@ -1,6 +1,5 @@
 import { atOf, CLOCK_AHEAD_MS, columnsOf, type Log } from '../air/index.js';
-
-const MS_PER_HOUR = 3_600_000;
+import { MS_PER_HOUR } from '../units.js';
 
 /** A limit that is raised at one value and only cleared at another, so that an alert does not flicker. */
 export type Limit = { above: boolean; raiseAt: number; clearAt: number };

@@ -1,5 +1,6 @@
 import { absoluteHumidityGm3, type AirLog, columnsOf, type Reading, saturationPressureHPa, vapourGm3 } from '../air/index.js';
 import { balanceHumidityPct, desiccantUptake, Isotherm, type DesiccantKind } from './desiccants.js';
+import { MS_PER_DAY } from '../units.js';
 
 /** A closed place and what lies in it. */
 export type Box = {
@@ -24,7 +25,6 @@ export type BoxOptions = {
 };
 export type BoxRun = { readings: Reading[]; loadingGPerG: number[]; exhaustedAt: string | null };
 
-const MS_PER_DAY = 86_400_000;
 const LITRES_A_CUBIC_METRE = 1000;
 const OPENING_SWAPS = 0.5;
 /** A box breathes as it warms and cools: the share of its volume a day for each kelvin of the daily swing. */

@@ -1,6 +1,7 @@
 import { type AirLog, atOf, columnsOf, emptyLog, firstFrom, type Log, part } from '../air/index.js';
 import { boxAlong, type Box } from './box.js';
 import { desiccantUptake, loadingAtIndicator, type DesiccantKind, type IndicatorColour } from './desiccants.js';
+import { MS_PER_HOUR } from '../units.js';
 
 /** What was done with, or read off, the desiccant of a place. */
 export type GelAct =
@@ -33,7 +34,6 @@ export type GelReckoning = {
 /** What is left in it after an hour or two in the oven, g/g (our choice). */
 export const DRIED_LOADING: Record<DesiccantKind, number> = { 'silica-gel': 0.02, rice: 0.08 };
 
-const MS_PER_HOUR = 3_600_000;
 const AHEAD_DAYS = 365;
 const AHEAD_STEP_H = 6;
 const PATTERN_DAYS = 30;

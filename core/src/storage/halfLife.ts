@@ -1,4 +1,5 @@
 import { absoluteHumidityGm3, humidityPctFrom, type Reading } from '../air/index.js';
+import { MS_PER_HOUR } from '../units.js';
 
 export type HalfLife = {
   /** Moisture half-life of the box, hours; NaN when it could not be determined. */
@@ -20,7 +21,6 @@ export type HalfLife = {
 };
 export type HalfLifeOptions = { openings?: readonly string[] };
 
-const MS_PER_HOUR = 3_600_000;
 const BRIDGED_GAP_H = 6;
 /** Time constants that are searched, hours. */
 const SHORTEST_TAU_H = 0.5;

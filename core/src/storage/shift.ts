@@ -1,6 +1,6 @@
 import type { Reading } from '../air/index.js';
+import { MS_PER_HOUR } from '../units.js';
 
-const MS_PER_HOUR = 3_600_000;
 /** Time zones lie no further apart. */
 const MOST_HOURS = 14;
 /** So many common hours at least, and so much better a fit, before a shift is claimed (our choice). */

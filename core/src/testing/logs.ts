@@ -1,6 +1,6 @@
 import type { Reading } from '../air/index.js';
+import { MS_PER_HOUR } from '../units.js';
 
-const MS_PER_HOUR = 3_600_000;
 export const LOG_START = '2026-01-01T00:00:00.000Z';
 
 /** A log at even intervals from an invented rule: hour since its start to temperature and humidity. */

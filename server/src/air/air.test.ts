@@ -8,7 +8,7 @@ import {
   type LogPreview,
   type Trail,
 } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, storage, MS_PER_MINUTE } from '@bright-keeper/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
@@ -19,7 +19,6 @@ let t: TestApp;
 beforeAll(async () => void (t = await testApp()));
 afterAll(() => t.app.close());
 
-const MINUTE = 60_000;
 const device: DeviceInput = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' };
 const addDevice = async (more: Partial<DeviceInput> = {}) =>
   (
@@ -30,9 +29,9 @@ const addDevice = async (more: Partial<DeviceInput> = {}) =>
   ).body as Device;
 const get = async (id: string) => (await t.http.get(routes.device(id)).expect(200)).body as Device;
 const tokenOf = async (id: string) => ((await t.http.post(routes.deviceToken(id)).expect(201)).body as DeviceToken).token;
-const log = (count: number, fromMs = START.getTime() - count * 10 * MINUTE): air.Reading[] =>
+const log = (count: number, fromMs = START.getTime() - count * 10 * MS_PER_MINUTE): air.Reading[] =>
   Array.from({ length: count }, (_, i) => ({
-    at: new Date(fromMs + i * 10 * MINUTE).toISOString(),
+    at: new Date(fromMs + i * 10 * MS_PER_MINUTE).toISOString(),
     temperatureC: 20 + (i % 5) / 10,
     humidityPct: 50 + (i % 7),
   }));
@@ -78,7 +77,7 @@ describe('a device that pushes', () => {
     const probes = await Promise.all(Array.from({ length: 6 }, () => addDevice()));
     const keys = await Promise.all(probes.map(({ id }) => tokenOf(id)));
     const pack = (i: number) =>
-      storage.toSenml('probe', [{ ...log(1)[0]!, at: new Date(START.getTime() - i * 10 * MINUTE).toISOString() }]);
+      storage.toSenml('probe', [{ ...log(1)[0]!, at: new Date(START.getTime() - i * 10 * MS_PER_MINUTE).toISOString() }]);
     const sent = keys.flatMap((key, i) => [push(key, pack(i)), push(key, pack(i + 10)), push(key, pack(i))]);
     const [wrong, ...answers] = await Promise.all([push('no-such-key', pack(3)), ...sent]);
     expect(wrong.status).toBe(401);
@@ -89,7 +88,7 @@ describe('a device that pushes', () => {
       expect(own.reduce((sum, a) => sum + a.accepted, 0)).toBe(2);
       expect(own.reduce((sum, a) => sum + a.duplicates, 0)).toBe(1);
       const told = await get(probes[i]!.id);
-      expect(told.latest?.at).toBe(new Date(START.getTime() - i * 10 * MINUTE).toISOString());
+      expect(told.latest?.at).toBe(new Date(START.getTime() - i * 10 * MS_PER_MINUTE).toISOString());
       expect(told.readings).toBe(2);
     }
     const { entries } = (await t.http.get(`${routes.trail}?who=device`).expect(200)).body as Trail;
@@ -152,14 +151,14 @@ describe('a device that pushes', () => {
     const token = await tokenOf(id);
     await push(token, storage.toSenml('x', log(1))).expect(200);
     expect((await get(id)).silent).toBe(false);
-    t.clock.set(new Date(START.getTime() + 4 * 60 * MINUTE));
+    t.clock.set(new Date(START.getTime() + 4 * 60 * MS_PER_MINUTE));
     expect((await get(id)).silent).toBe(true);
     t.clock.set(START);
   });
 
   it('outdoors may send a forecast, indoors not', async () => {
     const station = await addDevice({ outdoor: true });
-    const ahead = log(5, START.getTime() + 60 * MINUTE);
+    const ahead = log(5, START.getTime() + 60 * MS_PER_MINUTE);
     const send = async (id: string) =>
       t.http
         .post(routes.pushForecast)
@@ -255,7 +254,8 @@ describe('a CSV log', () => {
 
   it('sets bad rows aside with count, reason and line, merges overlaps, marks gaps and clock jumps, and checks before it writes', async () => {
     const { id } = await addDevice({ source: 'csv' });
-    const row = (minute: number) => `${new Date(START.getTime() - 86_400_000 + minute * MINUTE).toISOString()},20.0,${50 + (minute % 3)}`;
+    const row = (minute: number) =>
+      `${new Date(START.getTime() - 86_400_000 + minute * MS_PER_MINUTE).toISOString()},20.0,${50 + (minute % 3)}`;
     const text = [
       'time,temp,hum',
       row(0),
@@ -339,7 +339,7 @@ describe('a CSV log', () => {
     const text = (shiftH: number) =>
       [
         'time,temp,hum',
-        ...Array.from({ length: 150 }, (_, i) => `${new Date(from + (i + shiftH) * 60 * MINUTE).toISOString()},${course(i)}`),
+        ...Array.from({ length: 150 }, (_, i) => `${new Date(from + (i + shiftH) * 60 * MS_PER_MINUTE).toISOString()},${course(i)}`),
       ].join('\n');
     const { format } = await preview(text(0));
     expect(((await send(id, text(0), format)).body as LogImportResult).shiftHours).toBeNull();

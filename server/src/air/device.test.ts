@@ -1,5 +1,5 @@
 import { routes, type Chart, type Device, type DeviceInput, type PlacePage } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -12,7 +12,6 @@ let t: TestApp;
 beforeAll(async () => void (t = await testApp()));
 afterAll(() => t.app.close());
 
-const HOUR = 3_600_000;
 const addDevice = async (more: Partial<DeviceInput> = {}) =>
   (
     await t.http
@@ -25,7 +24,11 @@ const update = (device: Device, more: Partial<DeviceInput>) => {
   return t.http.put(routes.device(device.id)).send({ name, source, outdoor, placeId, everyMinutes, note, version, ...more });
 };
 const steady = (hours: number, endMs: number, humidityPct: number): air.Reading[] =>
-  Array.from({ length: hours }, (_, i) => ({ at: new Date(endMs - (hours - 1 - i) * HOUR).toISOString(), temperatureC: 20, humidityPct }));
+  Array.from({ length: hours }, (_, i) => ({
+    at: new Date(endMs - (hours - 1 - i) * MS_PER_HOUR).toISOString(),
+    temperatureC: 20,
+    humidityPct,
+  }));
 async function push(device: Device, readings: air.Reading[]): Promise<void> {
   const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
   await t.http.post(routes.pushReadings).set('authorization', `Bearer ${token}`).send(storage.toSenml('p', readings)).expect(200);
@@ -34,7 +37,7 @@ const chart = async (placeId: string, days: number) =>
   (
     await t.http
       .get(routes.placeChart(placeId))
-      .query({ from: new Date(START.getTime() - days * 24 * HOUR).toISOString(), to: START.toISOString(), points: 300 })
+      .query({ from: new Date(START.getTime() - days * 24 * MS_PER_HOUR).toISOString(), to: START.toISOString(), points: 300 })
       .expect(200)
   ).body as Chart;
 
@@ -42,9 +45,9 @@ describe('a hygrometer', () => {
   it('that is moved leaves what it read in the place it read it in', async () => {
     const [shelf, cupboard] = [await t.addPlace({ name: 'Shelf' }), await t.addPlace({ name: 'Cupboard' })];
     const device = await addDevice({ placeId: shelf.id });
-    const movedAt = START.getTime() - 5 * 24 * HOUR;
+    const movedAt = START.getTime() - 5 * 24 * MS_PER_HOUR;
     // An hour counts for the place the device lay in at its middle, so the last one ends before the move.
-    await push(device, steady(10 * 24, movedAt - HOUR, 45));
+    await push(device, steady(10 * 24, movedAt - MS_PER_HOUR, 45));
     t.clock.set(new Date(movedAt));
     await update(device, { placeId: cupboard.id }).expect(200);
     t.clock.set(START);

@@ -1,9 +1,6 @@
-import { air } from '@bright-keeper/core';
+import { air, HOURS_A_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import type { PackedDay, Span } from './reading.repository.js';
 import { dayOf, dayStart, hourMeans, tellHours, type TellHour } from './packedDay.js';
-
-const MS_PER_HOUR = 3_600_000;
-const HOURS_A_DAY = 24;
 
 type Day = Pick<PackedDay, 'count' | 'hours'>;
 type Told = Pick<DeviceLog, 'days' | 'corrections'>;

@@ -1,11 +1,9 @@
-import { air, type storage } from '@bright-keeper/core';
+import { air, type storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { grouped } from '../platform/grouped.js';
 import type { CalibrationRow, DeviceRow, DeviceStay } from './device.repository.js';
 import { correctedReading, tellSpan, type DeviceLog } from './deviceLog.js';
 import type { TellHour } from './packedDay.js';
 import type { Span } from './reading.repository.js';
-
-const MS_PER_HOUR = 3_600_000;
 
 export type KnownDevice = { row: DeviceRow; calibrations: CalibrationRow[]; placeId: string | null; log: DeviceLog };
 export type Latest = { raw: air.Reading; corrected: air.Reading };

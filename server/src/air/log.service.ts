@@ -10,7 +10,7 @@ import {
   type LogPreview,
   type LogPreviewRequest,
 } from '@bright-keeper/contract';
-import { air, fungus, storage } from '@bright-keeper/core';
+import { air, fungus, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import type { Readable } from 'node:stream';
 import { decode, decoded } from '../csv/decode.js';
@@ -30,7 +30,6 @@ const NO_ROW: Row = { ms: 0, temperatureC: 0, humidityPct: 0 };
 const PREVIEW_ROWS = 12;
 const EXAMPLES = 8;
 const CLOCK_JUMP_MS = 60_000;
-const MS_PER_HOUR = 3_600_000;
 
 const noFaults = (): Record<LogFault, number> => Object.fromEntries(LOG_FAULTS.map((f) => [f, 0])) as Record<LogFault, number>;
 

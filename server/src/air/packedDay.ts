@@ -1,4 +1,4 @@
-import type { air } from '@bright-keeper/core';
+import { type air, MS_PER_DAY, MS_PER_HOUR, S_PER_HOUR } from '@bright-keeper/core';
 
 /**
  * Readings inside a UTC day as columns: seconds of the day, ascending and each once, with hundredths of a degree and
@@ -12,9 +12,6 @@ const HOUR_BYTES = 14;
 const HOURS = 24;
 /** A day's hours, packed. */
 export const DAY_BYTES = HOURS * HOUR_BYTES;
-const MS_PER_DAY = 86_400_000;
-const MS_PER_HOUR = 3_600_000;
-const S_PER_HOUR = 3600;
 /** Hundredths of a degree and of a percent: finer than any hygrometer reads. */
 export const SCALE = 100;
 

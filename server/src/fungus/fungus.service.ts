@@ -1,5 +1,5 @@
 import type { ItemExposure } from '@bright-keeper/contract';
-import { air, care, fungus, storage } from '@bright-keeper/core';
+import { air, care, fungus, storage, HOURS_A_DAY, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/series.service.js';
 import { Database } from '../db/database.js';
@@ -9,9 +9,6 @@ import { Clock } from '../platform/clock.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { ClimateService } from '../storage/climate.service.js';
 import { StayRepository } from '../storage/stay.repository.js';
-
-const HOURS_A_DAY = 24;
-const MS_PER_DAY = 86_400_000;
 
 /** Exposure follows the thing: the air of every place it lay in, one after another. */
 @Injectable()

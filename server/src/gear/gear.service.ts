@@ -14,7 +14,7 @@ import {
   type StatusChange,
   type SurfaceState,
 } from '@bright-keeper/contract';
-import { care, type schedule } from '@bright-keeper/core';
+import { care, type schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
 import { readCursor, writeCursor } from '../http/cursor.js';
@@ -28,7 +28,6 @@ import { GearRepository, type FirstDue } from './gear.repository.js';
 import { OpenWorkRepository } from './openWork.repository.js';
 import { VerdictsService } from './verdicts.service.js';
 
-const MS_PER_DAY = 86_400_000;
 const YEAR_DAYS = 365;
 /** Who shared a place with fungus within this time is looked at (common practice: 12 weeks). */
 const NEIGHBOUR_DAYS = 84;

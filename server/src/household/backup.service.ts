@@ -1,3 +1,4 @@
+import { MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { householdErrors, type BackupFile, type Backups, type Health } from '@bright-keeper/contract';
 import { Injectable, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
 import { min } from 'drizzle-orm';
@@ -16,9 +17,7 @@ import { writeArchive } from './dump.js';
 import { nothingThere } from './restore.js';
 import { CLOCK_MAY_BE_SET_MS, outlived } from './retention.js';
 
-const MS_PER_DAY = 86_400_000;
 const LATE_MS = 2 * MS_PER_DAY;
-const MS_PER_HOUR = 3_600_000;
 /** The first look comes when a start is over. */
 const SOON_MS = 5 * 60_000;
 /** Nobody writes at one for so long: whoever began it is gone. */

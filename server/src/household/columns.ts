@@ -1,5 +1,5 @@
 import { day, id, instant, JOI_OPTIONS, placeEvent, version } from '@bright-keeper/contract';
-import { air, care } from '@bright-keeper/core';
+import { air, care, S_PER_DAY } from '@bright-keeper/core';
 import Joi from 'joi';
 import { packHours, READING_BYTES, SCALE, unpackReadings } from '../air/packedDay.js';
 import { DOCUMENTS } from '../db/documents.js';
@@ -10,7 +10,6 @@ export type Columns = Record<string, Joi.Schema>;
 
 const MOST = 2_147_483_647;
 export const LONGEST = { note: 4000, saltNote: 500 };
-export const S_PER_DAY = 86_400;
 export const text = (most: number) => Joi.string().allow('').max(most).required();
 export const oneOf = (values: readonly string[]) =>
   Joi.string()

@@ -1,8 +1,8 @@
+import { MS_PER_DAY } from '@bright-keeper/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { outlived } from './retention.js';
 
-const MS_PER_DAY = 86_400_000;
 const FIRST = Date.UTC(2026, 0, 1, 3);
 const day = (n: number) => ({ at: new Date(FIRST + n * MS_PER_DAY) });
 

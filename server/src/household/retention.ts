@@ -1,8 +1,8 @@
+import { MS_PER_DAY } from '@bright-keeper/core';
 /** So many of the latest days, weeks and months keep a backup each (the plan that is usual for a daily one). */
 const DAYS = 7;
 const WEEKS = 5;
 const MONTHS = 12;
-const MS_PER_DAY = 86_400_000;
 
 const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
 const monthOf = (at: Date): string => at.toISOString().slice(0, 7);

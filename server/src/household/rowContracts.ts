@@ -25,7 +25,7 @@ import {
   TRAIL_ACTS,
   TRAIL_SUBJECTS,
 } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care, S_PER_DAY, schedule } from '@bright-keeper/core';
 import Joi from 'joi';
 import { DAY_BYTES, READING_BYTES } from '../air/packedDay.js';
 import { PART_BYTES } from '../blobs/blob.repository.js';
@@ -33,7 +33,6 @@ import { KEPT_TYPES } from '../blobs/fileType.js';
 import {
   type Columns,
   LONGEST,
-  S_PER_DAY,
   text,
   oneOf,
   whole,

@@ -1,9 +1,9 @@
+import { MS_PER_MINUTE } from '@bright-keeper/core';
 import { commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
 import { rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
 import { problem } from './problem.js';
 
-const MINUTE_MS = 60_000;
 /** A device with a wrong key tries every few seconds; who guesses would need a billion years at this. */
 const WRONG_KEYS_A_MINUTE = 60;
 
@@ -28,7 +28,7 @@ export function againstGuessing(): RequestHandler[] {
     next();
   };
   const limit = rateLimit({
-    windowMs: MINUTE_MS,
+    windowMs: MS_PER_MINUTE,
     limit: WRONG_KEYS_A_MINUTE,
     skip: (request) => known.has(keyOf(request)),
     skipSuccessfulRequests: true,

@@ -1,5 +1,5 @@
 import type { Item } from '@bright-keeper/contract';
-import { care, schedule, storage } from '@bright-keeper/core';
+import { care, schedule, storage, MS_PER_MINUTE } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { calibrations, climateEvents, devices, deviceStays, readingDays } from '../air/air.table.js';
 import { DeviceService } from '../air/device.service.js';
@@ -48,7 +48,6 @@ const MADE_FROM = [
 ];
 /** What the air says is made from these. */
 const OF_THE_AIR = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settings];
-const MS_PER_MINUTE = 60_000;
 /** Duties of things: what an item's page and the shelf ask for. */
 const OF_THINGS = schedule.DUTY_CODES.filter((code) => schedule.dutyFacts(code).about === 'thing');
 

@@ -1,5 +1,5 @@
 import { commonErrors, type BenchDays, type BenchQuery, type BenchTimes, type PlannedTask } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { schedule, DAYS_A_WEEK, MINUTES_A_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { Database } from '../db/database.js';
@@ -13,11 +13,9 @@ import { solveProgramme } from './solver.js';
 
 /** How far ahead bench days are proposed (our choice: what one can keep in mind). */
 const WEEKS_AHEAD = 8;
-const DAYS_A_WEEK = 7;
 /** The solver may think so long. */
 const SOLVER_S = 2;
 const MOST_KEPT = 20;
-const MINUTES_A_DAY = 1440;
 
 /** Duties that are done at a bench, by hand; a timer, an answer or a parcel is not, and growth waits for no bench day. */
 const AT_THE_BENCH: readonly schedule.DoneBy[] = ['look', 'mark', 'plan', 'go-on', 'frame', 'salt-test', 'wash'];

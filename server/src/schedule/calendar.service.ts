@@ -7,7 +7,7 @@ import {
   type FeedInput,
   type NewFeed,
 } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { benchDayWords, dutyWords, gravityWords, subjectWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
@@ -24,7 +24,6 @@ import type { ToldEntry } from './schedule.documents.js';
 const TOKEN_BYTES = 24;
 /** A cancelled event is told so long, that every calendar hears of it (our choice). */
 const CANCELLED_DAYS = 60;
-const MS_PER_DAY = 86_400_000;
 /** A whole day rings at nine in the morning, a bench day half an hour before (our choice). */
 const MORNING_MIN = -540;
 const HALF_HOUR = 30;

@@ -9,7 +9,7 @@ import {
   type Today,
   type WhatIfStart,
 } from '@bright-keeper/contract';
-import { storage, type air } from '@bright-keeper/core';
+import { storage, type air, MS_PER_HOUR } from '@bright-keeper/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
 
@@ -17,8 +17,7 @@ let t: TestApp;
 beforeEach(async () => void (t = await testApp()));
 afterEach(() => t.app.close());
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
+const DAY = 24 * MS_PER_HOUR;
 
 /** A place with a hygrometer and a log up to now; invented. */
 async function measured(place: Place, hours: number, rule: (hourAgo: number) => [number, number]): Promise<Device> {
@@ -28,7 +27,7 @@ async function measured(place: Place, hours: number, rule: (hourAgo: number) => 
   const readings: air.Reading[] = Array.from({ length: hours }, (_, i) => {
     const ago = hours - 1 - i;
     const [temperatureC, humidityPct] = rule(ago);
-    return { at: new Date(START.getTime() - ago * HOUR).toISOString(), temperatureC, humidityPct };
+    return { at: new Date(START.getTime() - ago * MS_PER_HOUR).toISOString(), temperatureC, humidityPct };
   });
   for (let i = 0; i < readings.length; i += 5000)
     await t.http
@@ -103,7 +102,7 @@ describe('a place', () => {
     const weather = (ago: number): [number, number] => [20, 58 + 14 * Math.sin(ago / 30) + 5 * Math.sin(ago / 7)];
     await measured(room, 30 * 24, weather);
     const log = Array.from({ length: 30 * 24 }, (_, i) => 30 * 24 - 1 - i).map((ago) => ({
-      at: new Date(START.getTime() - ago * HOUR).toISOString(),
+      at: new Date(START.getTime() - ago * MS_PER_HOUR).toISOString(),
       temperatureC: weather(ago)[0],
       humidityPct: weather(ago)[1],
     }));

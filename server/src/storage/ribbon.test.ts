@@ -1,14 +1,12 @@
-import { air, fungus, type storage } from '@bright-keeper/core';
+import { air, fungus, type storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
 import { startOfDay } from '../air/zone.js';
 import { ribbonOf } from './ribbon.js';
 
-const HOUR = 3_600_000;
-
 /** Hours from an instant on, the first the driest: each a percent damper than the one before, so that an extreme tells which hour it is. */
 function hoursFrom(from: string, count: number): storage.Part[] {
   return Array.from({ length: count }, (_, i) => ({
-    at: Date.parse(from) + i * HOUR,
+    at: Date.parse(from) + i * MS_PER_HOUR,
     count: 6,
     temperatureC: { min: 20, mean: 20, max: 20 },
     humidityPct: { min: 10 + i, mean: 10 + i, max: 10 + i },
@@ -42,7 +40,7 @@ describe('a day of a ribbon', () => {
     ['2026-03-29', 23],
     ['2026-10-25', 25],
   ])('has as many hours as the clock gives it: %s in Lisbon %i', (day, hours) => {
-    const around = hoursFrom(new Date(startOfDay(day, 'Europe/Lisbon') - 3 * HOUR).toISOString(), 48);
+    const around = hoursFrom(new Date(startOfDay(day, 'Europe/Lisbon') - 3 * MS_PER_HOUR).toISOString(), 48);
     const found = ribbon(around, 'Europe/Lisbon').find((d) => d.day === day)!;
     expect(found.maxPct - found.minPct + 1).toBe(hours);
     expect(found.minPct).toBe(13);

@@ -1,9 +1,8 @@
 import type { Place, RoomClimate } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import type { HouseAir, KnownDevice } from '../air/houseAir.js';
 import type { Span } from '../air/reading.repository.js';
 
-const MS_PER_HOUR = 3_600_000;
 const ASSUMED = { temperatureC: 20, humidityPct: 55 };
 const ASSUMED_EVERY_H = 6;
 const FEWEST_READINGS = 24;

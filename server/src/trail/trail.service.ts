@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Trail, TrailEntry, TrailQuery } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/database.js';
@@ -6,7 +7,6 @@ import { Clock, Ids } from '../platform/clock.js';
 import type { Deed } from './deeds.js';
 import { TrailRepository, type NamedTrailRow } from './trail.repository.js';
 
-const DAY_MS = 86_400_000;
 /** A year and a month: last year's season can still be looked up. */
 const KEPT_DAYS = 400;
 
@@ -76,7 +76,7 @@ export class TrailService {
   private async tidy(db: Db, at: Date): Promise<void> {
     const day = dayOf(at);
     if (this.tidiedOn === day) return;
-    await this.repository.forgetBefore(db, new Date(at.getTime() - KEPT_DAYS * DAY_MS));
+    await this.repository.forgetBefore(db, new Date(at.getTime() - KEPT_DAYS * MS_PER_DAY));
     this.tidiedOn = day;
   }
 }

@@ -1,10 +1,9 @@
+import { MS_PER_DAY } from '@bright-keeper/core';
 import { routes, type Device, type DeviceToken, type Trail } from '@bright-keeper/contract';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 import { ASKING, DEEDS } from './deeds.js';
-
-const DAY_MS = 86_400_000;
 
 describe('who changed what', () => {
   let app: TestApp;
@@ -94,7 +93,7 @@ describe('who changed what', () => {
   });
 
   it('forgets what is older than 400 days', async () => {
-    app.clock.set(new Date(Date.parse('2026-03-11T12:00:00Z') + 400 * DAY_MS));
+    app.clock.set(new Date(Date.parse('2026-03-11T12:00:00Z') + 400 * MS_PER_DAY));
     await app.add('Later');
     expect(said(await trail('?limit=500'))).not.toContain('keeper: thing added Fifty');
     expect(said(await trail('?limit=500'))[0]).toBe('keeper: thing added Later');

@@ -4,8 +4,8 @@ import { rhythmFor } from '../rhythms.js';
 import { firstCall } from '../triggers.js';
 import { windowOf } from '../dueWindows.js';
 import type { Due, DutyKind } from './duty.js';
+import { MS_PER_DAY } from '../../units.js';
 
-const MS_PER_DAY = 86_400_000;
 /** Gel is worth a word so many days before it is spent (our choice: time for an evening at the oven). */
 const WARNING_DAYS = 14;
 

@@ -5,6 +5,7 @@ import { isTicked } from '../journal.js';
 import { settledBy, surfacesOfSight } from '../settling.js';
 import type { Context, Due, DutyKind } from './duty.js';
 import type { PastStayFacts, PlaceClimateFacts, ThingFacts } from '../facts.js';
+import { MS_PER_DAY } from '../../units.js';
 
 /** Growth takes two to six weeks to be seen (common practice). */
 const EARLIEST_DAYS = 14;
@@ -12,7 +13,6 @@ const DUE_DAYS = 28;
 const LATEST_DAYS = 42;
 /** Spores want days in damp air to begin to grow: after so many in all, a place counts as damp (our choice). */
 const DAMP_DAYS = 7;
-const MS_PER_DAY = 86_400_000;
 
 export const secondLook: DutyKind = {
   about: 'thing',

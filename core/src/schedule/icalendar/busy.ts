@@ -3,6 +3,7 @@ import { addDays, isDay, type Day } from '../day.js';
 import type { Wall } from './expand.js';
 import { occurrencesOf } from './occurrences.js';
 import { instantAt } from './timeZone.js';
+import { MS_PER_MINUTE } from '../../units.js';
 
 /** A span of time somebody is not free, as instants; nothing else of the other calendar is kept. */
 export type Busy = { from: string; to: string };
@@ -254,4 +255,3 @@ export function freeMinutes(busy: readonly Busy[], { from, to, timeZone, startsA
   }
   return left;
 }
-const MS_PER_MINUTE = 60_000;

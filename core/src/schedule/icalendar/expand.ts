@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import { Frequency, RRule, type RuleFrequency, type RuleOptions } from '../rrule.js';
+import { MS_PER_SECOND } from '../../units.js';
 
 /** A stretch of wall clock, ms since 1970 as if the clock were UTC's. */
 export type Wall = { fromMs: number; toMs: number };
@@ -19,8 +20,7 @@ export function timeAt(ms: number, like: ICAL.Time): ICAL.Time {
   return new ICAL.Time({ year, month, day, ...clock, isDate: like.isDate }, like.zone);
 }
 
-const SECOND_MS = 1000;
-const MINUTE_MS = 60 * SECOND_MS;
+const MINUTE_MS = 60 * MS_PER_SECOND;
 const HOUR_MS = 60 * MINUTE_MS;
 const DAY_MS = 24 * HOUR_MS;
 /** What of the frequencies has a length of its own; months and years have none, and are few. */
@@ -29,7 +29,7 @@ const LENGTH_MS: Partial<Record<RuleFrequency, number>> = {
   [Frequency.DAILY]: DAY_MS,
   [Frequency.HOURLY]: HOUR_MS,
   [Frequency.MINUTELY]: MINUTE_MS,
-  [Frequency.SECONDLY]: SECOND_MS,
+  [Frequency.SECONDLY]: MS_PER_SECOND,
 };
 
 /** February 29 counts: some year has it. */
@@ -57,7 +57,7 @@ function everComes({ freq, bymonth, bymonthday, byweekday }: Partial<RuleOptions
 /** The last moment of a rule on the clock of its events: RFC 5545 writes it in UTC where those have a zone. */
 function lastOf({ until }: ICAL.Recur, { zone, isDate }: ICAL.Time): number {
   if (!until) return Infinity;
-  if (until.isDate) return wallMs(until) + (isDate ? 0 : DAY_MS - SECOND_MS);
+  if (until.isDate) return wallMs(until) + (isDate ? 0 : DAY_MS - MS_PER_SECOND);
   return wallMs(zone && until.zone === ICAL.Timezone.utcTimezone && !isDate ? until.convertToZone(zone) : until);
 }
 

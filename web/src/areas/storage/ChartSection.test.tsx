@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '@bright-keeper/core';
 import { routes, type Chart, type PlacePage } from '@bright-keeper/contract';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -17,13 +18,12 @@ vi.mock('react-chartjs-2', () => ({
 }));
 type Options = { plugins: { annotation: { annotations: Record<string, unknown> } } };
 
-const HOUR = 3_600_000;
 const START = Date.UTC(2026, 2, 9, 12);
 const chart: Chart = {
   from: '2026-03-09T12:00:00.000Z',
   to: '2026-03-09T15:00:00.000Z',
   points: [50, 64, 71].map((mean, i) => ({
-    at: START + i * HOUR,
+    at: START + i * MS_PER_HOUR,
     temperatureC: { min: 18, mean: 18.5, max: 19 },
     humidityPct: { min: mean - 2, mean, max: mean + 3 },
     dewPointC: 9.5,

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR, MS_PER_MINUTE } from '@bright-keeper/core';
 import type { PlacePage as PlaceData } from '@bright-keeper/contract';
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { Button, Failure, Loading, Section } from '../../ui/parts';
@@ -11,17 +12,15 @@ import { useChart } from './queries';
 const chartCode = () => import('./ClimateChart');
 const ClimateChart = lazy(async () => ({ default: (await chartCode()).ClimateChart }));
 
-const HOUR = 3_600_000;
 const SPANS = [
-  ['hour', 'An hour', HOUR],
-  ['day', 'A day', 24 * HOUR],
-  ['week', 'A week', 7 * 24 * HOUR],
-  ['month', 'A month', 31 * 24 * HOUR],
-  ['season', '3 months', 92 * 24 * HOUR],
-  ['year', 'A year', 366 * 24 * HOUR],
-  ['5-years', '5 years', 5 * 365.25 * 24 * HOUR],
+  ['hour', 'An hour', MS_PER_HOUR],
+  ['day', 'A day', 24 * MS_PER_HOUR],
+  ['week', 'A week', 7 * 24 * MS_PER_HOUR],
+  ['month', 'A month', 31 * 24 * MS_PER_HOUR],
+  ['season', '3 months', 92 * 24 * MS_PER_HOUR],
+  ['year', 'A year', 366 * 24 * MS_PER_HOUR],
+  ['5-years', '5 years', 5 * 365.25 * 24 * MS_PER_HOUR],
 ] as const;
-const MINUTE = 60_000;
 
 /** The chart with its spans; how far back one looks stands in the address. */
 export function ChartSection({ place }: { place: PlaceData }) {
@@ -29,7 +28,7 @@ export function ChartSection({ place }: { place: PlaceData }) {
   const [id, , spanMs] = SPANS.find(([s]) => s === params.get('span')) ?? SPANS[3];
   const backMs = Math.max(0, Number(params.get('back') ?? 0)) * spanMs;
   // To the minute, so that the same question is not asked anew with every look.
-  const now = Math.ceil(useNow(MINUTE).getTime() / MINUTE) * MINUTE;
+  const now = Math.ceil(useNow(MS_PER_MINUTE).getTime() / MS_PER_MINUTE) * MS_PER_MINUTE;
   const to = new Date(now - backMs).toISOString();
   const from = new Date(now - backMs - spanMs).toISOString();
   const isWide = useIsWide();

@@ -1,5 +1,5 @@
 import type { Chart as ChartData } from '@bright-keeper/contract';
-import { air, fungus } from '@bright-keeper/core';
+import { air, fungus, MS_PER_DAY } from '@bright-keeper/core';
 import {
   CategoryScale,
   Chart as ChartJs,
@@ -76,13 +76,12 @@ const modelDataOf = ({ points }: ChartData, c: Colours): Data<'line', Point[]> =
 /** Dates as the rest of the application writes them. */
 const DATES = { minute: 'HH:mm', hour: 'HH:mm', day: 'd MMM', week: 'd MMM', month: 'MMM yyyy', quarter: 'MMM yyyy', year: 'yyyy' };
 
-const DAY_MS = 86_400_000;
 /** What the time is marked by, on a narrow screen as on a wide one: left to itself a narrow month has one mark. */
 const UNITS = [
-  { upToMs: DAY_MS / 12, unit: 'minute' },
-  { upToMs: 3 * DAY_MS, unit: 'hour' },
-  { upToMs: 60 * DAY_MS, unit: 'day' },
-  { upToMs: 800 * DAY_MS, unit: 'month' },
+  { upToMs: MS_PER_DAY / 12, unit: 'minute' },
+  { upToMs: 3 * MS_PER_DAY, unit: 'hour' },
+  { upToMs: 60 * MS_PER_DAY, unit: 'day' },
+  { upToMs: 800 * MS_PER_DAY, unit: 'month' },
   { upToMs: Infinity, unit: 'year' },
 ] as const;
 
