@@ -6,7 +6,7 @@ import { methodFacts, type Method } from './knowledge/methods.js';
 import { holds, natureOf, soilFacts, type SoilNature } from './soils/index.js';
 import { familyOf, holdsCells, surfaceFacts, type Family, type Surface } from './knowledge/surfaces.js';
 import { isPlasticOptic } from './rules/plastic.js';
-import type { AllowedRung } from './planSurface.js';
+import type { AllowedRung } from './climb.js';
 import { schoolNotesFor } from './schoolNotes.js';
 import { swabOnHand, takenFor } from './onHand.js';
 import type { Context, Finding, Look, Motion, Orientation, SensorWork, Step } from './types.js';
