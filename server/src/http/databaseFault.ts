@@ -24,8 +24,10 @@ const ranOutOfRoom = (cause: unknown): boolean => cause instanceof DatabaseStopp
 
 /** What happened at the database as a person should hear it; null when it is a fault of ours. */
 export function databaseFault(error: unknown): Problem | null {
-  if ([...causes(error)].some(ranOutOfRoom)) return problem(commonErrors, 'disk-full').problem;
-  for (const cause of causes(error)) {
+  const all = [...causes(error)];
+  // The log may have held a commit before the database ended for want of room: only what never came to one is surely not kept.
+  if (all.some(ranOutOfRoom) && all.some((cause) => cause instanceof TransactionUndone)) return problem(commonErrors, 'disk-full').problem;
+  for (const cause of all) {
     if (cause instanceof TransactionUndone) return problem(commonErrors, 'database-lost').problem;
     if (cause instanceof DataTaken) return problem(commonErrors, 'data-taken').problem;
     if (cause instanceof DatabaseRestarted) return problem(commonErrors, 'database-away').problem;

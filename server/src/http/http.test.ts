@@ -39,8 +39,9 @@ describe('what the database refuses', () => {
     expect(databaseFault(new TypeError('undefined is not a function'))).toBeNull();
     expect(databaseFault(new DatabaseStopped('it hung'))).toMatchObject({ status: 503 });
     const full = new DatabaseStopped('could not write to file "pg_wal/xlogtemp.9": No space left on device');
-    expect(databaseFault(full)).toMatchObject({ status: 507, code: 'disk-full' });
-    expect(databaseFault(new TransactionUndone({ cause: full }))).toMatchObject({ status: 507 });
+    // Where it had come to its commit nobody knows whether the log held it; where it had not, nothing is kept.
+    expect(databaseFault(full)).toMatchObject({ status: 503, code: 'database-away' });
+    expect(databaseFault(new TransactionUndone({ cause: full }))).toMatchObject({ status: 507, code: 'disk-full' });
     expect(databaseFault(new TransactionUndone({ cause: new DatabaseStopped('it hung') }))).toMatchObject({ code: 'database-lost' });
     expect(JSON.stringify(forTheLog(failed('42P01')))).not.toContain(SECRET);
     expect(forTheLog(failed('42P01'))).toMatchObject({
