@@ -8,7 +8,7 @@ import { freshDirectory, start, type Running } from './server.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
 /** `SEEDS=200 npx playwright test --config e2e/playwright.config.ts faults` runs more; `SEED=17` one alone. */
-const SEEDS = process.env.SEED ? [Number(process.env.SEED)] : Array.from({ length: Number(process.env.SEEDS ?? 2) }, (_, i) => i + 1);
+const SEEDS = process.env.SEED ? [Number(process.env.SEED)] : Array.from({ length: Number(process.env.SEEDS ?? 1) }, (_, i) => i + 1);
 const HANDS = 4;
 const WRITES = 12;
 
