@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { oldHousehold } from './oldHousehold.js';
-import { sequence } from './sequence.js';
+import { sequence } from '../server/src/testing/sequence.js';
 import { freePort, freshDirectory, start, type Running } from './server.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');

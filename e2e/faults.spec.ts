@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { sequence } from './sequence.js';
+import { sequence } from '../server/src/testing/sequence.js';
 import { freshDirectory, start, type Running } from './server.js';
 
 const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');

@@ -1,4 +1,4 @@
-import { air, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, MS_PER_HOUR, MS_PER_DAY } from '@bright-keeper/core';
 
 /** Air as it is at an instant. */
 export type Air = { temperatureC: number; humidityPct: number };
@@ -8,7 +8,6 @@ export type Spot = (typeof SPOTS)[number];
 /** What happens to the climate of a made-up household on top of the seasons. Instants in ms. */
 export type Story = { wetFrom?: number; wetTo?: number; powerCutFrom?: number; powerCutTo?: number };
 
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 const YEAR_DAYS = 365.2425;
 
 /** A number from 0 to 1 that is always the same for the same seed and step (an integer hash). */

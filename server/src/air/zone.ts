@@ -1,4 +1,5 @@
 import { MS_PER_HOUR } from '@bright-keeper/core';
+
 const formats = new Map<string, Intl.DateTimeFormat>();
 /** The offset of each local hour that was asked for; logs ask for the same hour sixty times over. */
 const offsets = new Map<string, number>();

@@ -29,7 +29,6 @@ export type Others = {
   hear: (heard: (written: Written) => void) => void;
   /**
    * Waits, inside a transaction, until nobody else is in the middle of one that writes.
-   *
    */
   takeTurn: (db: Db) => Promise<Turn>;
   /** What became of a turn; waits while the database is away. Null where that cannot be known any more. */

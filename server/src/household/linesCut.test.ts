@@ -5,6 +5,7 @@ import { SystemIds } from '../platform/clock.js';
 import { CuttingProxy, type Cut } from '../testing/cuttingProxy.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
 import { namesOnShelf } from '../testing/namesOnShelf.js';
+import { sequence } from '../testing/sequence.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 const server = inject('postgres');
@@ -15,12 +16,6 @@ const WRITES = 12;
 const CUTS: readonly Cut[] = ['unheard', 'unanswered', 'half-answered', 'dead-unheard', 'dead-unanswered'];
 /** A minute, in the running program. */
 const SILENT_MS = 400;
-
-/** A sequence that is the same each time, so that a failure can be had again. */
-function sequence(seed: number): () => number {
-  let state = seed * 7919 + 1;
-  return () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
-}
 
 /** A program whose lines to the database are cut at moments a seed decides, held against what it said. */
 describe.runIf(server)('lines to the database that are cut', () => {

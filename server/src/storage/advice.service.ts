@@ -1,5 +1,5 @@
 import type { AdvisedChange, Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
-import { air, fungus, storage, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/series.service.js';
 import type { Db } from '../db/database.js';
@@ -9,7 +9,6 @@ import { SettingsService } from '../settings/settings.service.js';
 import { PlaceService } from './place.service.js';
 import { printOf, readingsSince, type KnownPlace } from './placeBox.js';
 
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 /** What-if and advice look at the same weeks, so that they say the same. */
 export const WHAT_IF_DAYS = 120;
 /** What lies in a place is taken as soiled unless a thing's own page knows better. */

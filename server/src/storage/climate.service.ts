@@ -9,7 +9,7 @@ import type {
   StorageOverview,
   WhatIfStart,
 } from '@bright-keeper/contract';
-import { air, care, fungus, schedule, storage, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, care, fungus, schedule, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow } from '../air/device.repository.js';
 import { latestOf } from '../air/device.service.js';
@@ -33,7 +33,6 @@ import { ribbonOf } from './ribbon.js';
 import { roomAround } from './room.js';
 import { StayRepository, type Lying, type LyingIn } from './stay.repository.js';
 
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 const RIBBON_DAYS = 90;
 const SEAL_DAYS = 21;
 

@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import { Frequency, RRule, type RuleFrequency, type RuleOptions } from '../rrule.js';
-import { MS_PER_SECOND } from '../../units.js';
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, MS_PER_SECOND } from '../../units.js';
 
 /** A stretch of wall clock, ms since 1970 as if the clock were UTC's. */
 export type Wall = { fromMs: number; toMs: number };
@@ -20,15 +20,12 @@ export function timeAt(ms: number, like: ICAL.Time): ICAL.Time {
   return new ICAL.Time({ year, month, day, ...clock, isDate: like.isDate }, like.zone);
 }
 
-const MINUTE_MS = 60 * MS_PER_SECOND;
-const HOUR_MS = 60 * MINUTE_MS;
-const DAY_MS = 24 * HOUR_MS;
 /** What of the frequencies has a length of its own; months and years have none, and are few. */
 const LENGTH_MS: Partial<Record<RuleFrequency, number>> = {
-  [Frequency.WEEKLY]: 7 * DAY_MS,
-  [Frequency.DAILY]: DAY_MS,
-  [Frequency.HOURLY]: HOUR_MS,
-  [Frequency.MINUTELY]: MINUTE_MS,
+  [Frequency.WEEKLY]: 7 * MS_PER_DAY,
+  [Frequency.DAILY]: MS_PER_DAY,
+  [Frequency.HOURLY]: MS_PER_HOUR,
+  [Frequency.MINUTELY]: MS_PER_MINUTE,
   [Frequency.SECONDLY]: MS_PER_SECOND,
 };
 
@@ -57,7 +54,7 @@ function everComes({ freq, bymonth, bymonthday, byweekday }: Partial<RuleOptions
 /** The last moment of a rule on the clock of its events: RFC 5545 writes it in UTC where those have a zone. */
 function lastOf({ until }: ICAL.Recur, { zone, isDate }: ICAL.Time): number {
   if (!until) return Infinity;
-  if (until.isDate) return wallMs(until) + (isDate ? 0 : DAY_MS - MS_PER_SECOND);
+  if (until.isDate) return wallMs(until) + (isDate ? 0 : MS_PER_DAY - MS_PER_SECOND);
   return wallMs(zone && until.zone === ICAL.Timezone.utcTimezone && !isDate ? until.convertToZone(zone) : until);
 }
 
