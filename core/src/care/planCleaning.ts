@@ -3,13 +3,13 @@ import { inStockUnits, type Use } from './knowledge/amounts.js';
 import { materialFacts, type Material } from './knowledge/materials.js';
 import { methodFacts } from './knowledge/methods.js';
 import { DEFAULT_SCHOOLS } from './knowledge/schools.js';
-import { liesOn, natureOf, SOILS } from './soils/index.js';
+import { SOILS } from './soils/index.js';
 import { measureOf, type Measure, type Surface } from './knowledge/surfaces.js';
 import { closingFor, preparationFor } from './aroundTheWork.js';
 import { knownPrice } from './onHand.js';
 import { planSurface } from './planSurface.js';
 import { roundsOf } from './rounds.js';
-import type { SurfacePlan, WetState } from './surfacePlan.js';
+import { wetStateOf, type SurfacePlan } from './surfacePlan.js';
 import { RULES } from './rules/index.js';
 import { LOOK_MINUTES } from './steps.js';
 import type { Caution, CleaningPlan, Context, Finding, Missing, PlanRequest, Step, Summary, WaitsUntil } from './types.js';
@@ -134,16 +134,6 @@ const summaryOf = (plan: Omit<CleaningPlan, 'summary'>, isPutAway: boolean, { ki
   surfaces: new Set(plan.steps.map((s) => s.surface)).size,
   measures: [...new Set(plan.leaveAlone.map((l) => judgedBy(l.surface, kind)))],
 });
-
-/**
- * Fog and water that got in are states of the whole thing: everything else waits for them. A fogged finder alone is no
- * such state; it is dried with a swab.
- */
-function wetStateOf(findings: readonly Finding[]): WetState | null {
-  const wet = findings.filter((f) => f.severity > 0 && !liesOn(f.soil, f.surface)?.takes);
-  if (wet.some((f) => natureOf(f.soil) === 'flooded')) return 'wet';
-  return wet.some((f) => natureOf(f.soil) === 'passing') ? 'fogged' : null;
-}
 
 /**
  * The gentlest sufficient plan for what was found: steps in contamination-safe order, each followed by a look,

@@ -4,9 +4,9 @@ import { natureOf, type Soil } from './soils/index.js';
 import { surfaceFacts, type Surface } from './knowledge/surfaces.js';
 import { setAside, toClean } from './setAside.js';
 import { stepsFor } from './steps.js';
-import type { SurfacePlan, WetState } from './surfacePlan.js';
+import { wetStateOf, type SurfacePlan, type WetState } from './surfacePlan.js';
 import { temptationsFor } from './temptations.js';
-import { gravest, triage } from './triage.js';
+import { gravest, triage, type Triage } from './triage.js';
 import type { CleaningPlan, Context, Finding } from './types.js';
 import { unserved } from './unserved.js';
 
@@ -88,6 +88,19 @@ export function planSurface(surface: Surface, findings: readonly Finding[], cont
   return context.place === 'field' ? withoutWipesOverWhatWaits(surface, whole, wanted) : whole;
 }
 
-/** The gravest verdict over everything found on one surface. */
-export const verdictFor = (findings: readonly Finding[], context: Context) =>
-  gravest(findings.filter((f) => f.severity > 0).map((f) => triage(f, context)));
+/**
+ * The gravest verdict over everything found on one surface, as the plan would have it at home with everything at hand:
+ * dirt that no rung may take there is a workshop's, and a ring waits until what is behind it has dried.
+ */
+export function verdictFor(findings: readonly Finding[], context: Context): Triage {
+  const found = findings.filter((f) => f.severity > 0);
+  const triages = found.map((f) => triage(f, context));
+  const asked = gravest(triages);
+  // A ring is not undone while there is water behind it.
+  if (asked.verdict === 'weigh' && wetStateOf(found)) return gravest(triages.filter((t) => t.verdict === 'wait'));
+  if (asked.verdict !== 'clean') return asked;
+  const [barred] = planSurface(found[0]!.surface, found, { ...context, place: 'home', conditions: {}, onHand: null }).handOver;
+  if (!barred) return asked;
+  const { costHint: _, ...because } = barred;
+  return { verdict: 'hand-over', because };
+}

@@ -8,7 +8,7 @@ afterAll(() => t.app.close());
 
 const LENS = { name: 'Corvane 35/2', kind: 'lens', traits: {}, notes: '', acquiredOn: null };
 
-/** Requirements of OWASP ASVS 4.0.3 (numbers from memory) that no test of a part of the program stands for; `docs/asvs.md` lists them all. */
+/** Requirements of OWASP ASVS 4.0.3 (numbers from memory) that no test of a part of the program stands for; the chapters stand in `docs/security.md`. */
 describe('ASVS', () => {
   it('5.1.1: a query that says something twice is refused', async () => {
     await t.http.get(`${routes.gear}?limit=1&limit=2`).expect(400);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { care } from '@bright-keeper/core';
+import { care, inspection } from '@bright-keeper/core';
 import { becauseWords } from './because.js';
 import { saidTwice, sentenceFault } from '../testing/sentenceLaws.js';
 import { howTo } from './howTo.js';
@@ -145,6 +145,20 @@ const LAWS: Record<string, (c: Case) => string | false> = {
         !ends.some((e) => e.surface === f.surface && (e.soil === f.soil || e.soil === undefined)),
     );
     return lost !== undefined && `nothing is said of ${lost.soil}`;
+  },
+  'the shelf says the same': ({ request: { item, place, findings, onHand }, plan }) => {
+    if (place !== 'home' || onHand) return false;
+    const { verdict } = inspection.assessSurface(item, findings);
+    const said = {
+      leave: plan.steps.length + plan.handOver.length + plan.openings.length + plan.replace.length + plan.deferred.length === 0,
+      clean: plan.steps.length > 0 && plan.handOver.length + plan.openings.length + plan.replace.length === 0,
+      wait: plan.deferred.length > 0 && plan.handOver.length === 0,
+      replace: plan.replace.length > 0,
+      weigh: plan.openings.length > 0,
+      'hand-over': plan.handOver.length > 0,
+      isolate: plan.isolate !== null,
+    };
+    return !said[verdict] && `it says ${verdict}`;
   },
   'nothing that can lie there is unknown there': ({ plan }) =>
     plan.leaveAlone.some((l) => l.reason === 'not-known-there') && 'a soil is unknown',
