@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import house from './scripts/lint/rooms.mjs';
 
 /** Imports run one way: core <- contract <- server, web. A folder of another workspace is entered by its name only. */
 const forbid = (names, why) => ({ 'no-restricted-imports': ['error', { patterns: [{ group: names, message: why }] }] });
@@ -11,30 +12,7 @@ const CORE = [
     group: ['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep],
     message: 'core imports nothing but small pure libraries.',
   },
-  {
-    regex: '^(\\.\\./)+(air|care|fungus|inspection|schedule|sensor|storage|supplies)/(?!(.*/)?index\\.js$)',
-    message: 'Another room is entered through its index, or that of its knowledge or kinds, which lists what it gives.',
-  },
 ];
-
-/** The rooms of core from the ground up: each knows those before it, and all of them the knowledge and the kinds of care. */
-const ROOMS = ['air', 'sensor', 'care', 'supplies', 'inspection', 'fungus', 'storage', 'schedule'];
-const entry = (room) => (room === 'care' ? 'care/(?!(knowledge|kinds)/)' : `${room}/`);
-const knowsOnlyBelow = (files, above) => ({
-  files,
-  ignores: ['**/*.test.ts'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          ...CORE,
-          { regex: `^(\\.\\./)+(${above.map(entry).join('|')})`, message: 'No circles: a room of core knows those below it only.' },
-        ],
-      },
-    ],
-  },
-});
 
 /** The programs whose types are read, the same that are type-checked: one for each package would read core nine times. */
 const PROGRAMS = ['core/tsconfig.json', 'tsconfig.node.json', 'web/tsconfig.json'];
@@ -55,13 +33,13 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**'],
-    rules: { 'no-restricted-imports': ['error', { patterns: CORE }] },
+    plugins: { house },
+    rules: {
+      'no-restricted-imports': ['error', { patterns: CORE }],
+      // What everybody knows of care are its knowledge and its kinds: they stand on the ground floor.
+      'house/rooms': ['error', { src: 'core/src', also: ['care/knowledge', 'care/kinds'] }],
+    },
   },
-  ...ROOMS.slice(0, -1).map((room, i) => knowsOnlyBelow([`core/src/${room}/**`], ROOMS.slice(i + 1))),
-  knowsOnlyBelow(
-    ['core/src/care/knowledge/**', 'core/src/care/kinds/**'],
-    ROOMS.filter((room) => room !== 'care'),
-  ),
   {
     files: ['contract/src/**'],
     rules: forbid(
@@ -87,7 +65,11 @@ export default tseslint.config(
   },
   {
     files: ['server/src/**'],
-    rules: forbid(['@bright-keeper/web', '@bright-keeper/demo', 'react*', ...deep], 'server knows contract and core, never the web.'),
+    plugins: { house },
+    rules: {
+      ...forbid(['@bright-keeper/web', '@bright-keeper/demo', 'react*', ...deep], 'server knows contract and core, never the web.'),
+      'house/rooms': ['error', { src: 'server/src', free: ['testing'] }],
+    },
   },
   {
     files: ['web/src/**'],

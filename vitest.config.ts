@@ -17,7 +17,7 @@ const OUR_SOURCES = Object.fromEntries(
  * The rooms of services: their tests run over PostgreSQL, which answers three times as quickly. Over the embedded database
  * the same services are gone through by the demo household and by the browser; `EVERYWHERE=1` runs their tests there, too.
  */
-const SERVICES = ['air', 'care', 'gear', 'inspection', 'schedule', 'sensor', 'storage', 'supplies'];
+const SERVICES = ['air', 'care', 'inspection', 'places', 'schedule', 'sensor', 'shelf', 'storage', 'supplies'];
 const ONCE = process.env.EVERYWHERE ? [] : SERVICES.map((room) => `server/src/${room}/**`);
 
 export default defineConfig({
@@ -31,7 +31,7 @@ export default defineConfig({
         test: {
           name: 'core',
           isolate: false,
-          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts'],
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'words/src/**/*.test.ts', 'scripts/**/*.test.mjs'],
           ...PATIENCE,
         },
       },
@@ -55,6 +55,8 @@ export default defineConfig({
           exclude: [
             'server/src/db/embedded/**',
             'server/src/db/*.test.ts',
+            'server/src/startup/**',
+            'server/src/wake/**',
             'server/src/csv/**',
             'server/src/*.test.ts',
             'server/src/platform/**',

@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import pg from 'pg';
-import { wake } from '../server/dist/db/embedded/wake.js';
-import { openWaking } from '../server/dist/db/open.js';
+import { wake } from '../server/dist/wake/index.js';
+import { openWaking } from '../server/dist/startup/index.js';
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 const LONE = 300;

@@ -207,8 +207,8 @@ export const PARSERS = {
   documents: {
     load: async () => {
       const [{ DOCUMENTS }, { readDocument, UnreadableDocument }] = await Promise.all([
-        built('server/dist/db/documents.js'),
-        built('server/dist/db/document.js'),
+        built('server/dist/tables/index.js'),
+        built('server/dist/db/index.js'),
       ]);
       return (bytes) => {
         let raw;

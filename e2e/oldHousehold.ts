@@ -13,22 +13,20 @@ type Built = {
     close: () => Promise<void>;
   };
   overEngine: (engine: unknown, onFiles: boolean) => unknown;
-  openEngine: (files: string) => Promise<unknown>;
+  engineHere: (files: string) => Promise<unknown>;
   goThrough: (db: unknown, steps: readonly unknown[]) => Promise<void>;
   steps: () => unknown[];
 };
 
 /** A directory as the program of an earlier schema left it, and how much was in it. */
 export async function oldHousehold(): Promise<{ dataDir: string; things: number; entries: number }> {
-  const built = async (name: string) => (await import(`file://${join(ROOT, 'server/dist/db', name)}`)) as Built;
-  const { Database } = await built('database.js');
-  const { overEngine } = await built('embedded/embedded.js');
-  const { openEngine } = await built('embedded/engine.js');
-  const { goThrough, steps } = await built('migrate.js');
+  const built = async (name: string) => (await import(`file://${join(ROOT, 'server/dist', name)}`)) as Built;
+  const { Database, engineHere, overEngine } = await built('db/index.js');
+  const { goThrough, steps } = await built('startup/index.js');
   const old = '0005_facts-and-words';
-  const fixture = JSON.parse(readFileSync(join(ROOT, `server/src/db/fixtures/${old}.json`), 'utf8')) as Record<string, object[]>;
+  const fixture = JSON.parse(readFileSync(join(ROOT, `server/src/startup/fixtures/${old}.json`), 'utf8')) as Record<string, object[]>;
   const dataDir = freshDirectory();
-  const database = new Database(overEngine(await openEngine(join(dataDir, 'db')), true));
+  const database = new Database(overEngine(await engineHere(join(dataDir, 'db')), true));
   const at = readdirSync(join(ROOT, 'server/migrations')).filter((f) => f.endsWith('.sql') && f <= `${old}.sql`).length;
   await database.transaction((db) => goThrough(db, steps().slice(0, at)));
   for (const [table, rows] of Object.entries(fixture)) {

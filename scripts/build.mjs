@@ -57,7 +57,7 @@ export async function build() {
     must(bin('tsc'), ['-p', `${workspace}/tsconfig.build.json`]);
   }
   await bundleServer();
-  const { makeTemplate } = await import(`file://${join(ROOT, 'server', 'dist', 'db', 'makeTemplate.js')}`);
+  const { makeTemplate } = await import(`file://${join(ROOT, 'server', 'dist', 'startup', 'makeTemplate.js')}`);
   await makeTemplate();
   must(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'web') });
   packAssets();

@@ -1,20 +1,20 @@
 import { Module, type DynamicModule } from '@nestjs/common';
-import { AirModule } from './air/air.module.js';
-import { CareModule } from './care/care.module.js';
-import { DatabaseModule, type Platform } from './db/database.module.js';
-import { FungusModule } from './fungus/fungus.module.js';
-import { GearModule } from './gear/gear.module.js';
-import { HouseholdModule } from './household/household.module.js';
-import { InspectionModule } from './inspection/inspection.module.js';
-import { ScheduleModule } from './schedule/schedule.module.js';
-import { BlobModule } from './blobs/blob.module.js';
-import { SensorModule } from './sensor/sensor.module.js';
-import { SettingsModule } from './settings/settings.module.js';
-import { StorageModule } from './storage/storage.module.js';
-import { SuppliesModule } from './supplies/supplies.module.js';
-import { TodayModule } from './today/today.module.js';
-import { TrailModule } from './trail/trail.module.js';
-import { TripModule } from './trip/trip.module.js';
+import { AirModule } from './air/index.js';
+import { CareModule } from './care/index.js';
+import { DatabaseModule, type Platform } from './db/index.js';
+import { FungusModule } from './fungus/index.js';
+import { GearModule } from './shelf/index.js';
+import { HouseholdModule } from './household/index.js';
+import { InspectionModule } from './inspection/index.js';
+import { ScheduleModule } from './schedule/index.js';
+import { BlobModule } from './blobs/index.js';
+import { SensorModule } from './sensor/index.js';
+import { SettingsModule } from './settings/index.js';
+import { StorageModule } from './storage/index.js';
+import { SuppliesModule } from './supplies/index.js';
+import { TodayModule } from './today/index.js';
+import { TrailModule } from './trail/index.js';
+import { TripModule } from './trip/index.js';
 
 @Module({})
 export class AppModule {

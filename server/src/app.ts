@@ -7,17 +7,20 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { constants } from 'node:zlib';
 import { AppModule } from './app.module.js';
-import type { Platform } from './db/database.module.js';
-import { Acknowledge } from './http/acknowledge.js';
-import { whileItCanBeKept } from './http/diskRoom.js';
-import { Ending } from './http/ending.js';
-import { againstGuessing } from './http/guessing.js';
-import { describeRoutes } from './http/openapi.js';
-import { localOnly } from './http/origin.guard.js';
-import { ProblemFilter } from './http/problem.filter.js';
-import { serveAssets, servePages } from './http/webPages.js';
+import type { Platform } from './db/index.js';
+import {
+  Acknowledge,
+  whileItCanBeKept,
+  Ending,
+  againstGuessing,
+  describeRoutes,
+  localOnly,
+  ProblemFilter,
+  serveAssets,
+  servePages,
+} from './http/index.js';
 import { LIMITS } from './limits.js';
-import { frameworkLog } from './platform/log.js';
+import { frameworkLog } from './platform/index.js';
 
 /** An answer is packed for one reader, mostly on this machine: to pack it well takes longer than to send it. */
 const QUICKLY = { level: 1, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 1 } } };

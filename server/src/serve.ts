@@ -2,8 +2,8 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { mkdirSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
-import type { Platform } from './db/database.module.js';
-import { wake } from './db/embedded/wake.js';
+import type { ServeOptions } from './serving.js';
+import { wake } from './wake/index.js';
 
 export const DEFAULT_PORT = 4870;
 
@@ -21,15 +21,6 @@ export function portFromEnvironment(): number {
   if (!(Number.isInteger(port) && port > 0 && port < 65_536)) throw new RangeError(`PORT is "${text}"; give a number from 1 to 65535.`);
   return port;
 }
-
-export type ServeOptions = {
-  dataDir: string;
-  /** A PostgreSQL server that keeps the household instead of the directory. */
-  url?: string | null;
-  port: number;
-  webDir?: string;
-  prepare?: (platform: Platform) => Promise<void>;
-};
 
 /**
  * Opens the data and listens on this machine only.

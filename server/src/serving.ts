@@ -1,18 +1,13 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from './app.js';
-import type { Database } from './db/database.js';
-import type { Platform } from './db/database.module.js';
-import type { Waking } from './db/embedded/wake.js';
-import { openOnServer, openWaking, placeForCopy, type Opening } from './db/open.js';
-import { endOnFaults, endOnSignals, Ending } from './http/ending.js';
-import { writeArchive } from './household/dump.js';
-import { SystemClock, SystemIds } from './platform/clock.js';
-import { DataFolder } from './platform/dataFolder.js';
-import { Disk, marginFromEnvironment } from './platform/disk.js';
-import { log } from './platform/log.js';
-import type { ServeOptions } from './serve.js';
-import { TodayService } from './today/today.service.js';
+import type { Database, Platform } from './db/index.js';
+import type { Waking } from './wake/index.js';
+import { openOnServer, openWaking, placeForCopy, type Opening } from './startup/index.js';
+import { endOnFaults, endOnSignals, Ending } from './http/index.js';
+import { writeArchive } from './household/index.js';
+import { SystemClock, SystemIds, DataFolder, Disk, marginFromEnvironment, log } from './platform/index.js';
+import { TodayService } from './today/index.js';
 
 const portTaken = (port: number) =>
   new Error(`Port ${port} is taken by another program. Stop that one, or choose another port: PORT=${port + 1} npm start`);
@@ -33,6 +28,15 @@ async function onServer(url: string, dataDir: string): Promise<Opening> {
     void (await writeArchive(old, placeForCopy(dataDir, '.zip'), new Date()));
   return { database: await openOnServer(url, { keepCopy }), ready: Promise.resolve() };
 }
+
+export type ServeOptions = {
+  dataDir: string;
+  /** A PostgreSQL server that keeps the household instead of the directory. */
+  url?: string | null;
+  port: number;
+  webDir?: string;
+  prepare?: (platform: Platform) => Promise<void>;
+};
 
 /** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */
 export async function serveOn(

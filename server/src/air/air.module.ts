@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common';
-import { SettingsModule } from '../settings/settings.module.js';
-import { PlaceModule } from '../storage/place.module.js';
-import { TrailModule } from '../trail/trail.module.js';
+import { SettingsModule } from '../settings/index.js';
+import { PlaceModule } from '../places/index.js';
+import { TrailModule } from '../trail/index.js';
 import { AirController } from './air.controller.js';
 import { DeviceRepository } from './device.repository.js';
 import { DeviceService } from './device.service.js';

@@ -2,11 +2,9 @@ import type { ClimateEventData } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { grouped } from '../platform/grouped.js';
-import { places } from '../storage/places.table.js';
-import { calibrations, climateEvents, devices, deviceStays } from './air.table.js';
+import { Kept, Database, type Db } from '../db/index.js';
+import { grouped } from '../platform/index.js';
+import { places, calibrations, climateEvents, devices, deviceStays } from '../tables/index.js';
 import { lastDayOf, type LastDay } from './lastDay.js';
 
 export type DeviceRow = typeof devices.$inferSelect;

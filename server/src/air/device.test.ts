@@ -3,7 +3,7 @@ import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Memo } from '../platform/memo.js';
+import { Memo } from '../platform/index.js';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
 import { meansOf } from './houseAir.js';
 import { zonedToUtc } from './zone.js';

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { Response } from 'express';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { Database } from '../db/database.js';
+import { Database } from '../db/index.js';
 import { DeviceService } from './device.service.js';
 import { ReadingRepository } from './reading.repository.js';
 import { readingsCsv } from './readingsCsv.js';

@@ -1,5 +1,5 @@
 import { air, type storage, MS_PER_HOUR } from '@bright-keeper/core';
-import { grouped } from '../platform/grouped.js';
+import { grouped } from '../platform/index.js';
 import type { CalibrationRow, DeviceRow, DeviceStay } from './device.repository.js';
 import { correctedReading, tellSpan, type DeviceLog } from './deviceLog.js';
 import type { TellHour } from './packedDay.js';

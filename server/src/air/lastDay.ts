@@ -1,6 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { devices, readingDays } from './air.table.js';
+import type { Db } from '../db/index.js';
+import { devices, readingDays } from '../tables/index.js';
 
 /** The newest day of a device that holds readings. */
 export type LastDay = { day: string; readings: Uint8Array };

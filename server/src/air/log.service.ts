@@ -13,12 +13,11 @@ import {
 import { air, fungus, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import type { Readable } from 'node:stream';
-import { decode, decoded } from '../csv/decode.js';
-import { csvRows, csvStream, type CsvRow } from '../csv/rows.js';
-import { Database } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { decode, decoded, csvRows, csvStream, type CsvRow } from '../csv/index.js';
+import { Database } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
 import { DeviceRepository } from './device.repository.js';
 import { guessFormat, rowReader, type Row, type RowReader } from './logFormat.js';
 import { ReadingRepository } from './reading.repository.js';

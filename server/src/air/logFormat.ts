@@ -1,7 +1,6 @@
 import type { DateOrder, LogFault, LogFormat } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
-import { guessDelimiter } from '../csv/delimiter.js';
-import { csvRows } from '../csv/rows.js';
+import { guessDelimiter, csvRows } from '../csv/index.js';
 import { zonedToUtc } from './zone.js';
 
 /** What a heading is called in logs of many makers and languages. */

@@ -1,9 +1,9 @@
 import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, gte, inArray, lte, or, sql } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { grouped } from '../platform/grouped.js';
-import { devices, readingDays } from './air.table.js';
+import type { Db } from '../db/index.js';
+import { grouped } from '../platform/index.js';
+import { devices, readingDays } from '../tables/index.js';
 import { DeviceRepository } from './device.repository.js';
 import { lastDayOf, type LastDay } from './lastDay.js';
 import {

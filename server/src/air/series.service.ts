@@ -1,9 +1,8 @@
 import { air } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { grouped } from '../platform/grouped.js';
-import { calibrations, devices, deviceStays, readingDays } from './air.table.js';
+import { Kept, Database, type Db } from '../db/index.js';
+import { grouped } from '../platform/index.js';
+import { calibrations, devices, deviceStays, readingDays } from '../tables/index.js';
 import { DeviceRepository, type CalibrationRow, type DeviceRow } from './device.repository.js';
 import { correcting, hourlyOf, withDays, type DeviceLog } from './deviceLog.js';
 import { HouseAir } from './houseAir.js';

@@ -1,11 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, notExists, or } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
-import type { Db } from '../db/database.js';
-import { teardownPhotos } from '../care/teardown.table.js';
-import { lookPhotos } from '../inspection/inspection.table.js';
-import { sensorFrames } from '../sensor/sensor.table.js';
-import { blobParts, blobs } from './blob.table.js';
+import type { Db } from '../db/index.js';
+import { teardownPhotos, lookPhotos, sensorFrames, blobParts, blobs } from '../tables/index.js';
 import type { KeptType } from './fileType.js';
 
 export type BlobRow = typeof blobs.$inferSelect;

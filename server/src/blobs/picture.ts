@@ -1,7 +1,7 @@
 import { blobErrors, LARGEST_PICTURE_BYTES, PICTURE_TYPES } from '@bright-keeper/contract';
 import type { Readable } from 'node:stream';
 import type { Sharp } from 'sharp';
-import { problem } from '../http/problem.js';
+import { problem } from '../http/index.js';
 
 /** A hundred megapixels: more than any camera of a keeper, and less than a file made to fill the memory. */
 const MOST_PIXELS = 100_000_000;

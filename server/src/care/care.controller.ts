@@ -18,8 +18,7 @@ import {
 import type { care } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
 import { CareService } from './care.service.js';
 
 type ById = { id: string };

@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { BlobModule } from '../blobs/blob.module.js';
-import { GearModule } from '../gear/gear.module.js';
-import { JournalModule } from '../journal/journal.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
-import { SuppliesModule } from '../supplies/supplies.module.js';
+import { BlobModule } from '../blobs/index.js';
+import { GearModule } from '../shelf/index.js';
+import { JournalModule } from '../journal/index.js';
+import { SettingsModule } from '../settings/index.js';
+import { SuppliesModule } from '../supplies/index.js';
 import { CareController } from './care.controller.js';
 import { CareRepository } from './care.repository.js';
 import { CareService } from './care.service.js';

@@ -2,9 +2,8 @@ import type { Cleaning } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { items } from '../gear/gear.table.js';
-import { cleanings } from './care.table.js';
+import type { Db } from '../db/index.js';
+import { items, cleanings } from '../tables/index.js';
 
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 /** A cleaning as it is kept; whether its plan still fits is told by the service. */

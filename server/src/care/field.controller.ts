@@ -1,8 +1,7 @@
 import { happenedOutdoors, waitForHome, type HappenedOutdoors, type WaitForHome } from '@bright-keeper/contract';
 import { Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, Describe } from '../http/index.js';
 import { FieldService } from './field.service.js';
 
 @ApiTags('care')

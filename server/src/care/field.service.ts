@@ -1,11 +1,11 @@
 import { careErrors, gearErrors, type HappenedOutdoors, type WaitForHome } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock, Ids } from '../platform/clock.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids } from '../platform/index.js';
 import { PlanRequestService } from './planRequest.service.js';
 
 /** What happens outdoors, and what of it waits for home. */

@@ -1,13 +1,13 @@
 import type { Item } from '@bright-keeper/contract';
 import { type care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import type { Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { GearService } from '../gear/gear.service.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { SuppliesService } from '../supplies/supplies.service.js';
+import type { Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { GearService } from '../shelf/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { SuppliesService } from '../supplies/index.js';
 
 /** What was chosen for one plan: where, in what weather, and schools laid over those of the settings. */
 export type PlanChoices = {

@@ -1,9 +1,8 @@
 import type { Teardown } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNull, type SQL } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { items } from '../gear/gear.table.js';
-import { teardownPhotos, teardowns } from './teardown.table.js';
+import type { Db } from '../db/index.js';
+import { items, teardownPhotos, teardowns } from '../tables/index.js';
 
 export type TeardownPhotoRow = typeof teardownPhotos.$inferSelect;
 

@@ -2,14 +2,13 @@ import { careErrors, commonErrors, type SaveTeardown, type StartTeardown, type T
 import { care } from '@bright-keeper/core';
 import { money, openingWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
-import { BlobRepository } from '../blobs/blob.repository.js';
-import { pictureToKeep } from '../blobs/picture.js';
-import { Database, type Db } from '../db/database.js';
-import { GearService } from '../gear/gear.service.js';
-import { problem } from '../http/problem.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { BlobRepository, pictureToKeep } from '../blobs/index.js';
+import { Database, type Db } from '../db/index.js';
+import { GearService } from '../shelf/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
 import { TeardownRepository } from './teardown.repository.js';
 
 /** Records of things that were opened, stage by stage, until they are closed again. */

@@ -5,14 +5,12 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { routes, type BackupFile, type Holder } from '@bright-keeper/contract';
-import type { Database } from '../db/database.js';
-import { answeringFor, DirectoryInUse, proofOf } from '../db/lock.js';
-import { openInMemory, openOnFiles, openOnServer } from '../db/open.js';
-import { ArchiveReader, AT_HAND, type Manifest } from '../household/archive.js';
-import { writeArchive } from '../household/dump.js';
-import { restore } from '../household/restore.js';
-import { ProblemError } from '../http/problem.js';
-import { fileFault } from '../platform/fileFault.js';
+import type { Database } from '../db/index.js';
+import { answeringFor, DirectoryInUse, proofOf } from '../wake/index.js';
+import { openInMemory, openOnFiles, openOnServer } from '../startup/index.js';
+import { ArchiveReader, AT_HAND, type Manifest, writeArchive, restore } from '../household/index.js';
+import { ProblemError } from '../http/index.js';
+import { fileFault } from '../platform/index.js';
 import { databaseUrl, dataDirectory } from '../serve.js';
 
 /** A command was called in a way that cannot be meant. */

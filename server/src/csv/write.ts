@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { breather } from '../platform/slices.js';
+import { breather } from '../platform/index.js';
 import { guarded } from './formula.js';
 
 const cell = (value: unknown): unknown => (typeof value === 'string' ? guarded(value) : value);

@@ -1,8 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { items } from '../gear/gear.table.js';
-import { settings } from '../settings/settings.table.js';
-import { supplies } from '../supplies/supplies.table.js';
+import { items, settings, supplies } from '../tables/index.js';
 import { freshDatabase } from '../testing/freshDatabase.js';
 import { Changes, Kept, Said, writtenBy } from './changes.js';
 import type { Database, Db } from './database.js';

@@ -3,7 +3,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { StatementNames } from './client.js';
 import { Database } from './database.js';
 import { overEngine } from './embedded/embedded.js';
-import { openEngine, type Engine, type Exchange } from './embedded/engine.js';
+import { openEngine, type Engine } from './embedded/engine.js';
+import type { Exchange } from '../wake/index.js';
 
 const nameOf = (names: StatementNames, text: string) => {
   const named = names.named({ text, values: [1] });

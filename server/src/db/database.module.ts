@@ -1,7 +1,5 @@
 import { Global, Module, type DynamicModule, type OnApplicationShutdown } from '@nestjs/common';
-import { Clock, Ids } from '../platform/clock.js';
-import { DataFolder } from '../platform/dataFolder.js';
-import { Disk } from '../platform/disk.js';
+import { Clock, Ids, DataFolder, Disk } from '../platform/index.js';
 import { Database } from './database.js';
 
 export type Platform = { database: Database; clock: Clock; ids: Ids; disk: Disk; data: DataFolder };

@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { DatabaseStopped } from './embedded/keeper.js';
+import { DatabaseStopped } from '../wake/index.js';
 
 /** A transaction whose line to the database broke, and of which the database says that nothing was kept. */
 export class TransactionUndone extends Error {

@@ -1,8 +1,7 @@
 import { idParam, type ItemExposure } from '@bright-keeper/contract';
 import { Controller, Get } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedParams } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedParams, Describe } from '../http/index.js';
 import { FungusService } from './fungus.service.js';
 
 @ApiTags('fungus')

@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { AirModule } from '../air/air.module.js';
-import { GearModule } from '../gear/gear.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
-import { StayModule } from '../storage/stay.module.js';
-import { StorageModule } from '../storage/storage.module.js';
+import { AirModule } from '../air/index.js';
+import { GearModule } from '../shelf/index.js';
+import { SettingsModule } from '../settings/index.js';
+import { StayModule } from '../places/index.js';
+import { StorageModule } from '../storage/index.js';
 import { FungusController } from './fungus.controller.js';
 import { FungusService } from './fungus.service.js';
 

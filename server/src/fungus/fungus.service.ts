@@ -1,14 +1,14 @@
 import type { ItemExposure } from '@bright-keeper/contract';
 import { air, care, fungus, storage, HOURS_A_DAY, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { SeriesService } from '../air/series.service.js';
-import { Database } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { GearService } from '../gear/gear.service.js';
-import { Clock } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { ClimateService } from '../storage/climate.service.js';
-import { StayRepository } from '../storage/stay.repository.js';
+import { SeriesService } from '../air/index.js';
+import { Database } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { GearService } from '../shelf/index.js';
+import { Clock } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { ClimateService } from '../storage/index.js';
+import { StayRepository } from '../places/index.js';
 
 /** Exposure follows the thing: the air of every place it lay in, one after another. */
 @Injectable()

@@ -2,10 +2,10 @@ import type { Item, ShelfQuery, SurfaceState } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import type { Mark } from '../http/cursor.js';
-import { grouped } from '../platform/grouped.js';
-import { contacts, items, surfaceStates } from './gear.table.js';
+import type { Db } from '../db/index.js';
+import type { Mark } from '../http/index.js';
+import { grouped } from '../platform/index.js';
+import { contacts, items, surfaceStates } from '../tables/index.js';
 
 type ItemRow = typeof items.$inferSelect;
 type StateRow = typeof surfaceStates.$inferSelect;

@@ -1,11 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { eq, isNull } from 'drizzle-orm';
-import { cleanings } from '../care/care.table.js';
-import { teardowns } from '../care/teardown.table.js';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { looks } from '../inspection/inspection.table.js';
-import { items } from './gear.table.js';
+import { cleanings, teardowns, looks, items } from '../tables/index.js';
+import { Kept, Database, type Db } from '../db/index.js';
 
 type Work = 'look' | 'cleaning' | 'teardown';
 type OpenWork = { id: string; itemId: string; startedAt: Date; work: Work; onShelf: boolean };

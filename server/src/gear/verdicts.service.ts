@@ -2,8 +2,8 @@ import type { Item } from '@bright-keeper/contract';
 import { care, inspection } from '@bright-keeper/core';
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { isDeepStrictEqual } from 'node:util';
-import { Database, type Db } from '../db/database.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { Database, type Db } from '../db/index.js';
+import { SettingsService } from '../settings/index.js';
 import { type FoundState, GearRepository } from './gear.repository.js';
 
 /**

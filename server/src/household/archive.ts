@@ -6,7 +6,7 @@ import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import yazl from 'yazl';
-import { problem, ProblemError } from '../http/problem.js';
+import { problem, ProblemError } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import { linesOf, TooLong } from './lines.js';
 import { inOneGo, type TableShape } from './tables.js';

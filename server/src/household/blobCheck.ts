@@ -1,5 +1,5 @@
 import { createHash, type Hash } from 'node:crypto';
-import { typeFits } from '../blobs/fileType.js';
+import { typeFits } from '../blobs/index.js';
 import type { Faults } from './faults.js';
 
 /** Enough of a file to see what it is. */

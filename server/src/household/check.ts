@@ -1,5 +1,5 @@
 import { fieldsOf, JOI_OPTIONS, unkeepableTexts } from '@bright-keeper/contract';
-import { breather } from '../platform/slices.js';
+import { breather } from '../platform/index.js';
 import type { ArchiveReader } from './archive.js';
 import { BlobCheck } from './blobCheck.js';
 import { Faults } from './faults.js';

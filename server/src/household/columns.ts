@@ -1,9 +1,9 @@
 import { day, id, instant, JOI_OPTIONS, placeEvent, version } from '@bright-keeper/contract';
 import { air, care, S_PER_DAY } from '@bright-keeper/core';
 import Joi from 'joi';
-import { packHours, READING_BYTES, SCALE, unpackReadings } from '../air/packedDay.js';
-import { DOCUMENTS } from '../db/documents.js';
-import { readDocument, UnreadableDocument, type DocumentKind } from '../db/document.js';
+import { packHours, READING_BYTES, SCALE, unpackReadings } from '../air/index.js';
+import { DOCUMENTS } from '../tables/index.js';
+import { readDocument, UnreadableDocument, type DocumentKind } from '../db/index.js';
 
 /** What each column of a table may hold, as the database writes a row in JSON. */
 export type Columns = Record<string, Joi.Schema>;

@@ -1,4 +1,4 @@
-import { BYTE_ORDER_MARK, csvInSlices, csvLines } from '../csv/write.js';
+import { BYTE_ORDER_MARK, csvInSlices, csvLines } from '../csv/index.js';
 import type { TableShape } from './tables.js';
 
 const cell = (value: unknown): unknown => (value !== null && typeof value === 'object' ? JSON.stringify(value) : value);

@@ -1,8 +1,8 @@
 import { routes, type Health, type Problem } from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import pg from 'pg';
-import { openOnServer } from '../db/open.js';
-import { SystemIds } from '../platform/clock.js';
+import { openOnServer } from '../startup/index.js';
+import { SystemIds } from '../platform/index.js';
 import { startCluster, type Cluster } from '../testing/postgresCluster.js';
 import { namesOnShelf } from '../testing/namesOnShelf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';

@@ -1,6 +1,6 @@
 import { rm } from 'node:fs/promises';
-import type { Database, Db } from '../db/database.js';
-import { lastStep } from '../db/migrate.js';
+import type { Database, Db } from '../db/index.js';
+import { lastStep } from '../startup/index.js';
 import { VERSION } from '../paths.js';
 import { ArchiveWriter, type Manifest } from './archive.js';
 import { rowsOf } from './rows.js';

@@ -1,5 +1,5 @@
 import { householdErrors } from '@bright-keeper/contract';
-import { problem, type ProblemError } from '../http/problem.js';
+import { problem, type ProblemError } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 
 /** What is wrong with a file, by table, row and column: one list, as long as somebody would read. */

@@ -1,10 +1,9 @@
 import type { Health } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { Database } from '../db/database.js';
+import { Database } from '../db/index.js';
 import { VERSION } from '../paths.js';
-import { Clock } from '../platform/clock.js';
-import { Disk } from '../platform/disk.js';
-import { TrailService } from '../trail/trail.service.js';
+import { Clock, Disk } from '../platform/index.js';
+import { TrailService } from '../trail/index.js';
 import { BackupService } from './backup.service.js';
 import { CLOCK_MAY_BE_SET_MS } from './retention.js';
 

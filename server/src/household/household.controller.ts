@@ -16,13 +16,11 @@ import {
 import { Controller, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { Database } from '../db/database.js';
-import { proofOf } from '../db/lock.js';
-import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
-import { VerdictsService } from '../gear/verdicts.service.js';
-import { problem } from '../http/problem.js';
-import { DataFolder } from '../platform/dataFolder.js';
+import { Database } from '../db/index.js';
+import { proofOf } from '../wake/index.js';
+import { CheckedBody, CheckedParams, Describe, problem } from '../http/index.js';
+import { VerdictsService } from '../gear/index.js';
+import { DataFolder } from '../platform/index.js';
 import { ArchiveReader } from './archive.js';
 import { BackupService } from './backup.service.js';
 import { HouseholdExportService } from './export.service.js';

@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { BlobModule } from '../blobs/blob.module.js';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { AirModule } from '../air/air.module.js';
-import { ScheduleModule } from '../schedule/schedule.module.js';
-import { TrailModule } from '../trail/trail.module.js';
+import { BlobModule } from '../blobs/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { AirModule } from '../air/index.js';
+import { ScheduleModule } from '../schedule/index.js';
+import { TrailModule } from '../trail/index.js';
 import { BackupService } from './backup.service.js';
 import { HouseholdExportService } from './export.service.js';
 import { HealthService } from './health.service.js';

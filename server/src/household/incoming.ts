@@ -7,9 +7,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { problem } from '../http/problem.js';
+import { problem } from '../http/index.js';
 import { LIMITS } from '../limits.js';
-import { DataFolder } from '../platform/dataFolder.js';
+import { DataFolder } from '../platform/index.js';
 
 class Limit extends Transform {
   private passed = 0;

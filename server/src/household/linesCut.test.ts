@@ -1,7 +1,7 @@
 import { routes, type Problem } from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { openOnServer } from '../db/open.js';
-import { SystemIds } from '../platform/clock.js';
+import { openOnServer } from '../startup/index.js';
+import { SystemIds } from '../platform/index.js';
 import { CuttingProxy, type Cut } from '../testing/cuttingProxy.js';
 import { freshOnServer } from '../testing/freshDatabase.js';
 import { namesOnShelf } from '../testing/namesOnShelf.js';

@@ -1,12 +1,10 @@
 import { householdErrors, type TakenIn } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
 import { DatabaseError } from 'pg';
-import type { Database, Db } from '../db/database.js';
-import { DOCUMENTS } from '../db/documents.js';
-import { isLost } from '../db/lost.js';
-import { goBack, goThrough, steps, type Step } from '../db/migrate.js';
-import { rewriteOldDocuments } from '../db/rewriteDocuments.js';
-import { problem } from '../http/problem.js';
+import { type Database, type Db, isLost } from '../db/index.js';
+import { DOCUMENTS } from '../tables/index.js';
+import { goBack, goThrough, steps, type Step, rewriteOldDocuments } from '../startup/index.js';
+import { problem } from '../http/index.js';
 import type { ArchiveReader } from './archive.js';
 import { checkArchive, checkTables } from './check.js';
 import { fill, rowsOf } from './rows.js';

@@ -27,9 +27,8 @@ import {
 } from '@bright-keeper/contract';
 import { care, S_PER_DAY, schedule } from '@bright-keeper/core';
 import Joi from 'joi';
-import { DAY_BYTES, READING_BYTES } from '../air/packedDay.js';
-import { PART_BYTES } from '../blobs/blob.repository.js';
-import { KEPT_TYPES } from '../blobs/fileType.js';
+import { DAY_BYTES, READING_BYTES } from '../air/index.js';
+import { PART_BYTES, KEPT_TYPES } from '../blobs/index.js';
 import {
   type Columns,
   LONGEST,

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import type { Db } from '../db/index.js';
 import type { TableShape } from './tables.js';
 
 /** Rows are read so many at a time, or so many bytes, so that a large table never lies in memory whole. */

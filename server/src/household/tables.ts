@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
+import type { Db } from '../db/index.js';
 
 /** A table as the database itself describes it: a backup holds what is there, whatever the program of the day knows of it. */
 export type TableShape = { name: string; columns: { name: string; type: string; nullable: boolean }[]; key: string[]; needs: string[] };

@@ -1,8 +1,7 @@
 import type { MergePreview, TableMerge, TakenIn } from '@bright-keeper/contract';
 import { rm } from 'node:fs/promises';
-import type { Database, Db } from '../db/database.js';
-import { steps } from '../db/migrate.js';
-import { openInMemory } from '../db/open.js';
+import type { Database, Db } from '../db/index.js';
+import { steps, openInMemory } from '../startup/index.js';
 import { ArchiveReader } from './archive.js';
 import { writeArchive } from './dump.js';
 import { restore, withoutContradiction } from './restore.js';

@@ -1,8 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { startCluster, type Cluster } from '../testing/postgresCluster.js';
-import { Database, type Backing, type Turn } from '../db/database.js';
-import { postgres } from '../db/postgres.js';
+import { Database, type Backing, type Turn, postgres } from '../db/index.js';
 
 /** What becomes of a turn of which nobody heard the end, asked of a server that may have fallen meanwhile. */
 describe.runIf(inject('postgres'))('a turn whose end nobody heard', () => {

@@ -1,7 +1,6 @@
 import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
 import { mergeMap, Observable } from 'rxjs';
-import { asOneRequest } from '../db/asking.js';
-import type { Database } from '../db/database.js';
+import { asOneRequest, type Database } from '../db/index.js';
 
 /** No answer leaves before all that it may tell of is on disk. */
 export class Acknowledge implements NestInterceptor {

@@ -1,8 +1,7 @@
 import { commonErrors, type Problem } from '@bright-keeper/contract';
 import { DatabaseError } from 'pg';
-import { DatabaseRestarted, DataTaken } from '../db/database.js';
-import { DatabaseStopped } from '../db/embedded/keeper.js';
-import { causes, isLost, TransactionUndone } from '../db/lost.js';
+import { DatabaseRestarted, DataTaken, causes, isLost, TransactionUndone } from '../db/index.js';
+import { DatabaseStopped } from '../wake/index.js';
 import { problem } from './problem.js';
 
 /** What a request can bring about that the database refuses, by PostgreSQL's code (appendix A of its manual). */

@@ -1,7 +1,7 @@
 import { commonErrors, routes } from '@bright-keeper/contract';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
-import { DataTaken, type Database } from '../db/database.js';
-import type { Disk } from '../platform/disk.js';
+import { DataTaken, type Database } from '../db/index.js';
+import type { Disk } from '../platform/index.js';
 import { READS } from './origin.guard.js';
 import { problem } from './problem.js';
 

@@ -1,7 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import type { Server } from 'node:http';
-import { log } from '../platform/log.js';
+import { log } from '../platform/index.js';
 
 /** How long whoever is being answered has to be done. */
 const PATIENCE_MS = 4000;

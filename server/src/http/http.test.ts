@@ -2,8 +2,8 @@ import { commonErrors, routes, type Device, type DeviceToken } from '@bright-kee
 import { DrizzleQueryError } from 'drizzle-orm';
 import { DatabaseError } from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { DatabaseStopped } from '../db/embedded/keeper.js';
-import { TransactionUndone } from '../db/lost.js';
+import { DatabaseStopped } from '../wake/index.js';
+import { TransactionUndone } from '../db/index.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 import { databaseFault, forTheLog } from './databaseFault.js';
 

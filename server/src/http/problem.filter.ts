@@ -1,7 +1,7 @@
 import { commonErrors, PROBLEM_TYPE, type Problem } from '@bright-keeper/contract';
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { log } from '../platform/log.js';
+import { log } from '../platform/index.js';
 import { databaseFault, forTheLog } from './databaseFault.js';
 import { problem, ProblemError } from './problem.js';
 

@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { BlobModule } from '../blobs/blob.module.js';
-import { GearModule } from '../gear/gear.module.js';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { JournalModule } from '../journal/journal.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
+import { BlobModule } from '../blobs/index.js';
+import { GearModule } from '../shelf/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { JournalModule } from '../journal/index.js';
+import { SettingsModule } from '../settings/index.js';
 import { InspectionController } from './inspection.controller.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { InspectionService } from './inspection.service.js';

@@ -1,9 +1,8 @@
 import type { LookDoc } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, type SQL } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { items } from '../gear/gear.table.js';
-import { looks } from './inspection.table.js';
+import type { Db } from '../db/index.js';
+import { items, looks } from '../tables/index.js';
 
 @Injectable()
 export class InspectionRepository {

@@ -9,13 +9,13 @@ import {
 } from '@bright-keeper/contract';
 import { care, inspection, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { GearService } from '../gear/gear.service.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { GearService } from '../shelf/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { SettingsService } from '../settings/index.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 

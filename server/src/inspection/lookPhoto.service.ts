@@ -2,14 +2,13 @@ import { blobErrors, inspectionErrors, type LookPhoto, type LookPhotoQuery, type
 import { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import { BlobRepository } from '../blobs/blob.repository.js';
-import { pictureToKeep } from '../blobs/picture.js';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
+import { BlobRepository, pictureToKeep } from '../blobs/index.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
 import { InspectionRepository } from './inspection.repository.js';
-import { lookPhotos } from './inspection.table.js';
+import { lookPhotos } from '../tables/index.js';
 
 type Row = typeof lookPhotos.$inferSelect;
 const toPhoto = ({ id, surface, blob, keepsAll, at }: Row): LookPhoto => ({ id, surface, blob, keepsAll, at: at.toISOString() });

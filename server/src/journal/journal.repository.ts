@@ -2,14 +2,9 @@ import type { LogEntry } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, inArray, ne, or, sql, type SQL } from 'drizzle-orm';
-import { calibrations, climateEvents } from '../air/air.table.js';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { readDocument } from '../db/document.js';
-import { items } from '../gear/gear.table.js';
-import type { Mark } from '../http/cursor.js';
-import { JOURNAL_DOCUMENT } from './journal.documents.js';
-import { journalEntries } from './journal.table.js';
+import { calibrations, climateEvents, items, JOURNAL_DOCUMENT, journalEntries } from '../tables/index.js';
+import { Kept, Database, type Db, readDocument } from '../db/index.js';
+import type { Mark } from '../http/index.js';
 
 type Row = typeof journalEntries.$inferSelect;
 const toEntry = ({ id, at, subject, subjectId, data }: Row): schedule.Entry => ({

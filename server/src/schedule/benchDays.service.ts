@@ -2,13 +2,13 @@ import { commonErrors, type BenchDays, type BenchQuery, type BenchTimes, type Pl
 import { schedule, DAYS_A_WEEK, MINUTES_A_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
-import { Database } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { AgendaService } from './agenda.service.js';
+import { Database } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { SettingsService } from '../settings/index.js';
+import { AgendaService } from '../agenda/index.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
 import { BusyRepository } from './busy.repository.js';
-import { benchTimes, busyCalendars } from './schedule.table.js';
+import { benchTimes, busyCalendars } from '../tables/index.js';
 import { solveProgramme } from './solver.js';
 
 /** How far ahead bench days are proposed (our choice: what one can keep in mind). */

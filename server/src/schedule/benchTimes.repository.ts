@@ -1,8 +1,8 @@
 import type { BenchTimes } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { benchTimes } from './schedule.table.js';
+import type { Db } from '../db/index.js';
+import { benchTimes } from '../tables/index.js';
 
 const ONLY_ROW = 1;
 /** Weekends, an hour in the late afternoon, until the keeper says otherwise (our choice). */

@@ -1,8 +1,8 @@
 import type { BusyCalendar } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { busyCalendars } from './schedule.table.js';
+import type { Db } from '../db/index.js';
+import { busyCalendars } from '../tables/index.js';
 
 type Row = typeof busyCalendars.$inferSelect;
 const toBusy = (row: Row): BusyCalendar => ({ ...row, readAt: row.readAt.toISOString() });

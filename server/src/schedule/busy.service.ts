@@ -2,14 +2,12 @@ import { scheduleErrors, type BusyAddress, type BusyCalendar, type BusyFile } fr
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { join } from 'node:path';
-import { Database } from '../db/database.js';
-import { problem, type ProblemError } from '../http/problem.js';
+import { Database } from '../db/index.js';
+import { problem, type ProblemError } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import { WORKERS } from '../paths.js';
-import { EndedApart, runApart } from '../platform/apart.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { fetchNearby, NotFetched } from '../platform/fetchNearby.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { EndedApart, runApart, Clock, Ids, fetchNearby, NotFetched } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
 import { BusyRepository } from './busy.repository.js';
 
 /** Busy time is kept a year ahead and a month back. */

@@ -16,8 +16,7 @@ import {
 import { Controller, Delete, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, CheckedParams, Describe } from '../http/index.js';
 import { BusyService } from './busy.service.js';
 import { CalendarService, type CalendarText } from './calendar.service.js';
 

@@ -11,15 +11,14 @@ import { schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { benchDayWords, dutyWords, gravityWords, subjectWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
-import { Database, type Db } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { breather, eachInSlices, inSteps } from '../platform/slices.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { AgendaService } from './agenda.service.js';
+import { Database, type Db } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids, breather, eachInSlices, inSteps } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { AgendaService } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { FeedRepository, type ToldEvent } from './feed.repository.js';
-import type { ToldEntry } from './schedule.documents.js';
+import type { ToldEntry } from '../tables/index.js';
 
 const TOKEN_BYTES = 24;
 /** A cancelled event is told so long, that every calendar hears of it (our choice). */

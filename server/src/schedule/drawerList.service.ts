@@ -1,8 +1,8 @@
 import type { BenchDayPage, Lacking, LaidOut, PlannedTask } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { PlanRequestService } from '../care/planRequest.service.js';
-import { Database, type Db } from '../db/database.js';
+import { PlanRequestService } from '../care/index.js';
+import { Database, type Db } from '../db/index.js';
 import { BenchDaysService } from './benchDays.service.js';
 
 type Taken = Pick<LaidOut, 'thing' | 'label'> & { for: string };

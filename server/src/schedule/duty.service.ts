@@ -11,13 +11,13 @@ import {
 } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { AgendaService } from './agenda.service.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { AgendaService } from '../agenda/index.js';
 
 /** What the keeper says of a duty: each is an entry of the journal, and each may be taken back. */
 @Injectable()

@@ -1,9 +1,8 @@
 import type { CalendarFilter, Feed } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { asc, eq, gt, inArray } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import type { ToldEntry } from './schedule.documents.js';
-import { calendarEvents, calendarFeeds } from './schedule.table.js';
+import type { Db } from '../db/index.js';
+import { type ToldEntry, calendarEvents, calendarFeeds } from '../tables/index.js';
 
 const READ_AT_ONCE = 300;
 

@@ -9,12 +9,11 @@ import {
 import { schedule } from '@bright-keeper/core';
 import { rhythmTroubleWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
-import { Database } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { Ids } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { AgendaService } from './agenda.service.js';
-import { RhythmRepository } from './rhythm.repository.js';
+import { Database } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { AgendaService, RhythmRepository } from '../agenda/index.js';
 
 /** Rhythms as the keeper sets them. */
 @Injectable()

@@ -35,10 +35,9 @@ import {
 import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
-import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
-import { longListJson } from '../platform/slices.js';
-import { AgendaService } from './agenda.service.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { longListJson } from '../platform/index.js';
+import { AgendaService } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { DrawerListService } from './drawerList.service.js';
 import { DutyService } from './duty.service.js';

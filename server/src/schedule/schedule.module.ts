@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { CareModule } from '../care/care.module.js';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { JournalModule } from '../journal/journal.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
-import { AgendaModule } from './agenda.module.js';
+import { CareModule } from '../care/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { JournalModule } from '../journal/index.js';
+import { SettingsModule } from '../settings/index.js';
+import { AgendaModule } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
 import { BusyRepository } from './busy.repository.js';

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { WORKERS } from '../paths.js';
-import { runApart } from '../platform/apart.js';
+import { runApart } from '../platform/index.js';
 
 export type Solved = { optimal: boolean; values: Readonly<Record<string, number>> };
 type Answer = { status: string; objective: number; values: Record<string, number> };

@@ -21,9 +21,8 @@ import {
 import { Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
-import { pictureBytes } from '../blobs/picture.js';
-import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { pictureBytes } from '../blobs/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
 import { SensorService } from './sensor.service.js';
 
 type ById = { id: string };

@@ -1,9 +1,9 @@
 import { Module } from '@nestjs/common';
-import { BlobModule } from '../blobs/blob.module.js';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { JournalModule } from '../journal/journal.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
-import { TripModule } from '../trip/trip.module.js';
+import { BlobModule } from '../blobs/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { JournalModule } from '../journal/index.js';
+import { SettingsModule } from '../settings/index.js';
+import { TripModule } from '../trip/index.js';
 import { SensorController } from './sensor.controller.js';
 import { SensorRepository } from './sensor.repository.js';
 import { SensorService } from './sensor.service.js';

@@ -1,8 +1,8 @@
 import type { Dismissed, GlareTest } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq } from 'drizzle-orm';
-import type { Db } from '../db/database.js';
-import { dismissedSpots, glareTests, sensorFrames } from './sensor.table.js';
+import type { Db } from '../db/index.js';
+import { dismissedSpots, glareTests, sensorFrames } from '../tables/index.js';
 
 export type FrameRow = typeof sensorFrames.$inferSelect;
 type DismissedRow = typeof dismissedSpots.$inferSelect;

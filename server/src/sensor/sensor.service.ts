@@ -17,22 +17,16 @@ import {
 } from '@bright-keeper/contract';
 import { care, schedule, sensor } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { BlobRepository } from '../blobs/blob.repository.js';
-import { FILE_TYPE, type KeptType } from '../blobs/fileType.js';
-import { pictureToKeep } from '../blobs/picture.js';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { grouped } from '../platform/grouped.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { settings } from '../settings/settings.table.js';
-import { OutingRepository } from '../trip/outing.repository.js';
-import { outings } from '../trip/outing.table.js';
+import { BlobRepository, FILE_TYPE, type KeptType, pictureToKeep } from '../blobs/index.js';
+import { Kept, Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids, grouped } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { settings, outings, dismissedSpots, sensorFrames } from '../tables/index.js';
+import { OutingRepository } from '../trip/index.js';
 import { SensorRepository, type FrameRow } from './sensor.repository.js';
-import { dismissedSpots, sensorFrames } from './sensor.table.js';
 
 type OutingDays = { itemIds: readonly string[]; to: schedule.Day };
 

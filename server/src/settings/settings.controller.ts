@@ -1,8 +1,7 @@
 import { settingsUpdate, type Settings } from '@bright-keeper/contract';
 import { Controller, Get, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, Describe } from '../http/index.js';
 import { SettingsService } from './settings.service.js';
 
 @ApiTags('settings')

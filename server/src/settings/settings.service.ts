@@ -3,11 +3,10 @@ import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { Clock } from '../platform/clock.js';
-import { settings } from './settings.table.js';
+import { Kept, Database, type Db } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { Clock } from '../platform/index.js';
+import { settings } from '../tables/index.js';
 
 const ONLY_ROW = 1;
 const FIRST: Omit<Settings, 'version'> = {

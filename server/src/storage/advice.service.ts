@@ -1,12 +1,11 @@
 import type { AdvisedChange, Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
 import { air, fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { SeriesService } from '../air/series.service.js';
-import type { Db } from '../db/database.js';
-import { Clock } from '../platform/clock.js';
-import { Memo } from '../platform/memo.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { PlaceService } from './place.service.js';
+import { SeriesService } from '../air/index.js';
+import type { Db } from '../db/index.js';
+import { Clock, Memo } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { PlaceService } from '../places/index.js';
 import { printOf, readingsSince, type KnownPlace } from './placeBox.js';
 
 /** What-if and advice look at the same weeks, so that they say the same. */

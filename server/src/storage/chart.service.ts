@@ -1,12 +1,11 @@
 import type { Chart, ChartQuery, ClimateEvent } from '@bright-keeper/contract';
 import { air, fungus, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { DeviceRepository, type EventRow } from '../air/device.repository.js';
-import { SeriesService } from '../air/series.service.js';
-import { Database } from '../db/database.js';
-import { Memo } from '../platform/memo.js';
+import { DeviceRepository, type EventRow, SeriesService } from '../air/index.js';
+import { Database } from '../db/index.js';
+import { Memo } from '../platform/index.js';
 import { SURFACE_STATE } from './advice.service.js';
-import { PlaceService } from './place.service.js';
+import { PlaceService } from '../places/index.js';
 import { printOf } from './placeBox.js';
 import { rounded } from './ribbon.js';
 

@@ -16,8 +16,7 @@ import {
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, CheckedQuery } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
 import { ChartService } from './chart.service.js';
 import { ClimateService } from './climate.service.js';
 import { TimerService } from './timer.service.js';

@@ -1,6 +1,6 @@
 import type { Place, PlacePage } from '@bright-keeper/contract';
 import { air, storage } from '@bright-keeper/core';
-import type { EventRow } from '../air/device.repository.js';
+import type { EventRow } from '../air/index.js';
 import type { Room } from './room.js';
 
 /** What is known of a place: the air in it hour by hour, what was done with it (newest first), and the room around it. */

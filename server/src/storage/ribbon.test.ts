@@ -1,6 +1,6 @@
 import { air, fungus, type storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
-import { startOfDay } from '../air/zone.js';
+import { startOfDay } from '../air/index.js';
 import { ribbonOf } from './ribbon.js';
 
 /** Hours from an instant on, the first the driest: each a percent damper than the one before, so that an extreme tells which hour it is. */

@@ -1,6 +1,6 @@
 import type { RibbonDay } from '@bright-keeper/contract';
 import { air, type fungus, schedule, type storage } from '@bright-keeper/core';
-import { startOfDay } from '../air/zone.js';
+import { startOfDay } from '../air/index.js';
 
 /** What is finer than is drawn, or than was read, is only carried about. */
 export const rounded = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;

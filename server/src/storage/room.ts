@@ -1,7 +1,6 @@
 import type { Place, RoomClimate } from '@bright-keeper/contract';
 import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
-import type { HouseAir, KnownDevice } from '../air/houseAir.js';
-import type { Span } from '../air/reading.repository.js';
+import type { HouseAir, KnownDevice, Span } from '../air/index.js';
 
 const ASSUMED = { temperatureC: 20, humidityPct: 55 };
 const ASSUMED_EVERY_H = 6;

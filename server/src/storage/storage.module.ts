@@ -1,13 +1,12 @@
 import { Module } from '@nestjs/common';
-import { AirModule } from '../air/air.module.js';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
+import { AirModule } from '../air/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { SettingsModule } from '../settings/index.js';
 import { AdviceService } from './advice.service.js';
 import { ChartService } from './chart.service.js';
 import { ClimateController } from './climate.controller.js';
 import { ClimateService } from './climate.service.js';
-import { PlaceModule } from './place.module.js';
-import { StayModule } from './stay.module.js';
+import { PlaceModule, StayModule } from '../places/index.js';
 import { TimerService } from './timer.service.js';
 
 @Module({

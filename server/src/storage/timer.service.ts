@@ -1,11 +1,11 @@
 import { gearErrors, storageErrors, type Timer, type TimerInput } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { timers } from './timers.table.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { timers } from '../tables/index.js';
 
 /** Waits that land on Today. */
 @Injectable()

@@ -15,8 +15,7 @@ import {
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, CheckedParams, Describe } from '../http/index.js';
 import { SuppliesService } from './supplies.service.js';
 
 type ById = { id: string };

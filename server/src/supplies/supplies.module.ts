@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
-import { JournalModule } from '../journal/journal.module.js';
-import { SettingsModule } from '../settings/settings.module.js';
+import { JournalModule } from '../journal/index.js';
+import { SettingsModule } from '../settings/index.js';
 import { SuppliesController } from './supplies.controller.js';
 import { SuppliesService } from './supplies.service.js';
 

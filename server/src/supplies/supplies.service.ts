@@ -2,12 +2,12 @@ import { commonErrors, suppliesErrors, type Drawer, type Supply, type SupplyInpu
 import { supplies as core, type care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, gte, sql } from 'drizzle-orm';
-import { Database, type Db } from '../db/database.js';
-import { problem } from '../http/problem.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { Clock, Ids } from '../platform/clock.js';
-import { SettingsService } from '../settings/settings.service.js';
-import { supplies } from './supplies.table.js';
+import { Database, type Db } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { supplies } from '../tables/index.js';
 
 type Row = typeof supplies.$inferSelect;
 const toSupply = ({ createdAt: _, ...row }: Row): Supply => row;

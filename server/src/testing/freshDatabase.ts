@@ -2,12 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import pg from 'pg';
 import { inject } from 'vitest';
-import { Database } from '../db/database.js';
-import { overEngine } from '../db/embedded/embedded.js';
-import { openEngine, type Engine } from '../db/embedded/engine.js';
-import { bringUpToDate } from '../db/migrate.js';
-import { openOnServer } from '../db/open.js';
-import { tablesOf } from '../household/tables.js';
+import { Database, overEngine, engineHere, type Engine } from '../db/index.js';
+import { bringUpToDate, openOnServer } from '../startup/index.js';
+import { tablesOf } from '../household/index.js';
 import { TEMPLATE_DATABASE } from './onPostgres.js';
 
 /** Engines whose household nobody uses any more: emptying one takes a twentieth of what starting one does. */
@@ -26,7 +23,7 @@ function household(engine: Engine): Database {
 
 async function inMemory(): Promise<Database> {
   const used = idle.pop();
-  const database = household(used ?? (await openEngine(null)));
+  const database = household(used ?? (await engineHere(null)));
   if (!used) await bringUpToDate(database);
   else {
     const tables = (await tablesOf(database.db)).map(({ name }) => sql.identifier(name));

@@ -1,5 +1,5 @@
 import type { TestProject } from 'vitest/node';
-import { openOnServer } from '../db/open.js';
+import { openOnServer } from '../startup/index.js';
 import { startCluster } from './postgresCluster.js';
 
 declare module 'vitest' {

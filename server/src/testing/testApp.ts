@@ -5,11 +5,9 @@ import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
-import { SeededIds, SetClock, type Ids } from '../platform/clock.js';
-import { DataFolder } from '../platform/dataFolder.js';
-import { Disk } from '../platform/disk.js';
-import type { Database } from '../db/database.js';
-import { BackupService } from '../household/backup.service.js';
+import { SeededIds, SetClock, type Ids, DataFolder, Disk } from '../platform/index.js';
+import type { Database } from '../db/index.js';
+import { BackupService } from '../household/index.js';
 import { freshDatabase } from './freshDatabase.js';
 
 export const START = new Date('2026-03-10T10:00:00Z');

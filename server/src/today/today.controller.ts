@@ -1,7 +1,7 @@
 import type { Today } from '@bright-keeper/contract';
 import { Controller, Get } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { Describe } from '../http/openapi.js';
+import { Describe } from '../http/index.js';
 import { TodayService } from './today.service.js';
 
 @ApiTags('schedule')

@@ -1,8 +1,8 @@
 import { Module } from '@nestjs/common';
-import { GearTablesModule } from '../gear/gearTables.module.js';
-import { JournalModule } from '../journal/journal.module.js';
-import { AgendaModule } from '../schedule/agenda.module.js';
-import { ScheduleModule } from '../schedule/schedule.module.js';
+import { GearTablesModule } from '../gear/index.js';
+import { JournalModule } from '../journal/index.js';
+import { AgendaModule } from '../agenda/index.js';
+import { ScheduleModule } from '../schedule/index.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
 

@@ -1,11 +1,11 @@
 import type { BenchDays, Today } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Database } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { JournalRepository } from '../journal/journal.repository.js';
-import { AgendaService } from '../schedule/agenda.service.js';
-import { BenchDaysService } from '../schedule/benchDays.service.js';
+import { Database } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { AgendaService } from '../agenda/index.js';
+import { BenchDaysService } from '../schedule/index.js';
 
 const RECENT = 8;
 /** Whoever leaves comes back after a week, until trips say otherwise (our choice). */

@@ -1,8 +1,7 @@
 import { trailQuery, type Trail, type TrailQuery } from '@bright-keeper/contract';
 import { Controller, Get } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedQuery } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedQuery, Describe } from '../http/index.js';
 import { TrailService } from './trail.service.js';
 
 @ApiTags('household')

@@ -1,12 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, inArray, isNotNull, isNull, lt, max, sql, type SQL } from 'drizzle-orm';
 import type { TrailQuery } from '@bright-keeper/contract';
-import { devices } from '../air/air.table.js';
-import type { Db } from '../db/database.js';
-import { items } from '../gear/gear.table.js';
-import type { Mark } from '../http/cursor.js';
-import { places } from '../storage/places.table.js';
-import { trail } from './trail.table.js';
+import { devices, items, places, trail } from '../tables/index.js';
+import type { Db } from '../db/index.js';
+import type { Mark } from '../http/index.js';
 
 export type TrailRow = typeof trail.$inferSelect;
 export type NamedTrailRow = { row: TrailRow; name: string | null; deviceName: string | null };

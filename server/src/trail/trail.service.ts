@@ -1,9 +1,9 @@
 import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Trail, TrailEntry, TrailQuery } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { Database, type Db } from '../db/database.js';
-import { readCursor, writeCursor } from '../http/cursor.js';
-import { Clock, Ids } from '../platform/clock.js';
+import { Database, type Db } from '../db/index.js';
+import { readCursor, writeCursor } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
 import type { Deed } from './deeds.js';
 import { TrailRepository, type NamedTrailRow } from './trail.repository.js';
 

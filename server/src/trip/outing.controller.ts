@@ -1,8 +1,7 @@
 import { idParam, outingInput, outingUpdate, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams } from '../http/joi.pipe.js';
-import { Describe } from '../http/openapi.js';
+import { CheckedBody, CheckedParams, Describe } from '../http/index.js';
 import { OutingService } from './outing.service.js';
 
 @ApiTags('trip')

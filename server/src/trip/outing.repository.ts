@@ -1,9 +1,8 @@
 import type { Outing } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq } from 'drizzle-orm';
-import { Kept } from '../db/changes.js';
-import { Database, type Db } from '../db/database.js';
-import { outings } from './outing.table.js';
+import { Kept, Database, type Db } from '../db/index.js';
+import { outings } from '../tables/index.js';
 
 type Row = typeof outings.$inferSelect;
 export type DatedOuting = Outing & { notedAt: string };

@@ -1,9 +1,9 @@
 import { commonErrors, gearErrors, tripErrors, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { Database, type Db } from '../db/database.js';
-import { GearRepository } from '../gear/gear.repository.js';
-import { problem } from '../http/problem.js';
-import { Clock, Ids } from '../platform/clock.js';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
 import { OutingRepository } from './outing.repository.js';
 
 /** Outings, which give the rhythms of use and exposure something to count. */

@@ -1,5 +1,5 @@
 import { Module } from '@nestjs/common';
-import { GearTablesModule } from '../gear/gearTables.module.js';
+import { GearTablesModule } from '../gear/index.js';
 import { OutingController } from './outing.controller.js';
 import { OutingRepository } from './outing.repository.js';
 import { OutingService } from './outing.service.js';

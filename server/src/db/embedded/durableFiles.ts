@@ -1,6 +1,6 @@
 import { fsyncSync } from 'node:fs';
 import { join } from 'node:path';
-import { syncPath } from '../syncPath.js';
+import { syncPath } from '../../wake/index.js';
 
 /** A file or folder as the database's file layer knows it. */
 type FileNode = { name: string; parent: FileNode; mount: { opts: { root: string } }; node_ops: NodeOps; stream_ops: StreamOps };

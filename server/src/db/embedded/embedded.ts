@@ -1,7 +1,7 @@
 import pg from 'pg';
 import type { Backing } from '../database.js';
-import type { Engine, Exchange } from './engine.js';
-import type { Waking } from './wake.js';
+import type { Engine } from './engine.js';
+import type { Exchange, Kept } from '../../wake/index.js';
 import { OneLine } from './oneLine.js';
 import { Wire } from './wire.js';
 
@@ -27,6 +27,9 @@ const lineTo = (ready: () => Promise<Exchange>, Client: typeof pg.Client): OneLi
   return new OneLine(settings);
 };
 
+/** Most programs have it in a thread of its own and never load it here. */
+export const engineHere = async (directory: string | null): Promise<Engine> => (await import('./engine.js')).openEngine(directory);
+
 /** An engine in this thread. @param onFiles has it files to sync? */
 export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
   kind: 'embedded',
@@ -44,7 +47,7 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
 });
 
 /** The embedded database in a thread of its own, which is started anew when it ends or hangs. */
-export function inItsThread(waking: Waking, onStopped: (why: string) => void): Backing {
+export function inItsThread(waking: Kept, onStopped: (why: string) => void): Backing {
   const { keeper } = waking;
   let lives = 1;
   waking.onStopped = (why) => {

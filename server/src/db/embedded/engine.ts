@@ -1,8 +1,6 @@
 import { PGlite, type PGliteOptions } from '@electric-sql/pglite';
+import type { Exchange } from '../../wake/index.js';
 import { makeDurable, type FileLayer, type Syncing } from './durableFiles.js';
-
-/** Takes what a driver writes to a PostgreSQL server and gives back what the server answers, in memory that nobody else has. */
-export type Exchange = (message: Uint8Array) => Promise<Uint8Array>;
 
 /** The embedded database as a server of one connection, spoken to in PostgreSQL's own protocol. */
 export type Engine = { exchange: Exchange; close: () => Promise<void> };

@@ -2,7 +2,8 @@ import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { Database } from '../database.js';
 import { overEngine } from './embedded.js';
-import { openEngine, type Engine, type Exchange } from './engine.js';
+import { openEngine, type Engine } from './engine.js';
+import type { Exchange } from '../../wake/index.js';
 
 /** An engine that answers when it is told to, in the order it was asked. */
 describe('a line that is shared', () => {

@@ -1,11 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { openEngine } from './engine.js';
+import type { Asked, Told } from '../../wake/index.js';
 import { breaksOff, lastWords } from './panic.js';
-
-/** What the engine's thread is asked: to carry a message over, or to close its files and end. */
-export type Asked = { message: Uint8Array } | 'close';
-/** What it answers, in the order it was asked. */
-export type Told = { opened: true } | { failed: string } | { answer: Uint8Array } | { closed: true };
 
 /** The longest a timer can wait, ms; asked for more it rings at once. */
 const LONGEST_WAIT_MS = 2 ** 31 - 1;

@@ -1,5 +1,5 @@
 import { Duplex } from 'node:stream';
-import type { Exchange } from './engine.js';
+import type { Exchange } from '../../wake/index.js';
 
 /** A simple query, as a driver writes it. */
 export function simpleQuery(text: string): Buffer {

@@ -1,0 +1,1 @@
+export { FungusModule } from './fungus.module.js';

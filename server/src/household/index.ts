@@ -1,0 +1,10 @@
+export { ArchiveReader, ArchiveWriter, AT_HAND, type Manifest } from './archive.js';
+export { BackupService } from './backup.service.js';
+export { checkTables } from './check.js';
+export { writeArchive } from './dump.js';
+export { HouseholdModule } from './household.module.js';
+export { restore } from './restore.js';
+export { ROW_CONTRACTS } from './rowContracts.js';
+export { rowsOf } from './rows.js';
+export { tablesOf } from './tables.js';
+export { previewOf, takeIn } from './takeIn.js';

@@ -1,0 +1,11 @@
+export { Acknowledge } from './acknowledge.js';
+export { type Mark, readCursor, writeCursor } from './cursor.js';
+export { whileItCanBeKept } from './diskRoom.js';
+export { Ending, endOnFaults, endOnSignals } from './ending.js';
+export { againstGuessing } from './guessing.js';
+export { CheckedBody, CheckedParams, CheckedQuery } from './joi.pipe.js';
+export { Describe, describeRoutes } from './openapi.js';
+export { localOnly } from './origin.guard.js';
+export { ProblemFilter } from './problem.filter.js';
+export { problem, ProblemError } from './problem.js';
+export { serveAssets, servePages } from './webPages.js';

@@ -1,0 +1,2 @@
+export { InspectionModule } from './inspection.module.js';
+export { InspectionService } from './inspection.service.js';

@@ -1,0 +1,2 @@
+export { JournalModule } from './journal.module.js';
+export { JournalRepository } from './journal.repository.js';

@@ -1,0 +1,99 @@
+import { commonErrors, gearErrors, storageErrors, type Place, type PlaceInput, type PlaceUpdate, type Stay } from '@bright-keeper/contract';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { PlaceRepository } from './place.repository.js';
+import { StayRepository } from './stay.repository.js';
+
+/** The places, and which things lie in them. */
+@Injectable()
+export class PlaceService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: PlaceRepository,
+    private readonly stays: StayRepository,
+    private readonly gear: GearRepository,
+    private readonly journal: JournalRepository,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  all(db: Db = this.database.db): Promise<Place[]> {
+    return this.repository.all(db);
+  }
+
+  /** What each place is called, given up or not. */
+  names(db: Db): Promise<Map<string, string>> {
+    return this.repository.names(db);
+  }
+
+  /** @throws ProblemError when there is no such place. */
+  async get(id: string, db: Db = this.database.db): Promise<Place> {
+    const place = await this.repository.find(db, id);
+    if (!place) throw problem(storageErrors, 'place-not-found');
+    return place;
+  }
+
+  add(input: PlaceInput): Promise<Place> {
+    return this.database.transaction(async (db) => {
+      const id = this.ids.next();
+      await this.checkRoom(db, input, id);
+      await this.repository.insert(db, { ...input, name: input.name.trim(), id, createdAt: this.clock.now() });
+      return this.get(id, db);
+    });
+  }
+
+  update(id: string, { version, ...input }: PlaceUpdate): Promise<Place> {
+    return this.database.transaction(async (db) => {
+      await this.get(id, db);
+      await this.checkRoom(db, input, id);
+      return this.change(db, id, version, { ...input, name: input.name.trim() });
+    });
+  }
+
+  /** Gives a place up; its past stays. */
+  archive(id: string, version: number): Promise<Place> {
+    return this.database.transaction(async (db) => {
+      await this.get(id, db);
+      if ((await this.stays.inPlace(db, id)).length > 0) throw problem(storageErrors, 'place-in-use');
+      return this.change(db, id, version, { archivedAt: this.clock.now() });
+    });
+  }
+
+  /** Moves a thing: its stay ends here and begins there, and the log says so. */
+  move(itemId: string, placeId: string | null): Promise<Stay[]> {
+    return this.database.transaction(async (db) => {
+      if (!(await this.gear.find(db, itemId))) throw problem(gearErrors, 'item-not-found');
+      const place = placeId === null ? null : await this.get(placeId, db);
+      const current = await this.stays.current(db, itemId);
+      if (current?.id !== place?.id) {
+        const at = this.clock.now();
+        await this.stays.end(db, itemId, at);
+        if (place) await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: place.id, since: at });
+        await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at, data: { kind: 'moved', placeName: place?.name ?? null } }]);
+      }
+      return this.stays.ofItem(db, itemId);
+    });
+  }
+
+  async staysOf(itemId: string): Promise<Stay[]> {
+    return this.stays.ofItem(this.database.db, itemId);
+  }
+
+  /** The room around a place is another place that is there, and no ring of places around each other. */
+  private async checkRoom(db: Db, { standsInId }: PlaceInput, id: string): Promise<void> {
+    for (let outer = standsInId; outer !== null;) {
+      if (outer === id) throw problem(storageErrors, 'place-in-itself', { fields: { standsInId: 'It would stand in itself.' } });
+      outer = (await this.get(outer, db)).standsInId;
+    }
+  }
+
+  private async change(db: Db, id: string, version: number, change: Parameters<PlaceRepository['update']>[3]): Promise<Place> {
+    const place = await this.repository.update(db, id, version, change);
+    if (!place) throw problem(commonErrors, 'stale', { current: await this.get(id, db) });
+    return place;
+  }
+}

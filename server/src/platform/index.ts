@@ -1,0 +1,12 @@
+export { EndedApart, runApart } from './apart.js';
+export { Clock, Ids, SeededIds, SetClock, SystemClock, SystemIds } from './clock.js';
+export { DataFolder } from './dataFolder.js';
+export { Disk, marginFromEnvironment } from './disk.js';
+export { fetchNearby, NotFetched } from './fetchNearby.js';
+export { fileFault } from './fileFault.js';
+export { grouped } from './grouped.js';
+export { frameworkLog, log } from './log.js';
+export { Memo } from './memo.js';
+export { onceFor } from './onceFor.js';
+export { breather, eachInSlices, inSteps, longListJson } from './slices.js';
+export { Together } from './together.js';

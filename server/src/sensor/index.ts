@@ -1,0 +1,2 @@
+export { SensorModule } from './sensor.module.js';
+export { SensorService } from './sensor.service.js';

@@ -1,0 +1,2 @@
+export { SettingsModule } from './settings.module.js';
+export { SettingsService } from './settings.service.js';

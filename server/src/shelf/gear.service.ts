@@ -1,0 +1,241 @@
+import {
+  commonErrors,
+  gearErrors,
+  type Item,
+  type ItemInput,
+  type ItemPage,
+  type ItemUpdate,
+  type Log,
+  type LogData,
+  type LogQuery,
+  type Shelf,
+  type ShelfItem,
+  type ShelfQuery,
+  type StatusChange,
+  type SurfaceState,
+} from '@bright-keeper/contract';
+import { care, type schedule, MS_PER_DAY } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/index.js';
+import { readCursor, writeCursor, problem } from '../http/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { AgendaService, type ThingDuties } from '../agenda/index.js';
+import { SettingsService } from '../settings/index.js';
+import { StayRepository } from '../places/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { GearRepository, type FirstDue, OpenWorkRepository, VerdictsService } from '../gear/index.js';
+
+const YEAR_DAYS = 365;
+/** Who shared a place with fungus within this time is looked at (common practice: 12 weeks). */
+const NEIGHBOUR_DAYS = 84;
+
+const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
+  care.VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
+
+/** What its last look asks for is told by its verdict, what was begun by its own row: the rest falls due. */
+const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' && facts.says !== 'open-work';
+
+/** The names of the fields in which two versions of a thing differ. */
+const changedFields = (before: Item, after: ItemInput): string[] =>
+  (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter(
+    (field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]),
+  );
+
+@Injectable()
+export class GearService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: GearRepository,
+    private readonly openWork: OpenWorkRepository,
+    private readonly agenda: AgendaService,
+    private readonly journal: JournalRepository,
+    private readonly stays: StayRepository,
+    private readonly settings: SettingsService,
+    private readonly verdicts: VerdictsService,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  add(input: ItemInput): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      const [id] = await this.insertAll(db, [input], 'added');
+      return this.get(db, id!);
+    });
+  }
+
+  /** Puts many things on the shelf in the caller's transaction, and says so in the journal. */
+  async insertAll(db: Db, inputs: readonly ItemInput[], how: 'added' | 'imported'): Promise<string[]> {
+    const at = this.clock.now();
+    const rows = inputs.map((input) => ({ ...input, name: input.name.trim(), id: this.ids.next(), createdAt: at, updatedAt: at }));
+    await this.repository.insert(db, rows);
+    await this.journal.addForThings(
+      db,
+      rows.map((row) => ({ id: this.ids.next(), itemId: row.id, at, data: { kind: how } })),
+    );
+    return rows.map((row) => row.id);
+  }
+
+  async shelf(query: ShelfQuery): Promise<Shelf> {
+    const { db } = this.database;
+    const today = await this.settings.today(db);
+    const due = query.sort === 'due' || query.due ? await this.firstDue(db) : [];
+    const { rows, total } = await this.repository.shelf(db, query, readCursor(query.cursor), today, due);
+    const page = rows.slice(0, query.limit);
+    const last = page.at(-1);
+    const nextCursor = rows.length > query.limit && last ? writeCursor({ key: last.key, id: last.item.id }) : null;
+    return {
+      items: await this.withStates(
+        db,
+        page.map((r) => r.item),
+      ),
+      nextCursor,
+      total,
+    };
+  }
+
+  async page(id: string): Promise<ItemPage> {
+    const { db } = this.database;
+    const found = await this.get(db, id);
+    const duties = this.agenda.ofThings(db, [found]);
+    const [of, [item], open, touches, place, neighbours] = await Promise.all([
+      duties.then((all) => all.get(id)),
+      this.withStates(db, [found], duties),
+      this.openWork.of(db, id),
+      this.touches(db, found),
+      this.stays.current(db, id),
+      found.status === 'quarantined' ? this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
+    ]);
+    return {
+      ...item!,
+      due: (of?.duties ?? []).filter(fallsDue),
+      away: of?.away ?? null,
+      noted: of?.noted ?? [],
+      ...touches,
+      place,
+      neighbours,
+      openTeardownId: open.teardown,
+      openLookId: open.look,
+      openCleaningId: open.cleaning,
+    };
+  }
+
+  update(id: string, { version, ...given }: ItemUpdate): Promise<Item> {
+    const input = { ...given, name: given.name.trim() };
+    return this.database.transaction(async (db) => {
+      const before = await this.get(db, id);
+      const changed = changedFields(before, input);
+      const item = await this.change(db, id, version, input, { kind: 'edited', changed });
+      await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
+      if (changed.includes('traits') || changed.includes('kind')) await this.verdicts.judge(db, item);
+      return item;
+    });
+  }
+
+  setStatus(id: string, { version, status }: StatusChange): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
+      if (status === 'quarantined') await this.isolate(db, item);
+      return item;
+    });
+  }
+
+  archive(id: string, version: number): Promise<Item> {
+    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: this.clock.now() }, { kind: 'archived' }));
+  }
+
+  restore(id: string, version: number): Promise<Item> {
+    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: null }, { kind: 'restored' }));
+  }
+
+  async log(id: string, { limit, cursor }: LogQuery): Promise<Log> {
+    const { db } = this.database;
+    await this.get(db, id);
+    const entries = await this.journal.log(db, id, limit, readCursor(cursor));
+    const page = entries.slice(0, limit);
+    const last = page.at(-1);
+    return { entries: page, nextCursor: entries.length > limit && last ? writeCursor({ key: last.at, id: last.id }) : null };
+  }
+
+  /** @throws ProblemError when there is no such thing. */
+  async get(db: Db, id: string): Promise<Item> {
+    const item = await this.repository.find(db, id);
+    if (!item) throw problem(gearErrors, 'item-not-found');
+    return item;
+  }
+
+  /** The thing, if work may begin on it. */
+  async workable(db: Db, id: string): Promise<Item> {
+    const item = await this.get(db, id);
+    if (item.archivedAt) throw problem(gearErrors, 'item-archived');
+    return item;
+  }
+
+  /** Takes a thing out of its place and has everything that shared it looked through. */
+  private async isolate(db: Db, item: Item): Promise<void> {
+    const neighbours = await this.stays.neighboursOf(db, item.id, this.ago(NEIGHBOUR_DAYS));
+    await this.stays.end(db, item.id, this.clock.now());
+    const inUse = (
+      await this.repository.findMany(
+        db,
+        neighbours.map((n) => n.itemId),
+      )
+    ).filter((n) => n.status === 'in-use');
+    const at = this.clock.now();
+    await this.journal.addForThings(
+      db,
+      inUse.map((n) => ({ id: this.ids.next(), itemId: n.id, at, data: { kind: 'neighbour-isolated', name: item.name } })),
+    );
+  }
+
+  private ago(days: number): Date {
+    return new Date(this.clock.now().getTime() - days * MS_PER_DAY);
+  }
+
+  /** Touches per surface over 12 months, with a gentle word where there is reason for one. */
+  private async touches(db: Db, item: Item): Promise<Pick<ItemPage, 'contacts' | 'gentleWords'>> {
+    const peers = (await this.repository.idsOfKind(db, item.kind)).filter((id) => id !== item.id);
+    const rows = await this.repository.touchesSince(db, [item.id, ...peers], this.ago(YEAR_DAYS));
+    const own = rows.filter((r) => r.itemId === item.id);
+    const ofPeers = (surface: care.Surface) => peers.map((id) => rows.find((r) => r.itemId === id && r.surface === surface)?.touches ?? 0);
+    const gentleWords: ItemPage['gentleWords'] = {};
+    for (const { surface, touches, withoutEvidence } of own) {
+      const word = care.gentleWord({ touches, withoutEvidence, peers: ofPeers(surface) });
+      if (word) gentleWords[surface] = word;
+    }
+    return {
+      contacts: Object.fromEntries(own.map((r) => [r.surface, r.touches])),
+      gentleWords,
+    };
+  }
+
+  private async change(db: Db, id: string, version: number, change: object, data: LogData): Promise<Item> {
+    const at = this.clock.now();
+    const item = await this.repository.update(db, id, version, { ...change, updatedAt: at });
+    if (!item) throw problem(commonErrors, 'stale', { current: await this.get(db, id) });
+    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: id, at, data }]);
+    return item;
+  }
+
+  private async withStates(
+    db: Db,
+    items: readonly Item[],
+    asked: Promise<ReadonlyMap<string, ThingDuties>> = this.agenda.ofThings(db, items),
+  ): Promise<ShelfItem[]> {
+    const ids = items.map((i) => i.id);
+    const [states, duties] = await Promise.all([this.repository.statesOf(db, ids), asked]);
+    return items.map((item) => {
+      const surfaces = states.get(item.id) ?? [];
+      return { ...item, surfaces, verdict: gravest(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };
+    });
+  }
+
+  /** When each thing on the shelf first falls due, and how long it may wait at the latest. */
+  private async firstDue(db: Db): Promise<FirstDue[]> {
+    const duties = await this.agenda.ofThings(db, await this.repository.all(db));
+    return [...duties].flatMap(([item_id, of]) => {
+      const windows = of.duties.filter(fallsDue).map((d) => d.window);
+      const [first] = windows;
+      return first ? [{ item_id, due: first.due, latest: windows.map((w) => w.latest).sort()[0]! }] : [];
+    });
+  }
+}

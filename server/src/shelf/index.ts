@@ -1,0 +1,2 @@
+export { GearModule } from './gear.module.js';
+export { GearService } from './gear.service.js';

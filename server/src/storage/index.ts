@@ -1,0 +1,3 @@
+export { ClimateService } from './climate.service.js';
+export { StorageModule } from './storage.module.js';
+export { TimerService } from './timer.service.js';

@@ -1,0 +1,2 @@
+export { SuppliesModule } from './supplies.module.js';
+export { SuppliesService } from './supplies.service.js';

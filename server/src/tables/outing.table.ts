@@ -1,0 +1,25 @@
+import type { OutingPlace } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import { date, doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { instant } from '../db/index.js';
+
+/** Outings in short form: what came along, what it met, how much it was used. */
+export const outings = pgTable(
+  'outing',
+  {
+    id: uuid().primaryKey(),
+    version: integer().notNull().default(1),
+    name: text().notNull(),
+    from: date('from_day', { mode: 'string' }).notNull(),
+    to: date('to_day', { mode: 'string' }).notNull(),
+    place: text().$type<OutingPlace>().notNull(),
+    itemIds: uuid('item_ids').array().notNull(),
+    met: text().array().$type<schedule.Exposure[]>().notNull(),
+    frames: integer(),
+    lensChanges: integer('lens_changes'),
+    hours: doublePrecision(),
+    note: text().notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [index('outing_to').on(t.to)],
+);

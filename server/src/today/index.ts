@@ -1,0 +1,2 @@
+export { TodayModule } from './today.module.js';
+export { TodayService } from './today.service.js';

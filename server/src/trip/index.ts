@@ -1,0 +1,3 @@
+export { OutingRepository } from './outing.repository.js';
+export { OutingService } from './outing.service.js';
+export { TripModule } from './trip.module.js';
