@@ -13,7 +13,9 @@ import {
   whileItCanBeKept,
   Ending,
   againstGuessing,
+  checkRoutes,
   describeRoutes,
+  keyedPaths,
   localOnly,
   ProblemFilter,
   serveAssets,
@@ -55,6 +57,7 @@ function serveDocs(app: NestExpressApplication): void {
 /** The application over an open database, ready to listen. */
 export async function createApp(platform: Platform, webDir?: string, ending = new Ending()): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
+  checkRoutes(app);
   const web = webDir && existsSync(webDir) ? webDir : null;
   app.disable('x-powered-by');
   app.use(ending.takeLeave);
@@ -63,7 +66,7 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.use(SECURED);
   app.use('/api', heldByNobody);
   app.use(whileItCanBeKept(platform.disk, platform.database));
-  app.use(['/api/air/readings', '/api/air/forecast', '/api/schedule/feed'], ...againstGuessing());
+  app.use(keyedPaths(app), ...againstGuessing());
   app.use(compression(QUICKLY));
   app.use(express.json({ limit: LIMITS.body.bytes, type: ['application/json', 'application/senml+json'] }));
   app.useGlobalFilters(new ProblemFilter());

@@ -4,6 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { and, asc, eq } from 'drizzle-orm';
 import { Kept, Database, type Db } from '../db/index.js';
 import { rhythms } from '../tables/index.js';
+import { changeVersion } from '../versioned/index.js';
 
 type Row = typeof rhythms.$inferSelect;
 
@@ -53,13 +54,8 @@ export class RhythmRepository {
   }
 
   /** Changes a row if it still has this version; false when it has moved on. */
-  async update(db: Db, id: string, version: number, rhythm: schedule.Rhythm | null): Promise<boolean> {
-    const changed = await db
-      .update(rhythms)
-      .set({ rhythm: { rhythm }, version: version + 1 })
-      .where(and(eq(rhythms.id, id), eq(rhythms.version, version)))
-      .returning({ id: rhythms.id });
-    return changed.length > 0;
+  update(db: Db, id: string, version: number, rhythm: schedule.Rhythm | null): Promise<boolean> {
+    return changeVersion(db, rhythms, id, version, { rhythm: { rhythm } });
   }
 
   async remove(db: Db, id: string): Promise<boolean> {

@@ -27,7 +27,7 @@ import type { storage } from '@bright-keeper/core';
 import { Controller, Delete, Get, Headers, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe, problem } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route, problem } from '../http/index.js';
 import { DeviceService } from './device.service.js';
 import { ExportService } from './export.service.js';
 import { LogService } from './log.service.js';
@@ -44,86 +44,96 @@ export class AirController {
   ) {}
 
   @Get('devices')
-  @Describe({ summary: 'The hygrometers and weather stations with what they say now' })
+  @Route({ summary: 'The hygrometers and weather stations with what they say now' })
   async list(): Promise<Devices> {
     return { devices: await this.devices.all() };
   }
 
   @Post('devices')
-  @Describe({ summary: 'A hygrometer or a weather station', body: deviceInput, answers: 201 })
+  @Route({ summary: 'A hygrometer or a weather station', does: ['added', 'hygrometer'], body: deviceInput, answers: 201 })
   add(@CheckedBody(deviceInput) input: DeviceInput): Promise<Device> {
     return this.devices.add(input);
   }
 
   @Get('devices/:id')
-  @Describe({ summary: 'One of them', byId: true })
+  @Route({ summary: 'One of them', byId: true })
   get(@CheckedParams(idParam) { id }: ById): Promise<Device> {
     return this.devices.get(id);
   }
 
   @Put('devices/:id')
-  @Describe({ summary: 'Correct what is said of it, or move it to another place', body: deviceUpdate, byId: true })
+  @Route({
+    summary: 'Correct what is said of it, or move it to another place',
+    does: ['changed', 'hygrometer'],
+    body: deviceUpdate,
+    byId: true,
+  })
   update(@CheckedParams(idParam) { id }: ById, @CheckedBody(deviceUpdate) change: DeviceUpdate): Promise<Device> {
     return this.devices.update(id, change);
   }
 
   @Post('devices/:id/archive')
   @HttpCode(204)
-  @Describe({ summary: 'Take it out of use; what it read stays', body: versioned, byId: true, answers: 204 })
+  @Route({ summary: 'Take it out of use; what it read stays', does: ['put-away', 'hygrometer'], body: versioned, byId: true, answers: 204 })
   archive(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<void> {
     return this.devices.archive(id, version);
   }
 
   @Post('devices/:id/token')
-  @Describe({ summary: 'A new key to push readings with; shown once', byId: true, answers: 201 })
+  @Route({ summary: 'A new key to push readings with; shown once', does: ['made', 'key'], byId: true, answers: 201 })
   token(@CheckedParams(idParam) { id }: ById): Promise<DeviceToken> {
     return this.devices.newToken(id);
   }
 
   @Delete('devices/:id/token')
   @HttpCode(204)
-  @Describe({ summary: 'Take its key away', byId: true, answers: 204 })
+  @Route({ summary: 'Take its key away', does: ['revoked', 'key'], byId: true, answers: 204 })
   revoke(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.devices.revokeToken(id);
   }
 
   @Post('devices/:id/calibrations')
-  @Describe({ summary: 'A salt test with one or two salts', body: calibrationInput, byId: true, answers: 201 })
+  @Route({ summary: 'A salt test with one or two salts', does: ['added', 'salt-test'], body: calibrationInput, byId: true, answers: 201 })
   calibrate(@CheckedParams(idParam) { id }: ById, @CheckedBody(calibrationInput) input: CalibrationInput): Promise<Device> {
     return this.devices.calibrate(id, input);
   }
 
   @Post('devices/:id/readings')
   @HttpCode(200)
-  @Describe({ summary: 'A reading typed by hand', body: handReading, byId: true })
+  @Route({ summary: 'A reading typed by hand', does: ['added', 'reading'], body: handReading, byId: true })
   byHand(@CheckedParams(idParam) { id }: ById, @CheckedBody(handReading) reading: HandReading): Promise<Accepted> {
     return this.devices.addByHand(id, reading);
   }
 
   @Post('readings')
   @HttpCode(200)
-  @Describe({ summary: 'A SenML pack (RFC 8428) pushed by a device with its key as Bearer', body: senmlPack })
+  @Route({ summary: 'A SenML pack (RFC 8428) pushed by a device with its key as Bearer', by: 'device', body: senmlPack })
   push(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
     return this.devices.push(key, pack);
   }
 
   @Post('forecast')
   @HttpCode(200)
-  @Describe({ summary: 'What a weather station expects, as SenML with its key as Bearer', body: senmlPack })
+  @Route({ summary: 'What a weather station expects, as SenML with its key as Bearer', by: 'device', body: senmlPack })
   forecast(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
     return this.devices.pushForecast(key, pack);
   }
 
   @Post('log-preview')
   @HttpCode(200)
-  @Describe({ summary: 'How the beginning of a CSV log would be read', body: logPreviewRequest })
+  @Route({ summary: 'How the beginning of a CSV log would be read', does: 'asks', body: logPreviewRequest })
   preview(@CheckedBody(logPreviewRequest) request: LogPreviewRequest): Promise<LogPreview> {
     return this.logs.preview(request);
   }
 
   @Post('devices/:id/log')
   @HttpCode(200)
-  @Describe({ summary: 'Import a CSV log: the body is the file (text/csv), read as it streams in', query: logImportQuery, byId: true })
+  @Route({
+    summary: 'Import a CSV log: the body is the file (text/csv), read as it streams in',
+    does: ['taken-in', 'log'],
+    query: logImportQuery,
+    byId: true,
+  })
   import(
     @CheckedParams(idParam) { id }: ById,
     @CheckedQuery(logImportQuery) { format, check }: LogImportQuery,
@@ -135,7 +145,7 @@ export class AirController {
   }
 
   @Get('devices/:id/readings.csv')
-  @Describe({ summary: 'Every reading of a device as CSV, raw and corrected', byId: true })
+  @Route({ summary: 'Every reading of a device as CSV, raw and corrected', byId: true })
   async export(@CheckedParams(idParam) { id }: ById, @Res() response: Response): Promise<void> {
     await this.exports.toCsv(id, response);
   }

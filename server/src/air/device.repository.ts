@@ -1,4 +1,4 @@
-import type { ClimateEventData } from '@bright-keeper/contract';
+import { type ClimateEventData, airErrors } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
@@ -6,6 +6,8 @@ import { Kept, Database, type Db } from '../db/index.js';
 import { grouped } from '../platform/index.js';
 import { places, calibrations, climateEvents, devices, deviceStays } from '../tables/index.js';
 import { lastDayOf, type LastDay } from './lastDay.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 export type DeviceRow = typeof devices.$inferSelect;
 export type CalibrationRow = typeof calibrations.$inferSelect;
@@ -22,6 +24,11 @@ const inUseWith = (tokenHashes: readonly string[]) => and(inArray(devices.tokenH
 
 @Injectable()
 export class DeviceRepository {
+  readonly versioned = new Versioned(devices, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(airErrors, 'device-not-found'),
+  });
+
   /** What this program changed, by device and stamp, until it was read. */
   private readonly told = new Map<string, readonly string[]>();
   private readonly gel = new Kept<ReadonlyMap<string, EventRow[]>>();
@@ -61,16 +68,6 @@ export class DeviceRepository {
 
   async insert(db: Db, row: typeof devices.$inferInsert): Promise<void> {
     await db.insert(devices).values(row);
-  }
-
-  /** @returns whether the row still had this version. */
-  async update(db: Db, id: string, version: number, change: Partial<typeof devices.$inferInsert>): Promise<boolean> {
-    const rows = await db
-      .update(devices)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(devices.id, id), eq(devices.version, version)))
-      .returning({ id: devices.id });
-    return rows.length === 1;
   }
 
   /** What is told of its readings has changed, but none of them. */

@@ -1,6 +1,5 @@
 import {
   airErrors,
-  commonErrors,
   type Accepted,
   type Calibration,
   type CalibrationInput,
@@ -15,12 +14,12 @@ import { air, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
-import { problem } from '../http/index.js';
+import { type Deed, problem } from '../http/index.js';
 import { Clock, Ids, Together } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
 import { places, trail, climateEvents } from '../tables/index.js';
-import { type Deed, TrailService } from '../trail/index.js';
-import { DeviceRepository, type CalibrationRow, type DeviceRow, type EventRow } from './device.repository.js';
+import { TrailService } from '../trail/index.js';
+import { DeviceRepository, type CalibrationRow, type EventRow } from './device.repository.js';
 import { ReadingRepository } from './reading.repository.js';
 import { extentOf } from './deviceLog.js';
 import type { KnownDevice } from './houseAir.js';
@@ -111,10 +110,9 @@ export class DeviceService {
 
   update(id: string, { version, placeId, ...input }: DeviceUpdate): Promise<Device> {
     return this.database.transaction(async (db) => {
-      await this.find(db, id);
+      await this.repository.versioned.find(db, id);
       if (placeId) await this.places.get(placeId, db);
-      const updated = await this.repository.update(db, id, version, { ...input, name: input.name.trim() });
-      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, id) });
+      await this.repository.versioned.update(db, id, version, { ...input, name: input.name.trim() }, () => this.view(db, id));
       const before = await this.repository.placeOf(db, id);
       if ((before?.id ?? null) !== placeId) {
         await this.repository.place(db, this.ids.next(), id, placeId, this.clock.now());
@@ -127,9 +125,9 @@ export class DeviceService {
   /** Takes it out of use; what it read stays. */
   archive(id: string, version: number): Promise<void> {
     return this.database.transaction(async (db) => {
-      await this.find(db, id);
-      const updated = await this.repository.update(db, id, version, { archivedAt: this.clock.now(), tokenHash: null });
-      if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, id) });
+      await this.repository.versioned.find(db, id);
+      const change = { archivedAt: this.clock.now(), tokenHash: null };
+      await this.repository.versioned.update(db, id, version, change, () => this.view(db, id));
       await this.repository.place(db, this.ids.next(), id, null, this.clock.now());
     });
   }
@@ -137,7 +135,7 @@ export class DeviceService {
   /** Makes a new key; the one before it stops working. */
   newToken(id: string): Promise<DeviceToken> {
     return this.database.transaction(async (db) => {
-      await this.find(db, id);
+      await this.repository.versioned.find(db, id);
       const token = randomBytes(TOKEN_BYTES).toString('base64url');
       await this.repository.set(db, id, { tokenHash: hashOf(token) });
       return { token };
@@ -147,14 +145,14 @@ export class DeviceService {
   /** Takes its key away: whatever has it can push nothing any more. */
   async revokeToken(id: string): Promise<void> {
     await this.database.transaction(async (db) => {
-      await this.find(db, id);
+      await this.repository.versioned.find(db, id);
       await this.repository.set(db, id, { tokenHash: null });
     });
   }
 
   calibrate(id: string, { at, points, note }: CalibrationInput): Promise<Device> {
     return this.database.transaction(async (db) => {
-      await this.find(db, id);
+      await this.repository.versioned.find(db, id);
       await this.repository.addCalibration(db, { id: this.ids.next(), deviceId: id, at: new Date(at), points, note });
       await this.repository.touch(db, id);
       return this.view(db, id);
@@ -225,7 +223,7 @@ export class DeviceService {
 
   private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
-      await this.find(db, id);
+      await this.repository.versioned.find(db, id);
       // A log of several may be of any time.
       const latest = readings.length === 1 ? (await this.readings.latestOf(db, [id])).get(id) : undefined;
       if (latest) await this.markClockJump(db, id, readings[0]!, latest);
@@ -241,14 +239,8 @@ export class DeviceService {
     await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
   }
 
-  private async find(db: Db, id: string): Promise<DeviceRow> {
-    const device = await this.repository.find(db, id);
-    if (!device) throw problem(airErrors, 'device-not-found');
-    return device;
-  }
-
   private async view(db: Db, id: string): Promise<Device> {
-    await this.find(db, id);
+    await this.repository.versioned.find(db, id);
     const views = await this.views(db);
     return views((await this.series.air(db)).devices.get(id)!);
   }

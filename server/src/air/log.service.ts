@@ -144,7 +144,7 @@ export class LogService {
 
   /** Reads a whole log; with `check` it only tells what would become of it. */
   async import(deviceId: string, body: Readable, format: LogFormat, check: boolean): Promise<LogImportResult> {
-    if (!(await this.devices.find(this.database.db, deviceId))) throw problem(airErrors, 'device-not-found');
+    await this.devices.versioned.find(this.database.db, deviceId);
     const before = (await this.series.air(this.database.db)).devices.get(deviceId)!.log.hourly;
     const tally = new Tally();
     const counted = { accepted: 0, duplicates: 0 };

@@ -5,7 +5,7 @@ import type { Response } from 'express';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Database } from '../db/index.js';
-import { CheckedParams, CheckedQuery, Describe, problem } from '../http/index.js';
+import { CheckedParams, CheckedQuery, Route, problem } from '../http/index.js';
 import { BlobRepository } from './blob.repository.js';
 import { FILE_TYPE } from './fileType.js';
 import { smallPicture } from './picture.js';
@@ -24,7 +24,7 @@ export class BlobController {
   ) {}
 
   @Get(':hash')
-  @Describe({ summary: 'A picture or file that was kept; small, for a list, where that is asked', query: blobQuery })
+  @Route({ summary: 'A picture or file that was kept; small, for a list, where that is asked', query: blobQuery })
   async get(
     @CheckedParams(blobParam) { hash }: BlobParam,
     @CheckedQuery(blobQuery) { small }: BlobQuery,

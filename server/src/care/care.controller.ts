@@ -18,7 +18,7 @@ import {
 import type { care } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { CareService } from './care.service.js';
 
 type ById = { id: string };
@@ -30,52 +30,67 @@ export class CareController {
 
   @Post('plans')
   @HttpCode(200)
-  @Describe({ summary: 'The cleaning plan for any thing and findings; nothing is stored', body: planRequest })
+  @Route({ summary: 'The cleaning plan for any thing and findings; nothing is stored', does: 'asks', body: planRequest })
   plan(@CheckedBody(planRequest) request: care.PlanRequest): care.CleaningPlan {
     return this.service.plan(request);
   }
 
   @Get('cleanings')
-  @Describe({ summary: 'Cleanings, newest first', query: cleaningsQuery })
+  @Route({ summary: 'Cleanings, newest first', query: cleaningsQuery })
   async list(@CheckedQuery(cleaningsQuery) query: CleaningsQuery): Promise<Cleanings> {
     return { cleanings: await this.service.list(query) };
   }
 
   @Post('cleanings')
-  @Describe({ summary: 'Start cleaning a thing by the plan for what was last seen on it', body: startCleaning, answers: 201 })
+  @Route({
+    summary: 'Start cleaning a thing by the plan for what was last seen on it',
+    does: ['begun', 'cleaning'],
+    body: startCleaning,
+    answers: 201,
+  })
   start(@CheckedBody(startCleaning) start: StartCleaning): Promise<Cleaning> {
     return this.service.start(start);
   }
 
   @Get('cleanings/:id')
-  @Describe({ summary: 'A cleaning as it stands', byId: true })
+  @Route({ summary: 'A cleaning as it stands', byId: true })
   get(@CheckedParams(idParam) { id }: ById): Promise<Cleaning> {
     return this.service.get(id);
   }
 
   @Put('cleanings/:id')
-  @Describe({ summary: 'Save everything done so far', body: saveEvents, byId: true })
+  @Route({ summary: 'Save everything done so far', does: ['changed', 'cleaning'], body: saveEvents, byId: true })
   save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveEvents) body: SaveEvents): Promise<Cleaning> {
     return this.service.save(id, body);
   }
 
   @Post('cleanings/:id/remake')
   @HttpCode(200)
-  @Describe({ summary: 'Make the plan anew from the drawer and schools of now, keeping what was done', body: versioned, byId: true })
+  @Route({
+    summary: 'Make the plan anew from the drawer and schools of now, keeping what was done',
+    does: ['changed', 'cleaning'],
+    body: versioned,
+    byId: true,
+  })
   remake(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Cleaning> {
     return this.service.remake(id, version);
   }
 
   @Post('cleanings/:id/finish')
   @HttpCode(200)
-  @Describe({ summary: 'End a cleaning: log, surfaces, contacts and next look are written together', body: finishCleaning, byId: true })
+  @Route({
+    summary: 'End a cleaning: log, surfaces, contacts and next look are written together',
+    does: ['finished', 'cleaning'],
+    body: finishCleaning,
+    byId: true,
+  })
   finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(finishCleaning) how: FinishCleaning): Promise<ItemPage> {
     return this.service.finish(id, how);
   }
 
   @Delete('cleanings/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Drop a cleaning in which nothing was touched', byId: true, answers: 204 })
+  @Route({ summary: 'Drop a cleaning in which nothing was touched', does: ['dropped', 'cleaning'], byId: true, answers: 204 })
   drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.service.drop(id);
   }

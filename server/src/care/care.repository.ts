@@ -1,9 +1,11 @@
-import type { Cleaning } from '@bright-keeper/contract';
+import { type Cleaning, careErrors } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { items, cleanings } from '../tables/index.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 /** A cleaning as it is kept; whether its plan still fits is told by the service. */
@@ -17,6 +19,12 @@ const toCleaning = ({ cleaning, itemName }: Row): KeptCleaning => ({
 
 @Injectable()
 export class CareRepository {
+  readonly versioned = new Versioned(cleanings, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(careErrors, 'cleaning-not-found'),
+    closed: (row) => row.finishedAt !== null && problem(careErrors, 'cleaning-finished', { current: row }),
+  });
+
   insert(db: Db, row: typeof cleanings.$inferInsert): Promise<unknown> {
     return db.insert(cleanings).values(row);
   }
@@ -35,21 +43,6 @@ export class CareRepository {
   async list(db: Db, open: boolean | undefined, limit: number): Promise<KeptCleaning[]> {
     const where = open === undefined ? undefined : open ? isNull(cleanings.finishedAt) : isNotNull(cleanings.finishedAt);
     return (await this.named(db).where(where).orderBy(desc(cleanings.startedAt)).limit(limit)).map(toCleaning);
-  }
-
-  /** @returns whether the row still had this version. */
-  async update(
-    db: Db,
-    id: string,
-    version: number,
-    change: Partial<Pick<typeof cleanings.$inferInsert, 'events' | 'plan' | 'request' | 'finishedAt'>>,
-  ): Promise<boolean> {
-    const rows = await db
-      .update(cleanings)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(cleanings.id, id), eq(cleanings.version, version)))
-      .returning({ id: cleanings.id });
-    return rows.length === 1;
   }
 
   async remove(db: Db, id: string): Promise<void> {

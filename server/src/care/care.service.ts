@@ -1,6 +1,5 @@
 import {
   careErrors,
-  commonErrors,
   type Cleaning,
   type CleaningsQuery,
   type FinishCleaning,
@@ -77,13 +76,13 @@ export class CareService {
       if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: summaryWords(plan.summary) });
       const id = this.ids.next();
       await this.repository.insert(db, { id, itemId, request, chosenSchools: schools, plan, events: [], startedAt: this.clock.now() });
-      return this.view(db, await this.find(db, id));
+      return this.view(db, await this.repository.versioned.find(db, id));
     });
   }
 
   async get(id: string): Promise<Cleaning> {
     const { db } = this.database;
-    return this.view(db, await this.find(db, id));
+    return this.view(db, await this.repository.versioned.find(db, id));
   }
 
   async list({ open, limit }: CleaningsQuery): Promise<Cleaning[]> {
@@ -94,7 +93,7 @@ export class CareService {
   /** Saves what was done so far; a dry run that was done is remembered for every later sensor clean. */
   save(id: string, { version, events }: SaveEvents): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
-      const { plan } = await this.open(db, id);
+      const { plan } = await this.repository.versioned.open(db, id);
       if (care.benchState(plan, events).rehearsed) await this.settings.rehearsed(db, await this.settings.today(db));
       return this.update(db, id, version, { events });
     });
@@ -103,7 +102,7 @@ export class CareService {
   /** Makes the plan anew from the drawer and schools of now, keeping what was done. */
   remake(id: string, version: number): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
-      const cleaning = await this.open(db, id);
+      const cleaning = await this.repository.versioned.open(db, id);
       const request = await this.requestNow(db, cleaning);
       return this.update(db, id, version, { request, plan: care.remakePlan(cleaning.plan, cleaning.events, request) });
     });
@@ -113,7 +112,7 @@ export class CareService {
   finish(id: string, { version, acceptShort = false }: FinishCleaning): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
-        const cleaning = await this.open(db, id);
+        const cleaning = await this.repository.versioned.open(db, id);
         const item = await this.gear.get(db, cleaning.itemId);
         const at = this.clock.now();
         const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
@@ -130,7 +129,7 @@ export class CareService {
   /** Drops a cleaning nobody has touched anything in. */
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
-      const cleaning = await this.open(db, id);
+      const cleaning = await this.repository.versioned.open(db, id);
       const touched = Object.keys(care.benchState(cleaning.plan, cleaning.events).contacts).length > 0;
       if (touched) throw problem(careErrors, 'already-touched', { current: cleaning });
       await this.repository.remove(db, id);
@@ -208,21 +207,12 @@ export class CareService {
     ]);
   }
 
-  private async find(db: Db, id: string): Promise<KeptCleaning> {
-    const cleaning = await this.repository.find(db, id);
-    if (!cleaning) throw problem(careErrors, 'cleaning-not-found');
-    return cleaning;
-  }
-
-  private async open(db: Db, id: string): Promise<KeptCleaning> {
-    const cleaning = await this.find(db, id);
-    if (cleaning.finishedAt) throw problem(careErrors, 'cleaning-finished', { current: cleaning });
-    return cleaning;
-  }
-
-  private async update(db: Db, id: string, version: number, change: Parameters<CareRepository['update']>[3]): Promise<Cleaning> {
-    const updated = await this.repository.update(db, id, version, change);
-    if (!updated) throw problem(commonErrors, 'stale', { current: await this.view(db, await this.find(db, id)) });
-    return this.view(db, await this.find(db, id));
+  private async update(
+    db: Db,
+    id: string,
+    version: number,
+    change: Parameters<CareRepository['versioned']['update']>[3],
+  ): Promise<Cleaning> {
+    return this.view(db, await this.repository.versioned.update(db, id, version, change, (cleaning) => this.view(db, cleaning)));
   }
 }

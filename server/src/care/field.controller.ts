@@ -1,7 +1,7 @@
 import { happenedOutdoors, waitForHome, type HappenedOutdoors, type WaitForHome } from '@bright-keeper/contract';
 import { Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, Describe } from '../http/index.js';
+import { CheckedBody, Route } from '../http/index.js';
 import { FieldService } from './field.service.js';
 
 @ApiTags('care')
@@ -11,14 +11,19 @@ export class FieldController {
 
   @Post('happenings')
   @HttpCode(204)
-  @Describe({ summary: 'Something happened outdoors: log it, and keep for home what waits', body: happenedOutdoors, answers: 204 })
+  @Route({
+    summary: 'Something happened outdoors: log it, and keep for home what waits',
+    does: ['noted', 'thing'],
+    body: happenedOutdoors,
+    answers: 204,
+  })
   happened(@CheckedBody(happenedOutdoors) happened: HappenedOutdoors): Promise<void> {
     return this.service.happened(happened);
   }
 
   @Post('wait-for-home')
   @HttpCode(204)
-  @Describe({ summary: 'Keep what the field plan leaves undone as a task at home', body: waitForHome, answers: 204 })
+  @Route({ summary: 'Keep what the field plan leaves undone as a task at home', does: ['noted', 'thing'], body: waitForHome, answers: 204 })
   waitForHome(@CheckedBody(waitForHome) what: WaitForHome): Promise<void> {
     return this.service.keepForHome(what);
   }

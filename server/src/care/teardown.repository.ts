@@ -1,13 +1,21 @@
-import type { Teardown } from '@bright-keeper/contract';
+import { type Teardown, careErrors } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, desc, eq, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { items, teardownPhotos, teardowns } from '../tables/index.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 export type TeardownPhotoRow = typeof teardownPhotos.$inferSelect;
 
 @Injectable()
 export class TeardownRepository {
+  readonly versioned = new Versioned(teardowns, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(careErrors, 'teardown-not-found'),
+    closed: (row) => row.finishedAt !== null && problem(careErrors, 'teardown-finished', { current: row }),
+  });
+
   async insert(db: Db, row: typeof teardowns.$inferInsert): Promise<void> {
     await db.insert(teardowns).values(row);
   }
@@ -23,21 +31,6 @@ export class TeardownRepository {
   /** Newest first. */
   ofItem(db: Db, itemId: string): Promise<Teardown[]> {
     return this.where(db, eq(teardowns.itemId, itemId));
-  }
-
-  /** @returns whether the row still had this version. */
-  async update(
-    db: Db,
-    id: string,
-    version: number,
-    change: Partial<Pick<typeof teardowns.$inferInsert, 'phase' | 'stages' | 'finishedAt'>>,
-  ): Promise<boolean> {
-    const rows = await db
-      .update(teardowns)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(teardowns.id, id), eq(teardowns.version, version)))
-      .returning({ id: teardowns.id });
-    return rows.length === 1;
   }
 
   async remove(db: Db, id: string): Promise<void> {

@@ -1,4 +1,4 @@
-import { careErrors, commonErrors, type SaveTeardown, type StartTeardown, type Teardown } from '@bright-keeper/contract';
+import { careErrors, type SaveTeardown, type StartTeardown, type Teardown } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { money, openingWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
@@ -45,12 +45,12 @@ export class TeardownService {
       if (open) throw problem(careErrors, 'teardown-open', { current: open });
       const id = this.ids.next();
       await this.repository.insert(db, { id, itemId, depth, stages: [], startedAt: this.clock.now() });
-      return this.find(db, id);
+      return this.repository.versioned.find(db, id);
     });
   }
 
   get(id: string): Promise<Teardown> {
-    return this.find(this.database.db, id);
+    return this.repository.versioned.find(this.database.db, id);
   }
 
   ofItem(itemId: string): Promise<Teardown[]> {
@@ -59,8 +59,8 @@ export class TeardownService {
 
   save(id: string, { version, phase, stages }: SaveTeardown): Promise<Teardown> {
     return this.database.transaction(async (db) => {
-      await this.open(db, id);
-      const saved = await this.update(db, id, version, { phase, stages });
+      await this.repository.versioned.open(db, id);
+      const saved = await this.repository.versioned.update(db, id, version, { phase, stages });
       // A stage that was taken back takes its photograph with it.
       await this.removePhotos(db, id, (stageId) => !stages.some((stage) => stage.id === stageId));
       return saved;
@@ -70,19 +70,19 @@ export class TeardownService {
   /** Ends the record once every stage is back in its place, and logs it with its thing. */
   finish(id: string, version: number): Promise<Teardown> {
     return this.database.transaction(async (db) => {
-      const { itemId, depth, stages } = await this.open(db, id);
+      const { itemId, depth, stages } = await this.repository.versioned.open(db, id);
       const left = care.nextToClose(stages);
       if (left) throw problem(careErrors, 'not-closed', { detail: `Not back yet: ${left.what || 'the last stage'}.` });
       const at = this.clock.now();
       const data = { kind: 'opened' as const, depth, stages: stages.length };
       await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at, data }]);
-      return this.update(db, id, version, { finishedAt: at });
+      return this.repository.versioned.update(db, id, version, { finishedAt: at });
     });
   }
 
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
-      await this.open(db, id);
+      await this.repository.versioned.open(db, id);
       await this.removePhotos(db, id, () => true);
       await this.repository.remove(db, id);
     });
@@ -93,7 +93,7 @@ export class TeardownService {
     // Before the transaction: others need not wait while a picture is worked on.
     const { type, data } = await pictureToKeep(bytes);
     await this.database.transaction(async (db) => {
-      const { stages } = await this.open(db, id);
+      const { stages } = await this.repository.versioned.open(db, id);
       if (!stages.some((stage) => stage.id === stageId)) throw problem(careErrors, 'stage-not-found');
       const blob = await this.blobs.put(db, type, data, this.clock.now());
       await this.removePhotos(db, id, (of) => of === stageId);
@@ -113,23 +113,5 @@ export class TeardownService {
       await this.repository.removePhoto(db, photo);
       await this.blobs.removeUnused(db, photo.blob);
     }
-  }
-
-  private async find(db: Db, id: string): Promise<Teardown> {
-    const teardown = await this.repository.find(db, id);
-    if (!teardown) throw problem(careErrors, 'teardown-not-found');
-    return teardown;
-  }
-
-  private async open(db: Db, id: string): Promise<Teardown> {
-    const teardown = await this.find(db, id);
-    if (teardown.finishedAt) throw problem(careErrors, 'teardown-finished', { current: teardown });
-    return teardown;
-  }
-
-  private async update(db: Db, id: string, version: number, change: Parameters<TeardownRepository['update']>[3]): Promise<Teardown> {
-    const updated = await this.repository.update(db, id, version, change);
-    if (!updated) throw problem(commonErrors, 'stale', { current: await this.find(db, id) });
-    return this.find(db, id);
   }
 }

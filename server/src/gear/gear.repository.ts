@@ -1,11 +1,12 @@
-import type { Item, ShelfQuery, SurfaceState } from '@bright-keeper/contract';
+import { type Item, type ShelfQuery, type SurfaceState, gearErrors } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
-import type { Mark } from '../http/index.js';
+import { type Mark, problem } from '../http/index.js';
 import { grouped } from '../platform/index.js';
 import { contacts, items, surfaceStates } from '../tables/index.js';
+import { Versioned } from '../versioned/index.js';
 
 type ItemRow = typeof items.$inferSelect;
 type StateRow = typeof surfaceStates.$inferSelect;
@@ -45,6 +46,11 @@ export type FirstDue = { item_id: string; due: string; latest: string };
 
 @Injectable()
 export class GearRepository {
+  readonly versioned = new Versioned(items, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(gearErrors, 'item-not-found'),
+  });
+
   async insert(db: Db, rows: (typeof items.$inferInsert)[]): Promise<void> {
     for (let i = 0; i < rows.length; i += CHUNK) await db.insert(items).values(rows.slice(i, i + CHUNK));
   }
@@ -62,16 +68,6 @@ export class GearRepository {
         .from(items)
         .where(inArray(items.id, [...ids]))
     ).map(toItem);
-  }
-
-  /** Changes a row if it still has this version; null when it has moved on. */
-  async update(db: Db, id: string, version: number, change: Partial<typeof items.$inferInsert>): Promise<Item | null> {
-    const [row] = await db
-      .update(items)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(items.id, id), eq(items.version, version)))
-      .returning();
-    return row ? toItem(row) : null;
   }
 
   /** One page of the shelf, sorted and filtered by what falls due as it is told here; one row more than asked for when there is a next page. */

@@ -18,7 +18,7 @@ import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { Database } from '../db/index.js';
 import { proofOf } from '../wake/index.js';
-import { CheckedBody, CheckedParams, Describe, problem } from '../http/index.js';
+import { CheckedBody, CheckedParams, Route, problem } from '../http/index.js';
 import { VerdictsService } from '../gear/index.js';
 import { DataFolder } from '../platform/index.js';
 import { ArchiveReader } from './archive.js';
@@ -45,44 +45,44 @@ export class HouseholdController {
   ) {}
 
   @Get('health')
-  @Describe({ summary: 'Whether the database answers, how much room the disk has, the clock and the version' })
+  @Route({ summary: 'Whether the database answers, how much room the disk has, the clock and the version' })
   health(): Promise<Health> {
     return this.checkUp.health();
   }
 
   @Get('household/holder/:nonce')
-  @Describe({ summary: 'Proof that this program holds the folder in which its secret lies, for the commands of the terminal' })
+  @Route({ summary: 'Proof that this program holds the folder in which its secret lies, for the commands of the terminal' })
   holder(@CheckedParams(nonceParam) { nonce }: ByNonce): Holder {
     if (this.data.secret === null) throw problem(householdErrors, 'holds-no-folder');
     return { proof: proofOf(this.data.secret, nonce) };
   }
 
   @Get('household/backups')
-  @Describe({ summary: 'The backups there are, newest first' })
+  @Route({ summary: 'The backups there are, newest first' })
   list(): Promise<Backups> {
     return this.backups.state();
   }
 
   @Post('household/backups')
-  @Describe({ summary: 'Make a backup now, and read it back', answers: 201 })
+  @Route({ summary: 'Make a backup now, and read it back', does: ['made', 'backup'], answers: 201 })
   make(): Promise<BackupFile> {
     return this.backups.make();
   }
 
   @Get('household/backups/:name')
-  @Describe({ summary: 'One of them, as a file' })
+  @Route({ summary: 'One of them, as a file' })
   async one(@CheckedParams(backupName) { name }: ByBackupName, @Res() response: Response): Promise<void> {
     response.download(await this.backups.pathOf(name), name, { dotfiles: 'allow' });
   }
 
   @Put('household/backup-folder')
-  @Describe({ summary: 'Put backups somewhere else from now on', body: backupFolder })
+  @Route({ summary: 'Put backups somewhere else from now on', does: ['changed', 'backup-folder'], body: backupFolder })
   putInto(@CheckedBody(backupFolder) { folder }: BackupFolder): Promise<Backups> {
     return this.backups.putInto(folder);
   }
 
   @Get('household/export.zip')
-  @Describe({ summary: 'Everything in open formats, in one file' })
+  @Route({ summary: 'Everything in open formats, in one file' })
   export(@Res() response: Response): Promise<void> {
     return this.everything.toZip(response);
   }
@@ -90,7 +90,7 @@ export class HouseholdController {
   @Post('household/take-in/preview')
   @HttpCode(200)
   @ApiConsumes(ZIP)
-  @Describe({ summary: 'What taking in another household’s file would do' })
+  @Route({ summary: 'What taking in another household’s file would do', does: 'asks' })
   preview(@Req() request: Request): Promise<MergePreview> {
     return this.incoming.during(request, (path) => previewOf(this.database, path));
   }
@@ -98,7 +98,7 @@ export class HouseholdController {
   @Post('household/take-in')
   @HttpCode(200)
   @ApiConsumes(ZIP)
-  @Describe({ summary: 'Take another household’s file into this one, all or nothing' })
+  @Route({ summary: 'Take another household’s file into this one, all or nothing', does: ['taken-in', 'household'] })
   takeIn(@Req() request: Request): Promise<TakenIn> {
     return this.judged(this.incoming.during(request, (path) => takeIn(this.database, path)));
   }
@@ -106,7 +106,7 @@ export class HouseholdController {
   @Post('household/restore')
   @HttpCode(200)
   @ApiConsumes(ZIP)
-  @Describe({ summary: 'Restore a backup into an empty household' })
+  @Route({ summary: 'Restore a backup into an empty household', does: ['restored', 'household'] })
   restore(@Req() request: Request): Promise<TakenIn> {
     return this.judged(
       this.incoming.during(request, async (path) => {

@@ -19,7 +19,7 @@ import { Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/commo
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { pictureBytes } from '../blobs/index.js';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { InspectionService } from './inspection.service.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
@@ -34,46 +34,57 @@ export class InspectionController {
   ) {}
 
   @Post()
-  @Describe({ summary: 'Start a look, or go on with the open one', body: startLook, answers: 201 })
+  @Route({ summary: 'Start a look, or go on with the open one', does: ['begun', 'look'], body: startLook, answers: 201 })
   start(@CheckedBody(startLook) { itemId }: StartLook): Promise<LookDoc> {
     return this.inspection.start(itemId);
   }
 
   @Get(':id')
-  @Describe({ summary: 'A look as it stands', byId: true })
+  @Route({ summary: 'A look as it stands', byId: true })
   get(@CheckedParams(idParam) { id }: ById): Promise<LookDoc> {
     return this.inspection.get(id);
   }
 
   @Put(':id')
-  @Describe({ summary: 'Save a look as it stands', body: saveLook, byId: true })
+  @Route({ summary: 'Save a look as it stands', does: ['changed', 'look'], body: saveLook, byId: true })
   save(@CheckedParams(idParam) { id }: ById, @CheckedBody(saveLook) look: SaveLook): Promise<LookDoc> {
     return this.inspection.save(id, look);
   }
 
   @Post(':id/finish')
   @HttpCode(200)
-  @Describe({ summary: 'Finish a look: surfaces, log and next look are written together', body: versioned, byId: true })
+  @Route({
+    summary: 'Finish a look: surfaces, log and next look are written together',
+    does: ['finished', 'look'],
+    body: versioned,
+    byId: true,
+  })
   finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
     return this.inspection.finish(id, version);
   }
 
   @Delete(':id')
   @HttpCode(204)
-  @Describe({ summary: 'Drop an open look', byId: true, answers: 204 })
+  @Route({ summary: 'Drop an open look', does: ['dropped', 'look'], byId: true, answers: 204 })
   drop(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.inspection.drop(id);
   }
 
   @Get(':id/photos')
-  @Describe({ summary: 'The photographs of a look', byId: true })
+  @Route({ summary: 'The photographs of a look', byId: true })
   photos(@CheckedParams(idParam) { id }: ById): Promise<LookPhotos> {
     return this.photographs.of(id);
   }
 
   @Post(':id/photos')
   @ApiConsumes('image/jpeg', 'image/png', 'image/webp')
-  @Describe({ summary: 'A photograph of a surface: the body is the picture', query: lookPhotoQuery, byId: true, answers: 201 })
+  @Route({
+    summary: 'A photograph of a surface: the body is the picture',
+    does: ['changed', 'look'],
+    query: lookPhotoQuery,
+    byId: true,
+    answers: 201,
+  })
   async addPhoto(
     @CheckedParams(idParam) { id }: ById,
     @CheckedQuery(lookPhotoQuery) query: LookPhotoQuery,
@@ -84,7 +95,7 @@ export class InspectionController {
 
   @Delete(':id/photos/:photoId')
   @HttpCode(204)
-  @Describe({ summary: 'Remove a photograph', answers: 204 })
+  @Route({ summary: 'Remove a photograph', does: ['changed', 'look'], answers: 204 })
   removePhoto(@CheckedParams(lookPhotoParam) { id, photoId }: LookPhotoParam): Promise<void> {
     return this.photographs.remove(id, photoId);
   }

@@ -1,11 +1,19 @@
-import type { LookDoc } from '@bright-keeper/contract';
+import { inspectionErrors, type LookDoc } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, eq, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
+import { problem } from '../http/index.js';
 import { items, looks } from '../tables/index.js';
+import { Versioned } from '../versioned/index.js';
 
 @Injectable()
 export class InspectionRepository {
+  readonly versioned = new Versioned(looks, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(inspectionErrors, 'look-not-found'),
+    closed: (look) => look.finishedAt !== null && problem(inspectionErrors, 'look-finished', { current: look }),
+  });
+
   insert(db: Db, row: typeof looks.$inferInsert): Promise<unknown> {
     return db.insert(looks).values(row);
   }
@@ -16,21 +24,6 @@ export class InspectionRepository {
 
   openOf(db: Db, itemId: string): Promise<LookDoc | null> {
     return this.one(db, and(eq(looks.itemId, itemId), isNull(looks.finishedAt)));
-  }
-
-  /** @returns whether the row still had this version. */
-  async update(
-    db: Db,
-    id: string,
-    version: number,
-    change: Partial<Pick<typeof looks.$inferInsert, 'at' | 'answers' | 'finishedAt'>>,
-  ): Promise<boolean> {
-    const rows = await db
-      .update(looks)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(looks.id, id), eq(looks.version, version)))
-      .returning({ id: looks.id });
-    return rows.length === 1;
   }
 
   async remove(db: Db, id: string): Promise<void> {

@@ -1,12 +1,4 @@
-import {
-  commonErrors,
-  inspectionErrors,
-  type Item,
-  type ItemPage,
-  type LookAnswer,
-  type LookDoc,
-  type SaveLook,
-} from '@bright-keeper/contract';
+import { inspectionErrors, type Item, type ItemPage, type LookAnswer, type LookDoc, type SaveLook } from '@bright-keeper/contract';
 import { care, inspection, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
@@ -46,14 +38,14 @@ export class InspectionService {
   }
 
   get(id: string): Promise<LookDoc> {
-    return this.find(this.database.db, id);
+    return this.repository.versioned.find(this.database.db, id);
   }
 
   save(id: string, { version, at, answers }: SaveLook): Promise<LookDoc> {
     return this.database.transaction(async (db) => {
-      const look = await this.open(db, id);
+      const look = await this.repository.versioned.open(db, id);
       await this.checkSurfaces(db, look.itemId, answers);
-      return this.update(db, id, version, { at, answers });
+      return this.repository.versioned.update(db, id, version, { at, answers });
     });
   }
 
@@ -61,7 +53,7 @@ export class InspectionService {
   finish(id: string, version: number): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
-        const look = await this.open(db, id);
+        const look = await this.repository.versioned.open(db, id);
         // What was only expected there, and that nobody has confirmed, was not seen.
         const seen = look.answers.filter((a) => !a.noted);
         if (seen.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
@@ -81,7 +73,7 @@ export class InspectionService {
           ),
         }));
         const { photos } = await this.photos.of(id, db);
-        await this.update(db, id, version, { finishedAt: at });
+        await this.repository.versioned.update(db, id, version, { finishedAt: at });
         await this.gearRepository.saveStates(db, item.id, states);
         await this.journal.addForThings(db, [
           {
@@ -109,7 +101,7 @@ export class InspectionService {
   /** Drops an open look; nothing of it was counted anywhere. */
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
-      await this.open(db, id);
+      await this.repository.versioned.open(db, id);
       await this.photos.removeAll(db, id);
       await this.repository.remove(db, id);
     });
@@ -126,24 +118,6 @@ export class InspectionService {
       answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
     }
     return [...answers.values()];
-  }
-
-  private async find(db: Db, id: string): Promise<LookDoc> {
-    const look = await this.repository.find(db, id);
-    if (!look) throw problem(inspectionErrors, 'look-not-found');
-    return look;
-  }
-
-  private async open(db: Db, id: string): Promise<LookDoc> {
-    const look = await this.find(db, id);
-    if (look.finishedAt) throw problem(inspectionErrors, 'look-finished', { current: look });
-    return look;
-  }
-
-  private async update(db: Db, id: string, version: number, change: Parameters<InspectionRepository['update']>[3]): Promise<LookDoc> {
-    const updated = await this.repository.update(db, id, version, change);
-    if (!updated) throw problem(commonErrors, 'stale', { current: await this.find(db, id) });
-    return this.find(db, id);
   }
 
   private async checkSurfaces(db: Db, itemId: string, answers: readonly LookAnswer[]): Promise<void> {

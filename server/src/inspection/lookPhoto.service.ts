@@ -35,8 +35,7 @@ export class LookPhotoService {
     // Before the transaction: others need not wait while a picture is worked on.
     const { type, data } = await pictureToKeep(bytes, keepAll);
     return this.database.transaction(async (db) => {
-      const look = await this.looks.find(db, lookId);
-      if (!look) throw problem(inspectionErrors, 'look-not-found');
+      const look = await this.looks.versioned.find(db, lookId);
       const item = (await this.gear.find(db, look.itemId))!;
       if (!care.hasSurface(item.kind, item.traits, surface)) throw problem(inspectionErrors, 'surface-not-there');
       if ((await this.rows(db, lookId)).length >= MOST) throw problem(inspectionErrors, 'too-many-photos');

@@ -1,14 +1,21 @@
-import type { Place } from '@bright-keeper/contract';
+import { type Place, storageErrors } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { and, asc, eq } from 'drizzle-orm';
+import { asc } from 'drizzle-orm';
 import { Kept, Database, type Db } from '../db/index.js';
 import { places } from '../tables/index.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 type Row = typeof places.$inferSelect;
 const toPlace = ({ createdAt: _, archivedAt, ...row }: Row): Place => ({ ...row, archivedAt: archivedAt?.toISOString() ?? null });
 
 @Injectable()
 export class PlaceRepository {
+  readonly versioned = new Versioned(places, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(storageErrors, 'place-not-found'),
+  });
+
   private readonly kept = new Kept<ReadonlyMap<string, Place>>();
 
   constructor(private readonly database: Database) {}
@@ -36,15 +43,5 @@ export class PlaceRepository {
 
   async insert(db: Db, row: typeof places.$inferInsert): Promise<void> {
     await db.insert(places).values(row);
-  }
-
-  /** Changes a row if it still has this version; null when it has moved on. */
-  async update(db: Db, id: string, version: number, change: Partial<typeof places.$inferInsert>): Promise<Place | null> {
-    const [row] = await db
-      .update(places)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(places.id, id), eq(places.version, version)))
-      .returning();
-    return row ? toPlace(row) : null;
   }
 }

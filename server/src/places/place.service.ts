@@ -1,4 +1,4 @@
-import { commonErrors, gearErrors, storageErrors, type Place, type PlaceInput, type PlaceUpdate, type Stay } from '@bright-keeper/contract';
+import { storageErrors, type Place, type PlaceInput, type PlaceUpdate, type Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
@@ -31,10 +31,8 @@ export class PlaceService {
   }
 
   /** @throws ProblemError when there is no such place. */
-  async get(id: string, db: Db = this.database.db): Promise<Place> {
-    const place = await this.repository.find(db, id);
-    if (!place) throw problem(storageErrors, 'place-not-found');
-    return place;
+  get(id: string, db: Db = this.database.db): Promise<Place> {
+    return this.repository.versioned.find(db, id);
   }
 
   add(input: PlaceInput): Promise<Place> {
@@ -50,7 +48,7 @@ export class PlaceService {
     return this.database.transaction(async (db) => {
       await this.get(id, db);
       await this.checkRoom(db, input, id);
-      return this.change(db, id, version, { ...input, name: input.name.trim() });
+      return this.repository.versioned.update(db, id, version, { ...input, name: input.name.trim() });
     });
   }
 
@@ -59,14 +57,14 @@ export class PlaceService {
     return this.database.transaction(async (db) => {
       await this.get(id, db);
       if ((await this.stays.inPlace(db, id)).length > 0) throw problem(storageErrors, 'place-in-use');
-      return this.change(db, id, version, { archivedAt: this.clock.now() });
+      return this.repository.versioned.update(db, id, version, { archivedAt: this.clock.now() });
     });
   }
 
   /** Moves a thing: its stay ends here and begins there, and the log says so. */
   move(itemId: string, placeId: string | null): Promise<Stay[]> {
     return this.database.transaction(async (db) => {
-      if (!(await this.gear.find(db, itemId))) throw problem(gearErrors, 'item-not-found');
+      await this.gear.versioned.find(db, itemId);
       const place = placeId === null ? null : await this.get(placeId, db);
       const current = await this.stays.current(db, itemId);
       if (current?.id !== place?.id) {
@@ -89,11 +87,5 @@ export class PlaceService {
       if (outer === id) throw problem(storageErrors, 'place-in-itself', { fields: { standsInId: 'It would stand in itself.' } });
       outer = (await this.get(outer, db)).standsInId;
     }
-  }
-
-  private async change(db: Db, id: string, version: number, change: Parameters<PlaceRepository['update']>[3]): Promise<Place> {
-    const place = await this.repository.update(db, id, version, change);
-    if (!place) throw problem(commonErrors, 'stale', { current: await this.get(id, db) });
-    return place;
   }
 }

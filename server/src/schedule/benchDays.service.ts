@@ -1,9 +1,8 @@
-import { commonErrors, type BenchDays, type BenchQuery, type BenchTimes, type PlannedTask } from '@bright-keeper/contract';
+import { type BenchDays, type BenchQuery, type BenchTimes, type PlannedTask } from '@bright-keeper/contract';
 import { schedule, DAYS_A_WEEK, MINUTES_A_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { Database } from '../db/index.js';
-import { problem } from '../http/index.js';
 import { SettingsService } from '../settings/index.js';
 import { AgendaService } from '../agenda/index.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
@@ -113,11 +112,7 @@ export class BenchDaysService {
   }
 
   save(times: BenchTimes): Promise<BenchTimes> {
-    return this.database.transaction(async (db) => {
-      const saved = await this.times.save(db, times);
-      if (!saved) throw problem(commonErrors, 'stale', { current: await this.times.get(db) });
-      return saved;
-    });
+    return this.database.transaction((db) => this.times.save(db, times));
   }
 
   /** What is due within the span, at hand or foreseen; what only a guess puts there waits for better knowledge. */

@@ -1,8 +1,9 @@
 import type { BenchTimes } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { and, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { benchTimes } from '../tables/index.js';
+import { changeVersion, staleNow } from '../versioned/index.js';
 
 const ONLY_ROW = 1;
 /** Weekends, an hour in the late afternoon, until the keeper says otherwise (our choice). */
@@ -15,14 +16,12 @@ export class BenchTimesRepository {
     return row ? { ...row.times, version: row.version } : { ...FIRST, version: 1 };
   }
 
-  /** Null when it has moved on. */
-  async save(db: Db, { version, ...times }: BenchTimes): Promise<BenchTimes | null> {
+  /** @throws ProblemError 409 when they have moved on. */
+  async save(db: Db, { version, ...times }: BenchTimes): Promise<BenchTimes> {
     await db.insert(benchTimes).values({ id: ONLY_ROW, times: FIRST }).onConflictDoNothing();
-    const [row] = await db
-      .update(benchTimes)
-      .set({ times, version: version + 1 })
-      .where(and(eq(benchTimes.id, ONLY_ROW), eq(benchTimes.version, version)))
-      .returning();
-    return row ? { ...row.times, version: row.version } : null;
+    const isSaved = await changeVersion(db, benchTimes, ONLY_ROW, version, { times });
+    const now = await this.get(db);
+    if (!isSaved) throw staleNow(now);
+    return now;
   }
 }

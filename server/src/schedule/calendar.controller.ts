@@ -16,7 +16,7 @@ import {
 import { Controller, Delete, Get, HttpCode, Post, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { CheckedBody, CheckedParams, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, Route } from '../http/index.js';
 import { BusyService } from './busy.service.js';
 import { CalendarService, type CalendarText } from './calendar.service.js';
 
@@ -41,14 +41,14 @@ export class CalendarController {
   ) {}
 
   @Get('calendar.ics')
-  @Describe({ summary: 'The agenda and the bench days as an iCalendar file' })
+  @Route({ summary: 'The agenda and the bench days as an iCalendar file' })
   async file(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<string | undefined> {
     response.setHeader('Content-Disposition', 'attachment; filename="care.ics"');
     return answer(await this.calendars.calendar(EVERYTHING, 'Care'), request, response);
   }
 
   @Get('feed/:token.ics')
-  @Describe({ summary: 'A calendar by its secret address, for other calendars to fetch' })
+  @Route({ summary: 'A calendar by its secret address, for other calendars to fetch', by: 'calendar' })
   async feed(
     @CheckedParams(feedToken) { token }: FeedToken,
     @Req() request: Request,
@@ -58,52 +58,57 @@ export class CalendarController {
   }
 
   @Get('feeds')
-  @Describe({ summary: 'The addresses that were made' })
+  @Route({ summary: 'The addresses that were made' })
   feeds(): Promise<Feed[]> {
     return this.calendars.feeds();
   }
 
   @Post('feeds')
-  @Describe({ summary: 'Make an address; its key is told this once', body: feedInput, answers: 201 })
+  @Route({ summary: 'Make an address; its key is told this once', does: ['made', 'calendar-address'], body: feedInput, answers: 201 })
   addFeed(@CheckedBody(feedInput) feed: FeedInput): Promise<NewFeed> {
     return this.calendars.addFeed(feed);
   }
 
   @Delete('feeds/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Revoke an address: it answers no more', byId: true, answers: 204 })
+  @Route({ summary: 'Revoke an address: it answers no more', does: ['revoked', 'calendar-address'], byId: true, answers: 204 })
   revoke(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
     return this.calendars.revoke(id);
   }
 
   @Get('busy')
-  @Describe({ summary: 'Other calendars whose busy times are avoided' })
+  @Route({ summary: 'Other calendars whose busy times are avoided' })
   allBusy(): Promise<BusyCalendar[]> {
     return this.busy.all();
   }
 
   @Post('busy/file')
-  @Describe({ summary: 'Take the busy times of an iCalendar file; nothing else of it is kept', body: busyFile, answers: 201 })
+  @Route({
+    summary: 'Take the busy times of an iCalendar file; nothing else of it is kept',
+    does: ['taken-in', 'other-calendar'],
+    body: busyFile,
+    answers: 201,
+  })
   busyFile(@CheckedBody(busyFile) file: BusyFile): Promise<BusyCalendar> {
     return this.busy.fromFile(file);
   }
 
   @Post('busy/address')
-  @Describe({ summary: 'Take them from an address on this network', body: busyAddress, answers: 201 })
+  @Route({ summary: 'Take them from an address on this network', does: ['added', 'other-calendar'], body: busyAddress, answers: 201 })
   busyAddress(@CheckedBody(busyAddress) address: BusyAddress): Promise<BusyCalendar> {
     return this.busy.fromAddress(address);
   }
 
   @Post('busy/:id')
   @HttpCode(200)
-  @Describe({ summary: 'Fetch it anew', byId: true })
+  @Route({ summary: 'Fetch it anew', does: ['changed', 'other-calendar'], byId: true })
   refresh(@CheckedParams(idParam) { id }: { id: string }): Promise<BusyCalendar> {
     return this.busy.refresh(id);
   }
 
   @Delete('busy/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Forget it', byId: true, answers: 204 })
+  @Route({ summary: 'Forget it', does: ['removed', 'other-calendar'], byId: true, answers: 204 })
   removeBusy(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
     return this.busy.remove(id);
   }

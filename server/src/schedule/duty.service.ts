@@ -1,5 +1,4 @@
 import {
-  gearErrors,
   scheduleErrors,
   type CapMissing,
   type DutyRef,
@@ -94,8 +93,7 @@ export class DutyService {
   /** One of its caps is lost: it is asked for until it is ticked off. */
   capMissing({ itemId, surface }: CapMissing): Promise<Written> {
     return this.database.transaction(async (db) => {
-      const item = await this.gear.find(db, itemId);
-      if (!item) throw problem(gearErrors, 'item-not-found');
+      const item = await this.gear.versioned.find(db, itemId);
       const caps = care.capsOf(item.kind, item.traits);
       if (!caps.includes(surface)) throw problem(scheduleErrors, 'no-such-cap', { fields: { surface: 'Choose a cap that it has.' } });
       const due = (await this.agenda.ofThings(db, [item])).get(itemId)?.duties ?? [];
@@ -113,8 +111,7 @@ export class DutyService {
   }
 
   private async awayOf(db: Db, itemId: string) {
-    const item = await this.gear.find(db, itemId);
-    if (!item) throw problem(gearErrors, 'item-not-found');
+    const item = await this.gear.versioned.find(db, itemId);
     return (await this.agenda.ofThings(db, [item])).get(itemId)?.away ?? null;
   }
 

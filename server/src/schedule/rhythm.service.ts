@@ -1,11 +1,4 @@
-import {
-  commonErrors,
-  scheduleErrors,
-  type KeptRhythm,
-  type RhythmInput,
-  type RhythmPreview,
-  type SaveRhythm,
-} from '@bright-keeper/contract';
+import { scheduleErrors, type KeptRhythm, type RhythmInput, type RhythmPreview, type SaveRhythm } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { rhythmTroubleWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
@@ -13,6 +6,7 @@ import { Database } from '../db/index.js';
 import { problem } from '../http/index.js';
 import { Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
+import { staleNow } from '../versioned/index.js';
 import { AgendaService, RhythmRepository } from '../agenda/index.js';
 
 /** Rhythms as the keeper sets them. */
@@ -35,10 +29,9 @@ export class RhythmService {
     await this.check(input);
     return this.database.transaction(async (db) => {
       const there = await this.repository.find(db, input.code, input.scope);
-      if ((there?.version ?? null) !== version) throw problem(commonErrors, 'stale', { current: there });
+      if ((there?.version ?? null) !== version) throw staleNow(there);
       if (!there) await this.repository.insert(db, { ...input, id: this.ids.next() });
-      else if (!(await this.repository.update(db, there.id, there.version, input.rhythm)))
-        throw problem(commonErrors, 'stale', { current: there });
+      else if (!(await this.repository.update(db, there.id, there.version, input.rhythm))) throw staleNow(there);
       return (await this.repository.find(db, input.code, input.scope))!;
     });
   }

@@ -35,7 +35,7 @@ import {
 import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { longListJson } from '../platform/index.js';
 import { AgendaService } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
@@ -55,7 +55,7 @@ export class ScheduleController {
   ) {}
 
   @Get('agenda')
-  @Describe({ summary: 'All that is due and falls due, up to a day or 12 months ahead, the gravest first', query: agendaQuery })
+  @Route({ summary: 'All that is due and falls due, up to a day or 12 months ahead, the gravest first', query: agendaQuery })
   async all(@CheckedQuery(agendaQuery) { until }: AgendaQuery, @Res({ passthrough: true }) response: Response): Promise<string> {
     const { today, duties } = await this.agenda.agenda(until ? { until } : {});
     response.type('json');
@@ -63,99 +63,114 @@ export class ScheduleController {
   }
 
   @Post('duties/done')
-  @Describe({ summary: 'Tick off a duty that is done by doing it', body: dutyRef, answers: 201 })
+  @Route({ summary: 'Tick off a duty that is done by doing it', does: ['ticked', 'duty'], body: dutyRef, answers: 201 })
   done(@CheckedBody(dutyRef) duty: DutyRef): Promise<Written> {
     return this.duties.done(duty);
   }
 
   @Post('duties/skip')
-  @Describe({ summary: 'Pass it over this time, with a reason', body: skipDuty, answers: 201 })
+  @Route({ summary: 'Pass it over this time, with a reason', does: ['passed-over', 'duty'], body: skipDuty, answers: 201 })
   skip(@CheckedBody(skipDuty) duty: SkipDuty): Promise<Written> {
     return this.duties.skip(duty);
   }
 
   @Post('duties/snooze')
-  @Describe({ summary: 'Put it off until a day', body: snoozeDuty, answers: 201 })
+  @Route({ summary: 'Put it off until a day', does: ['put-off', 'duty'], body: snoozeDuty, answers: 201 })
   snooze(@CheckedBody(snoozeDuty) duty: SnoozeDuty): Promise<Written> {
     return this.duties.snooze(duty);
   }
 
   @Post('duties/plan')
-  @Describe({ summary: 'Put it on a day within its window and keep it there, or let it go again', body: planDuty, answers: 201 })
+  @Route({
+    summary: 'Put it on a day within its window and keep it there, or let it go again',
+    does: ['planned', 'duty'],
+    body: planDuty,
+    answers: 201,
+  })
   plan(@CheckedBody(planDuty) duty: PlanDuty): Promise<Written> {
     return this.duties.plan(duty);
   }
 
   @Post('journal/:id/undo')
-  @Describe({ summary: 'Take an entry back', byId: true, answers: 201 })
+  @Route({ summary: 'Take an entry back', does: ['taken-back', 'entry'], byId: true, answers: 201 })
   undo(@CheckedParams(idParam) { id }: { id: string }): Promise<Written> {
     return this.duties.undo(id);
   }
 
   @Post('away')
-  @Describe({ summary: 'A thing is sent to a workshop or lent: nothing of it is asked for until it is back', body: sendAway, answers: 201 })
+  @Route({
+    summary: 'A thing is sent to a workshop or lent: nothing of it is asked for until it is back',
+    does: ['sent-away', 'thing'],
+    body: sendAway,
+    answers: 201,
+  })
   away(@CheckedBody(sendAway) away: SendAway): Promise<Written> {
     return this.duties.sendAway(away);
   }
 
   @Post('cap-missing')
-  @Describe({ summary: 'One of its caps is lost: it is asked for until it has one again', body: capMissing, answers: 201 })
+  @Route({
+    summary: 'One of its caps is lost: it is asked for until it has one again',
+    does: ['noted', 'thing'],
+    body: capMissing,
+    answers: 201,
+  })
   capMissing(@CheckedBody(capMissing) cap: CapMissing): Promise<Written> {
     return this.duties.capMissing(cap);
   }
 
   @Post('back')
-  @Describe({ summary: 'It is back', body: sayBack, answers: 201 })
+  @Route({ summary: 'It is back', does: ['brought-back', 'thing'], body: sayBack, answers: 201 })
   back(@CheckedBody(sayBack) { itemId }: SayBack): Promise<Written> {
     return this.duties.back(itemId);
   }
 
   @Get('rhythms')
-  @Describe({ summary: 'The rhythms the keeper has set; all others follow the default' })
+  @Route({ summary: 'The rhythms the keeper has set; all others follow the default' })
   allRhythms(): Promise<readonly KeptRhythm[]> {
     return this.rhythms.all();
   }
 
   @Put('rhythms')
-  @Describe({ summary: 'Set a rhythm for all, for a kind or for one; null switches it off', body: saveRhythm })
+  @Route({ summary: 'Set a rhythm for all, for a kind or for one; null switches it off', does: ['changed', 'rhythm'], body: saveRhythm })
   saveRhythm(@CheckedBody(saveRhythm) rhythm: SaveRhythm): Promise<KeptRhythm> {
     return this.rhythms.save(rhythm);
   }
 
   @Post('rhythms/preview')
   @HttpCode(200)
-  @Describe({ summary: 'What it would make of the next year; nothing is saved', body: rhythmInput })
+  @Route({ summary: 'What it would make of the next year; nothing is saved', does: 'asks', body: rhythmInput })
   preview(@CheckedBody(rhythmInput) rhythm: RhythmInput): Promise<RhythmPreview> {
     return this.rhythms.preview(rhythm);
   }
 
   @Delete('rhythms/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Back to what holds without it', byId: true, answers: 204 })
+  @Route({ summary: 'Back to what holds without it', does: ['removed', 'rhythm'], byId: true, answers: 204 })
   removeRhythm(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
     return this.rhythms.remove(id);
   }
 
   @Get('bench-days')
-  @Describe({ summary: 'The fewest bench days that meet every window, with the proof', query: benchQuery })
+  @Route({ summary: 'The fewest bench days that meet every window, with the proof', query: benchQuery })
   benchDays(@CheckedQuery(benchQuery) query: BenchQuery): Promise<BenchDays> {
     return this.bench.days(query);
   }
 
   @Get('bench-days/:day')
-  @Describe({ summary: 'One bench day: its tasks in working order, and what to lay out for them' })
+  @Route({ summary: 'One bench day: its tasks in working order, and what to lay out for them' })
   benchDay(@CheckedParams(dayParam) { day }: DayParam): Promise<BenchDayPage> {
     return this.drawerLists.page(day);
   }
 
   @Get('bench-times')
-  @Describe({ summary: 'When there is time for the bench' })
+  @Route({ summary: 'When there is time for the bench' })
   benchTimes(): Promise<BenchTimes> {
     return this.bench.benchTimes();
   }
 
   @Put('bench-times')
-  @Describe({ summary: 'Change it', body: saveBenchTimes })
+  @Route({ summary: 'Change it', does: ['changed', 'bench-times'], body: saveBenchTimes })
   saveBenchTimes(@CheckedBody(saveBenchTimes) times: BenchTimes): Promise<BenchTimes> {
     return this.bench.save(times);
   }

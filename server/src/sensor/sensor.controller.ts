@@ -22,7 +22,7 @@ import { Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/commo
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { pictureBytes } from '../blobs/index.js';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { SensorService } from './sensor.service.js';
 
 type ById = { id: string };
@@ -33,19 +33,19 @@ export class SensorController {
   constructor(private readonly sensors: SensorService) {}
 
   @Get('frames')
-  @Describe({ summary: 'The frames of a body, oldest first, and the places of it that are no dust', query: sensorQuery })
+  @Route({ summary: 'The frames of a body, oldest first, and the places of it that are no dust', query: sensorQuery })
   frames(@CheckedQuery(sensorQuery) { itemId }: SensorQuery): Promise<SensorFrames> {
     return this.sensors.frames(itemId);
   }
 
   @Post('frames')
-  @Describe({ summary: 'A frame with the specks that were found in it', body: frameInput, answers: 201 })
+  @Route({ summary: 'A frame with the specks that were found in it', does: ['added', 'frame'], body: frameInput, answers: 201 })
   add(@CheckedBody(frameInput) input: SensorFrameInput): Promise<SensorFrame> {
     return this.sensors.add(input);
   }
 
   @Put('frames/:id')
-  @Describe({ summary: 'Correct it by hand', body: frameUpdate, byId: true })
+  @Route({ summary: 'Correct it by hand', does: ['changed', 'frame'], body: frameUpdate, byId: true })
   update(@CheckedParams(idParam) { id }: ById, @CheckedBody(frameUpdate) change: SensorFrameUpdate): Promise<SensorFrame> {
     return this.sensors.update(id, change);
   }
@@ -53,46 +53,56 @@ export class SensorController {
   @Put('frames/:id/:part')
   @HttpCode(204)
   @ApiConsumes('image/jpeg', 'application/octet-stream')
-  @Describe({ summary: 'Keep its picture, made small, or the file as it came: the body is the file', byId: true, answers: 204 })
+  @Route({
+    summary: 'Keep its picture, made small, or the file as it came: the body is the file',
+    does: ['changed', 'frame'],
+    byId: true,
+    answers: 204,
+  })
   async picture(@CheckedParams(framePart) { id, part }: FramePartParam, @Req() request: Request): Promise<void> {
     await this.sensors.keepPicture(id, part, await pictureBytes(request));
   }
 
   @Delete('frames/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Remove it', byId: true, answers: 204 })
+  @Route({ summary: 'Remove it', does: ['removed', 'frame'], byId: true, answers: 204 })
   remove(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.sensors.remove(id);
   }
 
   @Post('dismissed')
-  @Describe({ summary: 'A place of a sensor that is no dust, in this frame and every other', body: dismissInput, answers: 201 })
+  @Route({
+    summary: 'A place of a sensor that is no dust, in this frame and every other',
+    does: ['changed', 'frame'],
+    body: dismissInput,
+    answers: 201,
+  })
   dismiss(@CheckedBody(dismissInput) input: DismissInput): Promise<Dismissed> {
     return this.sensors.dismiss(input);
   }
 
   @Delete('dismissed/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Take that back', byId: true, answers: 204 })
+  @Route({ summary: 'Take that back', does: ['changed', 'frame'], byId: true, answers: 204 })
   undismiss(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.sensors.undismiss(id);
   }
 
   @Get('glare')
-  @Describe({ summary: 'The tests of veiling glare of a lens, oldest first', query: sensorQuery })
+  @Route({ summary: 'The tests of veiling glare of a lens, oldest first', query: sensorQuery })
   glare(@CheckedQuery(sensorQuery) { itemId }: SensorQuery): Promise<GlareTests> {
     return this.sensors.glareTests(itemId);
   }
 
   @Post('glare')
-  @Describe({ summary: 'A test of veiling glare', body: glareInput, answers: 201 })
+  @Route({ summary: 'A test of veiling glare', does: ['added', 'glare-test'], body: glareInput, answers: 201 })
   addGlare(@CheckedBody(glareInput) input: GlareInput): Promise<GlareTest> {
     return this.sensors.addGlare(input);
   }
 
   @Delete('glare/:id')
   @HttpCode(204)
-  @Describe({ summary: 'Remove it', byId: true, answers: 204 })
+  @Route({ summary: 'Remove it', does: ['removed', 'glare-test'], byId: true, answers: 204 })
   removeGlare(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.sensors.removeGlare(id);
   }

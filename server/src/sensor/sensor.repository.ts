@@ -1,8 +1,10 @@
-import type { Dismissed, GlareTest } from '@bright-keeper/contract';
+import { type Dismissed, type GlareTest, sensorErrors } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { and, asc, eq } from 'drizzle-orm';
+import { asc, eq } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { dismissedSpots, glareTests, sensorFrames } from '../tables/index.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 export type FrameRow = typeof sensorFrames.$inferSelect;
 type DismissedRow = typeof dismissedSpots.$inferSelect;
@@ -13,6 +15,11 @@ const toGlare = ({ takenAt, ...row }: GlareRow): GlareTest => ({ ...row, takenAt
 
 @Injectable()
 export class SensorRepository {
+  readonly versioned = new Versioned(sensorFrames, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(sensorErrors, 'frame-not-found'),
+  });
+
   /** Oldest first. */
   frames(db: Db, itemId: string): Promise<FrameRow[]> {
     return db.select().from(sensorFrames).where(eq(sensorFrames.itemId, itemId)).orderBy(asc(sensorFrames.takenAt), asc(sensorFrames.id));
@@ -30,16 +37,6 @@ export class SensorRepository {
 
   async insert(db: Db, row: typeof sensorFrames.$inferInsert): Promise<void> {
     await db.insert(sensorFrames).values(row);
-  }
-
-  /** @returns whether it still had this version. */
-  async update(db: Db, id: string, version: number, change: Partial<Pick<FrameRow, 'data'>>): Promise<boolean> {
-    const rows = await db
-      .update(sensorFrames)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(sensorFrames.id, id), eq(sensorFrames.version, version)))
-      .returning({ id: sensorFrames.id });
-    return rows.length > 0;
   }
 
   async setPicture(db: Db, id: string, part: 'preview' | 'original', hash: string): Promise<void> {

@@ -1,7 +1,5 @@
 import {
-  commonErrors,
   frameFacts,
-  gearErrors,
   sensorErrors,
   type Dismissed,
   type DismissInput,
@@ -73,9 +71,8 @@ export class SensorService {
 
   update(id: string, { version, ...change }: SensorFrameUpdate): Promise<SensorFrame> {
     return this.database.transaction(async (db) => {
-      const row = await this.find(db, id);
-      const updated = await this.repository.update(db, id, version, { data: { ...row.data, ...change } });
-      if (!updated) throw problem(commonErrors, 'stale', { current: await this.frame(db, id) });
+      const row = await this.repository.versioned.find(db, id);
+      await this.repository.versioned.update(db, id, version, { data: { ...row.data, ...change } }, () => this.frame(db, id));
       return this.frame(db, id);
     });
   }
@@ -86,7 +83,7 @@ export class SensorService {
     const { type, data }: { type: KeptType; data: Uint8Array } =
       part === 'preview' ? await pictureToKeep(bytes) : { type: FILE_TYPE, data: bytes };
     await this.database.transaction(async (db) => {
-      const row = await this.find(db, id);
+      const row = await this.repository.versioned.find(db, id);
       const hash = await this.blobs.put(db, type, data, this.clock.now());
       await this.repository.setPicture(db, id, part, hash);
       const before = row[part];
@@ -97,7 +94,7 @@ export class SensorService {
   /** Removes a frame, and takes its entry in the log back. */
   remove(id: string): Promise<void> {
     return this.database.transaction(async (db) => {
-      const { preview, original, itemId } = await this.find(db, id);
+      const { preview, original, itemId } = await this.repository.versioned.find(db, id);
       await this.repository.remove(db, id);
       for (const hash of [preview, original]) if (hash) await this.blobs.removeUnused(db, hash);
       const entry = await this.journal.ofFrame(db, itemId, id);
@@ -124,7 +121,7 @@ export class SensorService {
 
   async glareTests(itemId: string): Promise<GlareTests> {
     const { db } = this.database;
-    await this.item(db, itemId);
+    await this.gear.versioned.find(db, itemId);
     const { timeZone } = await this.settings.get(db);
     const journal = new schedule.Journal(await this.journal.forDuties(db, [itemId]), timeZone, this.clock.now().toISOString());
     const cleans = journal.of({ kind: 'thing', id: itemId }).filter((e) => e.data.kind === 'clean');
@@ -133,7 +130,7 @@ export class SensorService {
 
   addGlare({ takenAt, ...input }: GlareInput): Promise<GlareTest> {
     return this.database.transaction(async (db) => {
-      await this.item(db, input.itemId);
+      await this.gear.versioned.find(db, input.itemId);
       return this.repository.addGlare(db, { ...input, id: this.ids.next(), takenAt: new Date(takenAt) });
     });
   }
@@ -179,26 +176,14 @@ export class SensorService {
     );
   }
 
-  private async item(db: Db, id: string): Promise<Item> {
-    const item = await this.gear.find(db, id);
-    if (!item) throw problem(gearErrors, 'item-not-found');
-    return item;
-  }
-
   private async body(db: Db, id: string): Promise<Item> {
-    const item = await this.item(db, id);
+    const item = await this.gear.versioned.find(db, id);
     if (!care.hasSurface(item.kind, item.traits, 'sensor-cover')) throw problem(sensorErrors, 'no-sensor');
     return item;
   }
 
-  private async find(db: Db, id: string): Promise<FrameRow> {
-    const row = await this.repository.find(db, id);
-    if (!row) throw problem(sensorErrors, 'frame-not-found');
-    return row;
-  }
-
   private async frame(db: Db, id: string): Promise<SensorFrame> {
-    const { itemId } = await this.find(db, id);
+    const { itemId } = await this.repository.versioned.find(db, id);
     const { frames } = await this.frames(itemId, db);
     return frames.find((f) => f.id === id)!;
   }

@@ -1,7 +1,7 @@
 import { settingsUpdate, type Settings } from '@bright-keeper/contract';
 import { Controller, Get, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, Describe } from '../http/index.js';
+import { CheckedBody, Route } from '../http/index.js';
 import { SettingsService } from './settings.service.js';
 
 @ApiTags('settings')
@@ -10,13 +10,13 @@ export class SettingsController {
   constructor(private readonly settings: SettingsService) {}
 
   @Get()
-  @Describe({ summary: 'The user’s schools, time zone and currency' })
+  @Route({ summary: 'The user’s schools, time zone and currency' })
   get(): Promise<Settings> {
     return this.settings.get();
   }
 
   @Put()
-  @Describe({ summary: 'Change them', body: settingsUpdate })
+  @Route({ summary: 'Change them', does: ['changed', 'settings'], body: settingsUpdate })
   update(@CheckedBody(settingsUpdate) change: Settings): Promise<Settings> {
     return this.settings.update(change);
   }

@@ -1,12 +1,12 @@
-import { commonErrors, type Settings } from '@bright-keeper/contract';
+import { type Settings } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { eq, isNull, sql } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import { Kept, Database, type Db } from '../db/index.js';
-import { problem } from '../http/index.js';
 import { Clock } from '../platform/index.js';
 import { settings } from '../tables/index.js';
+import { changeVersion, staleNow } from '../versioned/index.js';
 
 const ONLY_ROW = 1;
 const FIRST: Omit<Settings, 'version'> = {
@@ -79,13 +79,8 @@ export class SettingsService {
         .onConflictDoNothing();
       const { version, ...rest } = change;
       const before = await this.get(db);
-      const [row] = await db
-        .update(settings)
-        .set({ ...rest, version: version + 1 })
-        .where(and(eq(settings.id, ONLY_ROW), eq(settings.version, version)))
-        .returning();
-      if (!row) throw problem(commonErrors, 'stale', { current: await this.get(db) });
-      const after = this.settingsOf(row);
+      if (!(await changeVersion(db, settings, ONLY_ROW, version, rest))) throw staleNow(before);
+      const after = await this.get(db);
       if (!isDeepStrictEqual(before.schools, after.schools)) for (const work of this.onSchools) await work(db);
       return after;
     });

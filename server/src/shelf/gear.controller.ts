@@ -23,7 +23,7 @@ import {
 } from '@bright-keeper/contract';
 import { Controller, Get, Header, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
 
@@ -38,13 +38,13 @@ export class GearController {
   ) {}
 
   @Get()
-  @Describe({ summary: 'The shelf, filtered and sorted, a page at a time', query: shelfQuery })
+  @Route({ summary: 'The shelf, filtered and sorted, a page at a time', query: shelfQuery })
   shelf(@CheckedQuery(shelfQuery) query: ShelfQuery): Promise<Shelf> {
     return this.gear.shelf(query);
   }
 
   @Post()
-  @Describe({ summary: 'Put a thing on the shelf', body: itemInput, answers: 201 })
+  @Route({ summary: 'Put a thing on the shelf', does: ['added', 'thing'], body: itemInput, answers: 201 })
   add(@CheckedBody(itemInput) input: ItemInput): Promise<Item> {
     return this.gear.add(input);
   }
@@ -52,58 +52,58 @@ export class GearController {
   @Get('export.csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="gear.csv"')
-  @Describe({ summary: 'The shelf as CSV, safe to open in a spreadsheet' })
+  @Route({ summary: 'The shelf as CSV, safe to open in a spreadsheet' })
   export(): Promise<string> {
     return this.imports.export();
   }
 
   @Post('import/preview')
   @HttpCode(200)
-  @Describe({ summary: 'What a CSV file would put on the shelf, and which rows it cannot', body: importRequest })
+  @Route({ summary: 'What a CSV file would put on the shelf, and which rows it cannot', does: 'asks', body: importRequest })
   preview(@CheckedBody(importRequest) request: ImportRequest): ImportPreview {
     return this.imports.preview(request);
   }
 
   @Post('import')
-  @Describe({ summary: 'Import a CSV file, all of it or nothing', body: importRequest, answers: 201 })
+  @Route({ summary: 'Import a CSV file, all of it or nothing', does: ['taken-in', 'things'], body: importRequest, answers: 201 })
   import(@CheckedBody(importRequest) request: ImportRequest): Promise<ImportResult> {
     return this.imports.confirm(request);
   }
 
   @Get(':id')
-  @Describe({ summary: 'One thing with its surfaces, contacts and what is due', byId: true })
+  @Route({ summary: 'One thing with its surfaces, contacts and what is due', byId: true })
   page(@CheckedParams(idParam) { id }: ById): Promise<ItemPage> {
     return this.gear.page(id);
   }
 
   @Put(':id')
-  @Describe({ summary: 'Edit a thing', body: itemUpdate, byId: true })
+  @Route({ summary: 'Edit a thing', does: ['changed', 'thing'], body: itemUpdate, byId: true })
   update(@CheckedParams(idParam) { id }: ById, @CheckedBody(itemUpdate) change: ItemUpdate): Promise<Item> {
     return this.gear.update(id, change);
   }
 
   @Put(':id/status')
-  @Describe({ summary: 'Move a thing into quarantine or back into use', body: statusChange, byId: true })
+  @Route({ summary: 'Move a thing into quarantine or back into use', does: ['changed', 'thing'], body: statusChange, byId: true })
   setStatus(@CheckedParams(idParam) { id }: ById, @CheckedBody(statusChange) change: StatusChange): Promise<Item> {
     return this.gear.setStatus(id, change);
   }
 
   @Post(':id/archive')
   @HttpCode(200)
-  @Describe({ summary: 'Take a thing off the shelf; its history stays', body: versioned, byId: true })
+  @Route({ summary: 'Take a thing off the shelf; its history stays', does: ['put-away', 'thing'], body: versioned, byId: true })
   archive(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Item> {
     return this.gear.archive(id, version);
   }
 
   @Post(':id/restore')
   @HttpCode(200)
-  @Describe({ summary: 'Put an archived thing back', body: versioned, byId: true })
+  @Route({ summary: 'Put an archived thing back', does: ['brought-back', 'thing'], body: versioned, byId: true })
   restore(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Item> {
     return this.gear.restore(id, version);
   }
 
   @Get(':id/log')
-  @Describe({ summary: 'What was done with a thing, newest first', query: logQuery, byId: true })
+  @Route({ summary: 'What was done with a thing, newest first', query: logQuery, byId: true })
   log(@CheckedParams(idParam) { id }: ById, @CheckedQuery(logQuery) query: LogQuery): Promise<Log> {
     return this.gear.log(id, query);
   }

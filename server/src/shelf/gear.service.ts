@@ -1,5 +1,4 @@
 import {
-  commonErrors,
   gearErrors,
   type Item,
   type ItemInput,
@@ -157,10 +156,8 @@ export class GearService {
   }
 
   /** @throws ProblemError when there is no such thing. */
-  async get(db: Db, id: string): Promise<Item> {
-    const item = await this.repository.find(db, id);
-    if (!item) throw problem(gearErrors, 'item-not-found');
-    return item;
+  get(db: Db, id: string): Promise<Item> {
+    return this.repository.versioned.find(db, id);
   }
 
   /** The thing, if work may begin on it. */
@@ -210,8 +207,7 @@ export class GearService {
 
   private async change(db: Db, id: string, version: number, change: object, data: LogData): Promise<Item> {
     const at = this.clock.now();
-    const item = await this.repository.update(db, id, version, { ...change, updatedAt: at });
-    if (!item) throw problem(commonErrors, 'stale', { current: await this.get(db, id) });
+    const item = await this.repository.versioned.update(db, id, version, { ...change, updatedAt: at });
     await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: id, at, data }]);
     return item;
   }

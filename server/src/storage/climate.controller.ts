@@ -16,7 +16,7 @@ import {
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, CheckedQuery, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { ChartService } from './chart.service.js';
 import { ClimateService } from './climate.service.js';
 import { TimerService } from './timer.service.js';
@@ -33,25 +33,25 @@ export class ClimateController {
   ) {}
 
   @Get()
-  @Describe({ summary: 'Every place with its ribbon, risk, gel and alerts' })
+  @Route({ summary: 'Every place with its ribbon, risk, gel and alerts' })
   overview(): Promise<StorageOverview> {
     return this.climate.overview();
   }
 
   @Get('places/:id')
-  @Describe({ summary: 'A place with everything its page shows', byId: true })
+  @Route({ summary: 'A place with everything its page shows', byId: true })
   page(@CheckedParams(idParam) { id }: ById): Promise<PlacePage> {
     return this.climate.page(id);
   }
 
   @Get('places/:id/chart')
-  @Describe({ summary: 'The air of a place between two instants, summed up so that every extreme stays', query: chartQuery, byId: true })
+  @Route({ summary: 'The air of a place between two instants, summed up so that every extreme stays', query: chartQuery, byId: true })
   chart(@CheckedParams(idParam) { id }: ById, @CheckedQuery(chartQuery) query: ChartQuery): Promise<Chart> {
     return this.charts.chart(id, query);
   }
 
   @Get('places/:id/what-if')
-  @Describe({
+  @Route({
     summary: 'The box as it is and the last weeks of its room, or of another place, to reckon with',
     query: whatIfQuery,
     byId: true,
@@ -61,20 +61,26 @@ export class ClimateController {
   }
 
   @Post('places/:id/events')
-  @Describe({ summary: 'Something was done in a place: opened, gel set, dried or read off', body: placeEvent, byId: true, answers: 201 })
+  @Route({
+    summary: 'Something was done in a place: opened, gel set, dried or read off',
+    does: ['noted', 'place'],
+    body: placeEvent,
+    byId: true,
+    answers: 201,
+  })
   addEvent(@CheckedParams(idParam) { id }: ById, @CheckedBody(placeEvent) event: PlaceEventInput): Promise<PlacePage> {
     return this.climate.addEvent(id, event);
   }
 
   @Post('timers')
-  @Describe({ summary: 'A wait that lands on Today', body: timerInput, answers: 201 })
+  @Route({ summary: 'A wait that lands on Today', does: ['begun', 'timer'], body: timerInput, answers: 201 })
   addTimer(@CheckedBody(timerInput) input: TimerInput): Promise<Timer> {
     return this.timers.add(input);
   }
 
   @Delete('timers/:id')
   @HttpCode(204)
-  @Describe({ summary: 'The wait is over', byId: true, answers: 204 })
+  @Route({ summary: 'The wait is over', does: ['dropped', 'timer'], byId: true, answers: 204 })
   removeTimer(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.timers.remove(id);
   }

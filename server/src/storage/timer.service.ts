@@ -1,4 +1,4 @@
-import { gearErrors, storageErrors, type Timer, type TimerInput } from '@bright-keeper/contract';
+import { storageErrors, type Timer, type TimerInput } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { asc, eq } from 'drizzle-orm';
 import { Database, type Db } from '../db/index.js';
@@ -24,7 +24,7 @@ export class TimerService {
 
   add({ size, wrapping, minutes, itemId }: TimerInput): Promise<Timer> {
     return this.database.transaction(async (db) => {
-      if (itemId && !(await this.gear.find(db, itemId))) throw problem(gearErrors, 'item-not-found');
+      if (itemId) await this.gear.versioned.find(db, itemId);
       const startedAt = this.clock.now();
       const endsAt = new Date(startedAt.getTime() + minutes * 60_000);
       const id = this.ids.next();

@@ -1,4 +1,4 @@
-import { commonErrors, suppliesErrors, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import { suppliesErrors, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
 import { supplies as core, type care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, gte, sql } from 'drizzle-orm';
@@ -8,6 +8,7 @@ import { JournalRepository } from '../journal/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { supplies } from '../tables/index.js';
+import { Versioned } from '../versioned/index.js';
 
 type Row = typeof supplies.$inferSelect;
 const toSupply = ({ createdAt: _, ...row }: Row): Supply => row;
@@ -15,6 +16,11 @@ const toSupply = ({ createdAt: _, ...row }: Row): Supply => row;
 /** The drawer, and what each cleaning takes from it. */
 @Injectable()
 export class SuppliesService {
+  private readonly versioned = new Versioned(supplies, {
+    find: async (db, id) => (await db.select().from(supplies).where(eq(supplies.id, id))).map(toSupply)[0] ?? null,
+    missing: () => problem(suppliesErrors, 'supply-not-found'),
+  });
+
   constructor(
     private readonly database: Database,
     private readonly settings: SettingsService,
@@ -129,15 +135,8 @@ export class SuppliesService {
 
   private change(id: string, version: number, how: (before: Supply) => Partial<Row>): Promise<Supply> {
     return this.database.transaction(async (db) => {
-      const [before] = await db.select().from(supplies).where(eq(supplies.id, id));
-      if (!before) throw problem(suppliesErrors, 'supply-not-found');
-      const [after] = await db
-        .update(supplies)
-        .set({ ...how(toSupply(before)), version: version + 1 })
-        .where(and(eq(supplies.id, id), eq(supplies.version, version)))
-        .returning();
-      if (!after) throw problem(commonErrors, 'stale', { current: toSupply(before) });
-      return toSupply(after);
+      const supply = await this.versioned.find(db, id);
+      return this.versioned.update(db, id, version, how(supply));
     });
   }
 }

@@ -1,7 +1,7 @@
 import type { Today } from '@bright-keeper/contract';
 import { Controller, Get } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { Describe } from '../http/index.js';
+import { Route } from '../http/index.js';
 import { TodayService } from './today.service.js';
 
 @ApiTags('schedule')
@@ -10,7 +10,7 @@ export class TodayController {
   constructor(private readonly service: TodayService) {}
 
   @Get('today')
-  @Describe({ summary: 'What wants the keeper today, ranked by consequence' })
+  @Route({ summary: 'What wants the keeper today, ranked by consequence' })
   today(): Promise<Today> {
     return this.service.today();
   }

@@ -1,7 +1,7 @@
 import { trailQuery, type Trail, type TrailQuery } from '@bright-keeper/contract';
 import { Controller, Get } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedQuery, Describe } from '../http/index.js';
+import { CheckedQuery, Route } from '../http/index.js';
 import { TrailService } from './trail.service.js';
 
 @ApiTags('household')
@@ -10,7 +10,7 @@ export class TrailController {
   constructor(private readonly trail: TrailService) {}
 
   @Get()
-  @Describe({ summary: 'Who changed what, newest first; kept for 400 days', query: trailQuery })
+  @Route({ summary: 'Who changed what, newest first; kept for 400 days', query: trailQuery })
   page(@CheckedQuery(trailQuery) query: TrailQuery): Promise<Trail> {
     return this.trail.page(query);
   }

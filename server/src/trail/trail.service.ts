@@ -2,9 +2,8 @@ import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Trail, TrailEntry, TrailQuery } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
-import { readCursor, writeCursor } from '../http/index.js';
+import { readCursor, writeCursor, type Deed } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
-import type { Deed } from './deeds.js';
 import { TrailRepository, type NamedTrailRow } from './trail.repository.js';
 
 /** A year and a month: last year's season can still be looked up. */

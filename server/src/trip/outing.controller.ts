@@ -1,7 +1,7 @@
 import { idParam, outingInput, outingUpdate, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedBody, CheckedParams, Describe } from '../http/index.js';
+import { CheckedBody, CheckedParams, Route } from '../http/index.js';
 import { OutingService } from './outing.service.js';
 
 @ApiTags('trip')
@@ -10,26 +10,26 @@ export class OutingController {
   constructor(private readonly outings: OutingService) {}
 
   @Get()
-  @Describe({ summary: 'Outings past and to come, the latest first' })
+  @Route({ summary: 'Outings past and to come, the latest first' })
   all(): Promise<Outing[]> {
     return this.outings.all();
   }
 
   @Post()
-  @Describe({ summary: 'Note an outing', body: outingInput, answers: 201 })
+  @Route({ summary: 'Note an outing', does: ['added', 'outing'], body: outingInput, answers: 201 })
   add(@CheckedBody(outingInput) input: OutingInput): Promise<Outing> {
     return this.outings.add(input);
   }
 
   @Put(':id')
-  @Describe({ summary: 'Change it', body: outingUpdate, byId: true })
+  @Route({ summary: 'Change it', does: ['changed', 'outing'], body: outingUpdate, byId: true })
   update(@CheckedParams(idParam) { id }: { id: string }, @CheckedBody(outingUpdate) change: OutingUpdate): Promise<Outing> {
     return this.outings.update(id, change);
   }
 
   @Delete(':id')
   @HttpCode(204)
-  @Describe({ summary: 'Remove it', byId: true, answers: 204 })
+  @Route({ summary: 'Remove it', does: ['removed', 'outing'], byId: true, answers: 204 })
   remove(@CheckedParams(idParam) { id }: { id: string }): Promise<void> {
     return this.outings.remove(id);
   }

@@ -1,8 +1,10 @@
-import type { Outing } from '@bright-keeper/contract';
+import { type Outing, tripErrors } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { and, desc, eq } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import { Kept, Database, type Db } from '../db/index.js';
 import { outings } from '../tables/index.js';
+import { problem } from '../http/index.js';
+import { Versioned } from '../versioned/index.js';
 
 type Row = typeof outings.$inferSelect;
 export type DatedOuting = Outing & { notedAt: string };
@@ -10,6 +12,11 @@ const toOuting = ({ createdAt: _, ...row }: Row): Outing => row;
 
 @Injectable()
 export class OutingRepository {
+  readonly versioned = new Versioned(outings, {
+    find: (db, id) => this.find(db, id),
+    missing: () => problem(tripErrors, 'outing-not-found'),
+  });
+
   private readonly kept = new Kept<readonly DatedOuting[]>();
 
   constructor(private readonly database: Database) {}
@@ -34,16 +41,6 @@ export class OutingRepository {
 
   async insert(db: Db, row: typeof outings.$inferInsert): Promise<void> {
     await db.insert(outings).values(row);
-  }
-
-  /** Changes a row if it still has this version; null when it has moved on. */
-  async update(db: Db, id: string, version: number, change: Partial<Row>): Promise<Outing | null> {
-    const [row] = await db
-      .update(outings)
-      .set({ ...change, version: version + 1 })
-      .where(and(eq(outings.id, id), eq(outings.version, version)))
-      .returning();
-    return row ? toOuting(row) : null;
   }
 
   async remove(db: Db, id: string): Promise<boolean> {

@@ -1,4 +1,4 @@
-import { commonErrors, gearErrors, tripErrors, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
+import { gearErrors, tripErrors, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
@@ -26,28 +26,19 @@ export class OutingService {
       await this.checkThings(db, input);
       const id = this.ids.next();
       await this.repository.insert(db, { ...input, name: input.name.trim(), id, createdAt: this.clock.now() });
-      return this.get(db, id);
+      return this.repository.versioned.find(db, id);
     });
   }
 
   update(id: string, { version, ...input }: OutingUpdate): Promise<Outing> {
     return this.database.transaction(async (db) => {
       await this.checkThings(db, input);
-      const current = await this.get(db, id);
-      const updated = await this.repository.update(db, id, version, { ...input, name: input.name.trim() });
-      if (!updated) throw problem(commonErrors, 'stale', { current });
-      return updated;
+      return this.repository.versioned.update(db, id, version, { ...input, name: input.name.trim() });
     });
   }
 
   async remove(id: string): Promise<void> {
     if (!(await this.repository.remove(this.database.db, id))) throw problem(tripErrors, 'outing-not-found');
-  }
-
-  private async get(db: Db, id: string): Promise<Outing> {
-    const outing = await this.repository.find(db, id);
-    if (!outing) throw problem(tripErrors, 'outing-not-found');
-    return outing;
   }
 
   private async checkThings(db: Db, { itemIds }: OutingInput): Promise<void> {

@@ -1,0 +1,1 @@
+export { changeVersion, staleNow, Versioned } from './versioned.js';
