@@ -36,7 +36,8 @@ async function readsOf(url) {
   const { paths } = await (await fetch(`${url}/api/docs.json`)).json();
   const ids = await idsIn(url);
   return Object.entries(paths)
-    .filter(([, methods]) => methods.get)
+    // One of them never ends: what moves is told as it moves.
+    .filter(([path, methods]) => methods.get && path !== '/api/live')
     .map(([path]) => path.replace(/\/(\w[\w-]*)\/\{[^}]+\}/g, (_, word) => `/${word}/${ids[word] ?? '{none}'}`))
     .filter((path) => !path.includes('{'));
 }

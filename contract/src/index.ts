@@ -14,5 +14,6 @@ export * from './sensor/index.js';
 export * from './settings/index.js';
 export * from './storage/index.js';
 export * from './supplies/index.js';
+export * from './live/index.js';
 export * from './trail/index.js';
 export * from './trip/index.js';

@@ -57,6 +57,7 @@ export const routes = {
   takeIn: '/api/household/take-in',
   restore: '/api/household/restore',
   trail: '/api/trail',
+  live: '/api/live',
   blob: (hash: string) => `/api/blobs/${hash}`,
   smallPicture: (hash: string) => `/api/blobs/${hash}?small=true`,
   sensorFrames: '/api/sensor/frames',

@@ -6,6 +6,7 @@ import { FungusModule } from './fungus/index.js';
 import { GearModule } from './shelf/index.js';
 import { HouseholdModule } from './household/index.js';
 import { InspectionModule } from './inspection/index.js';
+import { LiveModule } from './live/index.js';
 import { ScheduleModule } from './schedule/index.js';
 import { BlobModule } from './blobs/index.js';
 import { SensorModule } from './sensor/index.js';
@@ -34,6 +35,7 @@ export class AppModule {
         SensorModule,
         StorageModule,
         FungusModule,
+        LiveModule,
         TrailModule,
         TripModule,
         TodayModule,

@@ -38,4 +38,6 @@ export const LIMITS = {
     readMs: 10_000,
     memoryMb: 256,
   },
+  /** Pages that are told what moves: one line for all of one browser. */
+  live: { listeners: 600 },
 } as const;

@@ -9,6 +9,9 @@ import { queryClient } from './api/client';
 import { HouseZone } from './areas/settings';
 import { Pages } from './Pages';
 
+// What others change can wait until this page stands.
+void import('./api/live').then(({ Live }) => new Live(queryClient).start());
+
 const root = createRoot(document.getElementById('root')!);
 startTransition(() =>
   root.render(

@@ -8,6 +8,14 @@ export type Outside = {
   remember: (key: string, value: string | null) => void;
   recall: (key: string) => string | null;
   startWorker: (make: () => Worker) => Worker;
+  /** Tells the other tabs of this browser, and hears them. */
+  channel: (name: string) => { tell: (what: unknown) => void; hear: (heard: (what: unknown) => void) => void };
+  /** Does something when this is the only tab that does, or the one before is gone. */
+  asTheOnlyTab: (name: string, work: () => void) => void;
+  /** Holds a line of server-sent events. A broken one comes back by itself; of one that was refused one is told. */
+  listen: (address: string, told: { heard: (id: string, data: string) => void; refused: () => void }) => void;
+  /** Calls when this page was asleep and may have missed something. */
+  onReturn: (back: () => void) => void;
 };
 
 const THIS_BROWSER: Outside = {
@@ -17,6 +25,27 @@ const THIS_BROWSER: Outside = {
   remember: (key, value) => (value === null ? globalThis.localStorage.removeItem(key) : globalThis.localStorage.setItem(key, value)),
   recall: (key) => globalThis.localStorage.getItem(key),
   startWorker: (make) => make(),
+  channel: (name) => {
+    const channel = new BroadcastChannel(name);
+    return { tell: (what) => channel.postMessage(what), hear: (heard) => void (channel.onmessage = ({ data }) => heard(data)) };
+  },
+  asTheOnlyTab: (name, work) => {
+    const forGood = new Promise<never>(() => {});
+    // Over plain HTTP from another machine there are no locks: then each tab does it for itself.
+    if (!('locks' in navigator)) return work();
+    void navigator.locks.request(name, () => (work(), forGood));
+  },
+  listen: (address, { heard, refused }) => {
+    const line = new EventSource(address);
+    line.onmessage = ({ lastEventId, data }: MessageEvent<string>) => heard(lastEventId, data);
+    line.onerror = () => {
+      if (line.readyState === EventSource.CLOSED) refused();
+    };
+  },
+  onReturn: (back) => {
+    document.addEventListener('resume', back);
+    window.addEventListener('pageshow', ({ persisted }) => persisted && back());
+  },
 };
 
 export const outside: Outside = { ...THIS_BROWSER };

@@ -10,7 +10,7 @@ export type TeardownPhotoRow = typeof teardownPhotos.$inferSelect;
 
 @Injectable()
 export class TeardownRepository {
-  readonly versioned = new Versioned(teardowns, {
+  readonly versioned: Versioned<typeof teardowns, Teardown> = new Versioned(teardowns, {
     find: (db, id) => this.find(db, id),
     missing: () => problem(careErrors, 'teardown-not-found'),
     closed: (row) => row.finishedAt !== null && problem(careErrors, 'teardown-finished', { current: row }),

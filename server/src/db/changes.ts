@@ -21,6 +21,7 @@ export function writtenBy(statement: string): Written {
 export class Changes {
   private readonly counts = new Map<string, number>();
   private unknown = 0;
+  private readonly hearers: ((written: Written) => void)[] = [];
 
   /** How often something was taken back, or may have changed without being told what. */
   get upsets(): number {
@@ -31,6 +32,17 @@ export class Changes {
   note(written: Written): void {
     if (written === 'unknown') this.undone();
     else if (written !== 'nothing') this.counts.set(written.table, (this.counts.get(written.table) ?? 0) + 1);
+  }
+
+  /** Has every write told once it has become true, whoever wrote it. */
+  hear(hearer: (written: Written) => void): void {
+    this.hearers.push(hearer);
+  }
+
+  /** Something that was written has become true, here or in another process. */
+  cameTrue(written: Written): void {
+    this.note(written);
+    for (const hearer of this.hearers) hearer(written);
   }
 
   /** Something was taken back: what was worked out in between never came to be. */

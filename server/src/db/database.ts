@@ -78,7 +78,7 @@ export class Database {
       },
       committed: (all) => {
         noteKept();
-        all.forEach((written) => this.changes.note(written));
+        all.forEach((written) => this.changes.cameTrue(written));
       },
       along: (written) => backing.others?.tell(written) ?? null,
       beforeCommit: () => this.beforeCommit(),
@@ -88,7 +88,7 @@ export class Database {
     // be told, and a break that nobody hears would end the process.
     this.pool.on('error', () => {});
     this.pool.on('connect', (line) => void line.on('error', () => {}));
-    backing.others?.hear((written) => this.changes.note(written));
+    backing.others?.hear((written) => this.changes.cameTrue(written));
     this.db = drizzle(this.pool);
   }
 

@@ -103,6 +103,30 @@ describe('a saved document', () => {
     expect(await doc.settled()).toBe(8);
   });
 
+  it('follows what is changed elsewhere while nothing is changed here, and saves on top of it', async () => {
+    const { doc, server } = keeping();
+    server.doc = { version: 4, text: 'theirs' };
+    doc.follow(server.doc);
+    expect(doc.get()).toEqual({ draft: 'theirs', state: 'saved', newer: null });
+    doc.follow({ version: 3, text: 'older' });
+    expect(doc.get().draft).toBe('theirs');
+    doc.change('mine');
+    expect(await doc.settled()).toBe(5);
+  });
+
+  it('follows nobody while a change of its own is under way, or stands against theirs', async () => {
+    const { doc, server } = keeping();
+    doc.change('mine');
+    doc.follow({ version: 9, text: 'theirs' });
+    expect(doc.get()).toEqual({ draft: 'mine', state: 'saving', newer: null });
+    await doc.settled();
+    server.doc = { version: 9, text: 'theirs' };
+    doc.change('mine again');
+    await expect(doc.settled()).rejects.toThrow('stale');
+    doc.follow(server.doc);
+    expect(doc.get()).toMatchObject({ draft: 'mine again', state: 'conflict' });
+  });
+
   it('does not try again what was refused, and sends the next change all the same', async () => {
     const { doc, server } = keeping([refused()]);
     doc.change('bad');

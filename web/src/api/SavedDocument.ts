@@ -80,6 +80,18 @@ export class SavedDocument<Doc extends Versioned, Draft> {
     this.options.onSaved(doc);
   };
 
+  /**
+   * Takes over what was changed elsewhere, where nothing was changed here meanwhile. Where something was, the next save
+   * finds it out and offers both.
+   */
+  readonly follow = (doc: Doc): void => {
+    const isAtRest = this.snapshot.state === 'saved' && !this.running;
+    if (!isAtRest || doc.version <= this.version) return;
+    this.version = doc.version;
+    this.sent = this.options.draftOf(doc);
+    this.show({ draft: this.sent });
+  };
+
   /** Waits until everything is on the server and gives the version it has there. */
   readonly settled = async (): Promise<number> => {
     await this.start();

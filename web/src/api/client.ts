@@ -1,4 +1,4 @@
-import { QueryClient } from '@tanstack/react-query';
+import { QueryClient, type UseQueryResult } from '@tanstack/react-query';
 import { keys } from './keys';
 import { ApiError } from './http';
 
@@ -25,3 +25,7 @@ export function gearChanged(itemId?: string): void {
     void queryClient.invalidateQueries({ queryKey: keys.log(itemId) });
   }
 }
+
+/** Whether what was asked for can be shown no more: a server that is silent for a while takes nothing away from a screen. */
+export const failsAll = ({ isError, data, error }: Pick<UseQueryResult, 'isError' | 'data' | 'error'>): boolean =>
+  isError && (data === undefined || !(error instanceof ApiError && error.isOffline));

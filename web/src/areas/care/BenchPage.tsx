@@ -3,11 +3,13 @@ import { care } from '@bright-keeper/core';
 import { Undo2, X } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { failsAll } from '../../api/client';
 import { ApiError } from '../../api/http';
 import type { SaveState } from '../../api/SavedDocument';
 import { useSavedDocument } from '../../api/useSavedDocument';
+import { Ended } from '../../ui/Ended';
 import { LightPath } from '../../ui/lightpath/LightPath';
-import { Button, ButtonLink, Empty, Failure, Loading, Notice } from '../../ui/parts';
+import { Button, Failure, Loading, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
@@ -178,22 +180,21 @@ export function BenchPage() {
   const cleaning = useCleaning(id);
   const item = useItem(cleaning.data?.itemId);
   const drawing = useInSlices(item.isPending);
-  if (cleaning.isError) return <Failure error={cleaning.error} onRetry={() => void cleaning.refetch()} />;
-  if (cleaning.isPending) return <Loading />;
+  if (failsAll(cleaning) && !item.data) return <Failure error={cleaning.error!} onRetry={() => void cleaning.refetch()} />;
+  if (!cleaning.data) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   if (drawing || item.isPending) return <Loading />;
+  if (failsAll(cleaning))
+    return (
+      <Ended title="This cleaning is not there any more" item={item.data}>
+        It was dropped on another screen, and nothing of it counts.
+      </Ended>
+    );
   if (cleaning.data.finishedAt)
     return (
-      <Empty
-        title="This cleaning is finished"
-        action={
-          <ButtonLink look="filled" to={`/gear/${item.data.id}`}>
-            Back to the {item.data.name}
-          </ButtonLink>
-        }
-      >
+      <Ended title="This cleaning is finished" item={item.data}>
         It is in the log.
-      </Empty>
+      </Ended>
     );
   return <Bench key={id} cleaning={cleaning.data} item={item.data} />;
 }

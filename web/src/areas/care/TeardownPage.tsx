@@ -5,6 +5,7 @@ import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { failsAll } from '../../api/client';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { FileButton } from '../../ui/FilePicker';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -229,7 +230,7 @@ export function TeardownPage() {
   const record = useTeardown(id);
   const item = useItem(record.data?.itemId);
   const settings = useSettings();
-  const failed = [record, ...(record.data ? [item] : []), settings].find((q) => q.isError);
+  const failed = [record, ...(record.data ? [item] : []), settings].find(failsAll);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
   if (!record.data || !item.data || !settings.data) return <Loading />;
   if (record.data.finishedAt)

@@ -48,7 +48,7 @@ describe('a gear list from a file', () => {
     expect(screen.getByText('1 rows, all good')).toBeTruthy();
     expect(within(screen.getByRole('table', { name: 'Rows of the file' })).getByText('Corvane 35/2')).toBeTruthy();
     expect(page.written().map((c) => c.path)).toEqual([routes.importPreview]);
-    fireEvent.click(screen.getByRole('button', { name: 'Put 1 things on the shelf' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Put this thing on the shelf' }));
     await waitFor(() => expect(page.address()).toBe('/gear?sort=added'));
     expect((page.written()[1]!.body as ImportRequest).fileBase64).toBe(btoa('Thing;Sort\n'));
   });
@@ -78,7 +78,7 @@ describe('a gear list from a file', () => {
   it('that the server cannot take says so, and what was seen stays', async () => {
     show(good, { [`POST ${routes.importConfirm}`]: new Refusal({ status: 422, code: 'import-has-errors', title: 'It was not taken in' }) });
     choose();
-    fireEvent.click(await screen.findByRole('button', { name: 'Put 1 things on the shelf' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Put this thing on the shelf' }));
     expect(await screen.findByText('It was not taken in')).toBeTruthy();
     expect(screen.getByRole('table', { name: 'Rows of the file' })).toBeTruthy();
   });

@@ -151,7 +151,9 @@ export function ImportPage() {
               disabled={data.bad > 0 || data.total === 0 || confirm.isPending || preview.isPending}
               onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}
             >
-              {data.bad > 0 ? 'Correct the rows above first' : `Put ${data.total} things on the shelf`}
+              {data.bad > 0
+                ? 'Correct the rows above first'
+                : `Put ${data.total === 1 ? 'this thing' : `${data.total} things`} on the shelf`}
             </Button>
           </>
         )}

@@ -3,8 +3,10 @@ import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
 import { useNavigate, useParams } from 'react-router';
+import { failsAll } from '../../api/client';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
+import { Ended } from '../../ui/Ended';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
@@ -214,9 +216,21 @@ export function LookPage() {
   const look = useLook(id);
   const item = useItem(look.data?.itemId);
   const drawing = useInSlices(item.isPending);
-  if (look.isError) return <Failure error={look.error} onRetry={() => void look.refetch()} />;
-  if (look.isPending) return <Loading />;
+  if (failsAll(look) && !item.data) return <Failure error={look.error!} onRetry={() => void look.refetch()} />;
+  if (!look.data) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   if (drawing || item.isPending) return <Loading />;
+  if (failsAll(look))
+    return (
+      <Ended title="This look is not there any more" item={item.data}>
+        It was dropped on another screen, and nothing of it counts.
+      </Ended>
+    );
+  if (look.data.finishedAt)
+    return (
+      <Ended title="This look is finished" item={item.data}>
+        It is in the log.
+      </Ended>
+    );
   return <Looking key={id} look={look.data} item={item.data} />;
 }
