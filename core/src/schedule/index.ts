@@ -90,7 +90,7 @@ export {
   LATE_REASONS,
   planBenchDays,
   planFromSolver,
-  smallestRemedy,
+  remedyInSteps,
   taskId,
   type BenchDay,
   type BenchOptions,

@@ -3,6 +3,7 @@ import { schedule, DAYS_A_WEEK, MINUTES_A_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { Database } from '../db/index.js';
+import { inSteps } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { AgendaService } from '../agenda/index.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
@@ -137,8 +138,9 @@ export class BenchDaysService {
     const running = this.asked.get(key);
     if (running && !hasty) return { ...(await running), final: true };
     const found = schedule.planBenchDays(tasks, options);
-    if (found.proven) return { ...this.keep(key, tasks, options, found), final: true };
-    const proof = running ?? this.settle(tasks, options, found).then((plan) => this.keep(key, tasks, options, plan));
+    if (found.proven && found.late.length === 0) return { ...(await this.keep(key, tasks, options, found)), final: true };
+    const plan = async () => this.keep(key, tasks, options, found.proven ? found : await this.settle(tasks, options, found));
+    const proof = running ?? plan();
     if (!running) {
       this.asked.set(key, proof);
       void proof.finally(() => this.asked.delete(key)).catch(() => undefined);
@@ -146,8 +148,13 @@ export class BenchDaysService {
     return hasty ? { plan: found, remedy: null, final: false } : { ...(await proof), final: true };
   }
 
-  private keep(key: string, tasks: readonly PlannedTask[], options: schedule.BenchOptions, plan: schedule.BenchPlan<PlannedTask>): Settled {
-    const settled = { plan, remedy: plan.late.length > 0 ? schedule.smallestRemedy(tasks, options) : null };
+  private async keep(
+    key: string,
+    tasks: readonly PlannedTask[],
+    options: schedule.BenchOptions,
+    plan: schedule.BenchPlan<PlannedTask>,
+  ): Promise<Settled> {
+    const settled = { plan, remedy: plan.late.length > 0 ? await inSteps(schedule.remedyInSteps(tasks, options)) : null };
     if (this.settled.size >= MOST_KEPT) this.settled.delete(this.settled.keys().next().value!);
     this.settled.set(key, settled);
     return settled;

@@ -5,7 +5,8 @@ import {
   benchProgramme,
   planBenchDays,
   planFromSolver,
-  smallestRemedy,
+  remedyInSteps,
+  type Remedy,
   taskId,
   type BenchOptions,
   type BenchPlan,
@@ -118,6 +119,14 @@ type Solver = {
 };
 // The types describe a module where Node sees CommonJS.
 const loadSolver = packed.default as unknown as () => Promise<Solver>;
+
+function smallestRemedy(...asked: Parameters<typeof remedyInSteps>): Remedy | null {
+  const steps = remedyInSteps(...asked);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
 
 describe('bench days', () => {
   it('are as few as every way of trying finds, over 500 seeded small cases with minutes, weekdays and absences', () => {

@@ -11,25 +11,31 @@ const WEEK = [6, 0, 5, 1, 2, 3, 4] as const;
 
 const slipsNot = ({ late }: BenchPlan): boolean => late.every((l) => l.reason === 'over');
 
-/** Tries longer days, five minutes at a time by halving, then one weekday more; null where neither helps. */
-export function smallestRemedy(windows: readonly BenchTask[], options: BenchOptions): Remedy | null {
-  if (slipsNot(planBenchDays(windows, options))) return null;
+/**
+ * Tries longer days, five minutes at a time by halving, then one weekday more; null where neither helps. Told in steps,
+ * since each try is a plan of its own.
+ */
+export function* remedyInSteps(windows: readonly BenchTask[], options: BenchOptions): Generator<void, Remedy | null> {
+  function* works(change: Partial<BenchOptions>): Generator<void, boolean> {
+    yield;
+    return slipsNot(planBenchDays(windows, { ...options, ...change }));
+  }
+  if (yield* works({})) return null;
   const { minutesPerDay, availableWeekdays } = options;
   if (minutesPerDay !== undefined) {
-    const works = (minutes: number) => slipsNot(planBenchDays(windows, { ...options, minutesPerDay: minutes }));
+    const after = (steps: number) => ({ minutesPerDay: minutesPerDay + steps * MINUTES_STEP });
     let [low, high] = [0, Math.ceil((LONGEST_DAY - minutesPerDay) / MINUTES_STEP)];
-    if (high > 0 && works(minutesPerDay + high * MINUTES_STEP)) {
+    if (high > 0 && (yield* works(after(high)))) {
       while (high - low > 1) {
         const mid = Math.floor((low + high) / 2);
-        if (works(minutesPerDay + mid * MINUTES_STEP)) high = mid;
+        if (yield* works(after(mid))) high = mid;
         else low = mid;
       }
-      return { change: 'minutes', minutesPerDay: minutesPerDay + high * MINUTES_STEP, more: high * MINUTES_STEP };
+      return { change: 'minutes', ...after(high), more: high * MINUTES_STEP };
     }
   }
-  if (!availableWeekdays) return null;
-  const weekday = WEEK.find(
-    (d) => !availableWeekdays.includes(d) && slipsNot(planBenchDays(windows, { ...options, availableWeekdays: [...availableWeekdays, d] })),
-  );
-  return weekday === undefined ? null : { change: 'weekday', weekday };
+  for (const weekday of availableWeekdays ? WEEK : [])
+    if (!availableWeekdays!.includes(weekday) && (yield* works({ availableWeekdays: [...availableWeekdays!, weekday] })))
+      return { change: 'weekday', weekday };
+  return null;
 }
