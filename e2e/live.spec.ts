@@ -1,6 +1,6 @@
 import { routes } from '@bright-keeper/contract';
-import { expect, test, type Browser, type Page } from '@playwright/test';
-import { lookedAt, start, type Running } from './server.js';
+import { expect, test, type APIRequestContext, type Browser, type Page } from '@playwright/test';
+import { lookedAt, post, SHELF, start, type Running } from './server.js';
 
 /** A change made anywhere shows on the other open pages, and takes nothing away from who is at work there. */
 let running: Running;
@@ -8,6 +8,8 @@ test.beforeEach(async () => void (running = await start()));
 test.afterEach(() => running.kill('SIGTERM'));
 
 const lens = (name: string) => ({ name, kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+
+const add = (request: APIRequestContext, path: string, data: object) => post(running, request, path, data);
 
 /** A page of another browser. */
 async function elsewhere(browser: Browser): Promise<Page> {
@@ -37,17 +39,69 @@ test('what is added and renamed in one browser shows in the other, without a rel
   await expect(page.getByRole('heading', { name: 'Corvane, the old one' })).toBeVisible();
 });
 
-test('what is being typed stays, and whoever saves it is told what the other one wrote', async ({ page, request }) => {
-  const { id } = (await (await request.post(running.url + routes.gear, { data: lens('Fifty') })).json()) as { id: string };
-  await opened(page, `/gear/${id}/edit`);
-  await page.getByRole('textbox', { name: 'Name' }).fill('Fifty, from my uncle');
-  await request.put(running.url + routes.item(id), { data: { ...lens('Fifty f/2'), version: 1 } });
-  // It was heard: the name under the form's title is the new one, the name in the form is one's own.
-  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Fifty, from my uncle');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText(/Fifty f\/2|changed elsewhere|Somebody else/i).first()).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Fifty, from my uncle');
-});
+/** Forms over one thing: where it is edited, what is typed there, and how another browser changes the same meanwhile. */
+const FORMS: Record<
+  string,
+  (page: Page, request: APIRequestContext) => Promise<{ change: () => Promise<unknown>; kept: () => Promise<string> }>
+> = {
+  'of a thing': async (page, request) => {
+    const { id } = await add(request, routes.gear, lens('Fifty'));
+    await opened(page, `/gear/${id}/edit`);
+    return {
+      change: () => request.put(running.url + routes.item(id), { data: { ...lens('Theirs'), version: 1 } }),
+      kept: async () => ((await (await request.get(running.url + routes.item(id))).json()) as { name: string }).name,
+    };
+  },
+  'of a place': async (page, request) => {
+    const { id } = await add(request, routes.places, SHELF);
+    await opened(page, `/storage/${id}/edit`);
+    const places = async () => (await (await request.get(running.url + routes.places)).json()) as { places: { name: string }[] };
+    return {
+      change: () => request.put(running.url + routes.place(id), { data: { ...SHELF, name: 'Theirs', version: 1 } }),
+      kept: async () => (await places()).places[0]!.name,
+    };
+  },
+  'of an outing': async (page, request) => {
+    const { id: itemId } = await add(request, routes.gear, lens('Fifty'));
+    const outing = { name: 'Shore', place: 'shore', from: '2026-03-01', to: '2026-03-02', itemIds: [itemId], met: [], note: '' };
+    const whole = { ...outing, frames: null, lensChanges: null, hours: null };
+    const { id } = await add(request, routes.outings, whole);
+    await opened(page, '/outings');
+    await page.getByRole('button', { name: 'Change Shore' }).click();
+    const outings = async () => (await (await request.get(running.url + routes.outings)).json()) as { name: string }[];
+    return {
+      change: () => request.put(running.url + routes.outing(id), { data: { ...whole, name: 'Theirs', version: 1 } }),
+      kept: async () => (await outings())[0]!.name,
+    };
+  },
+  'of a hygrometer': async (page, request) => {
+    const probe = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' };
+    const { id } = await add(request, routes.devices, probe);
+    await opened(page, '/hygrometers');
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await page.getByRole('button', { name: 'Edit or move' }).first().click();
+    const devices = async () => (await (await request.get(running.url + routes.devices)).json()) as { devices: { name: string }[] };
+    return {
+      change: () => request.put(running.url + routes.device(id), { data: { ...probe, name: 'Theirs', version: 1 } }),
+      kept: async () => (await devices()).devices[0]!.name,
+    };
+  },
+};
+
+for (const [form, begin] of Object.entries(FORMS))
+  test(`what is being typed into the form ${form} stays, and writes over nothing unseen`, async ({ page, request }) => {
+    const { change, kept } = await begin(page, request);
+    const name = page.getByRole('textbox', { name: 'Name' });
+    await name.fill('Mine');
+    const news = page.waitForResponse((r) => r.request().method() === 'GET' && r.url().includes('/api/') && !r.url().includes(routes.live));
+    expect(((await change()) as { status: () => number }).status()).toBe(200);
+    await news;
+    await expect(name).toHaveValue('Mine');
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByText(/changed elsewhere/)).toBeVisible();
+    await expect(name).toHaveValue('Mine');
+    expect(await kept()).toBe('Theirs');
+  });
 
 test('the same bench on two screens follows, and ends on both', async ({ page, browser, request }) => {
   const id = await lookedAt(running, request, 'Fifty', 'lens', {}, { 'front-glass': [{ soil: 'dust', severity: 3 }] });

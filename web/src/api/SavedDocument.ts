@@ -1,6 +1,6 @@
 import { hashKey } from '@tanstack/react-query';
 import { outside } from '../outside';
-import { ApiError } from './http';
+import { ApiError, newerIn } from './http';
 
 /** Something with a version that is sent whole after every change. */
 export type Versioned = { version: number };
@@ -29,10 +29,6 @@ const same = (a: unknown, b: unknown): boolean => hashKey([a]) === hashKey([b]);
  */
 type Unsaved<Draft> = { draft: Draft; onto: Draft[] };
 const placeFor = (name: string): string => `unsaved ${name}`;
-
-/** The newer version that a refusal as stale brings along; null for any other failure. */
-const newerIn = <Doc>(error: unknown): Doc | null =>
-  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Doc) : null;
 
 /**
  * A draft, and the server in step with it: each change is shown at once and sent in turn, one request at a time;

@@ -13,6 +13,10 @@ export class ApiError extends Error {
   }
 }
 
+/** The newer row that a refusal as stale brings along; null for any other failure. */
+export const newerIn = <Row>(error: unknown): Row | null =>
+  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Row) : null;
+
 const OFFLINE: Problem = {
   type: 'about:blank',
   title: 'Bright Keeper does not answer',

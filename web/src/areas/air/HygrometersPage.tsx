@@ -1,6 +1,7 @@
 import type { Device } from '@bright-keeper/contract';
 import { clockJumpWords, dutyWords } from '@bright-keeper/words';
 import { useState } from 'react';
+import { useOpened } from '../../api/useOpened';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
 import { useUpdateDevice } from './queries';
@@ -23,11 +24,12 @@ function ByHand({ device }: { device: Device }) {
 
 function Editing({ device, onDone }: { device: Device; onDone: () => void }) {
   const update = useUpdateDevice(device.id);
+  const { opened, saveOver } = useOpened(device);
   return (
     <DeviceForm
-      start={inputOf(device)}
+      start={inputOf(opened)}
       verb="Save"
-      save={(input) => update.mutateAsync({ ...input, version: device.version })}
+      save={(input) => saveOver((version) => update.mutateAsync({ ...input, version }))}
       onDone={onDone}
       error={update.error}
     />

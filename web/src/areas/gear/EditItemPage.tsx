@@ -1,14 +1,13 @@
 import type { Item } from '@bright-keeper/contract';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { ApiError } from '../../api/http';
+import { failsAll } from '../../api/client';
+import { newerIn } from '../../api/http';
+import { useUpToDate } from '../../api/useOpened';
 import { Button, ButtonLink, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
 import { useItem, useUpdateItem } from './queries';
 import { useItemForm } from './useItemForm';
-
-const newerRow = (error: unknown): Item | null =>
-  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Item) : null;
 
 function EditForm({ item }: { item: Item }) {
   const navigate = useNavigate();
@@ -20,7 +19,7 @@ function EditForm({ item }: { item: Item }) {
     form.handleSubmit((input) =>
       update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }),
     )();
-  const newer = newerRow(update.error);
+  const newer = newerIn<Item>(update.error);
   const takeNewer = (row: Item) => {
     takeRow(row);
     setVersion(row.version);
@@ -63,8 +62,9 @@ function EditForm({ item }: { item: Item }) {
 export function EditItemPage() {
   const { id = '' } = useParams();
   const item = useItem(id);
-  if (item.isPending) return <Loading />;
-  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
+  const isUpToDate = useUpToDate(item);
+  if (failsAll(item)) return <Failure error={item.error!} onRetry={() => void item.refetch()} />;
+  if (!item.data || !isUpToDate) return <Loading />;
   // The form keeps the version it was opened with, whatever a later refetch brings.
   return (
     <Page title={`Edit ${item.data.name}`}>

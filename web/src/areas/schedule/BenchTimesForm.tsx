@@ -39,10 +39,17 @@ function AwayFields({ control }: { control: Control<BenchTimes> }) {
 /** When there is time for the bench. */
 export function BenchTimesForm({ times }: { times: BenchTimes }) {
   const save = useSaveBenchTimes();
-  const form = useForm<BenchTimes>({ values: times, resolver: joiResolver(saveBenchTimes, { ...JOI_OPTIONS, convert: true }) });
+  const form = useForm<BenchTimes>({
+    values: times,
+    // What was changed elsewhere shows; what is being changed here stays.
+    resetOptions: { keepDirtyValues: true },
+    resolver: joiResolver(saveBenchTimes, { ...JOI_OPTIONS, convert: true }),
+  });
   const { errors } = form.formState;
   const weekdays = form.watch('weekdays');
-  const submit = form.handleSubmit((values) => save.mutate(values, { onError: (error) => showRefusal(error, form.setError) }));
+  const submit = form.handleSubmit((values) =>
+    save.mutate(values, { onSuccess: (saved) => form.reset(saved), onError: (error) => showRefusal(error, form.setError) }),
+  );
   const toggle = (day: number) =>
     form.setValue('weekdays', weekdays.includes(day) ? weekdays.filter((d) => d !== day) : [...weekdays, day], { shouldDirty: true });
   return (

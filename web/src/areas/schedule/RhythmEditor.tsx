@@ -1,11 +1,11 @@
 import type { KeptRhythm } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { rhythmTroubleWords, rhythmWords } from '@bright-keeper/words';
-import { useDeferredValue, useReducer } from 'react';
+import { useDeferredValue, useReducer, useState } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
 import { useRemoveRhythm, useRhythmPreview, useSaveRhythm } from './queries';
-import { draftOf, FRESH, heldIn, keptFor, reduceRhythm, toSave } from './rhythmState';
+import { draftOf, FRESH, heldIn, keptFor, nowKept, reduceRhythm, toSave } from './rhythmState';
 import { TriggerFields } from './TriggerFields';
 import { YearChange } from './YearChange';
 
@@ -37,7 +37,9 @@ const keyOf = (scope: schedule.RhythmScope): string =>
   scope.for === 'all' ? 'all' : scope.for === 'kind' ? `kind/${scope.kind}` : `one/${scope.id}`;
 
 /** The rhythm of one duty: for whom, what makes it due, how far it may slip; and what that makes of the next year. */
-export function RhythmEditor({ code, kept, subjects, of, today }: Props) {
+export function RhythmEditor({ code, kept: keptNow, subjects, of, today }: Props) {
+  // As they were when the editor was opened, and as its own saving made them: it writes over nothing unseen.
+  const [kept, setKept] = useState(keptNow);
   const kindOf = (id: string) => subjects.find((s) => s.id === id)?.kind;
   const begin: schedule.RhythmScope = of && subjects.some((s) => s.id === of) ? { for: 'subject', id: of } : { for: 'all' };
   const [draft, dispatch] = useReducer(reduceRhythm, null, () => draftOf(code, begin, heldIn(kept, code, begin, kindOf)));
@@ -69,7 +71,8 @@ export function RhythmEditor({ code, kept, subjects, of, today }: Props) {
       className="sheet space-y-4 p-4"
       onSubmit={(e) => {
         e.preventDefault();
-        if (troubles.length === 0) save.mutate(input);
+        if (troubles.length > 0) return;
+        save.mutate(input, { onSuccess: (saved) => setKept(nowKept(kept, input, saved)) });
       }}
     >
       <p className="text-soft">{schedule.dutyFacts(code).what}</p>
@@ -152,17 +155,11 @@ export function RhythmEditor({ code, kept, subjects, of, today }: Props) {
             disabled={remove.isPending}
             onClick={() =>
               remove.mutate(own.id, {
-                onSuccess: () =>
-                  dispatch({
-                    type: 'scope',
-                    scope: draft.scope,
-                    held: heldIn(
-                      kept.filter((k) => k.id !== own.id),
-                      code,
-                      draft.scope,
-                      kindOf,
-                    ),
-                  }),
+                onSuccess: () => {
+                  const rest = nowKept(kept, own, null);
+                  setKept(rest);
+                  dispatch({ type: 'scope', scope: draft.scope, held: heldIn(rest, code, draft.scope, kindOf) });
+                },
               })
             }
           >

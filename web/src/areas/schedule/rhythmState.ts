@@ -42,6 +42,13 @@ export function reduceRhythm(draft: RhythmDraft, action: RhythmAction): RhythmDr
 export const keptFor = (kept: readonly KeptRhythm[], code: schedule.DutyCode, scope: schedule.RhythmScope): KeptRhythm | null =>
   kept.find((k) => k.code === code && schedule.sameScope(k.scope, scope)) ?? null;
 
+/** The same with one of them as it is now, or without it where it is gone. */
+export const nowKept = (
+  kept: readonly KeptRhythm[],
+  { code, scope }: Pick<KeptRhythm, 'code' | 'scope'>,
+  now: KeptRhythm | null,
+): readonly KeptRhythm[] => [...kept.filter((k) => !(k.code === code && schedule.sameScope(k.scope, scope))), ...(now ? [now] : [])];
+
 /** What holds in a scope without a change of its own. */
 export function heldIn(
   kept: readonly KeptRhythm[],

@@ -1,19 +1,15 @@
 import { JOI_OPTIONS, settingsUpdate, type Settings } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
-import { ApiError } from '../../api/http';
+import { newerIn } from '../../api/http';
 import { showRefusal } from '../../ui/saveForm';
 import { useSaveSettings } from './queries';
-
-/** The settings somebody else saved in the meantime, where that is why these were refused. */
-export const newerSettings = (error: unknown): Settings | null =>
-  error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Settings) : null;
 
 /** The settings as they are edited: saved, refused beside their fields, or offered in a newer version. */
 export function useSettingsForm(settings: Settings) {
   const save = useSaveSettings();
   const form = useForm<Settings>({ defaultValues: settings, resolver: joiResolver(settingsUpdate, JOI_OPTIONS) });
-  const newer = newerSettings(save.error);
+  const newer = newerIn<Settings>(save.error);
   const submit = form.handleSubmit((values) =>
     save.mutate(values, { onSuccess: (saved) => form.reset(saved), onError: (error) => showRefusal(error, form.setError) }),
   );

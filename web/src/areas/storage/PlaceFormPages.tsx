@@ -3,7 +3,9 @@ import { storage } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { failsAll } from '../../api/client';
 import { ApiError } from '../../api/http';
+import { useOpened, useUpToDate } from '../../api/useOpened';
 import { Button, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
@@ -109,7 +111,8 @@ function PlaceForm({ start, self, others, verb, save, onDone, error }: Props) {
       </Field>
       {error instanceof ApiError && error.problem.code === 'stale' && (
         <Notice tone="attention">
-          This place was changed elsewhere in the meantime. Go back and open it again; what you typed is still here.
+          This place was changed elsewhere in the meantime. What you typed is still here: save again to keep it, or go back to see the newer
+          one.
         </Notice>
       )}
       {error instanceof ApiError && error.problem.code !== 'stale' && !error.problem.fields && <Failure error={error} />}
@@ -146,27 +149,33 @@ export function AddPlacePage() {
   );
 }
 
-export function EditPlacePage() {
-  const { id = '' } = useParams();
+function EditPlace({ place, others }: { place: Place; others: readonly Place[] }) {
   const navigate = useNavigate();
-  const places = usePlaces();
-  const update = useUpdatePlace(id);
-  if (places.isPending) return <Loading />;
-  if (places.isError) return <Failure error={places.error} onRetry={() => void places.refetch()} />;
-  const place = places.data.places.find((p) => p.id === id);
-  if (!place) return <Failure error={new Error('This place is not known.')} />;
-  const { id: _, version, archivedAt: _a, ...input } = place;
+  const update = useUpdatePlace(place.id);
+  const { opened, saveOver } = useOpened(place);
+  const { id, version: _, archivedAt: _a, ...input } = opened;
   return (
     <Page title={<>Edit: {place.name}</>}>
       <PlaceForm
         start={input}
         self={id}
-        others={places.data.places}
+        others={others}
         verb="Save"
-        save={(change) => update.mutateAsync({ ...change, version })}
+        save={(change) => saveOver((version) => update.mutateAsync({ ...change, version }))}
         onDone={() => void navigate(`/storage/${id}`)}
         error={update.error}
       />
     </Page>
   );
+}
+
+export function EditPlacePage() {
+  const { id = '' } = useParams();
+  const places = usePlaces();
+  const isUpToDate = useUpToDate(places);
+  if (failsAll(places)) return <Failure error={places.error!} onRetry={() => void places.refetch()} />;
+  if (!places.data || !isUpToDate) return <Loading />;
+  const place = places.data.places.find((p) => p.id === id);
+  if (!place) return <Failure error={new Error('This place is not known.')} />;
+  return <EditPlace key={id} place={place} others={places.data.places} />;
 }

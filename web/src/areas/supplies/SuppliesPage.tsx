@@ -2,6 +2,7 @@ import type { Supply, SupplyInput } from '@bright-keeper/contract';
 import { care, supplies } from '@bright-keeper/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { useOpened } from '../../api/useOpened';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
@@ -46,11 +47,12 @@ const inputOf = ({ id: _, version: _v, role: _r, usesSinceWash: _u, ...input }: 
 
 function Editing({ supply, onDone }: { supply: Supply; onDone: () => void }) {
   const update = useUpdateSupply(supply.id);
+  const { opened, saveOver } = useOpened(supply);
   return (
     <SupplyForm
-      start={inputOf(supply)}
+      start={inputOf(opened)}
       verb="Save"
-      save={(input) => update.mutateAsync({ ...input, version: supply.version })}
+      save={(input) => saveOver((version) => update.mutateAsync({ ...input, version }))}
       onDone={onDone}
       error={update.error}
     />

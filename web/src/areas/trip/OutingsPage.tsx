@@ -7,6 +7,7 @@ import { Day } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
 import { OutingForm } from './OutingForm';
+import { useOpened } from '../../api/useOpened';
 import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
 import { outingWords, PLACE_WORDS } from './words';
 
@@ -23,6 +24,25 @@ const blank = (today: string): OutingInput => ({
   note: '',
 });
 
+type ChangingProps = { outing: Outing; things: readonly { id: string; name: string }[]; onDone: () => void };
+
+function Changing({ outing, things, onDone }: ChangingProps) {
+  const update = useUpdateOuting();
+  const { opened, saveOver } = useOpened(outing);
+  const { id, version: _, ...input } = opened;
+  return (
+    <OutingForm
+      begin={input}
+      things={things}
+      verb="Save"
+      save={(next) => saveOver((version) => update.mutateAsync({ ...next, id, version }))}
+      error={update.error}
+      onDone={onDone}
+      onCancel={onDone}
+    />
+  );
+}
+
 function OutingRow({
   outing,
   things,
@@ -34,9 +54,7 @@ function OutingRow({
   open: boolean;
   onToggle: () => void;
 }) {
-  const update = useUpdateOuting();
   const remove = useRemoveOuting();
-  const { id, version, ...input } = outing;
   const along = things.filter((t) => outing.itemIds.includes(t.id));
   return (
     <li className="px-4 py-3">
@@ -67,17 +85,9 @@ function OutingRow({
       </div>
       {open && (
         <div className="mt-3 space-y-2">
-          <OutingForm
-            begin={input}
-            things={things}
-            verb="Save"
-            save={(next) => update.mutateAsync({ ...next, id, version })}
-            error={update.error}
-            onDone={onToggle}
-            onCancel={onToggle}
-          />
+          <Changing outing={outing} things={things} onDone={onToggle} />
           {remove.error && <Failure error={remove.error} />}
-          <Button disabled={remove.isPending} onClick={() => remove.mutate(id)}>
+          <Button disabled={remove.isPending} onClick={() => remove.mutate(outing.id)}>
             Remove this outing
           </Button>
         </div>
