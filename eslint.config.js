@@ -12,7 +12,30 @@ const CORE = [
     group: ['@bright-keeper/*', 'node:*', 'react*', '@nestjs/*', 'joi', ...deep],
     message: 'core imports nothing but small pure libraries.',
   },
+  {
+    regex: '^(\\.\\./)+(air|care|fungus|inspection|schedule|sensor|storage|supplies)/(?!(.*/)?index\\.js$)',
+    message: 'Another room is entered through its index, or that of its knowledge or kinds, which lists what it gives.',
+  },
 ];
+
+/** The rooms of core from the ground up: each knows those before it, and all of them the knowledge and the kinds of care. */
+const ROOMS = ['air', 'sensor', 'care', 'supplies', 'inspection', 'fungus', 'storage', 'schedule'];
+const entry = (room) => (room === 'care' ? 'care/(?!(knowledge|kinds)/)' : `${room}/`);
+const knowsOnlyBelow = (files, above) => ({
+  files,
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...CORE,
+          { regex: `^(\\.\\./)+(${above.map(entry).join('|')})`, message: 'No circles: a room of core knows those below it only.' },
+        ],
+      },
+    ],
+  },
+});
 
 /** The programs whose types are read, the same that are type-checked: one for each package would read core nine times. */
 const PROGRAMS = ['core/tsconfig.json', 'tsconfig.node.json', 'web/tsconfig.json'];
@@ -33,13 +56,13 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**'],
-    plugins: { house },
-    rules: {
-      'no-restricted-imports': ['error', { patterns: CORE }],
-      // What everybody knows of care are its knowledge and its kinds: they stand on the ground floor.
-      'house/rooms': ['error', { src: 'core/src', also: ['care/knowledge', 'care/kinds'] }],
-    },
+    rules: { 'no-restricted-imports': ['error', { patterns: CORE }] },
   },
+  ...ROOMS.slice(0, -1).map((room, i) => knowsOnlyBelow([`core/src/${room}/**`], ROOMS.slice(i + 1))),
+  knowsOnlyBelow(
+    ['core/src/care/knowledge/**', 'core/src/care/kinds/**'],
+    ROOMS.filter((room) => room !== 'care'),
+  ),
   {
     files: ['contract/src/**'],
     rules: forbid(
