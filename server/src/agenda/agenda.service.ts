@@ -135,7 +135,7 @@ export class AgendaService {
   private async airNow(db: Db): Promise<AirNow> {
     return {
       places: await this.climate.facts(db),
-      hygrometers: (await this.devices.all(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest }) => ({
+      hygrometers: (await this.devices.heard(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest }) => ({
         id,
         name,
         outdoor,

@@ -66,6 +66,9 @@ const toCalibration = (row: CalibrationRow): Calibration => ({
   correction: air.correctionOf(row),
 });
 
+/** What a hygrometer says and is, without who came with its key. */
+type Heard = Omit<Device, 'keyUsedAt'>;
+
 /** The hygrometers and weather stations, their salt tests, and the readings they push. */
 @Injectable()
 export class DeviceService {
@@ -92,6 +95,12 @@ export class DeviceService {
   async all(db: Db = this.database.db): Promise<Device[]> {
     const views = await this.views(db);
     return (await this.series.air(db)).inUse().map((d) => views(d));
+  }
+
+  /** Those in use, as duties ask for them. */
+  async heard(db: Db): Promise<Heard[]> {
+    const heard = await this.heardOf(db);
+    return (await this.series.air(db)).inUse().map((d) => heard(d));
   }
 
   async get(id: string): Promise<Device> {
@@ -245,14 +254,22 @@ export class DeviceService {
     return views((await this.series.air(db)).devices.get(id)!);
   }
 
-  /** What a page shows of a device: asked for all at once, so that many cost what one does. */
+  /** What a page shows of a device. */
   private async views(db: Db): Promise<(device: KnownDevice) => Device> {
+    const [heard, keyUse] = await Promise.all([
+      this.heardOf(db),
+      this.keyUse.get(this.database.stampFor(db, [trail]), () => this.trail.lastOfDevices(db)),
+    ]);
+    return (device) => ({ ...heard(device), keyUsedAt: keyUse.get(device.row.id)?.toISOString() ?? null });
+  }
+
+  /** The same but for when its key was used: asked for all at once, so that many cost what one does. */
+  private async heardOf(db: Db): Promise<(device: KnownDevice) => Heard> {
     const house = await this.series.air(db);
     const { placeNames, jumps } = await this.around.get(this.database.stampFor(db, [places, climateEvents]), async () => ({
       placeNames: await this.places.names(db),
       jumps: await this.repository.clockJumps(db),
     }));
-    const keyUse = await this.keyUse.get(this.database.stampFor(db, [trail]), () => this.trail.lastOfDevices(db));
     const nowMs = this.clock.now().getTime();
     return ({ row, calibrations, placeId, log }) => {
       const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
@@ -274,7 +291,6 @@ export class DeviceService {
         driftPctPerYear: air.driftPctPerYear(log.corrections),
         addedAt: row.createdAt.toISOString(),
         hasToken: tokenHash !== null,
-        keyUsedAt: keyUse.get(id)?.toISOString() ?? null,
         clockJumps: (jumps.get(id) ?? [])
           .slice(0, MOST_JUMPS)
           .flatMap(({ at, data }) => (data.kind === 'clock-jump' ? [{ at: at.toISOString(), backMin: data.backMin }] : [])),
