@@ -2,7 +2,8 @@ import { routes, type Device, type DeviceToken } from '@bright-keeper/contract';
 import { getTableName, is, Table } from 'drizzle-orm';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
-import { Kept } from './db/index.js';
+import pg from 'pg';
+import { Kept, writtenBy } from './db/index.js';
 import * as tables from './tables/index.js';
 import { testApp, type TestApp } from './testing/testApp.js';
 
@@ -10,6 +11,11 @@ const NAMES: ReadonlySet<string> = new Set(Object.values(tables).flatMap((table)
 /** The tables a statement reads. */
 const readBy = (statement: string): string[] =>
   [...statement.matchAll(/\b(?:from|join)\s+(?:"public"\.)?"?(\w+)"?/gi)].map((m) => m[1]!).filter((name) => NAMES.has(name));
+
+/** What a statement writes to, read in another way than the program does: from the words anywhere in it, but for what is quoted. */
+const wordsOf = (statement: string): string => statement.replace(/'[^']*'/g, '').replace(/"(\w+)"/g, '$1');
+const writesIn = (statement: string): string[] =>
+  [...wordsOf(statement).matchAll(/\b(?:insert\s+into|(?<!for\s|do\s)update|delete\s+from)\s+(\w+)/gi)].map((m) => m[1]!);
 
 /** A value that is being made, and the tables it has read for that. */
 type Making = { hangsOn: ReadonlySet<string>; read: Set<string>; within: Making | null };
@@ -19,6 +25,7 @@ describe('what is kept until a table moves', () => {
   const making = new AsyncLocalStorage<Making>();
   const made: Making[] = [];
   const values = new Set<unknown>();
+  const statements = new Set<string>();
   let t: TestApp;
 
   /** What was read for an inner value was read for the outer one. */
@@ -34,6 +41,14 @@ describe('what is kept until a table moves', () => {
       note(readBy(typeof config === 'string' ? config : config.text));
       return ask(config, given);
     }) as typeof pool.query;
+
+    const driver = pg.Client.prototype as unknown as { query: (...given: unknown[]) => unknown };
+    const send = driver.query;
+    vi.spyOn(driver, 'query').mockImplementation(function (this: unknown, ...given) {
+      const [config] = given as [string | { text: string }];
+      statements.add(typeof config === 'string' ? config : config.text);
+      return send.apply(this, given);
+    });
 
     const hangsOn = new WeakMap<object, ReadonlySet<string>>();
     const stampFor = t.database.stampFor.bind(t.database);
@@ -67,6 +82,19 @@ describe('what is kept until a table moves', () => {
       [...read].filter((name) => !hangsOn.has(name)).map((name) => `${name}, of what hangs on ${[...hangsOn].sort().join(', ')}`),
     );
     expect([...new Set(forgotten)]).toEqual([]);
+  });
+
+  it('is told of every statement that writes, and by the table it writes to', () => {
+    const writing = [...statements].filter((statement) => writesIn(statement).length > 0);
+    expect(writing.length).toBeGreaterThan(20);
+    const misread = [...statements].filter((statement) => {
+      const written = writtenBy(statement);
+      // What cannot be told counts as a write to anything.
+      if (written === 'unknown') return false;
+      const told = written === 'nothing' ? [] : [written.table];
+      return JSON.stringify([...new Set(writesIn(statement))]) !== JSON.stringify(told);
+    });
+    expect(misread).toEqual([]);
   });
 });
 

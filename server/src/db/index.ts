@@ -1,5 +1,5 @@
 export { asOneRequest } from './asking.js';
-export { Kept, Said, type Written } from './changes.js';
+export { Kept, Said, type Written, writtenBy } from './changes.js';
 export { bytes, instant } from './columns.js';
 export { DatabaseModule, type Platform } from './database.module.js';
 export { type Backing, Database, DatabaseRestarted, DataTaken, type Db, type Turn } from './database.js';
