@@ -34,4 +34,6 @@ export const TOPIC_OF: Readonly<Record<string, LiveTopic | null>> = {
   calendar_event: null,
   blob: null,
   blob_part: null,
+  // Not the household’s: whose turn it is to write, and the steps of the schema, in a schema of their own.
+  drizzle: null,
 };
