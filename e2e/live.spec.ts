@@ -148,3 +148,19 @@ test('a program that was started anew is heard again, with all that may have mov
   await request.post(running.url + routes.gear, { data: lens('Since then') });
   await expect(page.getByRole('link', { name: /Since then/ })).toBeVisible();
 });
+
+test('whoever ends a look goes on from there, however late the answer comes', async ({ page, request }) => {
+  const { id } = await add(request, routes.gear, lens('Fifty'));
+  const look = await add(request, routes.looks, { itemId: id });
+  await opened(page, `/look/${look.id}`);
+  await page.getByRole('button', { name: 'Nothing here' }).click();
+  await page.route('**/finish', async (route) => {
+    // The news that it is finished is here, and heard, before the answer is.
+    const heard = page.waitForResponse((r) => r.request().method() === 'GET' && r.url().endsWith(routes.look(look.id)));
+    const answer = await route.fetch();
+    await heard;
+    await route.fulfill({ response: answer });
+  });
+  await page.getByRole('button', { name: 'Finish the look' }).click();
+  await expect(page).toHaveURL(new RegExp(`/gear/${id}`));
+});

@@ -1,4 +1,4 @@
-import { QueryClient, type UseQueryResult } from '@tanstack/react-query';
+import { QueryClient, useIsMutating, type UseQueryResult } from '@tanstack/react-query';
 import { keys } from './keys';
 import { ApiError } from './http';
 
@@ -29,3 +29,6 @@ export function gearChanged(itemId?: string): void {
 /** Whether what was asked for can be shown no more: a server that is silent for a while takes nothing away from a screen. */
 export const failsAll = ({ isError, data, error }: Pick<UseQueryResult, 'isError' | 'data' | 'error'>): boolean =>
   isError && (data === undefined || !(error instanceof ApiError && error.isOffline));
+
+/** Whether it is being ended on this very screen, which goes on from there by itself. */
+export const useIsEnding = (id: string): boolean => useIsMutating({ mutationKey: keys.ending(id) }) > 0;

@@ -9,6 +9,8 @@ export const keys = {
   look: (id: string) => ['inspection', 'look', id] as const,
   cleaning: (id: string) => ['care', 'cleaning', id] as const,
   cleanings: ['care', 'cleanings'] as const,
+  /** Of what is being ended or dropped here. */
+  ending: (id: string) => ['ending', id] as const,
   drawer: ['supplies', 'drawer'] as const,
   places: ['storage', 'places'] as const,
   storage: ['storage'] as const,

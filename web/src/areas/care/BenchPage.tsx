@@ -3,7 +3,7 @@ import { care } from '@bright-keeper/core';
 import { Undo2, X } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll } from '../../api/client';
+import { failsAll, useIsEnding } from '../../api/client';
 import { ApiError } from '../../api/http';
 import type { SaveState } from '../../api/SavedDocument';
 import { useSavedDocument } from '../../api/useSavedDocument';
@@ -179,18 +179,19 @@ export function BenchPage() {
   const { id = '' } = useParams();
   const cleaning = useCleaning(id);
   const item = useItem(cleaning.data?.itemId);
+  const isEnding = useIsEnding(id);
   const drawing = useInSlices(item.isPending);
   if (failsAll(cleaning) && !item.data) return <Failure error={cleaning.error!} onRetry={() => void cleaning.refetch()} />;
   if (!cleaning.data) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   if (drawing || item.isPending) return <Loading />;
-  if (failsAll(cleaning))
+  if (failsAll(cleaning) && !isEnding)
     return (
       <Ended title="This cleaning is not there any more" item={item.data}>
         It was dropped on another screen, and nothing of it counts.
       </Ended>
     );
-  if (cleaning.data.finishedAt)
+  if (cleaning.data.finishedAt && !isEnding)
     return (
       <Ended title="This cleaning is finished" item={item.data}>
         It is in the log.

@@ -5,7 +5,7 @@ import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll } from '../../api/client';
+import { failsAll, useIsEnding } from '../../api/client';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { FileButton } from '../../ui/FilePicker';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -230,10 +230,11 @@ export function TeardownPage() {
   const record = useTeardown(id);
   const item = useItem(record.data?.itemId);
   const settings = useSettings();
+  const isEnding = useIsEnding(id);
   const failed = [record, ...(record.data ? [item] : []), settings].find(failsAll);
-  if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
+  if (failed && !isEnding) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
   if (!record.data || !item.data || !settings.data) return <Loading />;
-  if (record.data.finishedAt)
+  if (record.data.finishedAt && !isEnding)
     return (
       <Page title="Closed again">
         <Empty title="This record is finished" action={<ButtonLink to={`/gear/${record.data.itemId}`}>Back to the thing</ButtonLink>}>

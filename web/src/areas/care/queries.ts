@@ -40,6 +40,7 @@ export const cacheCleaning = (cleaning: Cleaning): void => void queryClient.setQ
 
 export const useFinishCleaning = (id: string) =>
   useMutation({
+    mutationKey: keys.ending(id),
     mutationFn: (finish: FinishCleaning) => http.post<ItemPage>(routes.cleaningFinish(id), finish),
     onSuccess: (item) => {
       queryClient.removeQueries({ queryKey: keys.cleaning(id) });
@@ -57,6 +58,7 @@ export const useRemakePlan = (id: string) =>
 
 export const useDropCleaning = (cleaning: Cleaning) =>
   useMutation({
+    mutationKey: keys.ending(cleaning.id),
     mutationFn: () => http.delete(routes.cleaning(cleaning.id)),
     onSuccess: () => {
       queryClient.removeQueries({ queryKey: keys.cleaning(cleaning.id) });
@@ -89,6 +91,7 @@ export const useSavePhoto = (id: string) =>
 /** Ends the record, or drops it. */
 export const useEndTeardown = (teardown: Teardown) =>
   useMutation({
+    mutationKey: keys.ending(teardown.id),
     mutationFn: async (how: { version: number } | 'drop') => {
       if (how === 'drop') await http.delete(routes.teardown(teardown.id));
       else await http.post<Teardown>(routes.teardownFinish(teardown.id), how);

@@ -3,7 +3,7 @@ import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll } from '../../api/client';
+import { failsAll, useIsEnding } from '../../api/client';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { Ended } from '../../ui/Ended';
@@ -215,18 +215,19 @@ export function LookPage() {
   const { id = '' } = useParams();
   const look = useLook(id);
   const item = useItem(look.data?.itemId);
+  const isEnding = useIsEnding(id);
   const drawing = useInSlices(item.isPending);
   if (failsAll(look) && !item.data) return <Failure error={look.error!} onRetry={() => void look.refetch()} />;
   if (!look.data) return <Loading />;
   if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
   if (drawing || item.isPending) return <Loading />;
-  if (failsAll(look))
+  if (failsAll(look) && !isEnding)
     return (
       <Ended title="This look is not there any more" item={item.data}>
         It was dropped on another screen, and nothing of it counts.
       </Ended>
     );
-  if (look.data.finishedAt)
+  if (look.data.finishedAt && !isEnding)
     return (
       <Ended title="This look is finished" item={item.data}>
         It is in the log.

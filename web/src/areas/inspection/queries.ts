@@ -36,6 +36,7 @@ export const cacheLook = (look: LookDoc): void => void queryClient.setQueryData(
 
 export const useFinishLook = (id: string) =>
   useMutation({
+    mutationKey: keys.ending(id),
     mutationFn: (version: number) => http.post<ItemPage>(routes.lookFinish(id), { version }),
     onSuccess: (item) => {
       queryClient.removeQueries({ queryKey: keys.look(id) });
@@ -45,6 +46,7 @@ export const useFinishLook = (id: string) =>
 
 export const useDropLook = (look: LookDoc) =>
   useMutation({
+    mutationKey: keys.ending(look.id),
     mutationFn: () => http.delete(routes.look(look.id)),
     onSuccess: () => {
       queryClient.removeQueries({ queryKey: keys.look(look.id) });
