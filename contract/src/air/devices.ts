@@ -99,6 +99,7 @@ export const senmlPack = Joi.array<storage.SenmlRecord[]>()
       bn: Joi.string().max(200),
       bt: Joi.number().unsafe(),
       bu: Joi.string().max(20),
+      bv: Joi.number().unsafe(),
       bver: Joi.number(),
       n: Joi.string().max(200),
       u: Joi.string().max(20),

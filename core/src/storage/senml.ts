@@ -1,10 +1,21 @@
 import { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from '../air/index.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
-export type SenmlRecord = { bn?: string; bt?: number; bu?: string; bver?: number; n?: string; u?: string; t?: number; v?: number };
+export type SenmlRecord = {
+  bn?: string;
+  bt?: number;
+  bu?: string;
+  bv?: number;
+  bver?: number;
+  n?: string;
+  u?: string;
+  t?: number;
+  v?: number;
+};
 
 /** Why a record was set aside. */
-export type SetAsideReason = 'no-time' | 'out-of-range' | 'unknown-unit' | 'half-a-reading' | 'in-the-future' | 'wrong-version';
+export type SetAsideReason =
+  'no-time' | 'out-of-range' | 'unknown-unit' | 'half-a-reading' | 'in-the-future' | 'wrong-version' | 'must-be-understood';
 export type SetAside = { index: number; reason: SetAsideReason };
 export type SenmlReadings = { readings: Reading[]; setAside: SetAside[] };
 
@@ -14,8 +25,15 @@ const RELATIVE_BELOW_S = 2 ** 28;
 const VERSION = 10;
 type Quantity = 'temperatureC' | 'humidityPct';
 
+/** A ratio may be of anything, a battery too: it is a humidity where its name says so. */
+const NAMES_HUMIDITY = /hum|(^|[^a-z])rh([^a-z]|$)/i;
+/** Units of a ratio, and how many percent one of each is (RFC 8428, section 12.1; RFC 8798, table 1; both from memory). */
+const RATIOS_PCT: Record<string, number> = { '/': 100, '/100': 1, '/1000': 0.1 };
+
 /** Which quantity a record carries, in our units; null for a unit that is neither. */
-function quantityOf(unit: string | undefined, value: number): { quantity: Quantity; value: number } | null {
+function quantityOf(name: string, unit: string | undefined, value: number): { quantity: Quantity; value: number } | null {
+  const ratioPct = RATIOS_PCT[unit ?? ''];
+  if (ratioPct !== undefined) return NAMES_HUMIDITY.test(name) ? { quantity: 'humidityPct', value: value * ratioPct } : null;
   switch (unit) {
     case 'Cel':
       return { quantity: 'temperatureC', value };
@@ -41,6 +59,9 @@ const inRange = (quantity: Quantity, value: number): boolean =>
 export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: number = CLOCK_AHEAD_MS): SenmlReadings {
   const setAside: SetAside[] = [];
   const halves = new Map<string, { at: number; index: number; values: Partial<Record<Quantity, number>> }>();
+  // A label that ends so must be understood, or nothing of the pack may be taken (section 4.4).
+  const strange = pack.findIndex((record) => Object.keys(record).some((label) => label.endsWith('_')));
+  if (strange >= 0) return { readings: [], setAside: [{ index: strange, reason: 'must-be-understood' }] };
   let base: SenmlRecord = {};
   pack.forEach((record, index) => {
     base = {
@@ -48,6 +69,7 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: numb
       ...(record.bn === undefined ? {} : { bn: record.bn }),
       ...(record.bt === undefined ? {} : { bt: record.bt }),
       ...(record.bu === undefined ? {} : { bu: record.bu }),
+      ...(record.bv === undefined ? {} : { bv: record.bv }),
     };
     if ((record.bver ?? VERSION) > VERSION) return void setAside.push({ index, reason: 'wrong-version' });
     if (record.v === undefined) return;
@@ -55,7 +77,7 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: numb
     const ms = seconds < RELATIVE_BELOW_S ? now.getTime() + seconds * 1000 : seconds * 1000;
     // Before 1970, or no number of ours at all.
     if (!(ms >= 0)) return void setAside.push({ index, reason: 'no-time' });
-    const known = quantityOf(record.u ?? base.bu, record.v);
+    const known = quantityOf((base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0));
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
     if (!inRange(known.quantity, known.value)) return void setAside.push({ index, reason: 'out-of-range' });
     if (ms - now.getTime() > aheadMs) return void setAside.push({ index, reason: 'in-the-future' });

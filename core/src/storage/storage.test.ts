@@ -19,6 +19,7 @@ import {
   recommendHome,
   roomInClimate,
   shiftBetween,
+  type SenmlRecord,
   isSilent,
   tooDamp,
   tooDry,
@@ -355,6 +356,44 @@ describe('a SenML pack', () => {
     );
     expect(readings[0]!.at).toBe('2026-03-10T09:59:00.000Z');
     expect(readings[0]!.temperatureC).toBeCloseTo(20, 9);
+  });
+  it('adds its base value to each, until another one is told (section 4.1)', () => {
+    const { readings } = readSenml(
+      [
+        { bn: 'probe:', bt: 1773136800, n: 'temperature', bu: 'Cel', bv: 20, v: 0.3 },
+        { n: 'humidity', u: '%RH', bv: 50, v: 5.4 },
+        { n: 'humidity', u: '%RH', t: 60, v: -1 },
+        { n: 'temperature', t: 60, bv: 0, v: 21 },
+      ],
+      now,
+    );
+    expect(readings.map((r) => [r.temperatureC, r.humidityPct])).toEqual([
+      [20.3, 55.4],
+      [21, 49],
+    ]);
+  });
+  it.each([
+    ['/', 0.554, 'humidity'],
+    ['/100', 55.4, 'rh'],
+    ['/1000', 554, 'Hum_1'],
+  ])('takes a ratio in %s for a humidity where its name says so, and for nothing where it does not', (u, v, n) => {
+    const warm = { n: 'temperature', u: 'Cel', v: 20 };
+    expect(readSenml([warm, { n, u, v }], now).readings[0]!.humidityPct).toBeCloseTo(55.4, 9);
+    expect(
+      readSenml(
+        [
+          { bn: 'shelf-humidity:', ...warm },
+          { n: 'value', u, v },
+        ],
+        now,
+      ).readings[0]!.humidityPct,
+    ).toBeCloseTo(55.4, 9);
+    for (const other of ['battery', 'threshold', 'signal'])
+      expect(readSenml([warm, { n: other, u, v }], now)).toMatchObject({ readings: [], setAside: [{ reason: 'unknown-unit' }, {}] });
+  });
+  it('of which something must be understood that is not is not taken at all (section 4.4)', () => {
+    const pack = [{ n: 't', u: 'Cel', v: 20 }, { n: 'h', u: '%RH', v: 50, odd_: 1 } as SenmlRecord];
+    expect(readSenml(pack, now)).toEqual({ readings: [], setAside: [{ index: 1, reason: 'must-be-understood' }] });
   });
   it.each([
     ['a wrong unit', { u: 'Fahr', v: 70 }, 'unknown-unit'],
