@@ -97,6 +97,28 @@ describe('a page that hears what moves', () => {
     expect(stale()).toEqual([keys.today]);
   });
 
+  it('asks again for what was answered between two pieces of news: it knows of the first only', () => {
+    shown(keys.drawer);
+    news(['drawer']);
+    later(100);
+    shown(keys.drawer);
+    later(100);
+    news(['drawer']);
+    later(1000);
+    expect(stale()).toEqual([keys.drawer]);
+  });
+
+  it('asks again for what was on its way when the news came: it may have been answered before', async () => {
+    let answer = (_: string): void => {};
+    const asked = queries.fetchQuery({ queryKey: keys.drawer, queryFn: () => new Promise<string>((resolve) => (answer = resolve)) });
+    news(['drawer']);
+    later(50);
+    answer('as it was before');
+    await asked;
+    later(1000);
+    expect(stale()).toEqual([keys.drawer]);
+  });
+
   it('takes readings as they come for no reason to ask every moment, and anything else at once', () => {
     shown(keys.devices);
     news(['air']);

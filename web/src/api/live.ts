@@ -21,11 +21,12 @@ export class Live {
   private place: string | null = null;
   private readonly channel = outside.channel(CHANNEL);
   private readonly waiting = new Map<LiveTopic, number>();
+  private readonly underWay = new Set<string>();
   private timer: ReturnType<typeof setTimeout> | null = null;
   private dueAt = Infinity;
   private airAt = -Infinity;
 
-  constructor(private readonly queries: Pick<QueryClient, 'invalidateQueries'>) {}
+  constructor(private readonly queries: Pick<QueryClient, 'invalidateQueries' | 'getQueryCache'>) {}
 
   /** Never to be stopped: it lives as long as its page. */
   start(): void {
@@ -53,7 +54,10 @@ export class Live {
 
   private news(moved: readonly LiveTopic[]): void {
     const now = outside.now().getTime();
-    for (const topic of moved) if (!this.waiting.has(topic)) this.waiting.set(topic, now);
+    for (const topic of moved) this.waiting.set(topic, now);
+    // What is on its way may have been answered before the change.
+    for (const { queryHash, queryKey, state } of this.queries.getQueryCache().getAll())
+      if (state.fetchStatus === 'fetching' && isStaleBy(moved, queryKey)) this.underWay.add(queryHash);
     const dueAt = now + this.restMs(now);
     if (this.waiting.size === 0 || dueAt >= this.dueAt) return;
     if (this.timer) clearTimeout(this.timer);
@@ -71,10 +75,13 @@ export class Live {
     this.dueAt = Infinity;
     const since = [...this.waiting];
     this.waiting.clear();
+    const underWay = new Set(this.underWay);
+    this.underWay.clear();
     if (since.some(([topic]) => topic === 'air')) this.airAt = outside.now().getTime();
     void this.queries.invalidateQueries({
       // What was answered after the news came knows of it.
-      predicate: ({ queryKey, state }) => since.some(([topic, heardAt]) => state.dataUpdatedAt <= heardAt && isStaleBy([topic], queryKey)),
+      predicate: ({ queryHash, queryKey, state }) =>
+        underWay.has(queryHash) || since.some(([topic, heardAt]) => state.dataUpdatedAt <= heardAt && isStaleBy([topic], queryKey)),
     });
   }
 }
