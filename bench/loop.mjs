@@ -35,11 +35,13 @@ async function idsIn(url) {
 async function readsOf(url) {
   const { paths } = await (await fetch(`${url}/api/docs.json`)).json();
   const ids = await idsIn(url);
-  return Object.entries(paths)
-    // One of them never ends: what moves is told as it moves.
-    .filter(([path, methods]) => methods.get && path !== '/api/live')
-    .map(([path]) => path.replace(/\/(\w[\w-]*)\/\{[^}]+\}/g, (_, word) => `/${word}/${ids[word] ?? '{none}'}`))
-    .filter((path) => !path.includes('{'));
+  return (
+    Object.entries(paths)
+      // One of them never ends: what moves is told as it moves.
+      .filter(([path, methods]) => methods.get && path !== '/api/live')
+      .map(([path]) => path.replace(/\/(\w[\w-]*)\/\{[^}]+\}/g, (_, word) => `/${word}/${ids[word] ?? '{none}'}`))
+      .filter((path) => !path.includes('{'))
+  );
 }
 
 async function measure(name, server) {
