@@ -9,9 +9,6 @@ import { queryClient } from './api/client';
 import { HouseZone } from './areas/settings';
 import { Pages } from './Pages';
 
-// What others change can wait until this page stands.
-void import('./api/live').then(({ Live }) => new Live(queryClient).start());
-
 const root = createRoot(document.getElementById('root')!);
 startTransition(() =>
   root.render(
@@ -26,3 +23,6 @@ startTransition(() =>
     </StrictMode>,
   ),
 );
+
+// After the page itself: what others change can wait until it stands.
+void import('./api/live').then(({ Live }) => new Live(queryClient).start());

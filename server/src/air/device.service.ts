@@ -134,7 +134,6 @@ export class DeviceService {
   /** Takes it out of use; what it read stays. */
   archive(id: string, version: number): Promise<void> {
     return this.database.transaction(async (db) => {
-      await this.repository.versioned.find(db, id);
       const change = { archivedAt: this.clock.now(), tokenHash: null };
       await this.repository.versioned.update(db, id, version, change, () => this.view(db, id));
       await this.repository.place(db, this.ids.next(), id, null, this.clock.now());

@@ -1,5 +1,5 @@
 export { copyTree } from './copyTree.js';
-export { type Asked, DatabaseStopped, type Exchange, type Kept, type Told } from './keeper.js';
+export { type Asked, DatabaseStopped, type Exchange, type KeptEngine, type Told } from './keeper.js';
 export { answeringFor, Claim, DirectoryInUse, LOCK_FILE, proofOf } from './lock.js';
 export { privateDirectory } from './privateFiles.js';
 export { syncPath } from './syncPath.js';

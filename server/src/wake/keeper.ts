@@ -153,4 +153,4 @@ export class EngineKeeper {
 }
 
 /** A keeper, and who is told when its engine ended without being asked to. */
-export type Kept = { keeper: EngineKeeper; onStopped: (why: string) => void };
+export type KeptEngine = { keeper: EngineKeeper; onStopped: (why: string) => void };

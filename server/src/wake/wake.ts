@@ -4,7 +4,7 @@ import { DATABASE_THREAD } from '../paths.js';
 import { Claim } from './lock.js';
 import { privateDirectory } from './privateFiles.js';
 import { beginFromTemplate } from './template.js';
-import { EngineKeeper, type Kept } from './keeper.js';
+import { EngineKeeper, type KeptEngine } from './keeper.js';
 
 const A_MINUTE_MS = 60_000;
 
@@ -32,7 +32,7 @@ export function claim(dataDir: string): Claimed {
 }
 
 /** A database that wakes in a thread of its own; `onStopped` is told when it ended without being asked to. */
-export type Waking = Claimed & Kept;
+export type Waking = Claimed & KeptEngine;
 
 /**
  * Claims a directory and starts its database. It takes as long to wake as all of the program's code takes to be loaded,

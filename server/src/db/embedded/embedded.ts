@@ -1,7 +1,7 @@
 import pg from 'pg';
 import type { Backing } from '../database.js';
 import type { Engine } from './engine.js';
-import type { Exchange, Kept } from '../../wake/index.js';
+import type { Exchange, KeptEngine } from '../../wake/index.js';
 import { OneLine } from './oneLine.js';
 import { Wire } from './wire.js';
 
@@ -47,7 +47,7 @@ export const overEngine = (engine: Engine, onFiles: boolean): Backing => ({
 });
 
 /** The embedded database in a thread of its own, which is started anew when it ends or hangs. */
-export function inItsThread(waking: Kept, onStopped: (why: string) => void): Backing {
+export function inItsThread(waking: KeptEngine, onStopped: (why: string) => void): Backing {
   const { keeper } = waking;
   let lives = 1;
   waking.onStopped = (why) => {

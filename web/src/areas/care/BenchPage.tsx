@@ -3,17 +3,15 @@ import { care } from '@bright-keeper/core';
 import { Undo2, X } from 'lucide-react';
 import { useCallback, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll, useIsEnding } from '../../api/client';
 import { ApiError } from '../../api/http';
 import type { SaveState } from '../../api/SavedDocument';
 import { useSavedDocument } from '../../api/useSavedDocument';
-import { Ended } from '../../ui/Ended';
+import { AtWork } from '../../ui/AtWork';
 import { LightPath } from '../../ui/lightpath/LightPath';
-import { Button, Failure, Loading, Notice } from '../../ui/parts';
+import { Button, Failure, Notice } from '../../ui/parts';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
-import { useInSlices } from '../../ui/useInSlices';
 import { useItem } from '../gear';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
@@ -179,23 +177,9 @@ export function BenchPage() {
   const { id = '' } = useParams();
   const cleaning = useCleaning(id);
   const item = useItem(cleaning.data?.itemId);
-  const isEnding = useIsEnding(id);
-  const drawing = useInSlices(item.isPending);
-  if (failsAll(cleaning) && !item.data) return <Failure error={cleaning.error!} onRetry={() => void cleaning.refetch()} />;
-  if (!cleaning.data) return <Loading />;
-  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
-  if (drawing || item.isPending) return <Loading />;
-  if (failsAll(cleaning) && !isEnding)
-    return (
-      <Ended title="This cleaning is not there any more" item={item.data}>
-        It was dropped on another screen, and nothing of it counts.
-      </Ended>
-    );
-  if (cleaning.data.finishedAt && !isEnding)
-    return (
-      <Ended title="This cleaning is finished" item={item.data}>
-        It is in the log.
-      </Ended>
-    );
-  return <Bench key={id} cleaning={cleaning.data} item={item.data} />;
+  return (
+    <AtWork id={id} what="cleaning" work={cleaning} item={item}>
+      {(work, thing) => <Bench key={id} cleaning={work} item={thing} />}
+    </AtWork>
+  );
 }

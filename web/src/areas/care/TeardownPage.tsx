@@ -5,10 +5,11 @@ import { beforeOpening, closingWords, DEPTH_NAMES } from '@bright-keeper/words';
 import { Camera, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll, useIsEnding } from '../../api/client';
+import { failsAll } from '../../api/client';
 import { useSavedDocument } from '../../api/useSavedDocument';
 import { FileButton } from '../../ui/FilePicker';
-import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { Button, Failure, Loading, Page, Section } from '../../ui/parts';
+import { AtWork } from '../../ui/AtWork';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { useItem } from '../gear';
@@ -230,17 +231,12 @@ export function TeardownPage() {
   const record = useTeardown(id);
   const item = useItem(record.data?.itemId);
   const settings = useSettings();
-  const isEnding = useIsEnding(id);
-  const failed = [record, ...(record.data ? [item] : []), settings].find(failsAll);
-  if (failed && !isEnding) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
-  if (!record.data || !item.data || !settings.data) return <Loading />;
-  if (record.data.finishedAt && !isEnding)
-    return (
-      <Page title="Closed again">
-        <Empty title="This record is finished" action={<ButtonLink to={`/gear/${record.data.itemId}`}>Back to the thing</ButtonLink>}>
-          It is in the log.
-        </Empty>
-      </Page>
-    );
-  return <Record key={id} record={record.data} item={item.data} schools={settings.data.schools} />;
+  if (failsAll(settings)) return <Failure error={settings.error!} onRetry={() => void settings.refetch()} />;
+  if (!settings.data) return <Loading />;
+  const { schools } = settings.data;
+  return (
+    <AtWork id={id} what="record" work={record} item={item}>
+      {(work, thing) => <Record key={id} record={work} item={thing} schools={schools} />}
+    </AtWork>
+  );
 }

@@ -3,14 +3,12 @@ import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
 import { useNavigate, useParams } from 'react-router';
-import { failsAll, useIsEnding } from '../../api/client';
 import { LightPath } from '../../ui/lightpath/LightPath';
-import { Button, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
-import { Ended } from '../../ui/Ended';
+import { Button, Failure, Page, VerdictChip } from '../../ui/parts';
+import { AtWork } from '../../ui/AtWork';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
-import { useInSlices } from '../../ui/useInSlices';
 import { useItem } from '../gear';
 import { FindingsPicker } from './FindingsPicker';
 import { SizeOnFront } from './SizeOnFront';
@@ -215,23 +213,9 @@ export function LookPage() {
   const { id = '' } = useParams();
   const look = useLook(id);
   const item = useItem(look.data?.itemId);
-  const isEnding = useIsEnding(id);
-  const drawing = useInSlices(item.isPending);
-  if (failsAll(look) && !item.data) return <Failure error={look.error!} onRetry={() => void look.refetch()} />;
-  if (!look.data) return <Loading />;
-  if (item.isError) return <Failure error={item.error} onRetry={() => void item.refetch()} />;
-  if (drawing || item.isPending) return <Loading />;
-  if (failsAll(look) && !isEnding)
-    return (
-      <Ended title="This look is not there any more" item={item.data}>
-        It was dropped on another screen, and nothing of it counts.
-      </Ended>
-    );
-  if (look.data.finishedAt && !isEnding)
-    return (
-      <Ended title="This look is finished" item={item.data}>
-        It is in the log.
-      </Ended>
-    );
-  return <Looking key={id} look={look.data} item={item.data} />;
+  return (
+    <AtWork id={id} what="look" work={look} item={item}>
+      {(work, thing) => <Looking key={id} look={work} item={thing} />}
+    </AtWork>
+  );
 }
