@@ -26,9 +26,9 @@ export function gearChanged(itemId?: string): void {
   }
 }
 
-/** Whether what was asked for can be shown no more: a server that is silent for a while takes nothing away from a screen. */
+/** Whether what was asked for can be shown no more: it never came, or is gone. A server that is silent or failing for a while takes nothing away. */
 export const failsAll = ({ isError, data, error }: Pick<UseQueryResult, 'isError' | 'data' | 'error'>): boolean =>
-  isError && (data === undefined || !(error instanceof ApiError && error.isOffline));
+  isError && (data === undefined || (error instanceof ApiError && error.problem.status === 404));
 
 /** Whether it is being ended on this very screen, which goes on from there by itself. */
 export const useIsEnding = (id: string): boolean => useIsMutating({ mutationKey: keys.ending(id) }) > 0;
