@@ -2,6 +2,7 @@ export * from './problem.js';
 export * from './joi.js';
 export * from './routes.js';
 export * from './text.js';
+export * from './access/index.js';
 export * from './air/index.js';
 export type * from './fungus/index.js';
 export * from './gear/index.js';

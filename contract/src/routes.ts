@@ -101,4 +101,13 @@ export const routes = {
   supplyWash: (id: string) => `/api/supplies/${id}/wash`,
   supplyDemote: (id: string) => `/api/supplies/${id}/demote`,
   settings: '/api/settings',
+  access: '/api/access',
+  accessPassphrase: '/api/access/passphrase',
+  accessNetwork: '/api/access/network',
+  accessCode: '/api/access/code',
+  accessPair: '/api/access/pair',
+  accessSignIn: '/api/access/sign-in',
+  accessProof: '/api/access/proof',
+  accessSignOut: '/api/access/sign-out',
+  accessDevice: (id: string) => `/api/access/devices/${id}`,
 } as const;

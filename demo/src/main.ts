@@ -1,4 +1,4 @@
-import { Claim, portFromEnvironment, serve } from '@bright-keeper/server/start';
+import { Claim, networkFromEnvironment, portFromEnvironment, serve } from '@bright-keeper/server/start';
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
@@ -29,6 +29,7 @@ try {
   const { app, address } = await serve({
     dataDir,
     port,
+    ...networkFromEnvironment(),
     webDir: WEB,
     prepare: async ({ database }) => {
       if (existsSync(marker)) return;

@@ -1,4 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
+import { AccessModule, type NetworkOptions } from './access/index.js';
 import { AirModule } from './air/index.js';
 import { CareModule } from './care/index.js';
 import { DatabaseModule, type Platform } from './db/index.js';
@@ -19,11 +20,12 @@ import { TripModule } from './trip/index.js';
 
 @Module({})
 export class AppModule {
-  static with(platform: Platform): DynamicModule {
+  static with(platform: Platform, network: NetworkOptions | null = null): DynamicModule {
     return {
       module: AppModule,
       imports: [
         DatabaseModule.with(platform),
+        AccessModule.with(network),
         SettingsModule,
         ScheduleModule,
         GearModule,

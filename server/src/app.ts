@@ -5,21 +5,25 @@ import compression from 'compression';
 import express, { type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
+import type { RequestListener } from 'node:http';
 import { constants } from 'node:zlib';
+import { AccessService, beginPage, gate, slowGuesses, type NetworkOptions } from './access/index.js';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/index.js';
 import {
   Acknowledge,
+  addressedToUs,
   whileItCanBeKept,
   Ending,
   againstGuessing,
   checkRoutes,
   describeRoutes,
+  guessedPaths,
   keyedPaths,
-  localOnly,
   ProblemFilter,
   serveAssets,
   servePages,
+  whoMayCome,
 } from './http/index.js';
 import { LIMITS } from './limits.js';
 import { frameworkLog } from './platform/index.js';
@@ -54,17 +58,33 @@ function serveDocs(app: NestExpressApplication): void {
   SwaggerModule.setup('api/docs', app, document, { jsonDocumentUrl: 'api/docs.json' });
 }
 
+export type AppOptions = {
+  webDir?: string | undefined;
+  ending?: Ending;
+  /** How it can be opened to its network; without it, it answers its own machine only. */
+  network?: NetworkOptions | null;
+};
+
 /** The application over an open database, ready to listen. */
-export async function createApp(platform: Platform, webDir?: string, ending = new Ending()): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(platform), { logger: frameworkLog, bodyParser: false });
+export async function createApp(
+  platform: Platform,
+  { webDir, ending = new Ending(), network = null }: AppOptions = {},
+): Promise<NestExpressApplication> {
+  const module = AppModule.with(platform, network);
+  const app = await NestFactory.create<NestExpressApplication>(module, { logger: frameworkLog, bodyParser: false });
   checkRoutes(app);
+  const access = app.get(AccessService);
+  const whoMay = whoMayCome(app);
   const web = webDir && existsSync(webDir) ? webDir : null;
   app.disable('x-powered-by');
   app.use(ending.takeLeave);
-  app.use(localOnly(SECURED));
+  app.use(addressedToUs(SECURED));
+  app.use(beginPage(access, SECURED, () => platform.clock.now()));
   if (web) serveAssets(app, web);
   app.use(SECURED);
   app.use('/api', heldByNobody);
+  app.use(gate(access, whoMay));
+  app.use(guessedPaths(app), ...slowGuesses());
   app.use(whileItCanBeKept(platform.disk, platform.database));
   app.use(keyedPaths(app), ...againstGuessing());
   app.use(compression(QUICKLY));
@@ -73,5 +93,6 @@ export async function createApp(platform: Platform, webDir?: string, ending = ne
   app.useGlobalInterceptors(new Acknowledge(platform.database));
   serveDocs(app);
   if (web) servePages(app, web);
+  access.network.serve(app.getHttpAdapter().getInstance() as RequestListener);
   return app;
 }

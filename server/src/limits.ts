@@ -40,4 +40,14 @@ export const LIMITS = {
   },
   /** Pages that are told what moves: one line for all of one browser. */
   live: { listeners: 600 },
+  /** From the network. */
+  access: {
+    devices: 100,
+    /** What whoever is not let in may send: a passphrase or a code, or readings with a key. */
+    strangerBytes: 10_000,
+    keyBytes: 4 * MB,
+    /** Wrong passphrases and codes in a quarter of an hour, of one address and of all together. */
+    wrongOfOne: 10,
+    wrongOfAll: 60,
+  },
 } as const;

@@ -1,9 +1,9 @@
 import { WEB } from './paths.js';
-import { databaseUrl, dataDirectory, portFromEnvironment, serve } from './serve.js';
+import { databaseUrl, dataDirectory, networkFromEnvironment, portFromEnvironment, serve } from './serve.js';
 
 try {
   const dataDir = dataDirectory();
-  const { address } = await serve({ dataDir, url: databaseUrl(), port: portFromEnvironment(), webDir: WEB });
+  const { address } = await serve({ dataDir, url: databaseUrl(), port: portFromEnvironment(), ...networkFromEnvironment(), webDir: WEB });
   console.log(`Bright Keeper is at ${address}  (data in ${databaseUrl() ? 'PostgreSQL' : dataDir})`);
 } catch (error) {
   console.error(error instanceof Error ? error.message : error);

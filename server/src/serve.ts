@@ -13,17 +13,31 @@ export const dataDirectory = (): string => process.env.BRIGHT_KEEPER_DATA || joi
 /** The PostgreSQL server that keeps the household, as `DATABASE_URL` names it; null where the data directory does. */
 export const databaseUrl = (): string | null => process.env.DATABASE_URL || null;
 
-/** @throws RangeError when PORT is not a port. */
-export function portFromEnvironment(): number {
-  const text = process.env.PORT;
-  if (!text) return DEFAULT_PORT;
+function portOf(name: string, usual: number): number {
+  const text = process.env[name];
+  if (!text) return usual;
   const port = Number(text);
-  if (!(Number.isInteger(port) && port > 0 && port < 65_536)) throw new RangeError(`PORT is "${text}"; give a number from 1 to 65535.`);
+  if (!(Number.isInteger(port) && port > 0 && port < 65_535)) throw new RangeError(`${name} is "${text}"; give a number from 1 to 65534.`);
   return port;
 }
 
+/** @throws RangeError when PORT is not a port. */
+export const portFromEnvironment = (): number => portOf('PORT', DEFAULT_PORT);
+
 /**
- * Opens the data and listens on this machine only.
+ * Where the network is answered, once that is wanted: `NETWORK_PORT`, or the port after the machine's own; and a
+ * certificate one brings, in the files of `TLS_CERTIFICATE` and `TLS_KEY`.
+ *
+ * @throws RangeError when NETWORK_PORT is not a port, or one file is named without the other.
+ */
+export function networkFromEnvironment(): Pick<ServeOptions, 'networkPort' | 'tls'> {
+  const { TLS_CERTIFICATE: certificate, TLS_KEY: key } = process.env;
+  if (!certificate !== !key) throw new RangeError('TLS_CERTIFICATE and TLS_KEY belong together: name both files, or none.');
+  return { networkPort: portOf('NETWORK_PORT', portFromEnvironment() + 1), tls: certificate && key ? { certificate, key } : null };
+}
+
+/**
+ * Opens the data and listens on this machine, and on its network where that was wanted.
  *
  * @throws DirectoryInUse when the data is open elsewhere; Error when the port is taken.
  */

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { AccessService, broughtAlong, namesHere, ownAuthority, type NetworkOptions } from './access/index.js';
 import { createApp } from './app.js';
 import type { Database, Platform } from './db/index.js';
 import type { Waking } from './wake/index.js';
@@ -34,15 +35,24 @@ export type ServeOptions = {
   /** A PostgreSQL server that keeps the household instead of the directory. */
   url?: string | null;
   port: number;
+  /** Where the network is answered once that is wanted; the port after it tells phones how to begin. */
+  networkPort?: number;
+  /** A certificate one brings, and its key; without them the household vouches for itself. */
+  tls?: { certificate: string; key: string } | null;
   webDir?: string;
   prepare?: (platform: Platform) => Promise<void>;
 };
 
+const networkOf = ({ dataDir, port, networkPort = port + 1, tls }: ServeOptions): NetworkOptions => ({
+  port: networkPort,
+  beginPort: networkPort + 1,
+  certificates: tls ? broughtAlong(tls.certificate, tls.key) : ownAuthority(dataDir, namesHere),
+  namesNow: namesHere,
+});
+
 /** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */
-export async function serveOn(
-  waking: Waking | null,
-  { dataDir, url = null, port, webDir, prepare }: ServeOptions,
-): Promise<{ app: NestExpressApplication; address: string }> {
+export async function serveOn(waking: Waking | null, options: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {
+  const { dataDir, url = null, port, webDir, prepare } = options;
   const onStopped = (why: string) => log.error({ why }, 'the database ended and is started anew');
   const { database, ready } = waking ? openWaking(waking, { dataDir, onStopped }) : await onServer(url!, dataDir);
   const platform: Platform = {
@@ -53,7 +63,7 @@ export async function serveOn(
     data: new DataFolder(dataDir, waking?.claim.secret ?? null),
   };
   const ending = new Ending();
-  const [app] = await Promise.all([createApp(platform, webDir, ending), ready]);
+  const [app] = await Promise.all([createApp(platform, { webDir, ending, network: networkOf(options) }), ready]);
   await prepare?.(platform);
   try {
     await app.listen(port, '127.0.0.1');
@@ -65,6 +75,7 @@ export async function serveOn(
   endOnSignals(app, ending);
   endOnFaults(app, ending);
   sayWhenTaken(database, dataDir);
+  await app.get(AccessService).resume();
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
   void app
     .get(TodayService)

@@ -1,3 +1,3 @@
 /* What starts the program. It is apart from the rest, so that the database wakes before all of that is loaded. */
 export { Claim } from './wake/index.js';
-export { portFromEnvironment, serve } from './serve.js';
+export { networkFromEnvironment, portFromEnvironment, serve } from './serve.js';

@@ -58,6 +58,9 @@ export const TRAIL_SUBJECTS = [
   'backup',
   'backup-folder',
   'household',
+  'passphrase',
+  'network',
+  'paired-device',
 ] as const;
 export type TrailSubject = (typeof TRAIL_SUBJECTS)[number];
 

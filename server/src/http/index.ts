@@ -1,11 +1,24 @@
 export { Acknowledge } from './acknowledge.js';
 export { type Mark, readCursor, writeCursor } from './cursor.js';
 export { whileItCanBeKept } from './diskRoom.js';
+export { type Door, doorOf, enter } from './doors.js';
 export { Ending, endOnFaults, endOnSignals } from './ending.js';
 export { againstGuessing } from './guessing.js';
 export { CheckedBody, CheckedParams, CheckedQuery } from './joi.pipe.js';
-export { localOnly } from './origin.guard.js';
+export { addressedToUs } from './origin.guard.js';
 export { ProblemFilter } from './problem.filter.js';
 export { problem, ProblemError } from './problem.js';
-export { checkRoutes, type Deed, deedOf, describeRoutes, type Handler, keyedPaths, Route } from './route.js';
+export {
+  type By,
+  checkRoutes,
+  type Deed,
+  deedOf,
+  describeRoutes,
+  guessedPaths,
+  type Handler,
+  keyedPaths,
+  mayCome,
+  Route,
+  whoMayCome,
+} from './route.js';
 export { serveAssets, servePages } from './webPages.js';

@@ -1,8 +1,8 @@
-import { commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { accessErrors, commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
 import type { Request, RequestHandler } from 'express';
-import { problem } from './problem.js';
+import { doorOf } from './doors.js';
+import { problem, type ProblemError } from './problem.js';
 
-const LOCAL_NAMES = ['localhost', '127.0.0.1', '[::1]'];
 /** What changes nothing, whoever asks. */
 export const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 /** What a form of any page may send anywhere without being asked first (HTML, "form submission"; Fetch, "no-CORS-safelisted"). */
@@ -10,10 +10,17 @@ const FORM_TYPES = new Set(['application/x-www-form-urlencoded', 'multipart/form
 /** Who may have sent a browser here to change something (W3C Fetch Metadata): this very page, or the keeper's own hand. */
 const OWN_SITES = new Set(['same-origin', 'none']);
 
-const isLocal = (host: string | undefined) => host !== undefined && LOCAL_NAMES.includes(host.replace(/:\d+$/, ''));
+/** Was it addressed to us, by one of the names of the door it came in by? Else a foreign page may have sent its own name here. */
+const isToUs = (request: Request): boolean => {
+  const { host } = request.headers;
+  return host !== undefined && doorOf(request).isOurs(host.replace(/:\d+$/, '').toLowerCase());
+};
 
 /** A page says whose it is in whole: scheme, name and port. Another port of this machine is another program. */
-const isOurPage = ({ headers: { origin, host } }: Request): boolean => origin === undefined || origin === `http://${host}`;
+const isOurPage = (request: Request): boolean => {
+  const { origin, host } = request.headers;
+  return origin === undefined || origin === `${doorOf(request).scheme}://${host}`;
+};
 
 function isOurDoing({ method, headers }: Request): boolean {
   const site = headers['sec-fetch-site'];
@@ -28,20 +35,23 @@ function isNoForm({ method, headers }: Request): boolean {
   return type ? !FORM_TYPES.has(type) : !hasBody;
 }
 
+function refusalOf(request: Request): ProblemError | null {
+  if (!isToUs(request) || !isOurPage(request) || !isOurDoing(request)) return problem(commonErrors, 'not-local');
+  if (doorOf(request).sourceOf(request) === null) return problem(accessErrors, 'unnamed-proxy');
+  return isNoForm(request) ? null : problem(commonErrors, 'as-a-form');
+}
+
 /**
- * Answers only requests that were addressed to this machine and, when a page sent them, sent by our own page: a foreign
- * page in the same browser, or another program's on another port, must not reach the keeper's data.
+ * Answers only requests that were addressed to us by the door they came in by and, when a page sent them, sent by our
+ * own page: a foreign page in the same browser, or another program's on another port, must not reach the keeper's data.
  *
  * @param secured sets the headers that every answer carries, a refusal too.
  */
-export const localOnly =
+export const addressedToUs =
   (secured: RequestHandler): RequestHandler =>
   (request, response, next) => {
-    const refuse = (code: 'not-local' | 'as-a-form') => {
-      const { problem: body } = problem(commonErrors, code);
-      secured(request, response, () => void response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body)));
-    };
-    if (!isLocal(request.headers.host) || !isOurPage(request) || !isOurDoing(request)) return refuse('not-local');
-    if (!isNoForm(request)) return refuse('as-a-form');
-    next();
+    const refusal = refusalOf(request);
+    if (!refusal) return next();
+    const { problem: body } = refusal;
+    secured(request, response, () => void response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body)));
   };

@@ -18,9 +18,19 @@ export type RouteRecord = {
   answers?: number;
   /** What a call that may change something does, for the trail; `asks` where it only asks with a body. */
   does?: readonly [TrailAct, TrailSubject] | 'asks';
-  /** Who comes with a key of their own; the keeper unless said. A device tells the trail of itself, key by key. */
-  by?: 'device' | 'calendar';
+  /** Who may come; whoever is let in unless said. */
+  by?: By;
+  /** It is given a passphrase or a code, which somebody may guess: wrong tries are slowed. */
+  isGuess?: boolean;
 };
+
+/**
+ * Who may come by a route that is not for everybody who is let in: the owner, who is at the machine itself or has just
+ * given the passphrase; anyone; or whoever comes with a key of their own. A device tells the trail of itself, key by key.
+ */
+export type By = 'owner' | 'anyone' | 'device' | 'calendar';
+const WITH_KEY: readonly By[] = ['device', 'calendar'];
+const isByKey = (by: By | undefined): boolean => by !== undefined && WITH_KEY.includes(by);
 
 // The package is CommonJS: its types name a default export, which Node hands over one level further in.
 const joiToSwagger = joiToSwaggerModule.default;
@@ -71,6 +81,9 @@ export function deedOf(handler: Handler): Deed | null {
   return does === undefined || does === 'asks' ? null : { act: does[0], subject: does[1] };
 }
 
+/** Who may come by a route, as its record says; whoever is let in unless said. */
+export const mayCome = (handler: Handler): By | 'let-in' => records.get(handler)?.by ?? 'let-in';
+
 /** To be called before the documentation is made. */
 export function describeRoutes(): void {
   for (const describe of waiting.splice(0)) describe();
@@ -103,7 +116,8 @@ function routesOf(app: INestApplicationContext): Found[] {
 export function lackOf({ method, record }: Pick<Found, 'method' | 'record'>): string | null {
   if (!record) return 'has no record';
   if (method === RequestMethod.GET) return record.does === undefined ? null : 'is a GET, and changes nothing';
-  if (record.by) return record.does === undefined ? null : 'is told of by whoever comes with a key';
+  if (record.by === 'anyone' && !record.isGuess) return 'lets anyone change something';
+  if (isByKey(record.by)) return record.does === undefined ? null : 'is told of by whoever comes with a key';
   return record.does === undefined ? 'does not say what it does' : null;
 }
 
@@ -118,4 +132,23 @@ export function checkRoutes(app: INestApplicationContext): void {
 
 /** Where whoever comes with a key is answered: the part of the address before the key. */
 export const keyedPaths = (app: INestApplicationContext): string[] =>
-  routesOf(app).flatMap(({ path, record }) => (record?.by ? [path.split('/:')[0]!] : []));
+  routesOf(app).flatMap(({ path, record }) => (isByKey(record?.by) ? [path.split('/:')[0]!] : []));
+
+/** Where wrong tries are slowed. */
+export const guessedPaths = (app: INestApplicationContext): string[] =>
+  routesOf(app).flatMap(({ path, record }) => (record?.isGuess ? [path] : []));
+
+/** An address as exactly this path, with something for each part that varies. */
+const exactly = (path: string): RegExp =>
+  new RegExp(`^${path.replaceAll(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`).replaceAll(/:\w+/g, '[^/]+')}$`);
+
+/** Says by a request's method and address who may come by it. What is no route, or only looks like one, is for those who are let in. */
+export function whoMayCome(app: INestApplicationContext): (method: string, path: string) => By | 'let-in' {
+  const open = routesOf(app).flatMap(({ path, method, record }) =>
+    record?.by && record.by !== 'owner' ? [{ by: record.by, method: RequestMethod[method], address: exactly(path) }] : [],
+  );
+  return (method, path) => {
+    const asked = method === 'HEAD' ? 'GET' : method;
+    return open.find((route) => route.method === asked && route.address.test(path))?.by ?? 'let-in';
+  };
+}

@@ -4,6 +4,7 @@ import { routes } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
+import type { NetworkOptions } from '../access/index.js';
 import { createApp } from '../app.js';
 import { SeededIds, SetClock, type Ids, DataFolder, Disk } from '../platform/index.js';
 import type { Database } from '../db/index.js';
@@ -26,7 +27,7 @@ export const SHELF: PlaceInput = {
   note: '',
 };
 
-type Given = { dataDir?: string | null; opened?: Database | null; ids?: Ids | null };
+type Given = { dataDir?: string | null; opened?: Database | null; ids?: Ids | null; network?: NetworkOptions | null };
 
 /**
  * The whole application in this process over a database in memory, at a time the test sets.
@@ -34,12 +35,16 @@ type Given = { dataDir?: string | null; opened?: Database | null; ids?: Ids | nu
  * @param dataDir a folder of its own, for what is kept beside the database.
  * @param opened a database that is open already.
  * @param ids as a program makes them that is not the only one.
+ * @param network how it can be opened to its network.
  */
-export async function testApp({ dataDir = null, opened = null, ids: given = null }: Given = {}) {
+export async function testApp({ dataDir = null, opened = null, ids: given = null, network = null }: Given = {}) {
   const clock = new SetClock(START);
   const ids = given ?? new SeededIds(clock);
   const database = opened ?? (await freshDatabase());
-  const app: NestExpressApplication = await createApp({ database, clock, ids, disk: new Disk(dataDir), data: new DataFolder(dataDir) });
+  const app: NestExpressApplication = await createApp(
+    { database, clock, ids, disk: new Disk(dataDir), data: new DataFolder(dataDir) },
+    { network },
+  );
   await app.init();
   const http = request(app.getHttpServer());
   await http.put(routes.settings).send({ version: 1, schools: care.DEFAULT_SCHOOLS, timeZone: 'UTC', currency: 'EUR' });

@@ -5,3 +5,4 @@ export { privateDirectory } from './privateFiles.js';
 export { syncPath } from './syncPath.js';
 export { beginFromTemplate } from './template.js';
 export { claim, type Claimed, wake, type Waking } from './wake.js';
+export { writeWhole } from './writeWhole.js';

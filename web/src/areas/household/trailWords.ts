@@ -30,6 +30,9 @@ const SUBJECTS: Record<TrailSubject, string> = {
   backup: 'Backup',
   'backup-folder': 'Folder of the backups',
   household: 'Household',
+  passphrase: 'Passphrase',
+  network: 'Network',
+  'paired-device': 'Paired device',
 };
 
 const ACTS: Record<TrailAct, string> = {

@@ -1,0 +1,2 @@
+export * from './schema.js';
+export * from './errors.js';

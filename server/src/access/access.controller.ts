@@ -1,0 +1,110 @@
+import {
+  idParam,
+  networkUpdate,
+  newPassphrase,
+  pairing,
+  proof,
+  signIn,
+  type Access,
+  type NetworkUpdate,
+  type NewPassphrase,
+  type Outsider,
+  type Pairing,
+  type PairingCode,
+  type Proof,
+  type SignIn,
+} from '@bright-keeper/contract';
+import { Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { Request, Response } from 'express';
+import { CheckedBody, CheckedParams, Route } from '../http/index.js';
+import { AccessService, type LetIn } from './access.service.js';
+import { askerOf, isIn } from './asker.js';
+import { giveToShow, takeBack } from './cookie.js';
+
+@ApiTags('access')
+@Controller('api/access')
+export class AccessController {
+  constructor(private readonly access: AccessService) {}
+
+  @Get()
+  @Route({ summary: 'Whether one is let in, and then who else is and how the network is answered', by: 'anyone' })
+  get(@Req() request: Request): Access | Outsider {
+    const asker = askerOf(request);
+    return isIn(asker) ? this.access.get(asker) : { isIn: false };
+  }
+
+  @Put('passphrase')
+  @Route({ summary: 'Choose the passphrase', does: ['changed', 'passphrase'], by: 'owner', body: newPassphrase })
+  setPassphrase(@CheckedBody(newPassphrase) chosen: NewPassphrase, @Req() request: Request): Promise<Access> {
+    return this.access.setPassphrase(chosen, askerOf(request));
+  }
+
+  @Put('network')
+  @Route({
+    summary: 'Whether the network is answered, and how long a device that does not come stays let in',
+    does: ['changed', 'network'],
+    by: 'owner',
+    body: networkUpdate,
+  })
+  setNetwork(@CheckedBody(networkUpdate) update: NetworkUpdate, @Req() request: Request): Promise<Access> {
+    return this.access.setNetwork(update, askerOf(request));
+  }
+
+  @Post('code')
+  @Route({ summary: 'A code that lets one device in, once, within ten minutes', does: 'asks', by: 'owner', answers: 201 })
+  newCode(): PairingCode {
+    return this.access.newCode();
+  }
+
+  @Post('pair')
+  @Route({ summary: 'Come in with a code', does: ['added', 'paired-device'], by: 'anyone', isGuess: true, body: pairing, answers: 201 })
+  pair(@CheckedBody(pairing) given: Pairing, @Req() request: Request, @Res({ passthrough: true }) response: Response): Pick<LetIn, 'id'> {
+    return this.given(this.access.pair(given, askerOf(request)), response);
+  }
+
+  @Post('sign-in')
+  @Route({
+    summary: 'Come in with the passphrase',
+    does: ['added', 'paired-device'],
+    by: 'anyone',
+    isGuess: true,
+    body: signIn,
+    answers: 201,
+  })
+  async signIn(
+    @CheckedBody(signIn) given: SignIn,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Pick<LetIn, 'id'>> {
+    return this.given(await this.access.signIn(given, askerOf(request)), response);
+  }
+
+  private given({ id, token }: LetIn, response: Response): Pick<LetIn, 'id'> {
+    giveToShow(response, token, this.access.sessionDays);
+    return { id };
+  }
+
+  @Post('proof')
+  @HttpCode(200)
+  @Route({ summary: 'Give the passphrase once more, for what only an owner may do', does: 'asks', isGuess: true, body: proof })
+  prove(@CheckedBody(proof) { passphrase }: Proof, @Req() request: Request): Promise<Access> {
+    return this.access.prove(passphrase, askerOf(request));
+  }
+
+  @Post('sign-out')
+  @HttpCode(204)
+  @Route({ summary: 'Let this very device go', does: ['removed', 'paired-device'], answers: 204 })
+  signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): void {
+    const { device } = askerOf(request);
+    takeBack(response);
+    if (device !== null) this.access.letGo(device, response);
+  }
+
+  @Delete('devices/:id')
+  @HttpCode(204)
+  @Route({ summary: 'Let a device go, at once', does: ['removed', 'paired-device'], byId: true, answers: 204 })
+  letGo(@CheckedParams(idParam) { id }: { id: string }, @Res({ passthrough: true }) response: Response): void {
+    this.access.letGo(id, response);
+  }
+}

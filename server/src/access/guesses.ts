@@ -1,0 +1,34 @@
+import { accessErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { MS_PER_MINUTE } from '@bright-keeper/core';
+import type { Request, RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { problem } from '../http/index.js';
+import { LIMITS } from '../limits.js';
+import { askerOf } from './asker.js';
+
+const WHILE_MS = 15 * MS_PER_MINUTE;
+
+const slowed = (limit: number, keyOf: (request: Request) => string): RequestHandler =>
+  rateLimit({
+    windowMs: WHILE_MS,
+    limit,
+    keyGenerator: keyOf,
+    // Whoever sits at the machine needs no passphrase to begin with.
+    skip: (request) => askerOf(request).from === 'machine',
+    skipSuccessfulRequests: true,
+    requestWasSuccessful: (_, { statusCode }) => statusCode !== 401,
+    standardHeaders: 'draft-7',
+    legacyHeaders: false,
+    handler: (_, response) => {
+      response
+        .status(429)
+        .type(PROBLEM_TYPE)
+        .send(JSON.stringify(problem(accessErrors, 'guessed-too-often').problem));
+    },
+  });
+
+/** Slows whoever guesses passphrases and codes: one address, and all together, since addresses are easily changed. */
+export const slowGuesses = (): RequestHandler[] => [
+  slowed(LIMITS.access.wrongOfOne, (request) => askerOf(request).source),
+  slowed(LIMITS.access.wrongOfAll, () => 'everybody'),
+];

@@ -1,0 +1,113 @@
+import { accessErrors, PASSPHRASE_MAX, SESSION_DAYS, uuidText, type PairedDevice } from '@bright-keeper/contract';
+import Joi from 'joi';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { defineDocument, keptDocument, readDocument } from '../db/index.js';
+import { problem } from '../http/index.js';
+import { log } from '../platform/index.js';
+import { writeWhole } from '../wake/index.js';
+
+/** A device that is let in, by what its cookie holds: only hashes are kept. */
+export type KeptDevice = {
+  id: string;
+  name: string;
+  cameBy: PairedDevice['cameBy'];
+  addedAt: string;
+  seenAt: string;
+  seenFrom: string;
+  /** What it shows, since when. */
+  hash: string;
+  hashSince: string;
+  /** What it was given to show from now on and has not shown yet: an answer may be lost on its way. */
+  nextHashes: string[];
+  /** What it showed before, and until when that still counts: several requests are under way at once. */
+  lastHash: string | null;
+  lastUntil: string | null;
+  /** When the passphrase was last given on it. */
+  provedAt: string | null;
+};
+
+/** Who may come in from the network, and whether it is answered at all. */
+export type KeptAccess = {
+  /** Argon2id, with its salt and its costs (PHC string format); null where none was chosen. */
+  passphrase: string | null;
+  open: boolean;
+  sessionDays: number;
+  devices: KeptDevice[];
+};
+
+const hash = () => Joi.string().hex().length(64);
+const instant = () => Joi.string().isoDate();
+const ACCESS = defineDocument<KeptAccess>({
+  name: 'access',
+  version: 1,
+  schema: Joi.object({
+    passphrase: Joi.string()
+      .pattern(/^\$argon2id\$/)
+      .required()
+      .allow(null),
+    open: Joi.boolean().required(),
+    sessionDays: Joi.number().integer().min(SESSION_DAYS.least).max(SESSION_DAYS.most).required(),
+    devices: Joi.array()
+      .items(
+        Joi.object({
+          id: Joi.string().pattern(uuidText).required(),
+          name: Joi.string().max(PASSPHRASE_MAX).required(),
+          cameBy: Joi.valid('code', 'passphrase').required(),
+          addedAt: instant().required(),
+          seenAt: instant().required(),
+          seenFrom: Joi.string().allow('').required(),
+          hash: hash().required(),
+          hashSince: instant().required(),
+          nextHashes: Joi.array().items(hash()).required(),
+          lastHash: hash().required().allow(null),
+          lastUntil: instant().required().allow(null),
+          provedAt: instant().required().allow(null),
+        }),
+      )
+      .required(),
+  }),
+  upgrades: {},
+});
+
+const NOBODY: KeptAccess = { passphrase: null, open: false, sessionDays: SESSION_DAYS.usual, devices: [] };
+
+/**
+ * Who may come in, in a file of the data folder and not in the household: it is about this machine, so no export, no
+ * backup and no household from elsewhere carries it, and a restored one lets nobody back in who was let go. It is written
+ * whole beside the old one, brought to disk, and put in its place. Without a folder it is kept in memory.
+ */
+export class AccessFile {
+  private readonly path: string | null;
+  private isReadable = true;
+  private now: KeptAccess;
+
+  constructor(dataDir: string | null) {
+    this.path = dataDir === null ? null : join(dataDir, 'access', 'access.json');
+    this.now = this.read();
+  }
+
+  /** What cannot be read lets nobody in, and nothing is written over it; the machine itself goes on as before. */
+  private read(): KeptAccess {
+    if (this.path === null || !existsSync(this.path)) return NOBODY;
+    try {
+      return readDocument(ACCESS, JSON.parse(readFileSync(this.path, 'utf8')));
+    } catch (error) {
+      this.isReadable = false;
+      log.error({ path: this.path, error: (error as Error).message }, 'who may come in cannot be read: nobody is let in from the network');
+      return NOBODY;
+    }
+  }
+
+  get(): Readonly<KeptAccess> {
+    return this.now;
+  }
+
+  /** What is changed counts once it is on disk. @throws ProblemError where what stands there cannot be read, or an error of the file system; then nothing has changed. */
+  change(change: Partial<KeptAccess>): void {
+    if (!this.isReadable) throw problem(accessErrors, 'access-unreadable');
+    const next = { ...this.now, ...change };
+    if (this.path !== null) writeWhole(this.path, JSON.stringify(keptDocument(ACCESS, next)));
+    this.now = next;
+  }
+}

@@ -1,0 +1,14 @@
+import type { CertificateSource } from './certificate.js';
+import type { Names } from './names.js';
+
+/** How a program can be opened to its network. */
+export type NetworkOptions = {
+  /** Where it is answered encrypted, and where a phone begins that does not trust it yet. */
+  port: number;
+  beginPort: number;
+  certificates: CertificateSource;
+  namesNow: () => Names;
+};
+
+/** The token under which the services are handed it; null for a program that answers its own machine only. */
+export const NETWORK_OPTIONS = Symbol('how it can be opened to its network');
