@@ -109,5 +109,6 @@ export const routes = {
   accessSignIn: '/api/access/sign-in',
   accessProof: '/api/access/proof',
   accessSignOut: '/api/access/sign-out',
+  accessUnencrypted: '/api/access/unencrypted',
   accessDevice: (id: string) => `/api/access/devices/${id}`,
 } as const;

@@ -79,7 +79,7 @@ export async function createApp(
   app.disable('x-powered-by');
   app.use(ending.takeLeave);
   app.use(addressedToUs(SECURED));
-  app.use(beginPage(access, SECURED, () => platform.clock.now()));
+  app.use(beginPage({ access, whoMay, secured: SECURED, now: () => platform.clock.now() }));
   if (web) serveAssets(app, web);
   app.use(SECURED);
   app.use('/api', heldByNobody);

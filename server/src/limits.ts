@@ -43,6 +43,7 @@ export const LIMITS = {
   /** From the network. */
   access: {
     devices: 100,
+    unencryptedKeys: 100,
     /** What whoever is not let in may send: a passphrase or a code, or readings with a key. */
     strangerBytes: 10_000,
     keyBytes: 4 * MB,

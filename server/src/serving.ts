@@ -48,6 +48,7 @@ const networkOf = ({ dataDir, port, networkPort = port + 1, tls }: ServeOptions)
   beginPort: networkPort + 1,
   certificates: tls ? broughtAlong(tls.certificate, tls.key) : ownAuthority(dataDir, namesHere),
   namesNow: namesHere,
+  tellsName: true,
 });
 
 /** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */

@@ -1,5 +1,6 @@
 import { lazy, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
+import { Gate } from './areas/access';
 import { HealthBar } from './areas/household';
 import { RunBar } from './areas/schedule';
 import { TodayPage } from './areas/today/TodayPage';
@@ -41,12 +42,15 @@ const BAR = (
 export function Pages() {
   useScrollMemory();
   return (
-    <Routes>
-      <Route element={<Shell bar={BAR} onApproach={approach} />}>
-        {UNDER_THE_RAIL}
-        <Route path="*" element={<NotHere />} />
-      </Route>
-      <Route element={<Guarded />}>{BARE}</Route>
-    </Routes>
+    <>
+      <Gate />
+      <Routes>
+        <Route element={<Shell bar={BAR} onApproach={approach} />}>
+          {UNDER_THE_RAIL}
+          <Route path="*" element={<NotHere />} />
+        </Route>
+        <Route element={<Guarded />}>{BARE}</Route>
+      </Routes>
+    </>
   );
 }

@@ -54,6 +54,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/handbook', 'handbook/HandbookPage'),
   page('/diagnose', 'inspection/DiagnosePage'),
   page('/settings', 'settings/SettingsPage'),
+  page('/settings/access', 'access/AccessPage', [routes.access]),
   page('/settings/data', 'household/DataPage', [routes.backups]),
   page('/settings/data/trail', 'household/TrailPage', [routes.trail]),
 ];

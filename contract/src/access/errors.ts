@@ -32,6 +32,7 @@ export const accessErrors = errorTable({
     title: 'No more devices can be let in',
     remedy: 'Let one go in Settings, Access that is not used any more.',
   },
+  'too-many-keys': { status: 409, title: 'No more keys may come unencrypted', remedy: 'Take one back first that is not used any more.' },
   'device-not-let-in': { status: 404, title: 'That device is not let in', remedy: 'It was let go already, or its time was over.' },
   'access-unreadable': {
     status: 409,

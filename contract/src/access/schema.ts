@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { id } from '../joi.js';
 
 /** As short as a passphrase may be: four short words (OWASP ASVS 4.0.3, 2.1.1: twelve characters at least). */
 export const PASSPHRASE_MIN = 12;
@@ -64,6 +65,13 @@ export const signIn = Joi.object<SignIn>({ passphrase: anyPassphrase(), name: de
 export type Proof = { passphrase: string };
 export const proof = Joi.object<Proof>({ passphrase: anyPassphrase() });
 
+/** Whether the key of a hygrometer or a calendar address may come unencrypted: the key as it was just made, or null for no more. */
+export type UnencryptedKey = { id: string; key: string | null };
+export const unencryptedKey = Joi.object<UnencryptedKey>({
+  id: id().required(),
+  key: Joi.string().max(100).required().allow(null),
+});
+
 /** A phone or browser that is let in from the network. */
 export type PairedDevice = {
   id: string;
@@ -92,6 +100,8 @@ export type NetworkState = {
   addresses: string[];
   /** Where a phone begins that does not trust it yet, in plain HTTP; empty with a certificate that phones trust already. */
   beginAt: string[];
+  /** Where keys that may come unencrypted are answered. */
+  unencryptedAt: string[];
   /** SHA-256 of the household's own authority, to be compared by eye; null with another's certificate. */
   fingerprint: string | null;
   /** Until when the present certificate holds; the household's own is renewed by itself. */
@@ -107,6 +117,8 @@ export type Access = {
   sessionDays: number;
   network: NetworkState;
   devices: PairedDevice[];
+  /** The hygrometers and calendar addresses whose keys may come unencrypted, by id. */
+  unencrypted: string[];
   /** Until when this browser counts as having given the passphrase just now; null where it has to be given for what only an owner may do. */
   provedUntil: string | null;
 };

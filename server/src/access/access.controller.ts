@@ -5,6 +5,7 @@ import {
   pairing,
   proof,
   signIn,
+  unencryptedKey,
   type Access,
   type NetworkUpdate,
   type NewPassphrase,
@@ -13,6 +14,7 @@ import {
   type PairingCode,
   type Proof,
   type SignIn,
+  type UnencryptedKey,
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
@@ -99,6 +101,12 @@ export class AccessController {
     const { device } = askerOf(request);
     takeBack(response);
     if (device !== null) this.access.letGo(device, response);
+  }
+
+  @Put('unencrypted')
+  @Route({ summary: 'Let a key come unencrypted, or no more', does: ['changed', 'key'], by: 'owner', body: unencryptedKey })
+  setUnencrypted(@CheckedBody(unencryptedKey) key: UnencryptedKey, @Req() request: Request): Access {
+    return this.access.setUnencrypted(key, askerOf(request));
   }
 
   @Delete('devices/:id')

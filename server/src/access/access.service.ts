@@ -6,6 +6,7 @@ import {
   type Pairing,
   type PairingCode,
   type SignIn,
+  type UnencryptedKey,
 } from '@bright-keeper/contract';
 import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
 import type { Response } from 'express';
@@ -15,6 +16,7 @@ import { Clock, DataFolder, Ids, log } from '../platform/index.js';
 import type { Asker } from './asker.js';
 import { type Came, Devices, toPaired } from './devices.js';
 import { AccessFile } from './kept.js';
+import { hashOfKey } from './keys.js';
 import { Network } from './network.js';
 import { NETWORK_OPTIONS, type NetworkOptions } from './options.js';
 import { PairingCodes } from './pairingCode.js';
@@ -46,7 +48,7 @@ export class AccessService implements BeforeApplicationShutdown {
 
   get(asker: Asker): Access {
     const nowMs = this.nowMs();
-    const { passphrase, sessionDays, open } = this.file.get();
+    const { passphrase, sessionDays, open, unencrypted } = this.file.get();
     const devices = this.devices.all(nowMs);
     const own = devices.find(({ id }) => id === asker.device);
     return {
@@ -56,6 +58,7 @@ export class AccessService implements BeforeApplicationShutdown {
       sessionDays,
       network: { open, ...this.network.state() },
       devices: devices.map((device) => toPaired(device, this.devices.endsAtMs(device), device.id === asker.device)),
+      unencrypted: unencrypted.map(({ id }) => id),
       provedUntil: own && this.devices.isProved(own, nowMs) ? new Date(this.devices.provedUntilMs(own)).toISOString() : null,
     };
   }
@@ -139,6 +142,19 @@ export class AccessService implements BeforeApplicationShutdown {
     if (!this.devices.all(this.nowMs()).some((device) => device.id === id)) throw problem(accessErrors, 'device-not-let-in');
     this.answers.get(id)?.delete(answer);
     this.devices.remove(id);
+  }
+
+  /** Lets a key come unencrypted, or no more; a new key of the same has to be let anew. */
+  setUnencrypted({ id, key }: UnencryptedKey, asker: Asker): Access {
+    const others = this.file.get().unencrypted.filter((one) => one.id !== id);
+    if (others.length >= LIMITS.access.unencryptedKeys) throw problem(accessErrors, 'too-many-keys');
+    this.file.change({ unencrypted: key === null ? others : [...others, { id, hash: hashOfKey(key) }] });
+    return this.get(asker);
+  }
+
+  mayComeUnencrypted(key: string): boolean {
+    const hash = hashOfKey(key);
+    return this.file.get().unencrypted.some((one) => one.hash === hash);
   }
 
   private async check(passphrase: string, source: string): Promise<void> {

@@ -17,7 +17,12 @@ const DAY = 1440 * MINUTE;
 const OPEN = new Set([`GET ${routes.access}`, `POST ${routes.accessPair}`, `POST ${routes.accessSignIn}`]);
 /** What opens with a key of its own, and says so itself. */
 const BY_KEY = new Set([`POST ${routes.pushReadings}`, `POST ${routes.pushForecast}`, 'GET /api/schedule/feed/{token}.ics']);
-const OWNERS = new Set([`PUT ${routes.accessPassphrase}`, `PUT ${routes.accessNetwork}`, `POST ${routes.accessCode}`]);
+const OWNERS = new Set([
+  `PUT ${routes.accessPassphrase}`,
+  `PUT ${routes.accessNetwork}`,
+  `POST ${routes.accessCode}`,
+  `PUT ${routes.accessUnencrypted}`,
+]);
 
 type Call = { call: string; method: string; path: string };
 
@@ -219,7 +224,7 @@ describe('who may come in', () => {
   it('tells in plain HTTP how to begin, and nothing else', async () => {
     const page = await t.sendPlainly('/');
     expect(page.status).toBe(200);
-    expect(page.text).toContain(t.service.network.certificate!.authority!.fingerprint);
+    expect(page.text.replaceAll('<br>', ':')).toContain(t.service.network.certificate!.authority!.fingerprint);
     expect(page.text).toContain(`href="https://`);
     expect(page.headers['content-security-policy']).toContain("script-src 'self'");
     const certificate = await t.sendPlainly('/authority.crt');
@@ -234,7 +239,46 @@ describe('who may come in', () => {
     expect((await t.sendPlainly('/', { headers: { host: 'evil.example' } })).status).toBe(403);
   });
 
-  it('forgets nobody at a new start, and opens the network again by itself', async () => {
+  it('lets a key come unencrypted where that was allowed, to what it opens and no further', async () => {
+    const device = (
+      await t.http
+        .post(routes.devices)
+        .send({ name: 'Old probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' })
+    ).body as { id: string };
+    const { token } = (await t.http.post(routes.deviceToken(device.id))).body as { token: string };
+    const send = () =>
+      t.sendPlainly(routes.pushReadings, {
+        method: 'POST',
+        body: [{ n: 'humidity', u: '%RH', v: 55, t: Date.parse('2026-03-10T09:00:00Z') / 1000 }],
+        headers: { authorization: `Bearer ${token}` },
+      });
+    const allow = (key: string | null) => t.http.put(routes.accessUnencrypted).send({ id: device.id, key }).expect(200);
+    expect(code(await send())).toBe('only-encrypted');
+    expect((await allow(token)).body).toMatchObject({ unencrypted: [device.id] });
+    expect((await send()).status).toBe(200);
+    for (const path of [routes.gear, routes.devices])
+      expect(code(await t.sendPlainly(path, { headers: { authorization: `Bearer ${token}` } }))).toBe('only-encrypted');
+    expect(code(await t.sendPlainly(routes.pushReadings, { method: 'POST', body: [], headers: { authorization: 'Bearer another' } }))).toBe(
+      'only-encrypted',
+    );
+    await allow(null);
+    expect(code(await send())).toBe('only-encrypted');
+  });
+
+  it('lets a calendar be fetched over the network, unencrypted only where that was allowed', async () => {
+    const filter = { subjects: null, gravities: null, benchDays: true, duties: true };
+    const feed = (await t.http.post(routes.feeds).send({ name: 'Care', filter }).expect(201)).body as { id: string; path: string };
+    expect((await t.send(feed.path)).text).toMatch(/^BEGIN:VCALENDAR/);
+    expect(code(await t.sendPlainly(feed.path))).toBe('only-encrypted');
+    await t.http
+      .put(routes.accessUnencrypted)
+      .send({ id: feed.id, key: /([^/]+)\.ics$/.exec(feed.path)![1] })
+      .expect(200);
+    expect((await t.sendPlainly(feed.path)).text).toMatch(/^BEGIN:VCALENDAR/);
+    expect(code(await t.sendPlainly(routes.calendarFile))).toBe('only-encrypted');
+  });
+
+  it('forgets nobody at a new start', async () => {
     const { cookie, id } = await t.pair('Tablet');
     const other = await testApp({ dataDir: t.dataDir });
     expect(((await other.http.get(routes.access)).body as Access).devices.map((d) => d.id)).toContain(id);

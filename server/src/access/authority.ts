@@ -53,7 +53,8 @@ function serialNumber(): string {
 }
 
 const keysOf = () => webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']);
-const pemOf = async (key: CryptoKey): Promise<string> => PemConverter.encode(await webcrypto.subtle.exportKey('pkcs8', key), 'PRIVATE KEY');
+const pemOf = async (key: webcrypto.CryptoKey): Promise<string> =>
+  PemConverter.encode(await webcrypto.subtle.exportKey('pkcs8', key), 'PRIVATE KEY');
 const daysFrom = (at: Date, days: number): Date => new Date(at.getTime() + days * MS_PER_DAY);
 
 /** A certificate for a server with its key, in PEM. */
@@ -62,7 +63,7 @@ export type Leaf = { key: string; certificate: string; until: Date };
 /** The household's own authority: phones that trust it trust this machine under each of its names, and nobody else by it. */
 export class Authority {
   private constructor(
-    private readonly key: CryptoKey,
+    private readonly key: webcrypto.CryptoKey,
     readonly certificate: X509Certificate,
   ) {}
 

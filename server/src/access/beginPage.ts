@@ -1,8 +1,9 @@
 import { accessErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
 import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Request, RequestHandler, Response } from 'express';
-import { doorOf, problem } from '../http/index.js';
+import { type By, doorOf, problem } from '../http/index.js';
 import type { AccessService } from './access.service.js';
+import { keyShown } from './keys.js';
 
 const STYLE = `
   :root { color-scheme: light dark; font: 18px/1.5 system-ui, sans-serif; }
@@ -29,6 +30,9 @@ const SCRIPT = `
 
 const escaped = (text: string): string => text.replaceAll(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
+/** In lines of eight pairs, as the machine shows it. */
+const inLines = (fingerprint: string): string => escaped(fingerprint).replaceAll(/((?:..:){7}..):/g, '$1<br>');
+
 /** The page on which a phone is told how to trust the household. Plain HTML: it is opened before anything is trusted. */
 export function beginHtml({ fingerprint, address, now }: { fingerprint: string; address: string; now: Date }): string {
   return `<!doctype html>
@@ -47,7 +51,7 @@ export function beginHtml({ fingerprint, address, now }: { fingerprint: string; 
 <p>It can speak for names and addresses of a home network only, and for no site of the world.</p></li>
 <li><h2>Compare it</h2>
 <p>This is its fingerprint (SHA-256). It must be the same as under Settings, Access on the machine Bright Keeper runs on. Your device shows it, too, when it asks whether to install it. If one sign differs, stop here: somebody stands in between.</p>
-<p><code>${escaped(fingerprint)}</code></p></li>
+<p><code>${inLines(fingerprint)}</code></p></li>
 <li><h2>Install it</h2>
 <p><strong>iOS:</strong> Settings, Profile Downloaded, Install. Then General, About, Certificate Trust Settings: switch it on.</p>
 <p><strong>Android:</strong> Settings, Security, Encryption and credentials, Install a certificate, CA certificate. Menus are called a little differently from device to device.</p>
@@ -74,15 +78,27 @@ function tell(access: AccessService, request: Request, response: Response, now: 
   if (request.path === '/begin.js') return void response.type('text/javascript').send(SCRIPT);
   if (request.path !== '/') return response.redirect('/');
   const host = request.headers.host!.replace(/:\d+$/, '');
-  const address = access.network.state().addresses.find((one) => new URL(one).hostname === host) ?? access.network.state().addresses[0];
-  response.type('html').send(beginHtml({ fingerprint: authority.fingerprint, address: address ?? `https://${host}`, now }));
+  const address = `https://${host}:${access.network.port}`;
+  response.type('html').send(beginHtml({ fingerprint: authority.fingerprint, address, now }));
 }
 
-/** All that is said in plain HTTP: how to trust the household. */
+/** Who may come by a route, by its method and address. */
+type WhoMay = (method: string, path: string) => By | 'let-in';
+
+/** Whether somebody comes with a key that may come so, to what keys open. */
+function hasSuchAKey(access: AccessService, whoMay: WhoMay, request: Request): boolean {
+  const by = whoMay(request.method, request.path);
+  const key = by === 'device' || by === 'calendar' ? keyShown(request) : null;
+  return key !== null && access.mayComeUnencrypted(key);
+}
+
+type BeginOptions = { access: AccessService; whoMay: WhoMay; secured: RequestHandler; now: () => Date };
+
+/** All that is answered in plain HTTP: how to trust the household, and the keys that may come so. */
 export const beginPage =
-  (access: AccessService, secured: RequestHandler, now: () => Date): RequestHandler =>
+  ({ access, whoMay, secured, now }: BeginOptions): RequestHandler =>
   (request, response, next) => {
-    if (doorOf(request).kind !== 'unencrypted') return next();
+    if (doorOf(request).kind !== 'unencrypted' || hasSuchAKey(access, whoMay, request)) return next();
     secured(request, response, () => {
       if (request.method !== 'GET' || request.path.toLowerCase().startsWith('/api')) refuse(response);
       else tell(access, request, response, now());

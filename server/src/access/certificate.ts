@@ -52,26 +52,32 @@ export function namesOf(certificate: X509Certificate): Names {
   return { dns: all.filter((name) => name !== '' && isIP(name) === 0), ips: all.filter((name) => isIP(name) !== 0) };
 }
 
+/** @throws Error where a file cannot be read, or one is not the key of the other. */
+function readBoth(certificateFile: string, keyFile: string): Certificate {
+  const [certificate, key] = [readFileSync(certificateFile, 'utf8'), readFileSync(keyFile, 'utf8')];
+  const seen = new X509Certificate(certificate);
+  if (!seen.checkPrivateKey(createPrivateKey(key))) throw new Error(`${keyFile} is not the key of ${certificateFile}`);
+  const { dns, ips } = namesOf(seen);
+  return {
+    key,
+    certificate,
+    names: { dns: [...dns, ...ITSELF.dns], ips: [...ips, ...ITSELF.ips] },
+    until: new Date(seen.validTo),
+    authority: null,
+  };
+}
+
 /** One that the keeper brings, read anew when its file is replaced. */
 export const broughtAlong = (certificateFile: string, keyFile: string): CertificateSource => {
   let changedMs = 0;
   const changed = (file: string): number => statSync(file, { throwIfNoEntry: false })?.mtimeMs ?? 0;
   const newest = () => Math.max(changed(certificateFile), changed(keyFile));
   return {
-    get: async () => {
-      changedMs = newest();
-      const [certificate, key] = [readFileSync(certificateFile, 'utf8'), readFileSync(keyFile, 'utf8')];
-      const seen = new X509Certificate(certificate);
-      if (!seen.checkPrivateKey(createPrivateKey(key))) throw new Error(`${keyFile} is not the key of ${certificateFile}`);
-      const { dns, ips } = namesOf(seen);
-      return {
-        key,
-        certificate,
-        names: { dns: [...dns, ...ITSELF.dns], ips: [...ips, ...ITSELF.ips] },
-        until: new Date(seen.validTo),
-        authority: null,
-      };
-    },
+    get: () =>
+      Promise.resolve().then(() => {
+        changedMs = newest();
+        return readBoth(certificateFile, keyFile);
+      }),
     isOver: () => newest() !== changedMs,
   };
 };

@@ -1,8 +1,9 @@
 import type { PairedDevice } from '@bright-keeper/contract';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { log } from '../platform/index.js';
 import type { AccessFile, KeptDevice } from './kept.js';
+import { hashOfKey } from './keys.js';
 
 /** 256 bits: nobody guesses it, so its hash needs no salt and no costs. */
 const TOKEN_BYTES = 32;
@@ -17,7 +18,6 @@ const MOST_NEXT = 3;
 /** The passphrase counts as just given for so long. */
 const PROVED_MS = 10 * MS_PER_MINUTE;
 
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 const newToken = (): string => randomBytes(TOKEN_BYTES).toString('base64url');
 const ms = (iso: string): number => Date.parse(iso);
 
@@ -52,7 +52,7 @@ export class Devices {
       ...device,
       addedAt: at,
       seenAt: at,
-      hash: hashOf(token),
+      hash: hashOfKey(token),
       hashSince: at,
       nextHashes: [],
       lastHash: null,
@@ -83,7 +83,7 @@ export class Devices {
 
   /** Who shows this, if anybody is let in by it. */
   came(token: string, from: string, nowMs: number): Came | null {
-    const hash = hashOf(token);
+    const hash = hashOfKey(token);
     const device = this.all(nowMs).find((d) => d.hash === hash || d.lastHash === hash || d.nextHashes.includes(hash));
     if (!device) return null;
     if (device.lastHash === hash) return this.cameWithLast(device, nowMs);
@@ -115,7 +115,7 @@ export class Devices {
     const given = this.given.get(device.id);
     if (given !== undefined) return given;
     const token = newToken();
-    if (!this.tried(() => this.update(device.id, { nextHashes: [...device.nextHashes, hashOf(token)].slice(-MOST_NEXT) }))) return null;
+    if (!this.tried(() => this.update(device.id, { nextHashes: [...device.nextHashes, hashOfKey(token)].slice(-MOST_NEXT) }))) return null;
     this.given.set(device.id, token);
     return token;
   }

@@ -34,6 +34,8 @@ export type KeptAccess = {
   open: boolean;
   sessionDays: number;
   devices: KeptDevice[];
+  /** Keys that may come unencrypted, as hashes, and whose they are. */
+  unencrypted: { id: string; hash: string }[];
 };
 
 const hash = () => Joi.string().hex().length(64);
@@ -66,11 +68,14 @@ const ACCESS = defineDocument<KeptAccess>({
         }),
       )
       .required(),
+    unencrypted: Joi.array()
+      .items(Joi.object({ id: Joi.string().pattern(uuidText).required(), hash: hash().required() }))
+      .required(),
   }),
   upgrades: {},
 });
 
-const NOBODY: KeptAccess = { passphrase: null, open: false, sessionDays: SESSION_DAYS.usual, devices: [] };
+const NOBODY: KeptAccess = { passphrase: null, open: false, sessionDays: SESSION_DAYS.usual, devices: [], unencrypted: [] };
 
 /**
  * Who may come in, in a file of the data folder and not in the household: it is about this machine, so no export, no

@@ -6,6 +6,7 @@ import type { AddressInfo } from 'node:net';
 import { type Door, enter } from '../http/index.js';
 import { isNearby, log, type Clock } from '../platform/index.js';
 import type { Certificate } from './certificate.js';
+import { MulticastName } from './multicastName.js';
 import type { Names } from './names.js';
 import type { NetworkOptions } from './options.js';
 
@@ -42,7 +43,7 @@ const portOf = (server: Server): number => (server.address() as AddressInfo).por
 const isNamed = ({ dns, ips }: Names, host: string): boolean =>
   ips.includes(host) || dns.some((name) => name === host || (name.startsWith('*.') && name.slice(1) === host.slice(host.indexOf('.'))));
 
-type Open = { encrypted: EncryptedServer; begin: Server | null; certificate: Certificate };
+type Open = { encrypted: EncryptedServer; begin: Server; certificate: Certificate; name: MulticastName | null; nameIsOurs: boolean };
 
 /** The doors to the network: one that is encrypted, and beside it one in plain HTTP where a phone is told how to trust it. */
 export class Network {
@@ -65,6 +66,11 @@ export class Network {
 
   get certificate(): Certificate | null {
     return this.now?.certificate ?? null;
+  }
+
+  /** The port on which it is answered encrypted; null while it is not. */
+  get port(): number | null {
+    return this.now && portOf(this.now.encrypted);
   }
 
   /** Names who answers, by whichever door somebody came. */
@@ -104,7 +110,8 @@ export class Network {
   private troubleNow(): NetworkTrouble | null {
     const { certificate } = this.now!;
     if (certificate.until <= this.clock.now()) return 'certificate-ended';
-    return this.names().length === 0 ? 'no-address' : null;
+    const { ips } = this.options!.namesNow();
+    return ips.length === 0 ? 'no-address' : null;
   }
 
   private async begin({ port, beginPort, certificates }: NetworkOptions, answer: RequestListener): Promise<void> {
@@ -122,7 +129,15 @@ export class Network {
       throw error;
     }
     for (const server of [encrypted, begin]) server.maxConnections = MOST_LINES;
-    this.now = { encrypted, begin, certificate };
+    const name = this.tellName();
+    this.now = { encrypted, begin, certificate, name, nameIsOurs: (await name?.isOurs) ?? false };
+  }
+
+  /** Devices find it by its name where it has an address at all. */
+  private tellName(): MulticastName | null {
+    const { tellsName, namesNow } = this.options!;
+    const [name] = namesNow().dns;
+    return tellsName && name ? new MulticastName(name, () => namesNow().ips) : null;
   }
 
   /** Lines that are open stay so; new ones get the new certificate. */
@@ -136,7 +151,8 @@ export class Network {
   private async shut(): Promise<void> {
     const open = this.now;
     this.now = null;
-    if (open) await Promise.all([open.encrypted, ...(open.begin ? [open.begin] : [])].map(ended));
+    open?.name?.end();
+    if (open) await Promise.all([open.encrypted, open.begin].map(ended));
   }
 
   private by(kind: 'network' | 'unencrypted', answer: RequestListener): RequestListener {
@@ -156,7 +172,7 @@ export class Network {
   private names(): string[] {
     const { names, authority } = this.now!.certificate;
     const { dns, ips } = this.options!.namesNow();
-    const own = [...ips, ...dns].filter((name) => isNamed(names, name));
+    const own = [...ips, ...(this.now!.nameIsOurs ? dns : [])].filter((name) => isNamed(names, name));
     const brought = authority ? [] : names.dns.filter((name) => name !== 'localhost' && !name.startsWith('*'));
     return [...new Set([...brought, ...own])];
   }
@@ -168,7 +184,8 @@ export class Network {
     return {
       possible: this.isPossible,
       addresses: now ? at('https', now.encrypted) : [],
-      beginAt: now?.begin && now.certificate.authority ? at('http', now.begin) : [],
+      beginAt: now?.certificate.authority ? at('http', now.begin) : [],
+      unencryptedAt: now ? at('http', now.begin) : [],
       fingerprint: now?.certificate.authority?.fingerprint ?? null,
       certificateUntil: now?.certificate.until.toISOString() ?? null,
       trouble: this.trouble,

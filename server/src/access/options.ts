@@ -8,6 +8,8 @@ export type NetworkOptions = {
   beginPort: number;
   certificates: CertificateSource;
   namesNow: () => Names;
+  /** Whether it answers for its name on the network itself (RFC 6762). */
+  tellsName: boolean;
 };
 
 /** The token under which the services are handed it; null for a program that answers its own machine only. */

@@ -49,10 +49,10 @@ const today = ({ get, isOver }: CertificateSource): CertificateSource => ({
  */
 export async function onNetwork(certificates?: CertificateSource) {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-network-'));
-  const namesNow = () => ({ dns: ['kitchen.local'], ips: [] });
+  const namesNow = () => ({ dns: ['kitchen.local'], ips: ['127.0.0.1'] });
   const t: TestApp = await testApp({
     dataDir,
-    network: { port: 0, beginPort: 0, certificates: today(certificates ?? ownAuthority(dataDir, namesNow)), namesNow },
+    network: { port: 0, beginPort: 0, certificates: today(certificates ?? ownAuthority(dataDir, namesNow)), namesNow, tellsName: false },
   });
   const service = t.app.get(AccessService);
   const { http } = t;

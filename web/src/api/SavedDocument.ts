@@ -144,7 +144,7 @@ export class SavedDocument<Doc extends Versioned, Draft> {
       const newer = newerIn<Doc>(error);
       // It had arrived after all; only the answer was lost.
       if (newer && same(this.options.draftOf(newer), draft)) return this.arrived(newer.version, draft);
-      if (!(error instanceof ApiError && error.isOffline)) {
+      if (!(error instanceof ApiError && error.isForLater)) {
         // What was refused would be refused again: a page that is opened anew begins with what the server has.
         this.forget();
         this.show({ newer, state: 'conflict' });

@@ -1,5 +1,6 @@
-import type { Problem } from '@bright-keeper/contract';
+import type { accessErrors, Problem } from '@bright-keeper/contract';
 import { outside } from '../outside';
+import { letIn } from './letIn';
 
 /** A refusal of the server, or its silence, in words a person can act on. */
 export class ApiError extends Error {
@@ -11,7 +12,12 @@ export class ApiError extends Error {
   get isOffline(): boolean {
     return this.problem.code === 'offline';
   }
+  /** Whether the same may be taken once the server answers, or lets this browser in again. */
+  get isForLater(): boolean {
+    return this.isOffline || this.problem.code === NOT_IN;
+  }
 }
+const NOT_IN = 'not-in' satisfies keyof typeof accessErrors;
 
 /** The newer row that a refusal as stale brings along; null for any other failure. */
 export const newerIn = <Row>(error: unknown): Row | null =>
@@ -22,7 +28,7 @@ const OFFLINE: Problem = {
   title: 'Bright Keeper does not answer',
   status: 0,
   code: 'offline',
-  detail: 'The server on this machine seems to be stopped. Start it again; what you typed is still here.',
+  detail: 'It seems to be stopped, or this device is away from its network. What you typed is still here.',
 };
 
 const noProblem = (status: number): Problem => ({
@@ -49,9 +55,14 @@ async function send(path: string, init: RequestInit): Promise<Response> {
   } catch {
     throw new ApiError(OFFLINE);
   }
-  if (response.ok) return response;
+  if (response.ok) {
+    letIn.hasBeenIn = true;
+    return response;
+  }
   const isProblem = response.headers.get('content-type')?.includes('problem+json');
-  throw new ApiError(isProblem ? await heldIn<Problem>(response) : noProblem(response.status));
+  const problem = isProblem ? await heldIn<Problem>(response) : noProblem(response.status);
+  if (problem.code === NOT_IN) letIn.shut();
+  throw new ApiError(problem);
 }
 
 async function json<T>(method: string, path: string, body?: unknown): Promise<T> {

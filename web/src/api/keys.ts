@@ -22,6 +22,7 @@ export const keys = {
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,
+  access: ['access'] as const,
   health: ['health'] as const,
   backups: ['backups'] as const,
   frames: (itemId: string) => ['sensor', 'frames', itemId] as const,

@@ -1,6 +1,7 @@
 import { routes, type LiveNews, type LiveTopic } from '@bright-keeper/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { outside } from '../outside';
+import { letIn } from './letIn';
 import { isStaleBy } from './stale';
 
 /** What a page itself just changed, and asked for again by itself, is not asked for twice: news waits so long. */
@@ -43,7 +44,7 @@ export class Live {
         this.channel.tell(heard);
         this.hear(heard);
       },
-      refused: () => void outside.wait(AGAIN_MS).then(() => this.open()),
+      refused: () => void Promise.race([outside.wait(AGAIN_MS), letIn.next()]).then(() => this.open()),
     });
   }
 

@@ -19,7 +19,8 @@ const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   outings: [],
   frames: [['sensor'], GEAR],
   calendars: [],
-  trail: [['trail']],
+  // Whoever is let in, or let go, is noted there.
+  trail: [['trail'], keys.access],
 };
 /** What hangs on no setting: the bytes of a picture, and how the program itself is. */
 const APART: readonly QueryKey[] = [['picture'], keys.health, keys.backups];

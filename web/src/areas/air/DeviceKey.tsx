@@ -1,4 +1,5 @@
 import { routes, type Device } from '@bright-keeper/contract';
+import { MayComeUnencrypted, useReach } from '../access';
 import { At } from '../../ui/when';
 import { Button, Failure, Notice } from '../../ui/parts';
 import { useNewToken, useRevokeToken } from './queries';
@@ -7,7 +8,7 @@ import { useNewToken, useRevokeToken } from './queries';
 export function DeviceKey({ device }: { device: Device }) {
   const make = useNewToken(device.id);
   const revoke = useRevokeToken(device.id);
-  const origin = window.location.origin;
+  const { origin } = useReach();
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap gap-2">
@@ -45,8 +46,10 @@ export function DeviceKey({ device }: { device: Device }) {
           <p className="mt-1 font-mono text-sm break-all select-all">
             npm run hygrometer -- --url {origin} --token {make.data.token}
           </p>
+          <MayComeUnencrypted id={device.id} secret={make.data.token} />
         </Notice>
       )}
+      {!make.data && device.hasToken && <MayComeUnencrypted id={device.id} />}
     </div>
   );
 }

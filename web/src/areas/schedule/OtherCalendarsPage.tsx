@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { ApiError } from '../../api/http';
 import { FileButton } from '../../ui/FilePicker';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { MayComeUnencrypted, useReach } from '../access';
 import { At } from '../../ui/when';
 import { useAddFeed, useBusy, useBusyAddress, useBusyFile, useFeeds, useRefreshBusy, useRemoveBusy, useRevokeFeed } from './queries';
 
@@ -17,16 +18,24 @@ const filterWords = ({ subjects, gravities, duties, benchDays }: CalendarFilter)
     .filter(Boolean)
     .join(' · ');
 
+/** The key that an address ends with. */
+const keyIn = (path: string): string => /([^/]+)\.ics$/.exec(path)![1]!;
+
 /** The address is told once: whoever has it reads the calendar. */
 function JustMade({ feed, onClose }: { feed: NewFeed; onClose: () => void }) {
-  const address = new URL(feed.path, window.location.origin).href;
+  const { origin, network } = useReach();
+  const address = new URL(feed.path, origin).href;
   return (
     <Notice tone="good">
       <p className="font-semibold">The address of “{feed.name}”, shown this once:</p>
       <p className="my-1 font-mono text-sm break-all">{address}</p>
       <p className="text-sm">
-        Give it to a calendar on this machine. Whoever has it can read this calendar; revoke it and it answers no more.
+        {network
+          ? 'Give it to a calendar on this machine, or on a device of your network that trusts it.'
+          : 'Give it to a calendar on this machine; other devices reach it once Access is open in Settings.'}{' '}
+        Whoever has it can read this calendar; revoke it and it answers no more.
       </p>
+      <MayComeUnencrypted id={feed.id} secret={keyIn(feed.path)} />
       <div className="mt-2 flex gap-2">
         <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy it</Button>
         <Button look="quiet" onClick={onClose}>
@@ -107,6 +116,7 @@ function Feeds() {
                     ', not fetched yet'
                   )}
                 </p>
+                {add.data?.id !== feed.id && <MayComeUnencrypted id={feed.id} />}
               </div>
               <Button aria-label={`Revoke ${feed.name}`} disabled={revoke.isPending} onClick={() => revoke.mutate(feed.id)}>
                 Revoke

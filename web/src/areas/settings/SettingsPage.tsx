@@ -128,6 +128,12 @@ export function SettingsPage() {
       <div className="space-y-8">
         <ThemeChoice />
         <SettingsForm settings={settings.data} />
+        <Section title="Other devices">
+          <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+            <p>A phone in the field, a screen at the bench: who reaches this household, and how another device comes in.</p>
+            <ButtonLink to="/settings/access">See to access</ButtonLink>
+          </div>
+        </Section>
         <Section title="Your data">
           <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
             <p>Backups, everything in one file, another household’s file, and where all this is kept.</p>

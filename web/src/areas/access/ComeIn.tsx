@@ -1,0 +1,90 @@
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { useState, type FormEvent } from 'react';
+import { ApiError } from '../../api/http';
+import { letIn } from '../../api/letIn';
+import { Button, Failure } from '../../ui/parts';
+import { Field } from '../gear';
+import { codeIn, digitsOf, inGroups } from './pairingLink';
+import { Passphrase } from './Passphrase';
+import { usePair, useSignIn } from './queries';
+
+const CODE_DIGITS = 8;
+
+/** What this device is called in the list until somebody names it better. */
+const usualName = (): string =>
+  /Mobi/.test(navigator.userAgent) ? 'Phone' : /Tablet|iPad/.test(navigator.userAgent) ? 'Tablet' : 'Computer';
+
+const fieldsIn = (error: unknown): Record<string, string> => (error instanceof ApiError ? (error.problem.fields ?? {}) : {});
+
+/** How a device comes in: by a code that another screen shows, or by the passphrase. */
+export function ComeIn() {
+  const [byCode, setByCode] = useState(true);
+  const [code, setCode] = useState(() => codeIn(window.location.hash));
+  const [passphrase, setPassphrase] = useState('');
+  const [name, setName] = useState(usualName);
+  const [pair, signIn] = [usePair(), useSignIn()];
+  const { isPending, error } = byCode ? pair : signIn;
+  const fields = fieldsIn(error);
+
+  const comeIn = (event: FormEvent) => {
+    event.preventDefault();
+    // The code is used up by it: it stays neither in the address nor in what the browser remembers of it.
+    if (window.location.hash) window.history.replaceState(window.history.state, '', window.location.pathname + window.location.search);
+    if (byCode) pair.mutate({ code, name });
+    else signIn.mutate({ passphrase, name });
+  };
+
+  return (
+    <Dialog open onClose={() => undefined} className="relative z-50">
+      <div className="fixed inset-0 overflow-y-auto bg-page">
+        <DialogPanel className="mx-auto max-w-lg px-4 py-10">
+          <DialogTitle as="h1" className="text-xl font-semibold">
+            Let this device in
+          </DialogTitle>
+          <p className="mt-1 mb-6 text-soft">
+            {byCode
+              ? 'On the machine Bright Keeper runs on, under Settings, Access: have a code shown, and type it here.'
+              : 'The passphrase of this household.'}
+            {letIn.hasBeenIn && ' What you typed on the page behind is still there.'}
+          </p>
+          <form onSubmit={comeIn} noValidate className="sheet space-y-5 p-4">
+            {byCode ? (
+              <Field label="Code" id="code" error={fields.code} hint="Eight digits">
+                <input
+                  id="code"
+                  className="input font-mono text-2xl tracking-widest"
+                  inputMode="numeric"
+                  autoComplete="one-time-code"
+                  aria-invalid={!!fields.code}
+                  value={inGroups(code)}
+                  onChange={(e) => setCode(digitsOf(e.target.value))}
+                />
+              </Field>
+            ) : (
+              <Passphrase label="Passphrase" value={passphrase} onChange={setPassphrase} error={fields.passphrase} />
+            )}
+            <Field label="Name of this device" id="device-name" error={fields.name} hint="So that you know it again in the list.">
+              <input
+                id="device-name"
+                className="input"
+                maxLength={60}
+                aria-invalid={!!fields.name}
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+              />
+            </Field>
+            {error && Object.keys(fields).length === 0 && <Failure error={error} />}
+            <div className="flex flex-wrap gap-3">
+              <Button look="filled" type="submit" disabled={isPending || (byCode ? code.length !== CODE_DIGITS : passphrase === '')}>
+                Let it in
+              </Button>
+              <Button look="quiet" onClick={() => setByCode(!byCode)}>
+                {byCode ? 'Use the passphrase' : 'Use a code'}
+              </Button>
+            </div>
+          </form>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,99 @@
+import type { NetworkState, PairingCode } from '@bright-keeper/contract';
+import { QRCodeSVG } from 'qrcode.react';
+import { Button, Failure, Section } from '../../ui/parts';
+import { shortInstant } from '../../ui/dates';
+import { useNow } from '../../ui/useNow';
+import { useZone } from '../../ui/zone';
+import { inGroups, pairingLink } from './pairingLink';
+import { useNewCode } from './queries';
+
+/** On white in the dark theme too: cameras read nothing else reliably. */
+const Square = ({ text, label }: { text: string; label: string }) => (
+  <div className="w-fit rounded bg-white p-3">
+    <QRCodeSVG value={text} size={168} level="M" role="img" aria-label={label} />
+  </div>
+);
+
+const Step = ({ n, title, children }: { n: number; title: string; children: React.ReactNode }) => (
+  <li className="sheet flex-1 basis-80 space-y-3 p-4">
+    <h3 className="font-semibold">
+      {n}. {title}
+    </h3>
+    {children}
+  </li>
+);
+
+const PAIRS_A_LINE = 8;
+
+/** In lines of eight, as it is compared with a phone held beside it. */
+function Fingerprint({ text }: { text: string }) {
+  const pairs = text.split(':');
+  const lines = pairs.flatMap((_, i) => (i % PAIRS_A_LINE === 0 ? [pairs.slice(i, i + PAIRS_A_LINE).join(':')] : []));
+  return (
+    <p aria-label="Fingerprint" className="font-mono text-sm">
+      {lines.map((line) => (
+        <span key={line} className="block">
+          {line}
+        </span>
+      ))}
+    </p>
+  );
+}
+
+function Trust({ network }: { network: NetworkState }) {
+  const [begin] = network.beginAt;
+  if (!begin || !network.fingerprint) return null;
+  return (
+    <Step n={1} title="Trust, once for each device">
+      <Square text={begin} label={`Opens ${begin}`} />
+      <p>
+        Hold the phone’s camera to it, or open <span className="font-mono text-sm">{begin}</span>. It says how the certificate is installed.
+      </p>
+      <p className="text-sm text-soft">Its fingerprint has to be this one:</p>
+      <Fingerprint text={network.fingerprint} />
+    </Step>
+  );
+}
+
+function Code({ code, address }: { code: PairingCode; address: string }) {
+  const zone = useZone();
+  const now = useNow(1_000);
+  const isOver = now.getTime() >= Date.parse(code.endsAt);
+  if (isOver) return <p className="text-soft">That code has ended. Have a new one shown.</p>;
+  return (
+    <>
+      <Square text={pairingLink(address, code.code)} label="Opens Bright Keeper with the code filled in" />
+      <p aria-label="Code" className="font-mono text-3xl tracking-widest">
+        {inGroups(code.code)}
+      </p>
+      <p className="text-sm text-soft">For one device, until {shortInstant(Date.parse(code.endsAt), zone)}.</p>
+    </>
+  );
+}
+
+/** How a phone is brought in: trust, open, pair. */
+export function Invite({ network }: { network: NetworkState }) {
+  const newCode = useNewCode();
+  const [address] = network.addresses;
+  if (!address) return null;
+  const isTrusted = network.beginAt.length === 0;
+  return (
+    <Section title="Let a device in">
+      <ol className="flex flex-wrap gap-4">
+        <Trust network={network} />
+        <Step n={isTrusted ? 1 : 2} title="Open and pair">
+          {newCode.data && <Code code={newCode.data} address={address} />}
+          <p>
+            {newCode.data ? 'Hold the camera to it, or open' : 'Have a code shown, then open'}{' '}
+            <span className="font-mono text-sm">{address}</span>
+            {newCode.data ? ' and type the code.' : ' on the device.'}
+          </p>
+          {newCode.error && <Failure error={newCode.error} />}
+          <Button look={newCode.data ? 'plain' : 'filled'} disabled={newCode.isPending} onClick={() => newCode.mutate()}>
+            {newCode.data ? 'Show another code' : 'Show a code'}
+          </Button>
+        </Step>
+      </ol>
+    </Section>
+  );
+}

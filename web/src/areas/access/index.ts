@@ -1,0 +1,4 @@
+/* What other areas may use of this one. */
+export { Gate } from './Gate';
+export { useReach } from './queries';
+export { MayComeUnencrypted } from './MayComeUnencrypted';

@@ -1,0 +1,59 @@
+import {
+  routes,
+  type Access,
+  type NetworkState,
+  type NetworkUpdate,
+  type NewPassphrase,
+  type Outsider,
+  type Pairing,
+  type PairingCode,
+  type Proof,
+  type SignIn,
+  type UnencryptedKey,
+} from '@bright-keeper/contract';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { queryClient } from '../../api/client';
+import { http } from '../../api/http';
+import { keys } from '../../api/keys';
+import { letIn } from '../../api/letIn';
+
+/** Another device shows as soon as it has come in, and when each was last seen. */
+const SEEN_MS = 20_000;
+const ACCESS = { queryKey: keys.access, queryFn: () => http.get<Access | Outsider>(routes.access) };
+
+export const useAccess = () => useQuery({ ...ACCESS, refetchInterval: SEEN_MS });
+
+/** Where this household is reached: by other devices of its network where it is open to it, else from here only. */
+export function useReach(): { origin: string; network: NetworkState | null; unencrypted: readonly string[] } {
+  const { data } = useQuery(ACCESS);
+  const network = data?.isIn && data.network.addresses.length > 0 ? data.network : null;
+  return { origin: network?.addresses[0] ?? window.location.origin, network, unencrypted: data?.isIn ? data.unencrypted : [] };
+}
+
+const keep = (access: Access) => void queryClient.setQueryData(keys.access, access);
+export const useSetPassphrase = () =>
+  useMutation({ mutationFn: (chosen: NewPassphrase) => http.put<Access>(routes.accessPassphrase, chosen), onSuccess: keep });
+export const useSetNetwork = () =>
+  useMutation({ mutationFn: (update: NetworkUpdate) => http.put<Access>(routes.accessNetwork, update), onSuccess: keep });
+export const useUnencrypted = () =>
+  useMutation({ mutationFn: (key: UnencryptedKey) => http.put<Access>(routes.accessUnencrypted, key), onSuccess: keep });
+export const useProve = () => useMutation({ mutationFn: (proof: Proof) => http.post<Access>(routes.accessProof, proof), onSuccess: keep });
+export const useNewCode = () => useMutation({ mutationFn: () => http.post<PairingCode>(routes.accessCode, {}) });
+
+export const useLetGo = () =>
+  useMutation({
+    mutationFn: ({ id, isThis }: { id: string; isThis: boolean }) =>
+      isThis ? http.post<void>(routes.accessSignOut, {}) : http.delete(routes.accessDevice(id)),
+    onSuccess: (_, { isThis }) => {
+      if (isThis) letIn.shut();
+      void queryClient.invalidateQueries({ queryKey: keys.access });
+    },
+  });
+
+/** What was refused to a stranger is asked for anew. */
+const cameIn = () => {
+  letIn.opened();
+  void queryClient.invalidateQueries();
+};
+export const usePair = () => useMutation({ mutationFn: (pairing: Pairing) => http.post(routes.accessPair, pairing), onSuccess: cameIn });
+export const useSignIn = () => useMutation({ mutationFn: (given: SignIn) => http.post(routes.accessSignIn, given), onSuccess: cameIn });

@@ -1,0 +1,13 @@
+import type { NetworkTrouble } from '@bright-keeper/contract';
+
+/** Why the network is not answered as it should be, and what helps. */
+export const TROUBLE_WORDS: Record<NetworkTrouble, string> = {
+  'port-taken':
+    'Another program has the port, so the network is not answered. Stop that one, or choose another with NETWORK_PORT and start Bright Keeper again. It is tried again each minute.',
+  'no-address':
+    'This machine has no address on a home network at the moment, so no other device can reach it. Connect it; the address shows here within a minute.',
+  'certificate-unreadable':
+    'The certificate or its key cannot be read, so the network is not answered. The log of the program says which; it is tried again each minute.',
+  'certificate-ended':
+    'The certificate you brought has ended: devices will refuse it. Replace its file; the new one is taken within a minute.',
+};
