@@ -5,4 +5,4 @@ ensureInstalled();
 // Imported only now: it needs the packages that were just installed.
 const { ensureBuilt } = await import('./build.mjs');
 await ensureBuilt();
-runServer('server/dist/bundle.js');
+runServer('server/dist/bundle.js', process.argv.slice(2));

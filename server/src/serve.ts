@@ -24,16 +24,28 @@ function portOf(name: string, usual: number): number {
 /** @throws RangeError when PORT is not a port. */
 export const portFromEnvironment = (): number => portOf('PORT', DEFAULT_PORT);
 
+/** Two settings that belong together. @throws RangeError where one is there without the other. */
+function both(one: string, other: string): [string, string] | null {
+  const [first, second] = [process.env[one], process.env[other]];
+  if (!first !== !second) throw new RangeError(`${one} and ${other} belong together: set both, or none.`);
+  return first && second ? [first, second] : null;
+}
+
 /**
- * Where the network is answered, once that is wanted: `NETWORK_PORT`, or the port after the machine's own; and a
- * certificate one brings, in the files of `TLS_CERTIFICATE` and `TLS_KEY`.
+ * Where the network is answered, once that is wanted: `NETWORK_PORT`, or the port after the machine's own; a certificate
+ * one brings, in the files of `TLS_CERTIFICATE` and `TLS_KEY`; or a proxy in front, asked by `PROXY_NAME` and coming from
+ * `PROXY_FROM`.
  *
- * @throws RangeError when NETWORK_PORT is not a port, or one file is named without the other.
+ * @throws RangeError when NETWORK_PORT is not a port, or one of two settings stands without the other.
  */
-export function networkFromEnvironment(): Pick<ServeOptions, 'networkPort' | 'tls'> {
-  const { TLS_CERTIFICATE: certificate, TLS_KEY: key } = process.env;
-  if (!certificate !== !key) throw new RangeError('TLS_CERTIFICATE and TLS_KEY belong together: name both files, or none.');
-  return { networkPort: portOf('NETWORK_PORT', portFromEnvironment() + 1), tls: certificate && key ? { certificate, key } : null };
+export function networkFromEnvironment(): Pick<ServeOptions, 'networkPort' | 'tls' | 'proxy'> {
+  const tls = both('TLS_CERTIFICATE', 'TLS_KEY');
+  const proxy = both('PROXY_NAME', 'PROXY_FROM');
+  return {
+    networkPort: portOf('NETWORK_PORT', portFromEnvironment() + 1),
+    tls: tls && { certificate: tls[0], key: tls[1] },
+    proxy: proxy && { name: proxy[0], from: proxy[1] },
+  };
 }
 
 /**

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { AccessService, broughtAlong, namesHere, ownAuthority, type NetworkOptions } from './access/index.js';
+import { AccessService, broughtAlong, namesHere, ownAuthority, proxyInFront, type NetworkOptions } from './access/index.js';
 import { createApp } from './app.js';
 import type { Database, Platform } from './db/index.js';
 import type { Waking } from './wake/index.js';
@@ -39,14 +39,17 @@ export type ServeOptions = {
   networkPort?: number;
   /** A certificate one brings, and its key; without them the household vouches for itself. */
   tls?: { certificate: string; key: string } | null;
+  /** A reverse proxy in front: under which name it is asked, and from which addresses it comes. */
+  proxy?: { name: string; from: string } | null;
   webDir?: string;
   prepare?: (platform: Platform) => Promise<void>;
 };
 
-const networkOf = ({ dataDir, port, networkPort = port + 1, tls }: ServeOptions): NetworkOptions => ({
+const networkOf = ({ dataDir, port, networkPort = port + 1, tls, proxy }: ServeOptions): NetworkOptions => ({
   port: networkPort,
   beginPort: networkPort + 1,
   certificates: tls ? broughtAlong(tls.certificate, tls.key) : ownAuthority(dataDir, namesHere),
+  proxy: proxy ? proxyInFront(proxy.name, proxy.from) : null,
   namesNow: namesHere,
   tellsName: true,
 });

@@ -1,14 +1,15 @@
 import type { NetworkState, NetworkTrouble } from '@bright-keeper/contract';
 import { MS_PER_MINUTE } from '@bright-keeper/core';
-import { createServer as createPlain, type RequestListener, type Server } from 'node:http';
+import { createServer as createPlain, type IncomingMessage, type RequestListener, type Server } from 'node:http';
 import { createServer as createEncrypted, type Server as EncryptedServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { type Door, enter } from '../http/index.js';
 import { isNearby, log, type Clock } from '../platform/index.js';
 import type { Certificate } from './certificate.js';
 import { MulticastName } from './multicastName.js';
-import type { Names } from './names.js';
+import { ITSELF, type Names } from './names.js';
 import type { NetworkOptions } from './options.js';
+import { sourceBehind } from './proxy.js';
 
 /** So often it is looked whether the machine is called otherwise, the certificate nears its end, or a taken port is free. */
 const LOOK_MS = MS_PER_MINUTE;
@@ -18,11 +19,17 @@ const PATIENCE_MS = 2_000;
 const MOST_LINES = 1_500;
 const EVERY_ADDRESS = '0.0.0.0';
 
-const listening = (server: Server, port: number): Promise<void> =>
+const THIS_MACHINE = '127.0.0.1';
+const isLoopback = (address: string): boolean => /^(127\.|::1$)/.test(address);
+
+/** @throws an error of the system where the port cannot be had. */
+const listening = (server: Server, port: number, address: string): Promise<void> =>
   new Promise((resolve, reject) => {
+    server.maxConnections = MOST_LINES;
     server.once('error', reject);
-    server.listen(port, EVERY_ADDRESS, () => {
+    server.listen(port, address, () => {
       server.off('error', reject);
+      server.on('error', (error) => log.warn({ error: error.message }, 'the network'));
       resolve();
     });
   });
@@ -43,7 +50,22 @@ const portOf = (server: Server): number => (server.address() as AddressInfo).por
 const isNamed = ({ dns, ips }: Names, host: string): boolean =>
   ips.includes(host) || dns.some((name) => name === host || (name.startsWith('*.') && name.slice(1) === host.slice(host.indexOf('.'))));
 
-type Open = { encrypted: EncryptedServer; begin: Server; certificate: Certificate; name: MulticastName | null; nameIsOurs: boolean };
+/** Whoever is on the network itself; nobody from the wide world, whatever way they found. */
+const neighbour = ({ socket: { remoteAddress } }: IncomingMessage): string | null =>
+  remoteAddress && isNearby(remoteAddress) ? remoteAddress : null;
+
+const at =
+  (door: Door, answer: RequestListener): RequestListener =>
+  (request, response) => {
+    enter(door, request);
+    answer(request, response);
+  };
+
+/** What stands at the port of the network: an encrypted server, or a plain one that hears a proxy alone. */
+type Front = { server: Server; /** Null behind a proxy, which has one. */ certificate: Certificate | null };
+type Open = Front & { begin: Server; name: MulticastName | null; nameIsOurs: boolean };
+
+const tlsOf = ({ key, certificate }: Certificate) => ({ key, cert: certificate, minVersion: 'TLSv1.2' }) as const;
 
 /** The doors to the network: one that is encrypted, and beside it one in plain HTTP where a phone is told how to trust it. */
 export class Network {
@@ -70,7 +92,7 @@ export class Network {
 
   /** The port on which it is answered encrypted; null while it is not. */
   get port(): number | null {
-    return this.now && portOf(this.now.encrypted);
+    return this.now && portOf(this.now.server);
   }
 
   /** Names who answers, by whichever door somebody came. */
@@ -109,28 +131,35 @@ export class Network {
 
   private troubleNow(): NetworkTrouble | null {
     const { certificate } = this.now!;
-    if (certificate.until <= this.clock.now()) return 'certificate-ended';
+    if (certificate && certificate.until <= this.clock.now()) return 'certificate-ended';
     const { ips } = this.options!.namesNow();
-    return ips.length === 0 ? 'no-address' : null;
+    return ips.length === 0 && !this.options!.proxy ? 'no-address' : null;
   }
 
-  private async begin({ port, beginPort, certificates }: NetworkOptions, answer: RequestListener): Promise<void> {
+  private async front({ proxy, certificates }: NetworkOptions, answer: RequestListener): Promise<Front> {
+    if (proxy) {
+      const door: Door = { kind: 'network', scheme: 'https', isOurs: (host) => host === proxy.name, sourceOf: sourceBehind(proxy) };
+      return { server: createPlain(at(door, answer)), certificate: null };
+    }
     const certificate = await certificates.get(this.clock.now());
-    const encrypted = createEncrypted(
-      { key: certificate.key, cert: certificate.certificate, minVersion: 'TLSv1.2' },
-      this.by('network', answer),
-    );
-    await listening(encrypted, port);
-    const begin = createPlain(this.by('unencrypted', answer));
+    const door: Door = { kind: 'network', scheme: 'https', isOurs: this.isOurs, sourceOf: neighbour };
+    return { server: createEncrypted(tlsOf(certificate), at(door, answer)), certificate };
+  }
+
+  private async begin(options: NetworkOptions, answer: RequestListener): Promise<void> {
+    const front = await this.front(options, answer);
+    // A proxy on this machine needs no other to reach it.
+    await listening(front.server, options.port, options.proxy?.from.every((from) => isLoopback(from)) ? THIS_MACHINE : EVERY_ADDRESS);
+    const begin = createPlain(at({ kind: 'unencrypted', scheme: 'http', isOurs: this.isOurs, sourceOf: neighbour }, answer));
     try {
-      await listening(begin, beginPort);
+      await listening(begin, options.beginPort, EVERY_ADDRESS);
     } catch (error) {
-      await ended(encrypted);
+      await ended(front.server);
       throw error;
     }
-    for (const server of [encrypted, begin]) server.maxConnections = MOST_LINES;
     const name = this.tellName();
-    this.now = { encrypted, begin, certificate, name, nameIsOurs: (await name?.isOurs) ?? false };
+    this.now = { ...front, begin, name, nameIsOurs: false };
+    if (await name?.isOurs) this.now = { ...this.now, nameIsOurs: true };
   }
 
   /** Devices find it by its name where it has an address at all. */
@@ -142,9 +171,9 @@ export class Network {
 
   /** Lines that are open stay so; new ones get the new certificate. */
   private async renew({ certificates }: NetworkOptions, open: Open): Promise<void> {
-    if (!certificates.isOver(open.certificate, this.clock.now())) return;
+    if (!open.certificate || !certificates.isOver(open.certificate, this.clock.now())) return;
     const certificate = await certificates.get(this.clock.now());
-    open.encrypted.setSecureContext({ key: certificate.key, cert: certificate.certificate, minVersion: 'TLSv1.2' });
+    (open.server as EncryptedServer).setSecureContext(tlsOf(certificate));
     this.now = { ...open, certificate };
   }
 
@@ -152,42 +181,42 @@ export class Network {
     const open = this.now;
     this.now = null;
     open?.name?.end();
-    if (open) await Promise.all([open.encrypted, open.begin].map(ended));
+    if (open) await Promise.all([open.server, open.begin].map(ended));
   }
 
-  private by(kind: 'network' | 'unencrypted', answer: RequestListener): RequestListener {
-    const door: Door = {
-      kind,
-      scheme: kind === 'network' ? 'https' : 'http',
-      isOurs: (host) => this.now !== null && isNamed(this.now.certificate.names, host),
-      sourceOf: ({ socket }) => (socket.remoteAddress && isNearby(socket.remoteAddress) ? socket.remoteAddress : null),
-    };
-    return (request, response) => {
-      enter(door, request);
-      answer(request, response);
-    };
+  /** By which names this machine is asked for itself, without a proxy: those its certificate is for, or would be. */
+  private get ownNames(): Names {
+    const { dns, ips } = this.options!.namesNow();
+    return this.now?.certificate?.names ?? { dns: [...dns, ...ITSELF.dns], ips: [...ips, ...ITSELF.ips] };
   }
+
+  private readonly isOurs = (host: string): boolean => this.now !== null && isNamed(this.ownNames, host);
 
   /** What this machine is called from outside, the addresses first: they need nobody who knows names. */
-  private names(): string[] {
-    const { names, authority } = this.now!.certificate;
+  private names({ certificate, nameIsOurs }: Open): string[] {
     const { dns, ips } = this.options!.namesNow();
-    const own = [...ips, ...(this.now!.nameIsOurs ? dns : [])].filter((name) => isNamed(names, name));
-    const brought = authority ? [] : names.dns.filter((name) => name !== 'localhost' && !name.startsWith('*'));
+    const own = [...ips, ...(nameIsOurs ? dns : [])].filter((name) => isNamed(this.ownNames, name));
+    const isBrought = certificate !== null && certificate.authority === null;
+    const brought = isBrought ? certificate.names.dns.filter((name) => name !== 'localhost' && !name.startsWith('*')) : [];
     return [...new Set([...brought, ...own])];
+  }
+
+  private addresses(open: Open): string[] {
+    const { proxy } = this.options!;
+    if (proxy) return [`https://${proxy.name}`];
+    return this.names(open).map((name) => `https://${name}:${portOf(open.server)}`);
   }
 
   state(): Omit<NetworkState, 'open'> {
     const { now } = this;
-    const names = now ? this.names() : [];
-    const at = (scheme: string, server: Server) => names.map((name) => `${scheme}://${name}:${portOf(server)}`);
+    const unencryptedAt = now ? this.names(now).map((name) => `http://${name}:${portOf(now.begin)}`) : [];
     return {
       possible: this.isPossible,
-      addresses: now ? at('https', now.encrypted) : [],
-      beginAt: now?.certificate.authority ? at('http', now.begin) : [],
-      unencryptedAt: now ? at('http', now.begin) : [],
-      fingerprint: now?.certificate.authority?.fingerprint ?? null,
-      certificateUntil: now?.certificate.until.toISOString() ?? null,
+      addresses: now ? this.addresses(now) : [],
+      beginAt: now?.certificate?.authority ? unencryptedAt : [],
+      unencryptedAt,
+      fingerprint: now?.certificate?.authority?.fingerprint ?? null,
+      certificateUntil: now?.certificate?.until.toISOString() ?? null,
       trouble: this.trouble,
     };
   }

@@ -1,5 +1,6 @@
 import type { CertificateSource } from './certificate.js';
 import type { Names } from './names.js';
+import type { ProxyInFront } from './proxy.js';
 
 /** How a program can be opened to its network. */
 export type NetworkOptions = {
@@ -7,6 +8,8 @@ export type NetworkOptions = {
   port: number;
   beginPort: number;
   certificates: CertificateSource;
+  /** A reverse proxy in front, which has the certificate instead. */
+  proxy: ProxyInFront | null;
   namesNow: () => Names;
   /** Whether it answers for its name on the network itself (RFC 6762). */
   tellsName: boolean;

@@ -4,7 +4,7 @@ import { request as ask, Agent, type RequestOptions } from 'node:https';
 import { request as askPlainly, type IncomingHttpHeaders } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { AccessService, ownAuthority, type CertificateSource } from '../access/index.js';
+import { AccessService, ownAuthority, type CertificateSource, type ProxyInFront } from '../access/index.js';
 import { testApp, type TestApp } from './testApp.js';
 
 export const PASSPHRASE = 'four lenses on one shelf';
@@ -37,6 +37,8 @@ const heard = (request: ReturnType<typeof ask>, body: unknown): Promise<Answer> 
 /** The cookie that an answer gives to show, as a browser would show it. */
 export const given = ({ headers }: Answer): string | null => headers['set-cookie']?.at(-1)?.split(';')[0] ?? null;
 
+type Given = { certificates?: CertificateSource; proxy?: ProxyInFront | null };
+
 /** Whoever speaks TLS goes by the machine's own clock, wherever the application's stands. */
 const today = ({ get, isOver }: CertificateSource): CertificateSource => ({
   get: () => get(new Date()),
@@ -47,19 +49,26 @@ const today = ({ get, isOver }: CertificateSource): CertificateSource => ({
  * The whole application with a passphrase, answering its network over TLS in this process, and what a phone on the
  * network would send.
  */
-export async function onNetwork(certificates?: CertificateSource) {
+export async function onNetwork({ certificates, proxy = null }: Given = {}) {
   const dataDir = mkdtempSync(join(tmpdir(), 'bright-keeper-network-'));
   const namesNow = () => ({ dns: ['kitchen.local'], ips: ['127.0.0.1'] });
   const t: TestApp = await testApp({
     dataDir,
-    network: { port: 0, beginPort: 0, certificates: today(certificates ?? ownAuthority(dataDir, namesNow)), namesNow, tellsName: false },
+    network: {
+      port: 0,
+      beginPort: 0,
+      certificates: today(certificates ?? ownAuthority(dataDir, namesNow)),
+      namesNow,
+      tellsName: false,
+      proxy,
+    },
   });
   const service = t.app.get(AccessService);
   const { http } = t;
   await http.put(routes.accessPassphrase).send({ passphrase: PASSPHRASE, endOthers: false }).expect(200);
   const opened = (await http.put(routes.accessNetwork).send({ open: true, sessionDays: 30 }).expect(200)).body as Access;
-  const port = Number(new URL(opened.network.addresses[0]!).port);
-  const beginPort = opened.network.beginAt[0] ? Number(new URL(opened.network.beginAt[0]).port) : 0;
+  const port = service.network.port!;
+  const beginPort = Number(new URL(opened.network.unencryptedAt[0]!).port);
   const host = `${ADDRESS}:${port}`;
   const agent = new Agent({ ca: service.network.certificate?.authority?.pem, keepAlive: false });
 
