@@ -29,10 +29,16 @@ export type Running = {
 };
 
 const PROGRAMS = { server: 'server/dist/bundle.js', demo: 'server/dist/demo.js' } as const;
-type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number; env?: NodeJS.ProcessEnv };
+type Options = { program?: keyof typeof PROGRAMS; dataDir?: string; port?: number; env?: NodeJS.ProcessEnv; args?: string[] };
 
 /** Starts a built program as its own process and resolves when it has printed its address or has ended. */
-export async function start({ program = 'server', dataDir = freshDirectory(), port, env: more = {} }: Options = {}): Promise<Running> {
+export async function start({
+  program = 'server',
+  dataDir = freshDirectory(),
+  port,
+  env: more = {},
+  args = [],
+}: Options = {}): Promise<Running> {
   const onPort = port ?? (await freePort());
   const env = {
     ...process.env,
@@ -41,7 +47,7 @@ export async function start({ program = 'server', dataDir = freshDirectory(), po
     [program === 'demo' ? 'BRIGHT_KEEPER_DEMO_DATA' : 'BRIGHT_KEEPER_DATA']: dataDir,
     ...more,
   };
-  const child = spawn(process.execPath, [join(ROOT, PROGRAMS[program])], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, [join(ROOT, PROGRAMS[program]), ...args], { env, stdio: ['ignore', 'pipe', 'pipe'] });
   let output = '';
   const exited = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
   const ready = new Promise<void>((resolve) => {

@@ -7,7 +7,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import type { RequestListener } from 'node:http';
 import { constants } from 'node:zlib';
-import { AccessService, beginPage, gate, slowGuesses, type NetworkOptions } from './access/index.js';
+import { AccessService, askerOf, beginPage, gate, isIn, slowGuesses, type NetworkOptions } from './access/index.js';
 import { AppModule } from './app.module.js';
 import type { Platform } from './db/index.js';
 import {
@@ -92,7 +92,7 @@ export async function createApp(
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));
   serveDocs(app);
-  if (web) servePages(app, web);
+  if (web) servePages(app, web, (request) => isIn(askerOf(request)));
   access.network.serve(app.getHttpAdapter().getInstance() as RequestListener);
   return app;
 }

@@ -32,17 +32,19 @@ function both(one: string, other: string): [string, string] | null {
 }
 
 /**
- * Where the network is answered, once that is wanted: `NETWORK_PORT`, or the port after the machine's own; a certificate
+ * Where the network is answered, once that is wanted: `NETWORK_PORT`, or the port after the machine's own; the names
+ * its network has for it (`NETWORK_NAMES`); a certificate
  * one brings, in the files of `TLS_CERTIFICATE` and `TLS_KEY`; or a proxy in front, asked by `PROXY_NAME` and coming from
  * `PROXY_FROM`.
  *
  * @throws RangeError when NETWORK_PORT is not a port, or one of two settings stands without the other.
  */
-export function networkFromEnvironment(): Pick<ServeOptions, 'networkPort' | 'tls' | 'proxy'> {
+export function networkFromEnvironment(): Pick<ServeOptions, 'networkPort' | 'names' | 'tls' | 'proxy'> {
   const tls = both('TLS_CERTIFICATE', 'TLS_KEY');
   const proxy = both('PROXY_NAME', 'PROXY_FROM');
   return {
     networkPort: portOf('NETWORK_PORT', portFromEnvironment() + 1),
+    names: process.env.NETWORK_NAMES ?? '',
     tls: tls && { certificate: tls[0], key: tls[1] },
     proxy: proxy && { name: proxy[0], from: proxy[1] },
   };

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { AccessService, broughtAlong, namesHere, ownAuthority, proxyInFront, type NetworkOptions } from './access/index.js';
+import { AccessService, broughtAlong, namesGiven, namesHere, ownAuthority, proxyInFront, type NetworkOptions } from './access/index.js';
 import { createApp } from './app.js';
 import type { Database, Platform } from './db/index.js';
 import type { Waking } from './wake/index.js';
@@ -37,6 +37,8 @@ export type ServeOptions = {
   port: number;
   /** Where the network is answered once that is wanted; the port after it tells phones how to begin. */
   networkPort?: number;
+  /** Names that its network has for this machine, with commas between. */
+  names?: string;
   /** A certificate one brings, and its key; without them the household vouches for itself. */
   tls?: { certificate: string; key: string } | null;
   /** A reverse proxy in front: under which name it is asked, and from which addresses it comes. */
@@ -45,14 +47,18 @@ export type ServeOptions = {
   prepare?: (platform: Platform) => Promise<void>;
 };
 
-const networkOf = ({ dataDir, port, networkPort = port + 1, tls, proxy }: ServeOptions): NetworkOptions => ({
-  port: networkPort,
-  beginPort: networkPort + 1,
-  certificates: tls ? broughtAlong(tls.certificate, tls.key) : ownAuthority(dataDir, namesHere),
-  proxy: proxy ? proxyInFront(proxy.name, proxy.from) : null,
-  namesNow: namesHere,
-  tellsName: true,
-});
+function networkOf({ dataDir, port, networkPort = port + 1, names = '', tls, proxy }: ServeOptions): NetworkOptions {
+  const given = names ? namesGiven(names) : [];
+  const namesNow = () => namesHere(given);
+  return {
+    port: networkPort,
+    beginPort: networkPort + 1,
+    certificates: tls ? broughtAlong(tls.certificate, tls.key) : ownAuthority(dataDir, namesNow),
+    proxy: proxy ? proxyInFront(proxy.name, proxy.from) : null,
+    namesNow,
+    tellsName: true,
+  };
+}
 
 /** All of the program but its database, which may be waking still: it is put together meanwhile, and listens when both are there. */
 export async function serveOn(waking: Waking | null, options: ServeOptions): Promise<{ app: NestExpressApplication; address: string }> {

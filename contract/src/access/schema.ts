@@ -13,6 +13,8 @@ export const SESSION_DAYS = { least: 1, usual: 30, most: 365 } as const;
 
 /** A code for pairing is so many digits: two groups of four, to be read across a room. */
 export const CODE_DIGITS = 8;
+/** It holds for so long. */
+export const CODE_MINUTES = 10;
 
 const DEVICE_NAME_MAX = 60;
 
@@ -127,4 +129,4 @@ export type Access = {
 export type Outsider = { isIn: false };
 
 /** A code that lets one device in, once. */
-export type PairingCode = { code: string; endsAt: string };
+export type PairingCode = { code: string; madeAt: string; endsAt: string };

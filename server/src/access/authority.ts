@@ -20,7 +20,7 @@ import { randomBytes, webcrypto } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeWhole } from '../wake/index.js';
-import type { Names } from './names.js';
+import { HOME_ENDS, type Names } from './names.js';
 
 const ALGORITHM = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' } as const;
 const AUTHORITY_DAYS = 3652;
@@ -31,14 +31,13 @@ const BACKDATED_DAYS = 2;
 
 /**
  * The only names it can speak for (RFC 5280, 4.2.1.10): whoever takes its key can pass for no site of the world. Names
- * ending in .local (RFC 6762) and this machine itself; private, link-local and loopback addresses (RFC 1918, 3927, 4193).
+ * that end at home; private, link-local and loopback addresses (RFC 1918, 3927, 4193).
  */
-const SPEAKS_FOR_DNS = ['local', 'localhost'];
 const SPEAKS_FOR_IP = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16', '127.0.0.0/8'];
 
 function speaksFor(): Extension {
   const names = [
-    ...SPEAKS_FOR_DNS.map((dNSName) => new GeneralName({ dNSName })),
+    ...HOME_ENDS.map((dNSName) => new GeneralName({ dNSName })),
     ...SPEAKS_FOR_IP.map((iPAddress) => new GeneralName({ iPAddress })),
   ];
   const permittedSubtrees = new GeneralSubtrees(names.map((base) => new GeneralSubtree({ base, minimum: 0 })));

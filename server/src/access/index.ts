@@ -1,10 +1,11 @@
 export { AccessModule } from './access.module.js';
 export { AccessService } from './access.service.js';
+export { askerOf, isIn } from './asker.js';
 export { openAtTerminal } from './atTerminal.js';
 export { beginPage } from './beginPage.js';
 export { broughtAlong, type CertificateSource, ownAuthority } from './certificate.js';
 export { gate } from './gate.js';
 export { slowGuesses } from './guesses.js';
-export { namesHere } from './names.js';
+export { namesGiven, namesHere } from './names.js';
 export type { NetworkOptions } from './options.js';
 export { type ProxyInFront, proxyInFront } from './proxy.js';

@@ -7,7 +7,7 @@ import { type Door, enter } from '../http/index.js';
 import { isNearby, log, type Clock } from '../platform/index.js';
 import type { Certificate } from './certificate.js';
 import { MulticastName } from './multicastName.js';
-import { ITSELF, type Names } from './names.js';
+import { isMulticast, ITSELF, type Names } from './names.js';
 import type { NetworkOptions } from './options.js';
 import { sourceBehind } from './proxy.js';
 
@@ -132,8 +132,7 @@ export class Network {
   private troubleNow(): NetworkTrouble | null {
     const { certificate } = this.now!;
     if (certificate && certificate.until <= this.clock.now()) return 'certificate-ended';
-    const { ips } = this.options!.namesNow();
-    return ips.length === 0 && !this.options!.proxy ? 'no-address' : null;
+    return this.addresses(this.now!).length === 0 ? 'no-address' : null;
   }
 
   private async front({ proxy, certificates }: NetworkOptions, answer: RequestListener): Promise<Front> {
@@ -165,7 +164,7 @@ export class Network {
   /** Devices find it by its name where it has an address at all. */
   private tellName(): MulticastName | null {
     const { tellsName, namesNow } = this.options!;
-    const [name] = namesNow().dns;
+    const name = namesNow().dns.find(isMulticast);
     return tellsName && name ? new MulticastName(name, () => namesNow().ips) : null;
   }
 
@@ -195,7 +194,7 @@ export class Network {
   /** What this machine is called from outside, the addresses first: they need nobody who knows names. */
   private names({ certificate, nameIsOurs }: Open): string[] {
     const { dns, ips } = this.options!.namesNow();
-    const own = [...ips, ...(nameIsOurs ? dns : [])].filter((name) => isNamed(this.ownNames, name));
+    const own = [...ips, ...dns.filter((name) => nameIsOurs || !isMulticast(name))].filter((name) => isNamed(this.ownNames, name));
     const isBrought = certificate !== null && certificate.authority === null;
     const brought = isBrought ? certificate.names.dns.filter((name) => name !== 'localhost' && !name.startsWith('*')) : [];
     return [...new Set([...brought, ...own])];

@@ -1,8 +1,8 @@
-import { CODE_DIGITS, type PairingCode } from '@bright-keeper/contract';
+import { CODE_DIGITS, CODE_MINUTES, type PairingCode } from '@bright-keeper/contract';
 import { MS_PER_MINUTE } from '@bright-keeper/core';
 import { randomInt, timingSafeEqual } from 'node:crypto';
 
-const HOLDS_MS = 10 * MS_PER_MINUTE;
+const HOLDS_MS = CODE_MINUTES * MS_PER_MINUTE;
 /** With a hundred million codes, as many tries as one code bears find it once in ten million. */
 const MOST_WRONG = 10;
 
@@ -16,7 +16,7 @@ export class PairingCodes {
   make(nowMs: number): PairingCode {
     const code = String(randomInt(10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0');
     this.now = { code, endsAtMs: nowMs + HOLDS_MS, wrong: 0 };
-    return { code, endsAt: new Date(this.now.endsAtMs).toISOString() };
+    return { code, madeAt: new Date(nowMs).toISOString(), endsAt: new Date(this.now.endsAtMs).toISOString() };
   }
 
   /** Whether it is the code; it is used up by that. */

@@ -34,6 +34,12 @@ describe('the document of an address', () => {
     expect(linksOf('/bench/7')).toContain('preload /api/care/cleanings/7');
   });
 
+  it('has nothing asked early that would be refused: the refusal would be kept for later', () => {
+    const document = documentOf(HTML, PAGES, '/bench/7', false);
+    expect(document).not.toContain('rel="preload"');
+    expect(document).toContain('rel="modulepreload"');
+  });
+
   it.each(['/gear/"><script>', '/gear/%22%3E', '/gear/a b', '/nowhere', '/gear/7/more'])('is the plain one for %s', (path) => {
     expect(documentOf(HTML, PAGES, path)).toBe(HTML);
   });

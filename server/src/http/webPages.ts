@@ -33,8 +33,10 @@ const fixedParts = ({ path }: Page): number => segments(path).filter((part) => !
 /**
  * The one document of all pages, with links to the code and the answers that the page of this address will ask for: so
  * the browser fetches them beside the framework and not after it.
+ *
+ * @param mayAsk whether the answers are for whoever opens it: a refusal that is fetched early is kept for when they are.
  */
-export function documentOf(html: string, pages: readonly Page[], path: string): string {
+export function documentOf(html: string, pages: readonly Page[], path: string, mayAsk = true): string {
   const found = pages
     .map((page) => ({ page, values: valuesIn(page.path, path) }))
     .filter(({ values }) => values && [...values.values()].every(isPlain))
@@ -42,7 +44,7 @@ export function documentOf(html: string, pages: readonly Page[], path: string): 
   if (!found) return html;
   const filled = (ask: string) => ask.replaceAll(/:\w+/g, (name) => found.values!.get(name)!);
   const links = [
-    ...found.page.asks.map((ask) => `<link rel="preload" as="fetch" crossorigin href="${filled(ask)}">`),
+    ...(mayAsk ? found.page.asks : []).map((ask) => `<link rel="preload" as="fetch" crossorigin href="${filled(ask)}">`),
     ...found.page.scripts.map((script) => `<link rel="modulepreload" crossorigin href="${script}">`),
   ];
   const document = html.replace('</head>', `${links.join('')}</head>`);
@@ -60,8 +62,12 @@ export function serveAssets(app: NestExpressApplication, webDir: string): void {
   );
 }
 
-/** The pages themselves, never from a cache: every address that is no file is one of them. */
-export function servePages(app: NestExpressApplication, webDir: string): void {
+/**
+ * The pages themselves, never from a cache: every address that is no file is one of them.
+ *
+ * @param isIn whether whoever opens one is let in.
+ */
+export function servePages(app: NestExpressApplication, webDir: string, isIn: (request: express.Request) => boolean): void {
   const files = express.static(webDir, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') });
   const html = readFileSync(join(webDir, 'index.html'), 'utf8');
   const told = join(webDir, 'pages.json');
@@ -72,7 +78,7 @@ export function servePages(app: NestExpressApplication, webDir: string): void {
     files(request, response, (error: unknown) => {
       if (error) return next(error);
       response.setHeader('Cache-Control', 'no-cache');
-      response.type('html').send(documentOf(html, pages, request.path));
+      response.type('html').send(documentOf(html, pages, request.path, isIn(request)));
     });
   });
 }

@@ -49,6 +49,7 @@ async function heldIn<T>(response: Response): Promise<T> {
 }
 
 async function send(path: string, init: RequestInit): Promise<Response> {
+  const { turn } = letIn;
   let response: Response;
   try {
     response = await outside.fetch(path, init);
@@ -61,7 +62,7 @@ async function send(path: string, init: RequestInit): Promise<Response> {
   }
   const isProblem = response.headers.get('content-type')?.includes('problem+json');
   const problem = isProblem ? await heldIn<Problem>(response) : noProblem(response.status);
-  if (problem.code === NOT_IN) letIn.shut();
+  if (problem.code === NOT_IN) letIn.shut(turn);
   throw new ApiError(problem);
 }
 

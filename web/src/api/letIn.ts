@@ -13,11 +13,16 @@ class LetIn {
     return () => void this.listeners.delete(listener);
   };
 
-  shut(): void {
-    if (!this.isShut) this.become(true);
+  /** Counts how often it was let in. */
+  turn = 0;
+
+  /** @param turn in which it was asked: what was refused before it came in says nothing of after. */
+  shut(turn = this.turn): void {
+    if (!this.isShut && turn === this.turn) this.become(true);
   }
 
   opened(): void {
+    this.turn += 1;
     this.become(false);
     for (const go of this.waiting.splice(0)) go();
   }

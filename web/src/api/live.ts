@@ -1,6 +1,7 @@
 import { routes, type LiveNews, type LiveTopic } from '@bright-keeper/contract';
 import type { QueryClient } from '@tanstack/react-query';
 import { outside } from '../outside';
+import { http } from './http';
 import { letIn } from './letIn';
 import { isStaleBy } from './stale';
 
@@ -44,7 +45,11 @@ export class Live {
         this.channel.tell(heard);
         this.hear(heard);
       },
-      refused: () => void Promise.race([outside.wait(AGAIN_MS), letIn.next()]).then(() => this.open()),
+      refused: () => {
+        void Promise.race([outside.wait(AGAIN_MS), letIn.next()]).then(() => this.open());
+        // A line does not say why it was refused; whoever is not let in any more is told at once.
+        http.get(routes.settings).catch(() => undefined);
+      },
     });
   }
 

@@ -1,3 +1,4 @@
+import { CODE_DIGITS } from '@bright-keeper/contract';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState, type FormEvent } from 'react';
 import { ApiError } from '../../api/http';
@@ -7,8 +8,6 @@ import { Field } from '../gear';
 import { codeIn, digitsOf, inGroups } from './pairingLink';
 import { Passphrase } from './Passphrase';
 import { usePair, useSignIn } from './queries';
-
-const CODE_DIGITS = 8;
 
 /** What this device is called in the list until somebody names it better. */
 const usualName = (): string =>

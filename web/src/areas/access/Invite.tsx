@@ -1,6 +1,6 @@
-import type { NetworkState, PairingCode } from '@bright-keeper/contract';
+import type { Access, NetworkState, PairedDevice, PairingCode } from '@bright-keeper/contract';
 import { QRCodeSVG } from 'qrcode.react';
-import { Button, Failure, Section } from '../../ui/parts';
+import { Button, Failure, Notice, Section } from '../../ui/parts';
 import { shortInstant } from '../../ui/dates';
 import { useNow } from '../../ui/useNow';
 import { useZone } from '../../ui/zone';
@@ -55,25 +55,51 @@ function Trust({ network }: { network: NetworkState }) {
   );
 }
 
+/** Who came in by a code since it was made: it is used up then. */
+const cameBy = ({ madeAt }: PairingCode, devices: readonly PairedDevice[]): PairedDevice | undefined =>
+  devices.find((device) => device.cameBy === 'code' && device.addedAt >= madeAt);
+
 function Code({ code, address }: { code: PairingCode; address: string }) {
   const zone = useZone();
   const now = useNow(1_000);
-  const isOver = now.getTime() >= Date.parse(code.endsAt);
-  if (isOver) return <p className="text-soft">That code has ended. Have a new one shown.</p>;
+  if (now.getTime() >= Date.parse(code.endsAt)) return <p className="text-soft">That code has ended. Have a new one shown.</p>;
   return (
     <>
       <Square text={pairingLink(address, code.code)} label="Opens Bright Keeper with the code filled in" />
       <p aria-label="Code" className="font-mono text-3xl tracking-widest">
         {inGroups(code.code)}
       </p>
+      <p>
+        Hold the camera to it, or open <span className="font-mono text-sm">{address}</span> and type the code.
+      </p>
       <p className="text-sm text-soft">For one device, until {shortInstant(Date.parse(code.endsAt), zone)}.</p>
     </>
   );
 }
 
-/** How a phone is brought in: trust, open, pair. */
-export function Invite({ network }: { network: NetworkState }) {
+function Pair({ address, devices }: { address: string; devices: readonly PairedDevice[] }) {
   const newCode = useNewCode();
+  const cameIn = newCode.data && cameBy(newCode.data, devices);
+  const isShown = newCode.data && !cameIn;
+  return (
+    <>
+      {isShown && <Code code={newCode.data} address={address} />}
+      {cameIn && <Notice tone="good">{cameIn.name} is in. The code is used up.</Notice>}
+      {!isShown && (
+        <p>
+          Have a code shown, then open <span className="font-mono text-sm">{address}</span> on the device.
+        </p>
+      )}
+      {newCode.error && <Failure error={newCode.error} />}
+      <Button look={isShown ? 'plain' : 'filled'} disabled={newCode.isPending} onClick={() => newCode.mutate()}>
+        {isShown ? 'Show another code' : 'Show a code'}
+      </Button>
+    </>
+  );
+}
+
+/** How a phone is brought in: trust, open, pair. */
+export function Invite({ network, devices }: Pick<Access, 'network' | 'devices'>) {
   const [address] = network.addresses;
   if (!address) return null;
   const isTrusted = network.beginAt.length === 0;
@@ -82,16 +108,7 @@ export function Invite({ network }: { network: NetworkState }) {
       <ol className="flex flex-wrap gap-4">
         <Trust network={network} />
         <Step n={isTrusted ? 1 : 2} title="Open and pair">
-          {newCode.data && <Code code={newCode.data} address={address} />}
-          <p>
-            {newCode.data ? 'Hold the camera to it, or open' : 'Have a code shown, then open'}{' '}
-            <span className="font-mono text-sm">{address}</span>
-            {newCode.data ? ' and type the code.' : ' on the device.'}
-          </p>
-          {newCode.error && <Failure error={newCode.error} />}
-          <Button look={newCode.data ? 'plain' : 'filled'} disabled={newCode.isPending} onClick={() => newCode.mutate()}>
-            {newCode.data ? 'Show another code' : 'Show a code'}
-          </Button>
+          <Pair address={address} devices={devices} />
         </Step>
       </ol>
     </Section>

@@ -1,0 +1,176 @@
+import { routes, type Access } from '@bright-keeper/contract';
+import { devices, expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { start, type Running } from './server.js';
+
+/** A phone on the network beside the machine that keeps the household, from an empty one. */
+const PASSPHRASE = 'four lenses on one shelf';
+let running: Running;
+let network: string;
+let phones: BrowserContext[];
+
+/** Above the ports that a system gives away by itself, two for each that runs beside. */
+const networkPort = () => 61_000 + 2 * test.info().parallelIndex;
+const begin = (dataDir?: string, args: string[] = []) =>
+  start({ ...(dataDir ? { dataDir } : {}), args, env: { NETWORK_PORT: String(networkPort()), NETWORK_NAMES: 'localhost' } });
+
+test.beforeEach(async () => {
+  phones = [];
+  running = await begin();
+  network = `https://localhost:${networkPort()}`;
+});
+test.afterEach(async () => {
+  await Promise.all(phones.map((phone) => phone.close()));
+  await running.kill('SIGTERM');
+});
+
+/** That the certificate itself is good is seen by OpenSSL (authority.test.ts); this browser has been told of no authority. */
+async function phoneOf(browser: Browser): Promise<Page> {
+  const { userAgent, viewport, isMobile, hasTouch } = devices['Pixel 7'];
+  const phone = await browser.newContext({ userAgent, viewport, isMobile, hasTouch, ignoreHTTPSErrors: true });
+  phones.push(phone);
+  return phone.newPage();
+}
+
+async function open(page: Page): Promise<void> {
+  await page.goto(`${running.url}/settings/access`);
+  await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+  await page.getByRole('button', { name: 'Choose it' }).click();
+  await page.getByRole('button', { name: 'Open it to the network' }).click();
+  await expect(page.getByRole('button', { name: 'Close it' })).toBeVisible();
+}
+
+async function codeOn(page: Page): Promise<string> {
+  await page.getByRole('button', { name: 'Show a code' }).click();
+  return (await page.getByLabel('Code', { exact: true }).textContent())!;
+}
+
+/** Lets a phone in, by the code as one types it. */
+async function pair(page: Page, phone: Page, path = '/'): Promise<void> {
+  const code = await codeOn(page);
+  await phone.goto(network + path);
+  await phone.getByLabel('Code').fill(code);
+  await phone.getByRole('button', { name: 'Let it in' }).click();
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeHidden();
+}
+
+test('an empty household is asked nothing, is opened with a passphrase, and lets a phone in by what its camera reads', async ({
+  page,
+  browser,
+}) => {
+  await page.goto(running.url);
+  await expect(page.getByRole('heading', { name: 'Let this device in' })).toBeHidden();
+  await page.goto(`${running.url}/settings`);
+  await page.getByRole('link', { name: 'See to access' }).click();
+  await expect(page.getByRole('button', { name: 'Open it to the network' })).toBeDisabled();
+  await page.getByLabel('Passphrase', { exact: true }).fill('lenses');
+  await page.getByRole('button', { name: 'Choose it' }).click();
+  await expect(page.getByText('At least 12 characters: four words that have nothing to do with each other are good.')).toBeVisible();
+  await expect(page.getByLabel('Passphrase', { exact: true })).toHaveValue('lenses');
+  await open(page);
+
+  const code = await codeOn(page);
+  const phone = await phoneOf(browser);
+  await phone.goto(`${network}/gear#pair=${code.replace(' ', '')}`);
+  await expect(phone.getByLabel('Code')).toHaveValue(code);
+  await expect(phone.getByLabel('Name of this device')).toHaveValue('Phone');
+  await phone.getByRole('button', { name: 'Let it in' }).click();
+  await expect(phone.getByRole('heading', { name: 'Gear' })).toBeVisible();
+  expect(phone.url()).toBe(`${network}/gear`);
+  await expect(page.getByText('Phone is in. The code is used up.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Let Phone go' })).toBeVisible();
+});
+
+test('what one types on a phone that is let go is there when it comes in again, and is kept', async ({ page, browser }) => {
+  await open(page);
+  const phone = await phoneOf(browser);
+  await pair(page, phone, '/gear/new');
+  await phone.getByRole('textbox', { name: 'Name', exact: true }).fill('Corvane 35/2');
+  await page.getByRole('button', { name: 'Let Phone go' }).click();
+  await page.getByRole('button', { name: 'Let Phone go now' }).click();
+  await expect(page.getByText('None yet. This machine itself needs none of it.')).toBeVisible();
+  // Of itself: nothing was tapped.
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeVisible();
+  await phone.getByRole('button', { name: 'Use the passphrase' }).click();
+  await phone.getByLabel('Passphrase', { exact: true }).fill('five lenses on one shelf');
+  await phone.getByRole('button', { name: 'Let it in' }).click();
+  await expect(phone.getByText('That is not the passphrase')).toBeVisible();
+  await phone.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+  await phone.getByRole('button', { name: 'Let it in' }).click();
+  await expect(phone.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Corvane 35/2');
+  await phone.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(phone.getByRole('heading', { name: 'Corvane 35/2' })).toBeVisible();
+});
+
+test('a look that is under way on a phone goes on where it was, after it was let go in the middle', async ({ page, browser, request }) => {
+  await open(page);
+  const lens = { name: 'Corvane 35/2', kind: 'lens', traits: {}, notes: '', acquiredOn: null };
+  const { id } = (await (await request.post(running.url + routes.gear, { data: lens })).json()) as { id: string };
+  const phone = await phoneOf(browser);
+  await pair(page, phone, `/gear/${id}`);
+  await phone.getByRole('button', { name: /look/i }).first().click();
+  await expect(phone).toHaveURL(/\/look\//);
+  const lookId = phone.url().split('/').at(-1)!;
+  const { devices: paired } = (await (await request.get(running.url + routes.access)).json()) as Access;
+  await request.delete(running.url + routes.accessDevice(paired[0]!.id));
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeVisible();
+  await phone.getByLabel('Code').fill(await codeOn(page));
+  await phone.getByRole('button', { name: 'Let it in' }).click();
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeHidden();
+  await phone.getByRole('button', { name: 'Clean', exact: true }).first().click();
+  await expect(async () => {
+    const look = (await (await request.get(running.url + routes.look(lookId))).json()) as { answers: unknown[] };
+    expect(look.answers).toHaveLength(1);
+  }).toPass();
+});
+
+test('a phone lets others in only with the passphrase, and lets itself go', async ({ page, browser }) => {
+  await open(page);
+  const phone = await phoneOf(browser);
+  await pair(page, phone, '/settings/access');
+  await expect(phone.getByRole('button', { name: 'Show a code' })).toBeHidden();
+  await phone.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
+  await phone.getByRole('button', { name: 'Go on' }).click();
+  const tablet = await phoneOf(browser);
+  await pair(phone, tablet);
+  await phone.getByRole('button', { name: 'Let Phone go' }).first().click();
+  await phone.getByRole('button', { name: 'Let Phone go now' }).click();
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeVisible();
+  await expect(tablet.getByRole('heading', { name: 'Let this device in' })).toBeHidden();
+});
+
+test('a new start opens the network again, and phones that were in are in; until it is closed', async ({ page, browser }) => {
+  await open(page);
+  const phone = await phoneOf(browser);
+  await pair(page, phone);
+  await running.kill('SIGTERM');
+  running = await begin(running.dataDir);
+  await phone.goto(`${network}/gear`);
+  await expect(phone.getByRole('heading', { name: 'Gear' })).toBeVisible();
+  await page.goto(`${running.url}/settings/access`);
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await expect(page.getByText('Bright Keeper answers this machine only.')).toBeVisible();
+  await expect(phone.goto(`${network}/gear`)).rejects.toThrow(/ERR_CONNECTION_REFUSED/);
+});
+
+test('whoever starts it for the network without a passphrase is told where to choose one', async () => {
+  await running.kill('SIGTERM');
+  running = await begin(running.dataDir, ['--lan']);
+  await expect
+    .poll(() => running.output())
+    .toContain('Not open to the network: there is no passphrase yet. Choose one at http://localhost:');
+});
+
+test('the steps for a phone say so where its clock is off', async ({ page, browser }) => {
+  await open(page);
+  const phone = await phoneOf(browser);
+  const steps = `http://localhost:${networkPort() + 1}/`;
+  await phone.goto(steps);
+  await expect(phone.getByRole('alert')).toBeHidden();
+  await expect(page.getByLabel('Fingerprint')).toBeVisible();
+  const shown = (await page.getByLabel('Fingerprint').locator('span').allTextContents()).join(':');
+  expect((await phone.locator('code').innerText()).replaceAll('\n', ':')).toBe(shown);
+  await expect(phone.getByRole('link', { name: /^Open localhost/ })).toHaveAttribute('href', network);
+  await phone.clock.setFixedTime(new Date('2019-05-01T12:00:00Z'));
+  await phone.goto(steps);
+  await expect(phone.getByRole('alert')).toContainText('This device’s clock says');
+});
