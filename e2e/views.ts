@@ -64,6 +64,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Supplies: '/supplies',
     Handbook: '/handbook',
     'Your data': '/settings/data',
+    Access: '/settings/access',
     'Where is the dirt': '/diagnose',
     Settings: '/settings',
   };

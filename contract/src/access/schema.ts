@@ -119,6 +119,8 @@ export type Access = {
   sessionDays: number;
   network: NetworkState;
   devices: PairedDevice[];
+  /** Until when a code lets a device in; null where none does: it was used, has ended, or was guessed at. */
+  codeUntil: string | null;
   /** The hygrometers and calendar addresses whose keys may come unencrypted, by id. */
   unencrypted: string[];
   /** Until when this browser counts as having given the passphrase just now; null where it has to be given for what only an owner may do. */
@@ -129,4 +131,4 @@ export type Access = {
 export type Outsider = { isIn: false };
 
 /** A code that lets one device in, once. */
-export type PairingCode = { code: string; madeAt: string; endsAt: string };
+export type PairingCode = { code: string; endsAt: string };

@@ -58,6 +58,7 @@ export class AccessService implements BeforeApplicationShutdown {
       sessionDays,
       network: { open, ...this.network.state() },
       devices: devices.map((device) => toPaired(device, this.devices.endsAtMs(device), device.id === asker.device)),
+      codeUntil: this.codes.until(nowMs),
       unencrypted: unencrypted.map(({ id }) => id),
       provedUntil: own && this.devices.isProved(own, nowMs) ? new Date(this.devices.provedUntilMs(own)).toISOString() : null,
     };

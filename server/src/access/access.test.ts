@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LIMITS } from '../limits.js';
 import { ADDRESS, given, onNetwork, PASSPHRASE, type Answer, type OnNetwork } from '../testing/onNetwork.js';
 import { testApp } from '../testing/testApp.js';
+import { PairingCodes } from './pairingCode.js';
 
 const code = ({ body }: Answer): string => (body as Problem).code;
 const ID = '018f0000-0000-7000-8000-0000000000aa';
@@ -104,8 +105,11 @@ describe('who may come in', () => {
 
   it('lets a phone in by a code, once, and every route but the owner’s is open to it', async () => {
     const shown = await t.code();
+    const codeUntil = async () => ((await t.http.get(routes.access)).body as Access).codeUntil;
+    expect(await codeUntil()).toBe('2026-03-10T10:10:00.000Z');
     const first = await t.send(routes.accessPair, { method: 'POST', body: { code: shown, name: ' Phone ' } });
     expect(first.status).toBe(201);
+    expect(await codeUntil()).toBeNull();
     const second = await t.send(routes.accessPair, { method: 'POST', body: { code: shown, name: 'Thief' } });
     expect([second.status, code(second)]).toEqual([401, 'wrong-code']);
     const cookie = given(first);
@@ -360,6 +364,25 @@ describe('what a device shows', () => {
     const old = await t.send(routes.accessSignIn, { method: 'POST', body: { passphrase: PASSPHRASE, name: 'x' } });
     expect([old.status, code(old)]).toEqual([401, 'wrong-passphrase']);
     expect((await t.send(routes.accessSignIn, { method: 'POST', body: { passphrase, name: 'x' } })).status).toBe(201);
+  });
+});
+
+describe('a code', () => {
+  it('ends by itself, by the next one, by wrong tries, and by being used', () => {
+    const codes = new PairingCodes();
+    const { code } = codes.make(0);
+    expect(code).toMatch(/^\d{8}$/);
+    expect(codes.takes(code, 10 * MINUTE)).toBe(false);
+    expect(codes.until(10 * MINUTE)).toBeNull();
+    const first = codes.make(0).code;
+    const second = codes.make(0).code;
+    expect(codes.takes(first, 1)).toBe(first === second);
+    expect(codes.takes(second, 1)).toBe(first !== second);
+    expect(codes.takes(second, 1)).toBe(false);
+    const guessed = codes.make(0).code;
+    const wrong = guessed === '00000000' ? '00000001' : '00000000';
+    for (let i = 0; i < 10; i++) expect(codes.takes(wrong, 1)).toBe(false);
+    expect(codes.takes(guessed, 1)).toBe(false);
   });
 });
 

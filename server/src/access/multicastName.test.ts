@@ -9,7 +9,7 @@ describe('the name on the network', () => {
   const open: { end: () => void }[] = [];
   afterEach(() => open.splice(0).forEach((one) => one.end()));
   const claim = (name: string, address: string): MulticastName => {
-    const claimed = new MulticastName(name, () => [address], HERE);
+    const claimed = new MulticastName(name, [address], () => makeMulticast(HERE));
     open.push(claimed);
     return claimed;
   };

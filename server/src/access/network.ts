@@ -121,6 +121,7 @@ export class Network {
       try {
         if (!this.now) await this.begin(this.options, this.answer);
         else await this.renew(this.options, this.now);
+        await this.tellName(this.now!);
         this.trouble = this.troubleNow();
       } catch (error) {
         this.trouble = (error as NodeJS.ErrnoException).code === 'EADDRINUSE' ? 'port-taken' : 'certificate-unreadable';
@@ -156,16 +157,19 @@ export class Network {
       await ended(front.server);
       throw error;
     }
-    const name = this.tellName();
-    this.now = { ...front, begin, name, nameIsOurs: false };
-    if (await name?.isOurs) this.now = { ...this.now, nameIsOurs: true };
+    this.now = { ...front, begin, name: null, nameIsOurs: false };
   }
 
-  /** Devices find it by its name where it has an address at all. */
-  private tellName(): MulticastName | null {
+  /** Devices find it by its name, on each network where it has an address now. */
+  private async tellName(open: Open): Promise<void> {
     const { tellsName, namesNow } = this.options!;
-    const name = namesNow().dns.find(isMulticast);
-    return tellsName && name ? new MulticastName(name, () => namesNow().ips) : null;
+    const { dns, ips } = namesNow();
+    const called = dns.find(isMulticast);
+    if (!tellsName || !called || open.name?.addresses.join() === ips.join()) return;
+    open.name?.end();
+    const name = new MulticastName(called, ips);
+    this.now = { ...open, name, nameIsOurs: false };
+    if (await name.isOurs) this.now = { ...this.now, nameIsOurs: true };
   }
 
   /** Lines that are open stay so; new ones get the new certificate. */

@@ -16,7 +16,12 @@ export class PairingCodes {
   make(nowMs: number): PairingCode {
     const code = String(randomInt(10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0');
     this.now = { code, endsAtMs: nowMs + HOLDS_MS, wrong: 0 };
-    return { code, madeAt: new Date(nowMs).toISOString(), endsAt: new Date(this.now.endsAtMs).toISOString() };
+    return { code, endsAt: new Date(this.now.endsAtMs).toISOString() };
+  }
+
+  /** Until when the present one holds, if there is one. */
+  until(nowMs: number): string | null {
+    return this.now && nowMs < this.now.endsAtMs ? new Date(this.now.endsAtMs).toISOString() : null;
   }
 
   /** Whether it is the code; it is used up by that. */

@@ -156,7 +156,7 @@ export function AccessPage() {
               <ChoosePassphrase access={data} />
             </Section>
             <OnTheNetwork access={data} />
-            {data.network.open && <Invite network={data.network} devices={data.devices} />}
+            {data.network.open && <Invite network={data.network} codeUntil={data.codeUntil} />}
           </>
         ) : (
           <ProveFirst />

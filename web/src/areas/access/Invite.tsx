@@ -1,8 +1,7 @@
-import type { Access, NetworkState, PairedDevice, PairingCode } from '@bright-keeper/contract';
+import type { Access, NetworkState, PairingCode } from '@bright-keeper/contract';
 import { QRCodeSVG } from 'qrcode.react';
 import { Button, Failure, Notice, Section } from '../../ui/parts';
 import { shortInstant } from '../../ui/dates';
-import { useNow } from '../../ui/useNow';
 import { useZone } from '../../ui/zone';
 import { inGroups, pairingLink } from './pairingLink';
 import { useNewCode } from './queries';
@@ -55,14 +54,8 @@ function Trust({ network }: { network: NetworkState }) {
   );
 }
 
-/** Who came in by a code since it was made: it is used up then. */
-const cameBy = ({ madeAt }: PairingCode, devices: readonly PairedDevice[]): PairedDevice | undefined =>
-  devices.find((device) => device.cameBy === 'code' && device.addedAt >= madeAt);
-
 function Code({ code, address }: { code: PairingCode; address: string }) {
   const zone = useZone();
-  const now = useNow(1_000);
-  if (now.getTime() >= Date.parse(code.endsAt)) return <p className="text-soft">That code has ended. Have a new one shown.</p>;
   return (
     <>
       <Square text={pairingLink(address, code.code)} label="Opens Bright Keeper with the code filled in" />
@@ -77,14 +70,13 @@ function Code({ code, address }: { code: PairingCode; address: string }) {
   );
 }
 
-function Pair({ address, devices }: { address: string; devices: readonly PairedDevice[] }) {
+function Pair({ address, codeUntil }: { address: string } & Pick<Access, 'codeUntil'>) {
   const newCode = useNewCode();
-  const cameIn = newCode.data && cameBy(newCode.data, devices);
-  const isShown = newCode.data && !cameIn;
+  const isShown = newCode.data?.endsAt === codeUntil;
   return (
     <>
-      {isShown && <Code code={newCode.data} address={address} />}
-      {cameIn && <Notice tone="good">{cameIn.name} is in. The code is used up.</Notice>}
+      {newCode.data && isShown && <Code code={newCode.data} address={address} />}
+      {newCode.data && !isShown && <Notice tone="good">That code is used up.</Notice>}
       {!isShown && (
         <p>
           Have a code shown, then open <span className="font-mono text-sm">{address}</span> on the device.
@@ -99,7 +91,7 @@ function Pair({ address, devices }: { address: string; devices: readonly PairedD
 }
 
 /** How a phone is brought in: trust, open, pair. */
-export function Invite({ network, devices }: Pick<Access, 'network' | 'devices'>) {
+export function Invite({ network, codeUntil }: Pick<Access, 'network' | 'codeUntil'>) {
   const [address] = network.addresses;
   if (!address) return null;
   const isTrusted = network.beginAt.length === 0;
@@ -108,7 +100,7 @@ export function Invite({ network, devices }: Pick<Access, 'network' | 'devices'>
       <ol className="flex flex-wrap gap-4">
         <Trust network={network} />
         <Step n={isTrusted ? 1 : 2} title="Open and pair">
-          <Pair address={address} devices={devices} />
+          <Pair address={address} codeUntil={codeUntil} />
         </Step>
       </ol>
     </Section>

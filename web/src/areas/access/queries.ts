@@ -38,7 +38,12 @@ export const useSetNetwork = () =>
 export const useUnencrypted = () =>
   useMutation({ mutationFn: (key: UnencryptedKey) => http.put<Access>(routes.accessUnencrypted, key), onSuccess: keep });
 export const useProve = () => useMutation({ mutationFn: (proof: Proof) => http.post<Access>(routes.accessProof, proof), onSuccess: keep });
-export const useNewCode = () => useMutation({ mutationFn: () => http.post<PairingCode>(routes.accessCode, {}) });
+export const useNewCode = () =>
+  useMutation({
+    mutationFn: () => http.post<PairingCode>(routes.accessCode, {}),
+    onSuccess: ({ endsAt }) =>
+      void queryClient.setQueryData<Access | Outsider>(keys.access, (known) => (known?.isIn ? { ...known, codeUntil: endsAt } : known)),
+  });
 
 export const useLetGo = () =>
   useMutation({

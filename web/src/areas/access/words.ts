@@ -7,7 +7,7 @@ export const TROUBLE_WORDS: Record<NetworkTrouble, string> = {
   'no-address':
     'This machine has no address on a home network at the moment, so no other device can reach it. Connect it; the address shows here within a minute.',
   'certificate-unreadable':
-    'The certificate or its key cannot be read, so the network is not answered. The log of the program says which; it is tried again each minute.',
+    'The certificate or its key cannot be read: devices are not answered, or with the one before it. The log of the program says which; it is tried again each minute.',
   'certificate-ended':
     'The certificate you brought has ended: devices will refuse it. Replace its file; the new one is taken within a minute.',
 };
