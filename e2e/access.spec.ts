@@ -144,7 +144,7 @@ test('a new start opens the network again, and phones that were in are in; until
   await pair(page, phone);
   await running.kill('SIGTERM');
   running = await begin(running.dataDir);
-  await phone.goto(`${network}/gear`);
+  await expect(() => phone.goto(`${network}/gear`)).toPass();
   await expect(phone.getByRole('heading', { name: 'Gear' })).toBeVisible();
   await page.goto(`${running.url}/settings/access`);
   await page.getByRole('button', { name: 'Close it' }).click();

@@ -6,6 +6,7 @@ import { CHROMIUM, ensureChromium } from './chromium.mjs';
 import { ensureInstalled, ROOT } from './run.mjs';
 
 const PORT = 4899;
+const NETWORK_PORT = PORT + 2;
 const URL_HERE = `http://localhost:${PORT}`;
 const OUT = join(ROOT, 'docs', 'screenshots');
 const DESK = { width: 1280, height: 800 };
@@ -92,7 +93,6 @@ async function prepare(care) {
     cupboard: placeOf('Oak cupboard'),
     gelBox: placeOf('Gasket box'),
     body: idOf('Skerrow M2'),
-    hazed: idOf('Ostrane 135/3.5 (1962)'),
     sensorClean: await sensorClean(care, idOf('Skerrow M2')),
     lens,
     look: look.id,
@@ -114,8 +114,18 @@ async function sensorClean(care, itemId) {
   return id;
 }
 
+/** A household that is open to its network, and a phone that was let in. */
+async function openToNetwork(browser) {
+  const passphrase = 'four lenses on one shelf';
+  await api('PUT', '/api/access/passphrase', { passphrase, endOthers: false });
+  await api('PUT', '/api/access/network', { open: true, sessionDays: 30 });
+  const phone = await browser.newContext({ ignoreHTTPSErrors: true });
+  await phone.request.post(`https://localhost:${NETWORK_PORT}/api/access/sign-in`, { data: { passphrase, name: 'Phone in the bag' } });
+  await phone.close();
+}
+
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ cupboard, gelBox, sensorClean, body, hazed, lens, look, cleaning }) => [
+const shots = ({ cupboard, gelBox, sensorClean, body, lens, look, cleaning }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
@@ -125,7 +135,6 @@ const shots = ({ cupboard, gelBox, sensorClean, body, hazed, lens, look, cleanin
   ['bench-sensor', `/bench/${sensorClean}`],
   ['frames', `/gear/${body}/frames`, { size: TALL }],
   ['front-mark', `/gear/${lens}/front-mark?d=2&focal=35&length=60`],
-  ['glare', `/gear/${hazed}/glare`],
   ['field-phone', '/field?happened=spray', { size: PHONE }],
   ['storage', '/storage'],
   ['place', `/storage/${cupboard}?span=season`],
@@ -134,13 +143,15 @@ const shots = ({ cupboard, gelBox, sensorClean, body, hazed, lens, look, cleanin
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
   ['data', '/settings/data'],
+  ['access', '/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }],
 ];
 
-async function shoot(browser, [name, path, { size = DESK, theme = 'day', at = URL_HERE } = {}]) {
+async function shoot(browser, [name, path, { size = DESK, theme = 'day', at = URL_HERE, act = null } = {}]) {
   const context = await browser.newContext({ viewport: size });
   await context.addInitScript((t) => localStorage.setItem('theme', t), theme);
   const page = await context.newPage();
   await page.goto(at + path, { waitUntil: 'networkidle' });
+  await act?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(OUT, `${name}.png`) });
   await context.close();
@@ -154,13 +165,17 @@ const { ensureBuilt } = await import('./build.mjs');
 const { chromium } = await import('@playwright/test');
 await ensureBuilt();
 const { care } = await import('../core/dist/index.js');
-const demo = await startProgram('server/dist/demo.js', PORT);
+const demo = await startProgram('server/dist/demo.js', PORT, {
+  NETWORK_PORT: String(NETWORK_PORT),
+  NETWORK_NAMES: 'keeper.home.arpa,localhost',
+});
 // An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
 const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: String(moreThanIsFree()) });
 const browser = await chromium.launch(CHROMIUM);
 // All of them, or those that are named.
 const named = process.argv.slice(2);
 try {
+  await openToNetwork(browser);
   for (const shot of [...shots(await prepare(care)), ['first-page-disk-full', '/', { at: `http://localhost:${PORT + 1}` }]])
     if (named.length === 0 || named.includes(shot[0])) await shoot(browser, shot);
 } finally {

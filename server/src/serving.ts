@@ -85,7 +85,8 @@ export async function serveOn(waking: Waking | null, options: ServeOptions): Pro
   endOnSignals(app, ending);
   endOnFaults(app, ending);
   sayWhenTaken(database, dataDir);
-  await app.get(AccessService).resume();
+  // The machine itself does not wait for what the network is told.
+  void app.get(AccessService).resume();
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
   void app
     .get(TodayService)

@@ -11,8 +11,8 @@ const TOKEN_BYTES = 32;
 const ROTATE_MS = MS_PER_DAY;
 /** What it showed before counts for so long: requests that were under way. */
 const OVERLAP_MS = MS_PER_MINUTE;
-/** That it was seen is written down so often at most. */
-const SEEN_MS = MS_PER_MINUTE;
+/** That it was seen is written down so often at most: to bring it to disk keeps others waiting. */
+const SEEN_MS = 5 * MS_PER_MINUTE;
 /** So many answers with something new to show may be lost. */
 const MOST_NEXT = 3;
 /** The passphrase counts as just given for so long. */

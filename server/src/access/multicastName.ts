@@ -28,7 +28,7 @@ export class MulticastName {
   ) {
     this.lines = addresses.map((address) => ({ line: open(address), address }));
     for (const { line } of this.lines) {
-      line.on('response', ({ answers }) => this.hear(answers as Answers));
+      line.on('response', ({ answers }) => this.hear(answers));
       line.on('error', (error: Error) => log.warn({ error: error.message }, 'the name of this machine cannot be told to its network'));
       line.once('ready', () => line.query(this.name, 'A'));
     }

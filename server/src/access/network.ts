@@ -13,6 +13,8 @@ import { sourceBehind } from './proxy.js';
 
 /** So often it is looked whether the machine is called otherwise, the certificate nears its end, or a taken port is free. */
 const LOOK_MS = MS_PER_MINUTE;
+/** Whoever opens a line and says nothing has so long. */
+const HANDSHAKE_MS = 20_000;
 /** How long those who are being answered have when it is closed. */
 const PATIENCE_MS = 2_000;
 /** Nobody's household has more lines open at once; a neighbour who opens more takes none of the machine's own. */
@@ -143,7 +145,7 @@ export class Network {
     }
     const certificate = await certificates.get(this.clock.now());
     const door: Door = { kind: 'network', scheme: 'https', isOurs: this.isOurs, sourceOf: neighbour };
-    return { server: createEncrypted(tlsOf(certificate), at(door, answer)), certificate };
+    return { server: createEncrypted({ ...tlsOf(certificate), handshakeTimeout: HANDSHAKE_MS }, at(door, answer)), certificate };
   }
 
   private async begin(options: NetworkOptions, answer: RequestListener): Promise<void> {

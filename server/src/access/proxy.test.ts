@@ -45,6 +45,12 @@ http {
   }
 }`;
 
+async function textOf(response: IncomingMessage): Promise<string> {
+  let text = '';
+  for await (const part of response) text += String(part);
+  return text;
+}
+
 /** Until somebody answers there. */
 async function answering(port: number): Promise<void> {
   for (;;) {
@@ -104,8 +110,7 @@ describe('behind a proxy of Debian’s (nginx)', () => {
     });
   const ask = async (...given: Parameters<typeof open>) => {
     const response = await open(...given);
-    let text = '';
-    for await (const part of response) text += String(part);
+    const text = await textOf(response);
     return {
       status: response.statusCode,
       cookie: response.headers['set-cookie']?.[0]?.split(';')[0],
@@ -153,11 +158,7 @@ describe('behind a proxy of Debian’s (nginx)', () => {
       new Promise((resolve, reject) => {
         const asked = plainRequest(
           { host: '127.0.0.1', port: t.port, path: routes.access, localAddress: from, headers: { host: NAME, ...headers } },
-          async (response) => {
-            let text = '';
-            for await (const part of response) text += String(part);
-            resolve((JSON.parse(text) as Problem).code);
-          },
+          (response) => void textOf(response).then((text) => resolve((JSON.parse(text) as Problem).code), reject),
         );
         asked.once('error', reject);
         asked.end();

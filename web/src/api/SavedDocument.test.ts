@@ -4,6 +4,7 @@ import { ApiError } from './http';
 import { SavedDocument } from './SavedDocument';
 
 type Doc = { version: number; text: string };
+const notIn = () => new ApiError({ type: 'about:blank', title: 'not let in', status: 401, code: 'not-in', detail: '' });
 const offline = () => new ApiError({ type: 'about:blank', title: 'silent', status: 0, code: 'offline', detail: '' });
 const stale = (current: Doc) => new ApiError({ type: 'about:blank', title: 'stale', status: 409, code: 'stale', detail: '', current });
 const refused = () => new ApiError({ type: 'about:blank', title: 'no', status: 400, code: 'bad-input', detail: '' });
@@ -70,9 +71,9 @@ describe('a saved document', () => {
     expect(server.asked).toBe(0);
   });
 
-  it('keeps trying while the server is silent, and loses nothing of it', async () => {
+  it('keeps trying while the server is silent or lets this browser in no more, and loses nothing of it', async () => {
     withoutWaiting();
-    const { doc, server, states } = keeping([offline(), offline()]);
+    const { doc, server, states } = keeping([offline(), notIn()]);
     doc.change('a');
     await doc.settled();
     expect(waits).toEqual([2000, 2000]);

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it } from 'vitest';
 import { replaceOutside } from '../outside';
 import { ApiError, http } from './http';
+import { letIn } from './letIn';
 
 let giveBack = () => {};
 afterEach(() => giveBack());
@@ -49,5 +50,48 @@ describe('a call of the server', () => {
   it('that is answered by nothing gives nothing', async () => {
     answering(() => Promise.resolve(new Response(null, { status: 204 })));
     expect(await http.delete('/api/gear/i')).toBeUndefined();
+  });
+});
+
+describe('a browser that is not let in', () => {
+  const notIn = () =>
+    new Response(JSON.stringify({ code: 'not-in', status: 401 }), { status: 401, headers: { 'content-type': 'application/problem+json' } });
+  afterEach(() => letIn.opened());
+
+  it('says so to whoever wants to know, and is asked again once it is', async () => {
+    const said: boolean[] = [];
+    const leave = letIn.subscribe(() => said.push(letIn.get()));
+    answering(() => Promise.resolve(notIn()));
+    const error = await failureOf(http.get('/api/today'));
+    expect([error.isForLater, error.isOffline]).toEqual([true, false]);
+    await failureOf(http.get('/api/settings'));
+    const again = letIn.next();
+    letIn.opened();
+    await again;
+    expect(said).toEqual([false, true]);
+    leave();
+  });
+
+  it('is not shut out by the refusal of what it asked before it came in', async () => {
+    let refuse = (_: Response) => {};
+    answering(() => new Promise((resolve) => (refuse = resolve)));
+    const asked = failureOf(http.get('/api/today'));
+    letIn.opened();
+    refuse(notIn());
+    await asked;
+    expect(letIn.get()).toBe(true);
+  });
+
+  it('is not taken for one whose passphrase was wrong', async () => {
+    answering(() =>
+      Promise.resolve(
+        new Response(JSON.stringify({ code: 'wrong-passphrase', status: 401 }), {
+          status: 401,
+          headers: { 'content-type': 'application/problem+json' },
+        }),
+      ),
+    );
+    expect((await failureOf(http.post('/api/access/sign-in', {}))).isForLater).toBe(false);
+    expect(letIn.get()).toBe(true);
   });
 });
