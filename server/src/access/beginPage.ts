@@ -1,7 +1,7 @@
-import { accessErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { accessErrors } from '@bright-keeper/contract';
 import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Request, RequestHandler, Response } from 'express';
-import { type By, doorOf, problem } from '../http/index.js';
+import { type By, doorOf, problem, sendProblem } from '../http/index.js';
 import type { AccessService } from './access.service.js';
 import { keyShown } from './keys.js';
 
@@ -65,10 +65,7 @@ export function beginHtml({ fingerprint, address, now }: { fingerprint: string; 
 `;
 }
 
-const refuse = (response: Response): void => {
-  const { problem: body } = problem(accessErrors, 'only-encrypted');
-  response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));
-};
+const refuse = (response: Response): void => sendProblem(response, problem(accessErrors, 'only-encrypted'));
 
 function tell(access: AccessService, request: Request, response: Response, now: Date): void {
   const authority = access.network.certificate?.authority;

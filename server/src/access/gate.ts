@@ -1,18 +1,13 @@
-import { accessErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { accessErrors } from '@bright-keeper/contract';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
-import { type By, doorOf, type Handler, mayCome, problem } from '../http/index.js';
+import { type By, doorOf, type Handler, mayCome, problem, sendProblem } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import type { AccessService } from './access.service.js';
 import { type Asker, askerOf, isIn, noteAsker } from './asker.js';
 import { giveToShow, shownBy } from './cookie.js';
 
 type WhoMay = (method: string, path: string) => By | 'let-in';
-
-const refuse = (response: Response, code: keyof typeof accessErrors): void => {
-  const { problem: body } = problem(accessErrors, code);
-  response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));
-};
 
 function whoAsks(access: AccessService, request: Request, response: Response): Asker {
   const { kind, sourceOf } = doorOf(request);
@@ -42,7 +37,7 @@ export const gate =
     const by = whoMay(request.method, request.path);
     if (by === 'anyone') return ofAStranger(request, response, next);
     if (by === 'device' || by === 'calendar') return withAKey(request, response, next);
-    refuse(response, 'not-in');
+    sendProblem(response, problem(accessErrors, 'not-in'));
   };
 
 const OPEN: readonly (By | 'let-in')[] = ['anyone', 'device', 'calendar'];

@@ -1,8 +1,8 @@
-import { accessErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { accessErrors } from '@bright-keeper/contract';
 import { MS_PER_MINUTE } from '@bright-keeper/core';
 import type { Request, RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { problem } from '../http/index.js';
+import { problem, sendProblem } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import { askerOf } from './asker.js';
 
@@ -19,12 +19,7 @@ const slowed = (limit: number, keyOf: (request: Request) => string): RequestHand
     requestWasSuccessful: (_, { statusCode }) => statusCode !== 401,
     standardHeaders: 'draft-7',
     legacyHeaders: false,
-    handler: (_, response) => {
-      response
-        .status(429)
-        .type(PROBLEM_TYPE)
-        .send(JSON.stringify(problem(accessErrors, 'guessed-too-often').problem));
-    },
+    handler: (_, response) => sendProblem(response, problem(accessErrors, 'guessed-too-often')),
   });
 
 /** Slows whoever guesses passphrases and codes: one address, and all together, since addresses are easily changed. */

@@ -1,8 +1,8 @@
 import { MS_PER_MINUTE } from '@bright-keeper/core';
-import { commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { commonErrors } from '@bright-keeper/contract';
 import { rateLimit } from 'express-rate-limit';
 import type { Request, RequestHandler } from 'express';
-import { problem } from './problem.js';
+import { problem, sendProblem } from './problem.js';
 
 /** A device with a wrong key tries every few seconds; who guesses would need a billion years at this. */
 const WRONG_KEYS_A_MINUTE = 60;
@@ -35,12 +35,7 @@ export function againstGuessing(): RequestHandler[] {
     requestWasSuccessful: (_, response) => isRight(response.statusCode),
     standardHeaders: 'draft-7',
     legacyHeaders: false,
-    handler: (_, response) => {
-      response
-        .status(429)
-        .type(PROBLEM_TYPE)
-        .send(JSON.stringify(problem(commonErrors, 'too-often').problem));
-    },
+    handler: (_, response) => sendProblem(response, problem(commonErrors, 'too-often')),
   });
   return [remember, limit];
 }

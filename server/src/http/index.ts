@@ -7,7 +7,7 @@ export { againstGuessing } from './guessing.js';
 export { CheckedBody, CheckedParams, CheckedQuery } from './joi.pipe.js';
 export { addressedToUs } from './origin.guard.js';
 export { ProblemFilter } from './problem.filter.js';
-export { problem, ProblemError } from './problem.js';
+export { problem, ProblemError, sendProblem } from './problem.js';
 export {
   type By,
   checkRoutes,

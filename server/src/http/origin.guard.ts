@@ -1,7 +1,7 @@
-import { accessErrors, commonErrors, PROBLEM_TYPE } from '@bright-keeper/contract';
+import { accessErrors, commonErrors } from '@bright-keeper/contract';
 import type { Request, RequestHandler } from 'express';
 import { doorOf } from './doors.js';
-import { problem, type ProblemError } from './problem.js';
+import { problem, type ProblemError, sendProblem } from './problem.js';
 
 /** What changes nothing, whoever asks. */
 export const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -52,6 +52,5 @@ export const addressedToUs =
   (request, response, next) => {
     const refusal = refusalOf(request);
     if (!refusal) return next();
-    const { problem: body } = refusal;
-    secured(request, response, () => void response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body)));
+    secured(request, response, () => sendProblem(response, refusal));
   };

@@ -1,4 +1,5 @@
-import type { ErrorEntry, Problem } from '@bright-keeper/contract';
+import { PROBLEM_TYPE, type ErrorEntry, type Problem } from '@bright-keeper/contract';
+import type { Response } from 'express';
 
 /** Thrown by services for what a person can cause; the filter turns it into a problem document. */
 export class ProblemError extends Error {
@@ -23,3 +24,7 @@ export const problem = <T extends Record<string, ErrorEntry>>(
   code: keyof T & string,
   more?: ConstructorParameters<typeof ProblemError>[2],
 ) => new ProblemError(table, code, more);
+
+/** Answers with a refusal where no filter stands behind: in front of the routes. */
+export const sendProblem = (response: Response, { problem: body }: ProblemError): void =>
+  void response.status(body.status).type(PROBLEM_TYPE).send(JSON.stringify(body));
