@@ -84,7 +84,7 @@ export const PARSERS = {
           return;
         }
         if (Object.keys(unkeepableTexts(pack)).length > 0 || senmlPack.validate(pack, JOI_OPTIONS).error) return;
-        const { readings } = storage.readSenml(pack, new Date('2026-06-01T00:00:00Z'));
+        const { readings } = sources.readSenml(pack, new Date('2026-06-01T00:00:00Z'));
         for (const { at, temperatureC, humidityPct } of readings)
           if (!Number.isFinite(Date.parse(at)) || !Number.isFinite(temperatureC) || !Number.isFinite(humidityPct))
             throw new Error('a reading that is none');

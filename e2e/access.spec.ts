@@ -180,3 +180,26 @@ test('the steps for a phone say so where its clock is off', async ({ page, brows
   await phone.goto(steps);
   await expect(phone.getByRole('alert')).toContainText('This device’s clock says');
 });
+
+test('a calendar is given an address of the network, and comes unencrypted only where its key may', async ({ page, browser }) => {
+  await open(page);
+  await page.goto(`${running.url}/calendar/others`);
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const addresses = page.locator('dd');
+  await expect(addresses).toHaveText([
+    new RegExp(`^${network}/api/schedule/feed/.+\\.ics$`),
+    new RegExp(`^${running.url}/api/schedule/feed/.+\\.ics$`),
+  ]);
+  const path = new URL((await addresses.first().textContent())!).pathname;
+  const plain = `http://localhost:${networkPort() + 1}`;
+  const phone = await phoneOf(browser);
+  const fetched = async (origin: string) => (await phone.request.get(origin + path)).status();
+  expect([await fetched(network), await fetched(plain)]).toEqual([200, 403]);
+  await page.getByRole('button', { name: 'Let this key come unencrypted' }).click();
+  await expect(addresses.first()).toHaveText(plain + path);
+  expect(await fetched(plain)).toBe(200);
+  await page.getByRole('button', { name: 'I have it' }).click();
+  await page.getByRole('button', { name: 'No more' }).click();
+  await expect(page.getByText('whoever listens on the network can read it then')).toBeHidden();
+  expect([await fetched(network), await fetched(plain)]).toEqual([200, 403]);
+});

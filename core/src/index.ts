@@ -4,6 +4,7 @@ export * as fungus from './fungus/index.js';
 export * as inspection from './inspection/index.js';
 export * as schedule from './schedule/index.js';
 export * as sensor from './sensor/index.js';
+export * as sources from './sources/index.js';
 export * as storage from './storage/index.js';
 export * as supplies from './supplies/index.js';
 export * from './units.js';

@@ -1,4 +1,4 @@
-import { storage, type air } from '@bright-keeper/core';
+import { type air, sources } from '@bright-keeper/core';
 
 /** Where a device sends to, with its key. */
 export type Target = { url: string; token: string };
@@ -12,7 +12,7 @@ async function send({ url, token }: Target, path: string, readings: readonly air
   const response = await fetch(url + path, {
     method: 'POST',
     headers: { 'content-type': SENML, authorization: `Bearer ${token}` },
-    body: JSON.stringify(storage.toSenml('urn:dev:bright-keeper:simulated', readings)),
+    body: JSON.stringify(sources.toSenml('urn:dev:bright-keeper:simulated', readings)),
   });
   if (!response.ok) throw new Error(`${response.status}: ${await response.text()}`);
 }

@@ -19,6 +19,7 @@ import {
   checkRoutes,
   describeRoutes,
   guessedPaths,
+  JSON_TYPES,
   keyedPaths,
   ProblemFilter,
   serveAssets,
@@ -88,7 +89,8 @@ export async function createApp(
   app.use(whileItCanBeKept(platform.disk, platform.database));
   app.use(keyedPaths(app), ...againstGuessing());
   app.use(compression(QUICKLY));
-  app.use(express.json({ limit: LIMITS.body.bytes, type: ['application/json', 'application/senml+json'] }));
+  app.use(express.json({ limit: LIMITS.body.bytes, type: JSON_TYPES }));
+  app.use(keyedPaths(app), express.text({ limit: LIMITS.access.keyBytes }));
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalInterceptors(new Acknowledge(platform.database));
   serveDocs(app);

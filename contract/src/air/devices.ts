@@ -1,4 +1,4 @@
-import { air, type storage } from '@bright-keeper/core';
+import { air, sources } from '@bright-keeper/core';
 import Joi from 'joi';
 import { id, instant, version } from '../joi.js';
 
@@ -93,9 +93,9 @@ export const handReading = Joi.object<HandReading>({
 });
 
 /** A SenML pack (RFC 8428) as devices push it; what of it is no reading is set aside by the service, not refused here. */
-export const senmlPack = Joi.array<storage.SenmlRecord[]>()
+export const senmlPack = Joi.array<sources.SenmlRecord[]>()
   .items(
-    Joi.object<storage.SenmlRecord>({
+    Joi.object<sources.SenmlRecord>({
       bn: Joi.string().max(200),
       bt: Joi.number().unsafe(),
       bu: Joi.string().max(20),
@@ -110,6 +110,34 @@ export const senmlPack = Joi.array<storage.SenmlRecord[]>()
   .min(1)
   .max(20_000);
 
+/** What a device writes as it likes; how deep and how long its texts are is held elsewhere. */
+export const pushedJson = Joi.alternatives<object>().try(
+  Joi.object().unknown(),
+  Joi.array().items(Joi.object().unknown()).min(1).max(20_000),
+);
+/** Lines of a measurement each. */
+export const pushedLines = Joi.string().max(4_000_000);
+/** The contract of each format that devices push in. */
+export const PUSHED: Readonly<Record<sources.PushFormatId, Joi.Schema>> = {
+  senml: senmlPack,
+  'line-protocol': pushedLines,
+  json: pushedJson,
+};
+
+const pointer = () =>
+  Joi.string()
+    .max(200)
+    .pattern(/^(\/([^~/]|~[01])*)+$/)
+    .messages({ 'string.pattern.base': 'Write where it lies as a JSON pointer (RFC 6901), like /sensor/temperature.' });
+/** How a device writes, where that is not seen from what it sends. */
+export const pushQuery = Joi.object<sources.PushOptions>({
+  temperature: pointer(),
+  humidity: pointer(),
+  time: pointer(),
+  unit: Joi.valid(...sources.TEMPERATURE_UNITS),
+  precision: Joi.valid(...sources.PRECISIONS),
+});
+
 /** What became of readings that came in. */
-export type Accepted = { accepted: number; duplicates: number; setAside: storage.SetAside[] };
+export type Accepted = { accepted: number; duplicates: number; setAside: sources.SetAside[] };
 export type Forecast = { issuedAt: string; readings: air.Reading[] };

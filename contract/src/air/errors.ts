@@ -11,6 +11,11 @@ export const airErrors = errorTable({
     title: 'This key is not one of ours',
     remedy: 'Make a new key on the page of the hygrometer and give it to the device.',
   },
+  'push-type': {
+    status: 415,
+    title: 'Readings are not taken in this form',
+    remedy: 'Send SenML or other JSON as application/json, or lines of a measurement each as text/plain.',
+  },
   'not-outdoors': {
     status: 409,
     title: 'Only a weather station sends a forecast',

@@ -16,6 +16,8 @@ export {
   type HandReading,
   handReading,
   type Latest,
+  PUSHED,
+  pushQuery,
   senmlPack,
 } from './devices.js';
 export {

@@ -60,6 +60,7 @@ export const TRAIL_SUBJECTS = [
   'household',
   'passphrase',
   'network',
+  'unencrypted-key',
   'paired-device',
 ] as const;
 export type TrailSubject = (typeof TRAIL_SUBJECTS)[number];

@@ -28,7 +28,6 @@ export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './half
 export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
 export { INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
 export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
-export { readSenml, type SenmlReadings, type SenmlRecord, type SetAside, type SetAsideReason, toSenml } from './senml.js';
 export { shiftBetween } from './shift.js';
 export {
   desiccantForBox,

@@ -104,7 +104,7 @@ export class AccessController {
   }
 
   @Put('unencrypted')
-  @Route({ summary: 'Let a key come unencrypted, or no more', does: ['changed', 'key'], by: 'owner', body: unencryptedKey })
+  @Route({ summary: 'Let a key come unencrypted, or no more', does: ['changed', 'unencrypted-key'], by: 'owner', body: unencryptedKey })
   setUnencrypted(@CheckedBody(unencryptedKey) key: UnencryptedKey, @Req() request: Request): Access {
     return this.access.setUnencrypted(key, askerOf(request));
   }

@@ -1,7 +1,7 @@
 import { accessErrors } from '@bright-keeper/contract';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
-import { type By, doorOf, type Handler, mayCome, problem, sendProblem } from '../http/index.js';
+import { type By, doorOf, type Handler, JSON_TYPES, mayCome, problem, sendProblem } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import type { AccessService } from './access.service.js';
 import { type Asker, askerOf, isIn, noteAsker } from './asker.js';
@@ -22,7 +22,8 @@ function whoAsks(access: AccessService, request: Request, response: Response): A
 }
 
 const ofAStranger = express.json({ limit: LIMITS.access.strangerBytes, type: 'application/json' });
-const withAKey = express.json({ limit: LIMITS.access.keyBytes, type: ['application/json', 'application/senml+json'] });
+const withAKey = express.Router();
+withAKey.use(express.json({ limit: LIMITS.access.keyBytes, type: JSON_TYPES }), express.text({ limit: LIMITS.access.keyBytes }));
 
 /**
  * Looks who asks, before anything of what they send is read. On the network everything below /api is for those who are

@@ -7,6 +7,8 @@ import {
   idParam,
   logImportQuery,
   logPreviewRequest,
+  PUSHED,
+  pushQuery,
   senmlPack,
   versioned,
   type Accepted,
@@ -23,11 +25,11 @@ import {
   type LogPreviewRequest,
   type Versioned,
 } from '@bright-keeper/contract';
-import type { storage } from '@bright-keeper/core';
+import { sources } from '@bright-keeper/core';
 import { Controller, Delete, Get, Headers, HttpCode, Post, Put, Req, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
-import { CheckedBody, CheckedParams, CheckedQuery, Route, problem } from '../http/index.js';
+import { checked, CheckedBody, CheckedParams, CheckedQuery, Route, problem } from '../http/index.js';
 import { DeviceService } from './device.service.js';
 import { ExportService } from './export.service.js';
 import { LogService } from './log.service.js';
@@ -107,15 +109,27 @@ export class AirController {
 
   @Post('readings')
   @HttpCode(200)
-  @Route({ summary: 'A SenML pack (RFC 8428) pushed by a device with its key as Bearer', by: 'device', body: senmlPack })
-  push(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
-    return this.devices.push(key, pack);
+  @Route({
+    summary: 'What a device measured, with its key as Bearer: SenML (RFC 8428), JSON of any shape, or line protocol as text/plain',
+    by: 'device',
+    body: senmlPack,
+    query: pushQuery,
+  })
+  push(
+    @Headers('authorization') key: string | undefined,
+    @CheckedQuery(pushQuery) options: sources.PushOptions,
+    @Req() request: Request,
+  ): Promise<Accepted> {
+    const body: unknown = request.body;
+    const format = sources.pushFormatOf(request.get('content-type')?.split(';')[0]!.trim().toLowerCase() ?? '', body);
+    if (!format) throw problem(airErrors, 'push-type');
+    return this.devices.push(key, { format, body: checked(PUSHED[format], body), options });
   }
 
   @Post('forecast')
   @HttpCode(200)
   @Route({ summary: 'What a weather station expects, as SenML with its key as Bearer', by: 'device', body: senmlPack })
-  forecast(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: storage.SenmlRecord[]): Promise<Accepted> {
+  forecast(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: sources.SenmlRecord[]): Promise<Accepted> {
     return this.devices.pushForecast(key, pack);
   }
 

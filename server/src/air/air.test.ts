@@ -8,7 +8,7 @@ import {
   type LogPreview,
   type Trail,
 } from '@bright-keeper/contract';
-import { air, storage, MS_PER_MINUTE } from '@bright-keeper/core';
+import { air, MS_PER_MINUTE, sources } from '@bright-keeper/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
@@ -77,7 +77,7 @@ describe('a device that pushes', () => {
     const probes = await Promise.all(Array.from({ length: 6 }, () => addDevice()));
     const keys = await Promise.all(probes.map(({ id }) => tokenOf(id)));
     const pack = (i: number) =>
-      storage.toSenml('probe', [{ ...log(1)[0]!, at: new Date(START.getTime() - i * 10 * MS_PER_MINUTE).toISOString() }]);
+      sources.toSenml('probe', [{ ...log(1)[0]!, at: new Date(START.getTime() - i * 10 * MS_PER_MINUTE).toISOString() }]);
     const sent = keys.flatMap((key, i) => [push(key, pack(i)), push(key, pack(i + 10)), push(key, pack(i))]);
     const [wrong, ...answers] = await Promise.all([push('no-such-key', pack(3)), ...sent]);
     expect(wrong.status).toBe(401);
@@ -98,7 +98,7 @@ describe('a device that pushes', () => {
   it('needs its own key, and an old key stops working', async () => {
     const { id } = await addDevice();
     const token = await tokenOf(id);
-    const pack = storage.toSenml('probe', log(3));
+    const pack = sources.toSenml('probe', log(3));
     expect((await push(token, pack).expect(200)).body).toEqual({ accepted: 3, duplicates: 0, setAside: [] });
     const refused = await push('wrong', pack).expect(401);
     expect(refused.headers['content-type']).toMatch(/problem\+json/);
@@ -115,7 +115,7 @@ describe('a device that pushes', () => {
   it('has its good readings kept and the others set aside with a reason', async () => {
     const { id } = await addDevice();
     const token = await tokenOf(id);
-    const good = storage.toSenml('probe', log(2));
+    const good = sources.toSenml('probe', log(2));
     const { body } = await push(token, [...good, { n: 'h', u: '%RH', v: 190 }, { n: 't', u: 'Fahr', v: 70 }]).expect(200);
     expect(body.accepted).toBe(2);
     expect((body as Accepted).setAside.map((s) => s.reason)).toEqual(['out-of-range', 'unknown-unit']);
@@ -129,18 +129,18 @@ describe('a device that pushes', () => {
     const readings = log(300);
     const parts = [0, 1, 2, 3, 4, 5].map((k) => readings.slice(k * 50, (k + 1) * 50));
     await Promise.all(
-      parts.flatMap((p) => [push(tokens.a, storage.toSenml('a', p)), push(tokens.b, storage.toSenml('b', p))]).map((r) => r.expect(200)),
+      parts.flatMap((p) => [push(tokens.a, sources.toSenml('a', p)), push(tokens.b, sources.toSenml('b', p))]).map((r) => r.expect(200)),
     );
     for (const { id } of [a, b]) expect((await get(id)).readings).toBe(300);
-    expect((await push(tokens.a, storage.toSenml('a', readings)).expect(200)).body).toMatchObject({ accepted: 0, duplicates: 300 });
+    expect((await push(tokens.a, sources.toSenml('a', readings)).expect(200)).body).toMatchObject({ accepted: 0, duplicates: 300 });
   });
 
   it('out of order is put in order; a clock that goes back is marked', async () => {
     const { id } = await addDevice();
     const token = await tokenOf(id);
     const [first, second] = log(2) as [air.Reading, air.Reading];
-    await push(token, storage.toSenml('x', [second])).expect(200);
-    await push(token, storage.toSenml('x', [first])).expect(200);
+    await push(token, sources.toSenml('x', [second])).expect(200);
+    await push(token, sources.toSenml('x', [first])).expect(200);
     const seen = await get(id);
     expect(seen.latest!.at).toBe(second.at);
     expect(seen.clockJumps.map((j) => j.backMin)).toEqual([10]);
@@ -149,7 +149,7 @@ describe('a device that pushes', () => {
   it('falls silent after six of its intervals', async () => {
     const { id } = await addDevice({ everyMinutes: 30 });
     const token = await tokenOf(id);
-    await push(token, storage.toSenml('x', log(1))).expect(200);
+    await push(token, sources.toSenml('x', log(1))).expect(200);
     expect((await get(id)).silent).toBe(false);
     t.clock.set(new Date(START.getTime() + 4 * 60 * MS_PER_MINUTE));
     expect((await get(id)).silent).toBe(true);
@@ -163,7 +163,7 @@ describe('a device that pushes', () => {
       t.http
         .post(routes.pushForecast)
         .set('authorization', `Bearer ${await tokenOf(id)}`)
-        .send(storage.toSenml('w', ahead));
+        .send(sources.toSenml('w', ahead));
     expect((await send(station.id)).body).toMatchObject({ accepted: 5, setAside: [] });
     expect((await send((await addDevice()).id)).status).toBe(409);
   });

@@ -10,7 +10,7 @@ import {
   type HandReading,
   type Latest,
 } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, sources, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
@@ -39,8 +39,11 @@ const FORETOLD: Deed = { act: 'pushed', subject: 'forecast' };
 /** So many devices' packs are kept in one transaction. */
 const PUSHES_AT_ONCE = 100;
 
+/** What a device sent, in which of the formats, and what its address says of it. */
+export type Pushed = { format: sources.PushFormatId; body: unknown; options: sources.PushOptions };
+
 /** A pack as it came with its key. */
-type Push = { tokenHash: string } & storage.SenmlReadings;
+type Push = { tokenHash: string } & sources.PushedReadings;
 type Stored = Accepted | 'unknown-key';
 
 /** @throws ProblemError where there is no key at all. */
@@ -182,17 +185,18 @@ export class DeviceService {
     return this.get(id);
   }
 
-  /** A SenML pack as a device pushes it: the good readings are kept, the rest is set aside with its reason. @throws ProblemError when no device has this key. */
-  async push(authorization: string | undefined, pack: storage.SenmlRecord[]): Promise<Accepted> {
-    const stored = await this.pushes.do({ tokenHash: hashOf(tokenOf(authorization)), ...storage.readSenml(pack, this.clock.now()) });
+  /** What a device pushes: the good readings are kept, the rest is set aside with its reason. @throws ProblemError when no device has this key. */
+  async push(authorization: string | undefined, { format, body, options }: Pushed): Promise<Accepted> {
+    const read = sources.readPushed(format, body, this.clock.now(), options);
+    const stored = await this.pushes.do({ tokenHash: hashOf(tokenOf(authorization)), ...read });
     if (stored === 'unknown-key') throw problem(airErrors, 'bad-token');
     return stored;
   }
 
   /** What a weather station expects; the last forecast replaces the one before. */
-  async pushForecast(authorization: string | undefined, pack: storage.SenmlRecord[]): Promise<Accepted> {
+  async pushForecast(authorization: string | undefined, pack: sources.SenmlRecord[]): Promise<Accepted> {
     const now = this.clock.now();
-    const { readings, setAside } = storage.readSenml(pack, now, FORECAST_AHEAD_MS);
+    const { readings, setAside } = sources.readSenml(pack, now, FORECAST_AHEAD_MS);
     await this.database.transaction(async (db) => {
       const device = await this.repository.findByToken(db, hashOf(tokenOf(authorization)));
       if (!device) throw problem(airErrors, 'bad-token');

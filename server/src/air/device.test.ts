@@ -1,5 +1,5 @@
 import { routes, type Chart, type Device, type DeviceInput, type PlacePage } from '@bright-keeper/contract';
-import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, MS_PER_HOUR, sources, storage } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -31,7 +31,7 @@ const steady = (hours: number, endMs: number, humidityPct: number): air.Reading[
   }));
 async function push(device: Device, readings: air.Reading[]): Promise<void> {
   const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
-  await t.http.post(routes.pushReadings).set('authorization', `Bearer ${token}`).send(storage.toSenml('p', readings)).expect(200);
+  await t.http.post(routes.pushReadings).set('authorization', `Bearer ${token}`).send(sources.toSenml('p', readings)).expect(200);
 }
 const chart = async (placeId: string, days: number) =>
   (
@@ -84,7 +84,7 @@ describe('a hygrometer', () => {
     await t.http
       .post(routes.pushReadings)
       .set('authorization', `Bearer ${token}`)
-      .send(storage.toSenml('p', steady(1, START.getTime(), 50)))
+      .send(sources.toSenml('p', steady(1, START.getTime(), 50)))
       .expect(401);
     const all = (await t.http.get(routes.devices).expect(200)).body.devices as Device[];
     expect(all.map((d) => d.id)).not.toContain(device.id);

@@ -4,7 +4,7 @@ export { whileItCanBeKept } from './diskRoom.js';
 export { type Door, doorOf, enter } from './doors.js';
 export { Ending, endOnFaults, endOnSignals } from './ending.js';
 export { againstGuessing } from './guessing.js';
-export { CheckedBody, CheckedParams, CheckedQuery } from './joi.pipe.js';
+export { checked, CheckedBody, CheckedParams, CheckedQuery, JSON_TYPES } from './joi.pipe.js';
 export { addressedToUs } from './origin.guard.js';
 export { ProblemFilter } from './problem.filter.js';
 export { problem, ProblemError, sendProblem } from './problem.js';

@@ -3,6 +3,9 @@ import { Body, Param, Query, type PipeTransform } from '@nestjs/common';
 import type Joi from 'joi';
 import { problem } from './problem.js';
 
+/** As what JSON is sent. */
+export const JSON_TYPES = ['application/json', 'application/senml+json'];
+
 class JoiPipe<T> implements PipeTransform<unknown, T> {
   constructor(
     private readonly schema: Joi.Schema<T>,
@@ -17,6 +20,9 @@ class JoiPipe<T> implements PipeTransform<unknown, T> {
     return result.value;
   }
 }
+
+/** What was sent, held against a schema that is known only once one sees it. @throws ProblemError 400 naming each field. */
+export const checked = <T>(schema: Joi.Schema<T>, value: unknown): T => new JoiPipe(schema, JOI_OPTIONS).transform(value);
 
 /** The request body, checked against a schema of the contract. */
 export const CheckedBody = (schema: Joi.Schema): ParameterDecorator => Body(new JoiPipe(schema, JOI_OPTIONS));

@@ -29,7 +29,8 @@ function isOurDoing({ method, headers }: Request): boolean {
 
 /** Does a body come in a way a form could not send it? */
 function isNoForm({ method, headers }: Request): boolean {
-  if (READS.has(method)) return true;
+  // No form shows a key: a page that would has to ask first (Fetch, "CORS-safelisted request-header").
+  if (READS.has(method) || headers.authorization !== undefined) return true;
   const type = headers['content-type']?.split(';')[0]!.trim().toLowerCase();
   const hasBody = headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
   return type ? !FORM_TYPES.has(type) : !hasBody;

@@ -9,7 +9,7 @@ import {
   type Today,
   type WhatIfStart,
 } from '@bright-keeper/contract';
-import { storage, type air, MS_PER_HOUR } from '@bright-keeper/core';
+import { type air, MS_PER_HOUR, sources, storage } from '@bright-keeper/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
 
@@ -33,7 +33,7 @@ async function measured(place: Place, hours: number, rule: (hourAgo: number) => 
     await t.http
       .post(routes.pushReadings)
       .set('authorization', `Bearer ${token}`)
-      .send(storage.toSenml('p', readings.slice(i, i + 5000)))
+      .send(sources.toSenml('p', readings.slice(i, i + 5000)))
       .expect(200);
   return device;
 }

@@ -7,16 +7,14 @@ import { useReach, useUnencrypted } from './queries';
  * @param secret the key as it was just made; without it, it can only be taken back.
  */
 export function MayComeUnencrypted({ id, secret }: { id: string; secret?: string }) {
-  const { network, unencrypted } = useReach();
+  const { network, isUnencrypted } = useReach(id);
   const set = useUnencrypted();
-  const [at] = network?.unencryptedAt ?? [];
-  const isAllowed = unencrypted.includes(id);
-  if (!at || !(isAllowed || secret)) return null;
+  if (!network || !(isUnencrypted || secret)) return null;
   return (
     <div className="mt-2 text-sm">
-      {isAllowed ? (
+      {isUnencrypted ? (
         <p>
-          Its key may come unencrypted, to <span className="font-mono">{at}</span>. Whoever listens on the network can read it.{' '}
+          Its key may come unencrypted, and whoever listens on the network can read it then.{' '}
           <Button look="quiet" disabled={set.isPending} onClick={() => set.mutate({ id, key: null })}>
             No more
           </Button>

@@ -23,11 +23,29 @@ const ACCESS = { queryKey: keys.access, queryFn: () => http.get<Access | Outside
 
 export const useAccess = () => useQuery({ ...ACCESS, refetchInterval: SEEN_MS });
 
-/** Where this household is reached: by other devices of its network where it is open to it, else from here only. */
-export function useReach(): { origin: string; network: NetworkState | null; unencrypted: readonly string[] } {
+/** An address of this household, and whom it is for. */
+export type Reached = { by: string; origin: string };
+
+/**
+ * Where this household is reached with a key: from other devices of its network where it is open to it, and from the
+ * machine itself where this page is on it.
+ *
+ * @param id whose key it is: unencrypted where it may come so.
+ */
+export function useReach(id: string): { at: Reached[]; network: NetworkState | null; isUnencrypted: boolean } {
   const { data } = useQuery(ACCESS);
-  const network = data?.isIn && data.network.addresses.length > 0 ? data.network : null;
-  return { origin: network?.addresses[0] ?? window.location.origin, network, unencrypted: data?.isIn ? data.unencrypted : [] };
+  const access = data?.isIn ? data : null;
+  const network = access && access.network.addresses.length > 0 ? access.network : null;
+  const isUnencrypted = network !== null && access!.unencrypted.includes(id);
+  const away = isUnencrypted ? network.unencryptedAt[0] : network?.addresses[0];
+  return {
+    at: [
+      ...(away ? [{ by: 'On your network', origin: away }] : []),
+      ...(access?.from === 'network' ? [] : [{ by: 'On this machine', origin: window.location.origin }]),
+    ],
+    network,
+    isUnencrypted,
+  };
 }
 
 const keep = (access: Access) => void queryClient.setQueryData(keys.access, access);

@@ -1,5 +1,6 @@
 import { routes, type Device } from '@bright-keeper/contract';
 import { MayComeUnencrypted, useReach } from '../access';
+import { sources } from '@bright-keeper/core';
 import { At } from '../../ui/when';
 import { Button, Failure, Notice } from '../../ui/parts';
 import { useNewToken, useRevokeToken } from './queries';
@@ -8,7 +9,7 @@ import { useNewToken, useRevokeToken } from './queries';
 export function DeviceKey({ device }: { device: Device }) {
   const make = useNewToken(device.id);
   const revoke = useRevokeToken(device.id);
-  const { origin } = useReach();
+  const { at } = useReach(device.id);
   return (
     <div className="space-y-2">
       <div className="flex flex-wrap gap-2">
@@ -40,11 +41,41 @@ export function DeviceKey({ device }: { device: Device }) {
           <p>Copy it now: only its fingerprint is kept.</p>
           <p className="my-2 font-mono break-all select-all">{make.data.token}</p>
           <p className="text-sm">
-            The device sends SenML (RFC 8428) to <span className="font-mono">{origin + routes.pushReadings}</span> with the header{' '}
-            <span className="font-mono">Authorization: Bearer …</span>. To try it with a simulated one:
+            The device sends what it measures with the header <span className="font-mono">Authorization: Bearer …</span>, the key in place
+            of the dots, to:
           </p>
+          <dl className="my-1 text-sm">
+            {at.map(({ by, origin }) => (
+              <div key={by} className="flex flex-wrap gap-x-3">
+                <dt>{by}</dt>
+                <dd className="font-mono break-all select-all">{origin + routes.pushReadings}</dd>
+              </div>
+            ))}
+          </dl>
+          <details className="text-sm">
+            <summary className="min-h-11 cursor-pointer py-2">In which form</summary>
+            <dl className="space-y-2 pb-2">
+              {sources.PUSH_FORMAT_IDS.map((id) => {
+                const { name, basis, mediaTypes, example } = sources.PUSH_FORMATS[id];
+                return (
+                  <div key={id}>
+                    <dt>
+                      {name} ({basis}), as {mediaTypes.at(-1)}
+                    </dt>
+                    <dd className="font-mono break-all select-all">{example}</dd>
+                  </div>
+                );
+              })}
+            </dl>
+            <p>
+              Where its fields are called otherwise, the address says where they lie, and in which unit:{' '}
+              <span className="font-mono">?temperature=/a/t&amp;humidity=/a/h&amp;unit=F</span>. A line without another word tells its time
+              in nanoseconds; <span className="font-mono">?precision=s</span> says seconds.
+            </p>
+          </details>
+          <p className="text-sm">To try it with a simulated one, on the machine itself:</p>
           <p className="mt-1 font-mono text-sm break-all select-all">
-            npm run hygrometer -- --url {origin} --token {make.data.token}
+            npm run hygrometer -- --url {at.at(-1)?.origin ?? window.location.origin} --token {make.data.token}
           </p>
           <MayComeUnencrypted id={device.id} secret={make.data.token} />
         </Notice>

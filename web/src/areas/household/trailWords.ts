@@ -31,7 +31,8 @@ const SUBJECTS: Record<TrailSubject, string> = {
   'backup-folder': 'Folder of the backups',
   household: 'Household',
   passphrase: 'Passphrase',
-  network: 'Network',
+  network: 'Access from the network',
+  'unencrypted-key': 'What a key may do unencrypted',
   'paired-device': 'Paired device',
 };
 

@@ -23,25 +23,29 @@ const keyIn = (path: string): string => /([^/]+)\.ics$/.exec(path)![1]!;
 
 /** The address is told once: whoever has it reads the calendar. */
 function JustMade({ feed, onClose }: { feed: NewFeed; onClose: () => void }) {
-  const { origin, network } = useReach();
-  const address = new URL(feed.path, origin).href;
+  const { at, network } = useReach(feed.id);
   return (
     <Notice tone="good">
       <p className="font-semibold">The address of “{feed.name}”, shown this once:</p>
-      <p className="my-1 font-mono text-sm break-all">{address}</p>
+      <dl className="my-2 space-y-2">
+        {at.map(({ by, origin }) => (
+          <div key={by} className="flex flex-wrap items-center gap-x-3">
+            <dt className="text-sm">{by}</dt>
+            <dd className="font-mono text-sm break-all">{origin + feed.path}</dd>
+            <Button aria-label={`Copy it: ${by}`} onClick={() => void navigator.clipboard.writeText(origin + feed.path)}>
+              Copy it
+            </Button>
+          </div>
+        ))}
+      </dl>
       <p className="text-sm">
-        {network
-          ? 'Give it to a calendar on this machine, or on a device of your network that trusts it.'
-          : 'Give it to a calendar on this machine; other devices reach it once Access is open in Settings.'}{' '}
+        {network ? null : 'Other devices reach it once Access is open in Settings. '}
         Whoever has it can read this calendar; revoke it and it answers no more.
       </p>
       <MayComeUnencrypted id={feed.id} secret={keyIn(feed.path)} />
-      <div className="mt-2 flex gap-2">
-        <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy it</Button>
-        <Button look="quiet" onClick={onClose}>
-          I have it
-        </Button>
-      </div>
+      <Button look="quiet" onClick={onClose}>
+        I have it
+      </Button>
     </Notice>
   );
 }

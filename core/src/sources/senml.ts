@@ -1,4 +1,5 @@
-import { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from '../air/index.js';
+import { CLOCK_AHEAD_MS, type Reading } from '../air/index.js';
+import { joined, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
 export type SenmlRecord = {
@@ -13,17 +14,10 @@ export type SenmlRecord = {
   v?: number;
 };
 
-/** Why a record was set aside. */
-export type SetAsideReason =
-  'no-time' | 'out-of-range' | 'unknown-unit' | 'half-a-reading' | 'in-the-future' | 'wrong-version' | 'must-be-understood';
-export type SetAside = { index: number; reason: SetAsideReason };
-export type SenmlReadings = { readings: Reading[]; setAside: SetAside[] };
-
 /** Times below this many seconds count from now (RFC 8428, section 4.5.3). */
 const RELATIVE_BELOW_S = 2 ** 28;
 /** Version of the base this code understands (RFC 8428, section 4.4). */
 const VERSION = 10;
-type Quantity = 'temperatureC' | 'humidityPct';
 
 /** A ratio may be of anything, a battery too: it is a humidity where its name says so. */
 const NAMES_HUMIDITY = /hum|(^|[^a-z])rh([^a-z]|$)/i;
@@ -46,9 +40,6 @@ function quantityOf(name: string, unit: string | undefined, value: number): { qu
   }
 }
 
-const inRange = (quantity: Quantity, value: number): boolean =>
-  value >= READING_RANGE[quantity].min && value <= READING_RANGE[quantity].max;
-
 /**
  * The readings in a SenML pack: base fields resolved, times made absolute, temperature and humidity of the same
  * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept. A forecast
@@ -56,12 +47,12 @@ const inRange = (quantity: Quantity, value: number): boolean =>
  *
  * Source: RFC 8428, sections 4.1 to 4.6.
  */
-export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: number = CLOCK_AHEAD_MS): SenmlReadings {
-  const setAside: SetAside[] = [];
-  const halves = new Map<string, { at: number; index: number; values: Partial<Record<Quantity, number>> }>();
+export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: number = CLOCK_AHEAD_MS): PushedReadings {
   // A label that ends so must be understood, or nothing of the pack may be taken (section 4.4).
   const strange = pack.findIndex((record) => Object.keys(record).some((label) => label.endsWith('_')));
   if (strange >= 0) return { readings: [], setAside: [{ index: strange, reason: 'must-be-understood' }] };
+  const tellings: Telling[] = [];
+  const setAside: SetAside[] = [];
   let base: SenmlRecord = {};
   pack.forEach((record, index) => {
     base = {
@@ -79,22 +70,9 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: numb
     if (!(ms >= 0)) return void setAside.push({ index, reason: 'no-time' });
     const known = quantityOf((base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0));
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
-    if (!inRange(known.quantity, known.value)) return void setAside.push({ index, reason: 'out-of-range' });
-    if (ms - now.getTime() > aheadMs) return void setAside.push({ index, reason: 'in-the-future' });
-    const device = base.bn ?? '';
-    const key = `${device}|${ms}`;
-    const half = halves.get(key) ?? { at: ms, index, values: {} };
-    half.values[known.quantity] = known.value;
-    halves.set(key, half);
+    tellings.push({ index, of: base.bn ?? '', ms, ...known });
   });
-  const readings: Reading[] = [];
-  for (const { at, index, values } of halves.values()) {
-    const { temperatureC, humidityPct } = values;
-    if (temperatureC === undefined || humidityPct === undefined) setAside.push({ index, reason: 'half-a-reading' });
-    else readings.push({ at: new Date(at).toISOString(), temperatureC, humidityPct });
-  }
-  readings.sort((a, b) => a.at.localeCompare(b.at));
-  return { readings, setAside };
+  return joined(tellings, setAside, now, aheadMs);
 }
 
 /** Readings as a SenML pack, the first record carrying the base. */

@@ -1,0 +1,60 @@
+import { type Reading, READING_RANGE } from '../air/index.js';
+
+export type Quantity = 'temperatureC' | 'humidityPct';
+
+/** One quantity that a device told, in our units: which part of what it sent, of which sensor, and of which instant, ms. */
+export type Telling = { index: number; of: string; ms: number; quantity: Quantity; value: number };
+
+/** Why a part of what a device sent was set aside. */
+export type SetAsideReason =
+  | 'no-time'
+  | 'out-of-range'
+  | 'unknown-unit'
+  | 'half-a-reading'
+  | 'in-the-future'
+  | 'wrong-version'
+  | 'must-be-understood'
+  | 'unreadable'
+  | 'nothing-of-ours';
+export type SetAside = { index: number; reason: SetAsideReason };
+/** What became of what a device sent. */
+export type PushedReadings = { readings: Reading[]; setAside: SetAside[] };
+
+const inRange = ({ quantity, value }: Telling): boolean => value >= READING_RANGE[quantity].min && value <= READING_RANGE[quantity].max;
+
+function whyNot(telling: Telling, nowMs: number, aheadMs: number): SetAsideReason | null {
+  if (!inRange(telling)) return 'out-of-range';
+  return telling.ms - nowMs > aheadMs ? 'in-the-future' : null;
+}
+
+/**
+ * Temperature and humidity of the same sensor and instant as readings, in the order of time. What cannot be one is added
+ * to what was set aside already.
+ *
+ * @param aheadMs how far ahead of now a reading may lie, ms.
+ */
+export function joined(tellings: readonly Telling[], before: readonly SetAside[], now: Date, aheadMs: number): PushedReadings {
+  const setAside = [...before];
+  const halves = new Map<string, { ms: number; index: number; values: Partial<Record<Quantity, number>> }>();
+  for (const telling of tellings) {
+    const { index, of, ms, quantity, value } = telling;
+    const reason = whyNot(telling, now.getTime(), aheadMs);
+    if (reason) {
+      setAside.push({ index, reason });
+      continue;
+    }
+    const key = `${of}|${ms}`;
+    const half = halves.get(key) ?? { ms, index, values: {} };
+    half.values[quantity] = value;
+    halves.set(key, half);
+  }
+  const readings: Reading[] = [];
+  for (const { ms, index, values } of halves.values()) {
+    const { temperatureC, humidityPct } = values;
+    if (temperatureC === undefined || humidityPct === undefined) setAside.push({ index, reason: 'half-a-reading' });
+    else readings.push({ at: new Date(ms).toISOString(), temperatureC, humidityPct });
+  }
+  readings.sort((a, b) => a.at.localeCompare(b.at));
+  // A part that holds several quantities is set aside once, for what was seen first.
+  return { readings, setAside: [...new Map([...setAside].reverse().map((one) => [one.index, one])).values()].reverse() };
+}
