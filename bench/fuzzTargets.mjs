@@ -6,6 +6,29 @@ import { ROOT } from '../scripts/run.mjs';
 
 const built = (path) => import(`file://${join(ROOT, path)}`);
 const text = (bytes) => bytes.toString('utf8');
+const PUSHED_CODE = /core\/dist\/sources|contract\/dist/;
+
+/** What a device pushes in a form, as the service would read it: whatever it is, what comes out is readings. */
+const pushedAs = (format, parse) => async () => {
+  const [{ sources }, { PUSHED, unkeepableTexts, JOI_OPTIONS }] = await Promise.all([
+    built('core/dist/index.js'),
+    built('contract/dist/index.js'),
+  ]);
+  return (bytes) => {
+    let body;
+    try {
+      body = parse(text(bytes));
+    } catch {
+      return;
+    }
+    if (Object.keys(unkeepableTexts(body)).length > 0 || PUSHED[format].validate(body, JOI_OPTIONS).error) return;
+    const { readings } = sources.readPushed(format, body, new Date('2026-06-01T00:00:00Z'));
+    for (const { at, temperatureC, humidityPct } of readings)
+      if (!Number.isFinite(Date.parse(at)) || !Number.isFinite(temperatureC) || !Number.isFinite(humidityPct))
+        throw new Error('a reading that is none');
+  };
+};
+
 /** A refusal is said on purpose, by one of these. */
 const isRefusal =
   (...names) =>
@@ -71,29 +94,25 @@ export const PARSERS = {
     words: ['2026-03-29 01:30', '31.12.2026', '12:00 AM', 'T', 'Z', '+01:00', 'NaN', '1e308', '°F', '-', '/', ';', '"'],
   },
   senml: {
-    load: async () => {
-      const [{ storage }, { senmlPack, unkeepableTexts, JOI_OPTIONS }] = await Promise.all([
-        built('core/dist/index.js'),
-        built('contract/dist/index.js'),
-      ]);
-      return (bytes) => {
-        let pack;
-        try {
-          pack = JSON.parse(text(bytes));
-        } catch {
-          return;
-        }
-        if (Object.keys(unkeepableTexts(pack)).length > 0 || senmlPack.validate(pack, JOI_OPTIONS).error) return;
-        const { readings } = sources.readSenml(pack, new Date('2026-06-01T00:00:00Z'));
-        for (const { at, temperatureC, humidityPct } of readings)
-          if (!Number.isFinite(Date.parse(at)) || !Number.isFinite(temperatureC) || !Number.isFinite(humidityPct))
-            throw new Error('a reading that is none');
-      };
-    },
-    code: /core\/dist\/storage|contract\/dist/,
+    load: pushedAs('senml', JSON.parse),
+    code: PUSHED_CODE,
     mayThrow: () => false,
     seeds: [SENML],
     words: ['"bt":', '"t":', '"v":', '1e308', '-1e308', '"K"', '"bver":11', 'null', '[', '{', '1e-320'],
+  },
+  lineProtocol: {
+    load: pushedAs('line-protocol', (said) => said),
+    code: PUSHED_CODE,
+    mayThrow: () => false,
+    seeds: ['air,room=a temperature=20.5,humidity=55i 1773136800000000000\n', '# c\nair tempF=68,rh=40,s="a, b"\n'],
+    words: ['\\ ', '\\,', '\\=', '"', '=', ',', ' ', '1e308', '9223372036854775807', '-1', 'i', 'u', 'true', '\r\n', '#'],
+  },
+  plainJson: {
+    load: pushedAs('json', JSON.parse),
+    code: PUSHED_CODE,
+    mayThrow: () => false,
+    seeds: ['{"temperature":20.4,"humidity":55,"ts":1773136800}', '[{"data":{"t":"20","h":40},"time":"2026-03-10T10:00:00Z"}]'],
+    words: ['"t":', '"h":', '"time":', '1e308', '-1e308', '"__proto__":', 'null', '[', '{', '"2026-13-01T00:00:00Z"', '"1e5"'],
   },
   calendar: {
     load: async () => {

@@ -37,8 +37,7 @@ export const accessErrors = errorTable({
   'access-unreadable': {
     status: 409,
     title: 'Who may come in cannot be read',
-    remedy:
-      'The file access/access.json in the data folder is damaged. Move it away and start Bright Keeper again: everybody comes in anew then.',
+    remedy: 'The file access/access.json in the data folder is damaged. Move it away: everybody comes in anew then.',
   },
   'no-network-here': {
     status: 409,

@@ -47,6 +47,7 @@ export class AccessService implements BeforeApplicationShutdown {
   }
 
   get(asker: Asker): Access {
+    this.file.refresh();
     const nowMs = this.nowMs();
     const { passphrase, sessionDays, open, unencrypted } = this.file.get();
     const devices = this.devices.all(nowMs);
@@ -96,7 +97,8 @@ export class AccessService implements BeforeApplicationShutdown {
   }
 
   async setPassphrase({ passphrase, endOthers }: NewPassphrase, asker: Asker): Promise<Access> {
-    this.file.change({ passphrase: await hashOfPassphrase(passphrase) });
+    const hash = await hashOfPassphrase(passphrase);
+    this.file.change(() => ({ passphrase: hash }));
     if (endOthers) this.devices.removeOthers(asker.device);
     return this.get(asker);
   }
@@ -105,7 +107,7 @@ export class AccessService implements BeforeApplicationShutdown {
   async setNetwork({ open, sessionDays }: NetworkUpdate, asker: Asker): Promise<Access> {
     if (open && !this.network.isPossible) throw problem(accessErrors, 'no-network-here');
     if (open && this.file.get().passphrase === null) throw problem(accessErrors, 'no-passphrase-set');
-    this.file.change({ open, sessionDays });
+    this.file.change(() => ({ open, sessionDays }));
     // Whoever closes it over the network is answered first.
     if (!open) void this.network.close();
     else await this.network.open();
@@ -149,16 +151,18 @@ export class AccessService implements BeforeApplicationShutdown {
   setUnencrypted({ id, key }: UnencryptedKey, asker: Asker): Access {
     const others = this.file.get().unencrypted.filter((one) => one.id !== id);
     if (others.length >= LIMITS.access.unencryptedKeys) throw problem(accessErrors, 'too-many-keys');
-    this.file.change({ unencrypted: key === null ? others : [...others, { id, hash: hashOfKey(key) }] });
+    this.file.change(() => ({ unencrypted: key === null ? others : [...others, { id, hash: hashOfKey(key) }] }));
     return this.get(asker);
   }
 
   mayComeUnencrypted(key: string): boolean {
+    this.file.refresh();
     const hash = hashOfKey(key);
     return this.file.get().unencrypted.some((one) => one.hash === hash);
   }
 
   private async check(passphrase: string, source: string): Promise<void> {
+    this.file.refresh();
     if (await isPassphrase(this.file.get().passphrase, passphrase)) return;
     log.warn({ from: source }, 'a wrong passphrase');
     throw problem(accessErrors, 'wrong-passphrase');

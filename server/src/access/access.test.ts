@@ -1,7 +1,7 @@
 import { routes, type Access, type Problem } from '@bright-keeper/contract';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { execFile, execFileSync } from 'node:child_process';
-import { readFileSync, statSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LIMITS } from '../limits.js';
@@ -445,6 +445,22 @@ describe('a household of one machine', () => {
       (await other.http.put(routes.accessPassphrase).send({ passphrase: PASSPHRASE, endOthers: false }).expect(409)).body,
     ).toMatchObject({ code: 'access-unreadable' });
     expect(readFileSync(file, 'utf8')).toBe('{"v":1,"data":{"passphrase":null');
+    // Moved away, as the refusal says, everybody comes in anew.
+    rmSync(file);
+    await other.http.put(routes.accessPassphrase).send({ passphrase: PASSPHRASE, endOthers: false }).expect(200);
+    await other.app.close();
+    await t.close();
+  });
+
+  it('lets nobody in whom another process of the same folder let go', async () => {
+    const t = await onNetwork();
+    const { cookie, id } = await t.pair();
+    expect((await t.send(routes.settings, { cookie })).status).toBe(200);
+    const other = await testApp({ dataDir: t.dataDir });
+    await other.http.delete(routes.accessDevice(id)).expect(204);
+    expect((await t.send(routes.settings, { cookie })).status).toBe(401);
+    const newcomer = await t.pair('Newcomer');
+    expect(((await other.http.get(routes.access)).body as Access).devices.map((d) => d.id)).toEqual([newcomer.id]);
     await other.app.close();
     await t.close();
   });

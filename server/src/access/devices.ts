@@ -59,21 +59,21 @@ export class Devices {
       lastUntil: null,
       provedAt: device.cameBy === 'passphrase' ? at : null,
     };
-    this.file.change({ devices: [...this.all(nowMs), added] });
+    this.file.change(() => ({ devices: [...this.all(nowMs), added] }));
     return token;
   }
 
   /** Lets one go, at once. */
   remove(id: string): void {
     this.given.delete(id);
-    this.keep(this.file.get().devices.filter((device) => device.id !== id));
+    this.keep((devices) => devices.filter((device) => device.id !== id));
     this.ended(id);
   }
 
   /** Lets all go but one. */
   removeOthers(id: string | null): void {
     const { devices } = this.file.get();
-    this.keep(devices.filter((device) => device.id === id));
+    this.keep((all) => all.filter((device) => device.id === id));
     for (const device of devices) if (device.id !== id) this.ended(device.id);
   }
 
@@ -83,6 +83,7 @@ export class Devices {
 
   /** Who shows this, if anybody is let in by it. */
   came(token: string, from: string, nowMs: number): Came | null {
+    this.file.refresh();
     const hash = hashOfKey(token);
     const device = this.all(nowMs).find((d) => d.hash === hash || d.lastHash === hash || d.nextHashes.includes(hash));
     if (!device) return null;
@@ -141,11 +142,11 @@ export class Devices {
   }
 
   private update(id: string, change: Partial<KeptDevice>): void {
-    this.keep(this.file.get().devices.map((device) => (device.id === id ? { ...device, ...change } : device)));
+    this.keep((devices) => devices.map((device) => (device.id === id ? { ...device, ...change } : device)));
   }
 
-  private keep(devices: KeptDevice[]): void {
-    this.file.change({ devices });
+  private keep(change: (devices: readonly KeptDevice[]) => KeptDevice[]): void {
+    this.file.change(({ devices }) => ({ devices: change(devices) }));
   }
 }
 

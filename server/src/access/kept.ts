@@ -1,6 +1,6 @@
 import { accessErrors, PASSPHRASE_MAX, SESSION_DAYS, uuidText, type PairedDevice } from '@bright-keeper/contract';
 import Joi from 'joi';
-import { existsSync, readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { defineDocument, keptDocument, readDocument } from '../db/index.js';
 import { problem } from '../http/index.js';
@@ -84,22 +84,38 @@ const NOBODY: KeptAccess = { passphrase: null, open: false, sessionDays: SESSION
  */
 export class AccessFile {
   private readonly path: string | null;
+  private now: KeptAccess = NOBODY;
+  /** Which file was read, as the file system tells one from another. */
+  private seen: string | null = null;
   private isReadable = true;
-  private now: KeptAccess;
 
   constructor(dataDir: string | null) {
     this.path = dataDir === null ? null : join(dataDir, 'access', 'access.json');
-    this.now = this.read();
+    this.refresh();
+  }
+
+  /** Reads what another process has written meanwhile, or a keeper has put right or moved away. */
+  refresh(): void {
+    if (this.path === null) return;
+    const present = this.present(this.path);
+    if (present === this.seen) return;
+    this.seen = present;
+    this.isReadable = true;
+    this.now = present === null ? NOBODY : this.read(this.path);
+  }
+
+  private present(path: string): string | null {
+    const found = statSync(path, { throwIfNoEntry: false });
+    return found ? `${found.ino} ${found.mtimeMs}` : null;
   }
 
   /** What cannot be read lets nobody in, and nothing is written over it; the machine itself goes on as before. */
-  private read(): KeptAccess {
-    if (this.path === null || !existsSync(this.path)) return NOBODY;
+  private read(path: string): KeptAccess {
     try {
-      return readDocument(ACCESS, JSON.parse(readFileSync(this.path, 'utf8')));
+      return readDocument(ACCESS, JSON.parse(readFileSync(path, 'utf8')));
     } catch (error) {
       this.isReadable = false;
-      log.error({ path: this.path, error: (error as Error).message }, 'who may come in cannot be read: nobody is let in from the network');
+      log.error({ path, error: (error as Error).message }, 'who may come in cannot be read: nobody is let in from the network');
       return NOBODY;
     }
   }
@@ -108,11 +124,20 @@ export class AccessFile {
     return this.now;
   }
 
-  /** What is changed counts once it is on disk. @throws ProblemError where what stands there cannot be read, or an error of the file system; then nothing has changed. */
-  change(change: Partial<KeptAccess>): void {
+  /**
+   * What is changed counts once it is on disk.
+   *
+   * @param change reckoned from what is there.
+   * @throws ProblemError where what stands there cannot be read, or an error of the file system; then nothing has changed.
+   */
+  change(change: (now: Readonly<KeptAccess>) => Partial<KeptAccess>): void {
+    this.refresh();
     if (!this.isReadable) throw problem(accessErrors, 'access-unreadable');
-    const next = { ...this.now, ...change };
-    if (this.path !== null) writeWhole(this.path, JSON.stringify(keptDocument(ACCESS, next)));
+    const next = { ...this.now, ...change(this.now) };
+    if (this.path !== null) {
+      writeWhole(this.path, JSON.stringify(keptDocument(ACCESS, next)));
+      this.seen = this.present(this.path);
+    }
     this.now = next;
   }
 }
