@@ -144,24 +144,28 @@ export function AccessPage() {
   const access = useAccess();
   if (access.isPending) return <Loading />;
   if (access.isError && !access.data) return <Failure error={access.error} onRetry={() => void access.refetch()} />;
-  const { data } = access;
-  if (!data.isIn) return null;
-  const mayChange = data.from === 'machine' || data.provedUntil !== null;
+  return access.data.isIn ? <Inside access={access.data} /> : null;
+}
+
+function Inside({ access }: { access: Access }) {
+  const isOwner = access.from === 'machine' || access.provedUntil !== null;
+  // What is being typed stays where the ten minutes end meanwhile.
+  const [wasOwner, setWasOwner] = useState(isOwner);
+  if (isOwner && !wasOwner) setWasOwner(true);
   return (
     <Page title="Access" sub="Who reaches this household, and from where.">
       <div className="space-y-8">
-        {mayChange ? (
+        {!isOwner && <ProveFirst />}
+        {wasOwner && (
           <>
             <Section title="Passphrase">
-              <ChoosePassphrase access={data} />
+              <ChoosePassphrase access={access} />
             </Section>
-            <OnTheNetwork access={data} />
-            {data.network.open && <Invite network={data.network} codeUntil={data.codeUntil} />}
+            <OnTheNetwork access={access} />
+            {access.network.open && <Invite network={access.network} codeUntil={access.codeUntil} />}
           </>
-        ) : (
-          <ProveFirst />
         )}
-        <Devices devices={data.devices} />
+        <Devices devices={access.devices} />
       </div>
     </Page>
   );
