@@ -1,7 +1,7 @@
 import { accessErrors } from '@bright-keeper/contract';
 import { MS_PER_DAY } from '@bright-keeper/core';
 import type { Request, RequestHandler, Response } from 'express';
-import { type By, doorOf, problem, sendProblem } from '../http/index.js';
+import { doorOf, problem, sendProblem, type WhoMay } from '../http/index.js';
 import type { AccessService } from './access.service.js';
 import { keyShown } from './keys.js';
 
@@ -34,7 +34,7 @@ const escaped = (text: string): string => text.replaceAll(/[&<>"]/g, (sign) => `
 const inLines = (fingerprint: string): string => escaped(fingerprint).replaceAll(/((?:..:){7}..):/g, '$1<br>');
 
 /** The page on which a phone is told how to trust the household. Plain HTML: it is opened before anything is trusted. */
-export function beginHtml({ fingerprint, address, now }: { fingerprint: string; address: string; now: Date }): string {
+function beginHtml({ fingerprint, address, now }: { fingerprint: string; address: string; now: Date }): string {
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -78,9 +78,6 @@ function tell(access: AccessService, request: Request, response: Response, now: 
   const address = `https://${host}:${access.network.port}`;
   response.type('html').send(beginHtml({ fingerprint: authority.fingerprint, address, now }));
 }
-
-/** Who may come by a route, by its method and address. */
-type WhoMay = (method: string, path: string) => By | 'let-in';
 
 /** Whether somebody comes with a key that may come so, to what keys open. */
 function hasSuchAKey(access: AccessService, whoMay: WhoMay, request: Request): boolean {

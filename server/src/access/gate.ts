@@ -1,13 +1,11 @@
 import { accessErrors } from '@bright-keeper/contract';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
-import { type By, doorOf, type Handler, JSON_TYPES, mayCome, problem, sendProblem } from '../http/index.js';
+import { type By, doorOf, type Handler, JSON_TYPES, mayCome, problem, sendProblem, type WhoMay } from '../http/index.js';
 import { LIMITS } from '../limits.js';
 import type { AccessService } from './access.service.js';
 import { type Asker, askerOf, isIn, noteAsker } from './asker.js';
 import { giveToShow, shownBy } from './cookie.js';
-
-type WhoMay = (method: string, path: string) => By | 'let-in';
 
 function whoAsks(access: AccessService, request: Request, response: Response): Asker {
   const { kind, sourceOf } = doorOf(request);

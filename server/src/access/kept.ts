@@ -28,7 +28,7 @@ export type KeptDevice = {
 };
 
 /** Who may come in from the network, and whether it is answered at all. */
-export type KeptAccess = {
+type KeptAccess = {
   /** Argon2id, with its salt and its costs (PHC string format); null where none was chosen. */
   passphrase: string | null;
   open: boolean;

@@ -19,6 +19,7 @@ export {
   keyedPaths,
   mayCome,
   Route,
+  type WhoMay,
   whoMayCome,
 } from './route.js';
 export { serveAssets, servePages } from './webPages.js';

@@ -142,8 +142,11 @@ export const guessedPaths = (app: INestApplicationContext): string[] =>
 const exactly = (path: string): RegExp =>
   new RegExp(`^${path.replaceAll(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`).replaceAll(/:\w+/g, '[^/]+')}$`);
 
+/** Who may come by a request's method and address. */
+export type WhoMay = (method: string, path: string) => By | 'let-in';
+
 /** Says by a request's method and address who may come by it. What is no route, or only looks like one, is for those who are let in. */
-export function whoMayCome(app: INestApplicationContext): (method: string, path: string) => By | 'let-in' {
+export function whoMayCome(app: INestApplicationContext): WhoMay {
   const open = routesOf(app).flatMap(({ path, method, record }) =>
     record?.by && record.by !== 'owner' ? [{ by: record.by, method: RequestMethod[method], address: exactly(path) }] : [],
   );
