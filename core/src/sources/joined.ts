@@ -27,6 +27,13 @@ function whyNot(telling: Telling, nowMs: number, aheadMs: number): SetAsideReaso
   return telling.ms - nowMs > aheadMs ? 'in-the-future' : null;
 }
 
+/** In the order of what was sent; a part that holds several quantities once, for what was seen first. */
+function onceEach(setAside: readonly SetAside[]): SetAside[] {
+  const first = new Map<number, SetAside>();
+  for (const one of setAside) if (!first.has(one.index)) first.set(one.index, one);
+  return [...first.values()].sort((a, b) => a.index - b.index);
+}
+
 /**
  * Temperature and humidity of the same sensor and instant as readings, in the order of time. What cannot be one is added
  * to what was set aside already.
@@ -55,6 +62,5 @@ export function joined(tellings: readonly Telling[], before: readonly SetAside[]
     else readings.push({ at: new Date(ms).toISOString(), temperatureC, humidityPct });
   }
   readings.sort((a, b) => a.at.localeCompare(b.at));
-  // A part that holds several quantities is set aside once, for what was seen first.
-  return { readings, setAside: [...new Map([...setAside].reverse().map((one) => [one.index, one])).values()].reverse() };
+  return { readings, setAside: onceEach(setAside) };
 }
