@@ -63,7 +63,13 @@ describe('a SenML pack', () => {
       ).readings[0]!.humidityPct,
     ).toBeCloseTo(55.4, 9);
     for (const other of ['battery', 'threshold', 'signal'])
-      expect(readSenml([warm, { n: other, u, v }], now)).toMatchObject({ readings: [], setAside: [{ reason: 'unknown-unit' }, {}] });
+      expect(readSenml([warm, { n: other, u, v }], now)).toMatchObject({
+        readings: [],
+        setAside: [
+          { index: 0, reason: 'half-a-reading' },
+          { index: 1, reason: 'unknown-unit' },
+        ],
+      });
   });
   it('of which something must be understood that is not is not taken at all (section 4.4)', () => {
     const pack = [{ n: 't', u: 'Cel', v: 20 }, { n: 'h', u: '%RH', v: 50, odd_: 1 } as SenmlRecord];
