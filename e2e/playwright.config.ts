@@ -7,6 +7,9 @@ const launchOptions = JSON.parse(readFileSync(new URL('./chromium.json', import.
   args: string[];
 };
 
+/** What makes networks of its own. */
+const NETWORKS = 'network.spec.ts';
+
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results/browser',
@@ -17,6 +20,11 @@ export default defineConfig({
   workers: 3,
   // Two browsers on two cores lose a tap now and then; the report names who needed a second try, and twice is a failure.
   retries: 1,
+  projects: [
+    { name: 'browser', testIgnore: NETWORKS },
+    // A browser breaks off what it is fetching when a network comes or goes: alone, after all others.
+    { name: 'networks', testMatch: NETWORKS, dependencies: ['browser'] },
+  ],
   use: {
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/Lisbon',
