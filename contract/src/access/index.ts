@@ -1,2 +1,27 @@
-export * from './schema.js';
-export * from './errors.js';
+export { accessErrors } from './errors.js';
+export {
+  type Access,
+  CODE_DIGITS,
+  CODE_MINUTES,
+  DEVICE_NAME_MAX,
+  type NetworkState,
+  type NetworkTrouble,
+  networkUpdate,
+  type NetworkUpdate,
+  newPassphrase,
+  type NewPassphrase,
+  type Outsider,
+  type PairedDevice,
+  pairing,
+  type Pairing,
+  type PairingCode,
+  PASSPHRASE_MAX,
+  proof,
+  type Proof,
+  sameWay,
+  SESSION_DAYS,
+  signIn,
+  type SignIn,
+  unencryptedKey,
+  type UnencryptedKey,
+} from './schema.js';

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { id } from '../joi.js';
 
 /** As short as a passphrase may be: four short words (OWASP ASVS 4.0.3, 2.1.1: twelve characters at least). */
-export const PASSPHRASE_MIN = 12;
+const PASSPHRASE_MIN = 12;
 /** As long as it may be (ASVS 2.1.2: 64 must be possible, more than 128 must not). */
 export const PASSPHRASE_MAX = 128;
 /** Fewer different characters than this are a row of keys, and no passphrase. */
@@ -16,7 +16,7 @@ export const CODE_DIGITS = 8;
 /** It holds for so long. */
 export const CODE_MINUTES = 10;
 
-const DEVICE_NAME_MAX = 60;
+export const DEVICE_NAME_MAX = 60;
 
 /** What a phone or browser is called before anybody names it. */
 const deviceName = () =>

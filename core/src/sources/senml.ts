@@ -1,4 +1,5 @@
 import { CLOCK_AHEAD_MS, type Reading } from '../air/index.js';
+import { toCelsius } from './fieldNames.js';
 import { joined, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
@@ -32,7 +33,7 @@ function quantityOf(name: string, unit: string | undefined, value: number): { qu
     case 'Cel':
       return { quantity: 'temperatureC', value };
     case 'K':
-      return { quantity: 'temperatureC', value: value - 273.15 };
+      return { quantity: 'temperatureC', value: toCelsius.K(value) };
     case '%RH':
       return { quantity: 'humidityPct', value };
     default:

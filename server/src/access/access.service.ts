@@ -12,11 +12,10 @@ import { Inject, Injectable, type BeforeApplicationShutdown } from '@nestjs/comm
 import type { Response } from 'express';
 import { problem } from '../http/index.js';
 import { LIMITS } from '../limits.js';
-import { Clock, DataFolder, Ids, log } from '../platform/index.js';
+import { Clock, DataFolder, hashOfKey, Ids, log } from '../platform/index.js';
 import type { Asker } from './asker.js';
 import { type Came, Devices, toPaired } from './devices.js';
 import { AccessFile } from './kept.js';
-import { hashOfKey } from './keys.js';
 import { Network } from './network.js';
 import { NETWORK_OPTIONS, type NetworkOptions } from './options.js';
 import { PairingCodes } from './pairingCode.js';

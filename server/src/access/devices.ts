@@ -1,9 +1,8 @@
 import type { PairedDevice } from '@bright-keeper/contract';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
 import { randomBytes } from 'node:crypto';
-import { log } from '../platform/index.js';
+import { hashOfKey, log } from '../platform/index.js';
 import type { AccessFile, KeptDevice } from './kept.js';
-import { hashOfKey } from './keys.js';
 
 /** 256 bits: nobody guesses it, so its hash needs no salt and no costs. */
 const TOKEN_BYTES = 32;

@@ -1,4 +1,4 @@
-import { accessErrors, PASSPHRASE_MAX, SESSION_DAYS, uuidText, type PairedDevice } from '@bright-keeper/contract';
+import { accessErrors, DEVICE_NAME_MAX, SESSION_DAYS, uuidText, type PairedDevice } from '@bright-keeper/contract';
 import Joi from 'joi';
 import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
@@ -54,7 +54,7 @@ const ACCESS = defineDocument<KeptAccess>({
       .items(
         Joi.object({
           id: Joi.string().pattern(uuidText).required(),
-          name: Joi.string().max(PASSPHRASE_MAX).required(),
+          name: Joi.string().max(DEVICE_NAME_MAX).required(),
           cameBy: Joi.valid('code', 'passphrase').required(),
           addedAt: instant().required(),
           seenAt: instant().required(),

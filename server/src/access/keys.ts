@@ -1,8 +1,4 @@
-import { createHash } from 'node:crypto';
 import type { Request } from 'express';
-
-/** Keys are random and long: their hash needs no salt. */
-export const hashOfKey = (key: string): string => createHash('sha256').update(key).digest('hex');
 
 /** The key that a hygrometer shows in its header, or a calendar in its address; null where there is none. */
 export const keyShown = ({ headers, path }: Request): string | null =>

@@ -12,10 +12,10 @@ import {
 } from '@bright-keeper/contract';
 import { air, sources, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
 import { type Deed, problem } from '../http/index.js';
-import { Clock, Ids, Together } from '../platform/index.js';
+import { Clock, hashOfKey, Ids, Together } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
 import { places, trail, climateEvents } from '../tables/index.js';
 import { TrailService } from '../trail/index.js';
@@ -52,7 +52,6 @@ function tokenOf(authorization: string | undefined): string {
   if (!token) throw problem(airErrors, 'bad-token');
   return token;
 }
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
 export const latestOf = (found: { raw: air.Reading; corrected: air.Reading } | null): Latest | null =>
   found && {
@@ -148,7 +147,7 @@ export class DeviceService {
     return this.database.transaction(async (db) => {
       await this.repository.versioned.find(db, id);
       const token = randomBytes(TOKEN_BYTES).toString('base64url');
-      await this.repository.set(db, id, { tokenHash: hashOf(token) });
+      await this.repository.set(db, id, { tokenHash: hashOfKey(token) });
       return { token };
     });
   }
@@ -188,7 +187,7 @@ export class DeviceService {
   /** What a device pushes: the good readings are kept, the rest is set aside with its reason. @throws ProblemError when no device has this key. */
   async push(authorization: string | undefined, { format, body, options }: Pushed): Promise<Accepted> {
     const read = sources.readPushed(format, body, this.clock.now(), options);
-    const stored = await this.pushes.do({ tokenHash: hashOf(tokenOf(authorization)), ...read });
+    const stored = await this.pushes.do({ tokenHash: hashOfKey(tokenOf(authorization)), ...read });
     if (stored === 'unknown-key') throw problem(airErrors, 'bad-token');
     return stored;
   }
@@ -198,7 +197,7 @@ export class DeviceService {
     const now = this.clock.now();
     const { readings, setAside } = sources.readSenml(pack, now, FORECAST_AHEAD_MS);
     await this.database.transaction(async (db) => {
-      const device = await this.repository.findByToken(db, hashOf(tokenOf(authorization)));
+      const device = await this.repository.findByToken(db, hashOfKey(tokenOf(authorization)));
       if (!device) throw problem(airErrors, 'bad-token');
       if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
       await this.repository.set(db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });

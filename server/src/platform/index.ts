@@ -7,6 +7,7 @@ export { fileFault } from './fileFault.js';
 export { grouped } from './grouped.js';
 export { frameworkLog, log } from './log.js';
 export { Memo } from './memo.js';
+export { hashOfKey } from './hashOfKey.js';
 export { isNearby } from './nearby.js';
 export { onceFor } from './onceFor.js';
 export { breather, eachInSlices, inSteps, longListJson } from './slices.js';

@@ -13,7 +13,7 @@ import { Injectable } from '@nestjs/common';
 import { createHash, randomBytes } from 'node:crypto';
 import { Database, type Db } from '../db/index.js';
 import { problem } from '../http/index.js';
-import { Clock, Ids, breather, eachInSlices, inSteps } from '../platform/index.js';
+import { Clock, hashOfKey, Ids, breather, eachInSlices, inSteps } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { AgendaService } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
@@ -107,7 +107,7 @@ export class CalendarService {
   /** Makes an address; its key is told this once. */
   async addFeed({ name, filter }: FeedInput): Promise<NewFeed> {
     const token = randomBytes(TOKEN_BYTES).toString('base64url');
-    const row = { id: this.ids.next(), name: name.trim(), filter, tokenHash: hashOf(token), createdAt: this.clock.now() };
+    const row = { id: this.ids.next(), name: name.trim(), filter, tokenHash: hashOfKey(token), createdAt: this.clock.now() };
     const feed = await this.repository.insert(this.database.db, row);
     return { ...feed, path: routes.feedFile(token) };
   }
@@ -119,7 +119,7 @@ export class CalendarService {
   /** @throws ProblemError when no feed has this key, or has it no more. */
   async ofFeed(token: string): Promise<CalendarText> {
     const { db } = this.database;
-    const feed = await this.repository.byToken(db, hashOf(token));
+    const feed = await this.repository.byToken(db, hashOfKey(token));
     if (!feed) throw problem(scheduleErrors, 'feed-not-found');
     await this.repository.fetched(db, feed.id, this.clock.now());
     return this.calendar(feed.filter, feed.name);
