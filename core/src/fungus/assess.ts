@@ -14,6 +14,8 @@ export type AssessOptions = {
   surfaceState: SurfaceState;
   /** Where both models stood when the log begins; nothing where it is left out. */
   start?: Exposure;
+  /** The same at its best and at its worst, where earlier gaps may hide something; `start` where it is left out. */
+  startRange?: { best: Exposure; worst: Exposure };
 };
 
 /** Where the two models stand at the end of a log. */
@@ -136,8 +138,12 @@ export function assess(readings: Log, options: AssessOptions): Assessment {
   const gaps = gapsOf(log);
   const gapHours = gaps.reduce((sum, g) => sum + (instantMs(g.to) - instantMs(g.from)) / MS_PER_HOUR, 0);
   const held = walk(log, options);
-  const best = gaps.length > 0 ? walk(filledGaps(log, 'best'), options).now : held.now;
-  const worst = gaps.length > 0 ? walk(filledGaps(log, 'worst'), options).now : held.now;
+  const { start, startRange } = options;
+  const filled = (how: 'best' | 'worst'): Exposure => {
+    if (gaps.length === 0 && !startRange) return held.now;
+    return walk(filledGaps(log, how), { ...options, start: startRange?.[how] ?? start ?? NONE }).now;
+  };
+  const [best, worst] = [filled('best'), filled('worst')];
   const levels = { best: riskLevel(best, options.humiditySchool), worst: riskLevel(worst, options.humiditySchool) };
   const level = levels.worst === 'act' && levels.best !== 'act' ? 'watch' : levels.worst;
   const logDays = log.length > 1 ? (log.ms[log.length - 1]! - log.ms[0]!) / MS_PER_HOUR / HOURS_A_DAY : 1;

@@ -28,6 +28,25 @@ export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './half
 export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
 export { INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
 export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
+export {
+  type CannotFit,
+  changedPlace,
+  driedDesiccant,
+  FEWEST_DAYS,
+  FITTED_IDS,
+  type FittedId,
+  type FittedPlace,
+  fitPlace,
+  type FitOptions,
+  type Hindcast,
+  leakOf,
+  placeAlong,
+  type PlaceChange,
+  type PlaceFit,
+  simulatePlace,
+  type SomethingElse,
+  usualPlace,
+} from './place/index.js';
 export { shiftBetween } from './shift.js';
 export {
   desiccantForBox,
@@ -55,18 +74,22 @@ export {
 export {
   adviseChange,
   badness,
+  type Band,
   CHANGE_IDS,
   type ChangeAdvice,
   type ChangeId,
+  type Climate,
+  type Course,
+  courseOf,
   type Figures,
   figuresOf,
+  needsNothing,
   type OtherRoom,
-  type Scenario,
-  type ScenarioResult,
+  roomInClimate,
   type SingleChange,
   singleChanges,
+  type Trial,
+  type TrialResult,
   type TriedChange,
-  type Climate,
-  roomInClimate,
-  tryScenario,
+  tryChange,
 } from './whatIf.js';

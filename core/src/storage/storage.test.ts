@@ -1,10 +1,8 @@
 import fc from 'fast-check';
-import { assess } from '../fungus/index.js';
 import { describe, expect, it } from 'vitest';
-import { columnsOf, dewPointC } from '../air/index.js';
+import { dewPointC } from '../air/index.js';
 import { logOf } from '../testing/logs.js';
 import {
-  adviseChange,
   betterHome,
   CLOSED_FOR_LONG_DAYS,
   downsample,
@@ -16,17 +14,13 @@ import {
   PLACE_KINDS,
   placeFacts,
   recommendHome,
-  roomInClimate,
   shiftBetween,
   isSilent,
   tooDamp,
   tooDry,
-  tryScenario,
   warmUpMinutes,
   type Part,
   type PlaceClimate,
-  type Scenario,
-  badness,
   freeLitres,
 } from './index.js';
 
@@ -175,93 +169,6 @@ describe('limits with hysteresis', () => {
     expect([6 * HOUR, 6 * HOUR + 1].map((ms) => isSilent(ms, 60))).toEqual([false, true]);
     // A clock may run ahead a little; a word that is dated next year is none of today.
     expect([-60_000, -24 * HOUR].map((ms) => isSilent(ms, 5))).toEqual([false, true]);
-  });
-});
-
-describe('what if', () => {
-  const room = logOf(120 * DAY, (h) => [21, 68 + 6 * Math.sin(h / 90)], 3);
-  const band = { lowPct: 35, highPct: 50 };
-  const options = { humiditySchool: 'standard', surfaceState: 'clean-glass' } as const;
-  const leaky: Scenario = {
-    box: {
-      volumeL: 50,
-      airChangesPerDay: 3,
-      openingsPerWeek: 1,
-      targetPct: 50,
-      desiccant: { kind: 'silica-gel', massG: 50, loadingGPerG: 0.05 },
-    },
-  };
-  const advise = (scenario: Scenario, air = room, others: Parameters<typeof adviseChange>[5] = []) =>
-    adviseChange(tryScenario(scenario, air, band, options), scenario, air, band, options, others);
-
-  it('ranks only changes that bring it where it should be, best for their trouble first', () => {
-    const now = tryScenario(leaky, room, band, options);
-    const advice = advise(leaky);
-    if (advice.verdict !== 'helps') throw new Error(`expected help, not ${advice.verdict}`);
-    for (const { result } of advice.changes) {
-      expect(result.above).toBeLessThanOrEqual(0.25);
-      expect(badness(result)).toBeLessThan(badness(now));
-    }
-    expect(advice.changes.map((t) => t.worth)).toEqual(advice.changes.map((t) => t.worth).sort((a, b) => b - a));
-    expect(now.below + now.within + now.above).toBeCloseTo(1, 9);
-  });
-  it('calls it no advice when the box is still too damp most of the time', () => {
-    const sieve: Scenario = { box: { ...leaky.box, airChangesPerDay: 20 } };
-    const advice = advise(sieve);
-    const ids = advice.verdict === 'helps' ? advice.changes.map((t) => t.change.id) : [];
-    for (const id of ['more-gel', 'better-seal', 'fewer-openings'] as const) expect(ids).not.toContain(id);
-    expect(ids).toContain('electric');
-  });
-  it('says that nothing single helps, and names the nearest', () => {
-    const wet = logOf(60 * DAY, () => [21, 92], 3);
-    const shelf: Scenario = { box: { ...leaky.box, airChangesPerDay: 100 } };
-    const damp = { lowPct: 30, highPct: 40 };
-    const advice = adviseChange(tryScenario(shelf, wet, damp, options), shelf, wet, damp, options);
-    expect(advice).toMatchObject({ verdict: 'nothing-helps', nearest: { change: { id: 'dry-room' } } });
-  });
-  it('finds nothing to change where nothing is wrong', () => {
-    const dry = logOf(60 * DAY, () => [21, 42], 3);
-    expect(advise(leaky, dry)).toEqual({ verdict: 'nothing-needed' });
-  });
-  it('never puts gel into an electric cabinet: its set-point is lowered, or the room is dried', () => {
-    const cabinet: Scenario = { box: leaky.box, setPointPct: 58 };
-    const advice = advise(cabinet);
-    if (advice.verdict !== 'helps') throw new Error(`expected help, not ${advice.verdict}`);
-    expect(advice.changes[0]!.change.id).toBe('lower-set-point');
-    for (const { change } of advice.changes) expect(['lower-set-point', 'dry-room', 'other-room']).toContain(change.id);
-  });
-  it('knows of a drier place to stand in', () => {
-    const office = { name: 'Office', readings: logOf(120 * DAY, () => [21, 44], 3) };
-    const advice = advise({ box: { ...leaky.box, airChangesPerDay: 100 } }, room, [office]);
-    expect(advice).toMatchObject({ verdict: 'helps' });
-    if (advice.verdict === 'helps') expect(advice.changes[0]!.change).toMatchObject({ id: 'other-room', placeName: 'Office' });
-  });
-  it('goes on from where the place stood, so that nothing changed ends where it ends', () => {
-    const warm = logOf(40 * DAY, () => [24, 74], 1);
-    const [first, second] = [warm.slice(0, 20 * 24), warm.slice(20 * 24)];
-    const start = assess([...first, second[0]!], options).now;
-    const whole = assess(warm, options).now;
-    const open: Scenario = { box: { ...leaky.box, airChangesPerDay: 100 }, setPointPct: 100 };
-    const then = tryScenario(open, second, band, { ...options, start });
-    expect(then.end.dose).toBeCloseTo(whole.dose, 6);
-    expect(then.end.daysPast).toBeCloseTo(whole.daysPast, 6);
-  });
-  it('keeps another climate within what air can be', () => {
-    const log = columnsOf(room);
-    const wet = roomInClimate(log, { warmerC: 4, damperPct: 30 });
-    expect(Math.max(...wet.humidityPct)).toBe(99);
-    expect(wet.temperatureC[0]).toBe(25);
-    expect(Math.min(...roomInClimate(log, { warmerC: 0, damperPct: -80 }).humidityPct)).toBe(2);
-    expect(roomInClimate(log, { warmerC: 0, damperPct: 0 })).toEqual(log);
-  });
-  it('lets a dry cabinet drift towards the room in a power cut and no further', () => {
-    const cabinet: Scenario = { box: { ...leaky.box, desiccant: { kind: 'silica-gel', massG: 0, loadingGPerG: 0 } }, setPointPct: 42 };
-    const held = tryScenario(cabinet, room, band, options);
-    expect(Math.max(...held.air.humidityPct)).toBe(42);
-    const cut = tryScenario({ ...cabinet, powerCut: { from: '2026-02-01', to: '2026-02-08' } }, room, band, options);
-    const worst = Math.max(...cut.air.humidityPct);
-    expect(worst).toBeGreaterThan(55);
-    expect(worst).toBeLessThan(75);
   });
 });
 

@@ -1,18 +1,8 @@
-import { type AirLog, atOf, columnsOf, firstFrom, type Log, part } from '../air/index.js';
+import { type AirLog, atOf, columnsOf, emptyLog, type Log } from '../air/index.js';
 import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
-import { boxAlong, type Box } from './box.js';
-import { DRIED_LOADING } from './gel.js';
+import { changedPlace, driedDesiccant, type FittedPlace, leakOf, placeAlong, type PlaceChange } from './place/index.js';
 
-/** A box as it might be. `setPointPct` is a dry cabinet's; `powerCut` is when it has no current. */
-export type Scenario = {
-  box: Box;
-  /** Its desiccant has only just been put in. */
-  freshDesiccant?: boolean;
-  setPointPct?: number | null;
-  powerCut?: { from: string; to: string } | null;
-};
-
-type Band = { lowPct: number; highPct: number };
+export type Band = { lowPct: number; highPct: number };
 
 /** What a course of air comes to: its mean, the shares of the time below, in and above the band, and the risk at its end. */
 export type Figures = {
@@ -24,28 +14,6 @@ export type Figures = {
   /** Where both models stand at the end. */
   end: Exposure;
 };
-export type ScenarioResult = Figures & { air: AirLog; exhaustedAt: string | null };
-
-const capped = ({ humidityPct, ...rest }: AirLog, mostPct: number): AirLog => ({
-  ...rest,
-  humidityPct: humidityPct.map((pct) => Math.min(mostPct, pct)),
-});
-
-/** With current, a dry cabinet holds its set-point where the room is damper; without, it is a box with a fair seal. */
-function run({ box, freshDesiccant = false, setPointPct, powerCut }: Scenario, room: AirLog): Pick<ScenarioResult, 'air' | 'exhaustedAt'> {
-  if (setPointPct == null) {
-    const { air, exhaustedFrom } = boxAlong(box, room, { freshDesiccant });
-    return { air, exhaustedAt: exhaustedFrom < air.length ? atOf(air, exhaustedFrom) : null };
-  }
-  const air = capped(room, setPointPct);
-  if (powerCut) {
-    const from = firstFrom(room.ms, Date.parse(powerCut.from));
-    const to = firstFrom(room.ms, Date.parse(powerCut.to));
-    const startHumidityPct = Math.max(1, air.humidityPct[from - 1] ?? setPointPct);
-    air.humidityPct.set(boxAlong(box, part(room, from, to), { startHumidityPct }).air.humidityPct, from);
-  }
-  return { air, exhaustedAt: null };
-}
 
 /** The figures of any course of air, measured or reckoned: one way to come by them, whoever asks. */
 export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: AssessOptions): Figures {
@@ -68,33 +36,116 @@ export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: Ass
   };
 }
 
-/** What would become of the air in it, of the band and of the risk, beginning where `options.start` stood. */
-export function tryScenario(scenario: Scenario, room: Log, band: Band, options: AssessOptions): ScenarioResult {
-  const result = run(scenario, columnsOf(room));
-  return { ...result, ...figuresOf(result.air, band, options) };
+/** What is tried on: a place, the air around it over some weeks, and what was measured in it over the same weeks. */
+export type Trial = {
+  place: FittedPlace;
+  /** The same place at the ends of what is not sure; none where it was never fitted. */
+  ends: readonly FittedPlace[];
+  outside: AirLog;
+  /** Null where nothing was measured: then the model stands alone. */
+  measured: AirLog | null;
+};
+
+export type Course = {
+  air: AirLog;
+  /** How far the change is sure, % RH to either side, reading by reading. */
+  halfPct: Float64Array;
+};
+
+/** The values of a log at other instants: straight lines in between, held at its ends. */
+function at(ms: Float64Array, log: AirLog, column: 'temperatureC' | 'humidityPct'): Float64Array {
+  const values = new Float64Array(ms.length);
+  let i = 0;
+  for (let k = 0; k < ms.length; k++) {
+    while (i + 1 < log.length && log.ms[i + 1]! <= ms[k]!) i += 1;
+    const next = Math.min(i + 1, log.length - 1);
+    const span = log.ms[next]! - log.ms[i]!;
+    const share = span > 0 ? Math.min(1, Math.max(0, (ms[k]! - log.ms[i]!) / span)) : 0;
+    values[k] = log[column][i]! + share * (log[column][next]! - log[column][i]!);
+  }
+  return values;
 }
 
-/** Another climate: how much warmer, K, and how much damper, % RH, the room is than its log. */
+const within = (pct: number): number => Math.min(100, Math.max(0, pct));
+
+/**
+ * What would have become of the air in a place over these weeks with something changed: what was measured, plus what the
+ * change makes of it by the model. So a change of nothing is exactly what was measured, and what the model cannot explain
+ * stays as it was. A cabinet that is put in holds its set-point whatever went on.
+ *
+ * @param elsewhere the air it would stand in instead.
+ */
+export function courseOf({ place, ends, outside, measured }: Trial, change: PlaceChange, elsewhere: AirLog = outside): Course {
+  const startPct = measured?.humidityPct[0];
+  const begins = startPct === undefined ? {} : { startPct };
+  const same = elsewhere === outside && Object.keys(change).length === 0;
+  if (measured && (same || outside.length === 0 || elsewhere.length === 0))
+    return { air: measured, halfPct: new Float64Array(measured.length) };
+  const run = (of: FittedPlace) => placeAlong(changedPlace(of, change), elsewhere, { ...begins, powerCut: change.powerCut ?? null });
+  if (!measured) return { air: run(place), halfPct: new Float64Array(elsewhere.length) };
+  const { ms } = measured;
+  const changeBy = (of: FittedPlace, column: 'temperatureC' | 'humidityPct') => {
+    const [then, now] = [at(ms, run(of), column), at(ms, placeAlong(of, outside, begins), column)];
+    return then.map((value, i) => value - now[i]!);
+  };
+  const by = changeBy(place, 'humidityPct');
+  const byC = changeBy(place, 'temperatureC');
+  const others = ends.map((end) => changeBy(end, 'humidityPct'));
+  const air = { ...emptyLog(measured.length), ms };
+  const holds = change.setPointPct ?? null;
+  for (let i = 0; i < ms.length; i++) {
+    air.temperatureC[i] = measured.temperatureC[i]! + byC[i]!;
+    const pct = within(measured.humidityPct[i]! + by[i]!);
+    air.humidityPct[i] = holds === null || change.powerCut ? pct : Math.min(pct, holds);
+  }
+  return { air, halfPct: by.map((b, i) => Math.hypot(...others.map((other) => other[i]! - b))) };
+}
+
+export type TrialResult = Figures & Course & { exhaustedAt: string | null };
+
+/** From which place on the air is above a limit for good; their number when it is below at the end. */
+function aboveForGood({ length, humidityPct }: AirLog, limitPct: number): number {
+  let from = length;
+  while (from > 0 && humidityPct[from - 1]! > limitPct) from -= 1;
+  return from;
+}
+
+/** What would become of the air in it, of the band and of the risk, beginning where `options.start` stood. */
+export function tryChange(trial: Trial, change: PlaceChange, band: Band, options: AssessOptions, elsewhere?: AirLog): TrialResult {
+  const course = courseOf(trial, change, elsewhere);
+  const { air } = course;
+  const spent = changedPlace(trial.place, change).desiccant ? aboveForGood(air, band.highPct) : air.length;
+  return { ...course, ...figuresOf(air, band, options), exhaustedAt: spent < air.length ? atOf(air, spent) : null };
+}
+
+/** Another climate: how much warmer, K, and how much damper, % RH, the air around is than its log. */
 export type Climate = { warmerC: number; damperPct: number };
 
 /** No air of a room is damper, or drier, than this. */
 const DAMPEST_PCT = 99;
 const DRIEST_PCT = 2;
 
-/** The room in another climate: the same course, warmer or damper. */
+/** The air around in another climate: the same course, warmer or damper. */
 export const roomInClimate = ({ temperatureC, humidityPct, ...rest }: AirLog, { warmerC, damperPct }: Climate): AirLog => ({
   ...rest,
   temperatureC: temperatureC.map((t) => t + warmerC),
   humidityPct: humidityPct.map((pct) => Math.min(DAMPEST_PCT, Math.max(DRIEST_PCT, pct + damperPct))),
 });
+const capped = ({ humidityPct, ...rest }: AirLog, mostPct: number): AirLog => ({
+  ...rest,
+  humidityPct: humidityPct.map((pct) => Math.min(mostPct, pct)),
+});
 
 /** One thing that could be changed by itself. */
 export const CHANGE_IDS = [
   'dry-gel',
+  'less-gel',
   'fewer-openings',
   'lower-set-point',
+  'higher-set-point',
   'better-seal',
   'more-gel',
+  'off-the-wall',
   'other-room',
   'dry-room',
   'electric',
@@ -104,10 +155,13 @@ export type ChangeId = (typeof CHANGE_IDS)[number];
 /** What each costs in trouble: a habit 1, an evening 2, a move 2.5, money and current 4 (our choice). */
 const EFFORT: Record<ChangeId, number> = {
   'dry-gel': 1,
+  'less-gel': 1,
   'fewer-openings': 1,
   'lower-set-point': 1,
+  'higher-set-point': 1,
   'better-seal': 2,
   'more-gel': 2,
+  'off-the-wall': 2.5,
   'other-room': 2.5,
   'dry-room': 4,
   electric: 4,
@@ -115,12 +169,13 @@ const EFFORT: Record<ChangeId, number> = {
 
 export type SingleChange = {
   id: ChangeId;
-  /** The amount it is tried with: grams, per cent; null where there is none. */
+  /** The amount it is tried with: grams, per cent, kelvins; null where there is none. */
   amount: number | null;
   /** Another of the keeper's places, whose air it would stand in. */
   placeName: string | null;
-  scenario: Scenario;
-  room: AirLog;
+  change: PlaceChange;
+  /** The air it would stand in; null where that stays. */
+  elsewhere: AirLog | null;
 };
 
 /** The other places whose air it might stand in. */
@@ -130,61 +185,69 @@ export type OtherRoom = { name: string; readings: Log };
 const DRIED_ROOM_PCT = 50;
 /** As open as a shelf: neither seal nor gel does anything for it. */
 const OPEN_FROM_PER_DAY = 50;
+/** A wall that cools it by less is not worth a move, K (our choice). */
+const COLD_WALL_K = 0.5;
+/** Gel is taken out in so many parts of what is there, down to none. */
+const LESS_GEL_SHARES = [0.75, 0.5, 0.25, 0];
 
-/** The single changes worth comparing (our choice of amounts: twice the gel, half the leak, half the openings). */
-export function singleChanges(scenario: Scenario, room: AirLog, { lowPct, highPct }: Band, others: readonly OtherRoom[]): SingleChange[] {
-  const { box, setPointPct } = scenario;
-  const change = (
-    id: ChangeId,
-    amount: number | null,
-    more: Partial<Pick<SingleChange, 'scenario' | 'room' | 'placeName'>>,
-  ): SingleChange => ({
+/** The single changes worth comparing (our choice of amounts: twice the gel, half the leak, half the openings, the middle of the band). */
+export function singleChanges(
+  { place, outside }: Pick<Trial, 'place' | 'outside'>,
+  { lowPct, highPct }: Band,
+  others: readonly OtherRoom[],
+): SingleChange[] {
+  const one = (id: ChangeId, amount: number | null, change: PlaceChange, more: Partial<SingleChange> = {}): SingleChange => ({
     id,
     amount,
     placeName: null,
-    scenario,
-    room,
+    change,
+    elsewhere: null,
     ...more,
   });
   const around = [
-    ...others.map((o) => change('other-room', null, { room: columnsOf(o.readings), placeName: o.name })),
-    change('dry-room', DRIED_ROOM_PCT, { room: capped(room, DRIED_ROOM_PCT) }),
+    ...(place.warmerC <= -COLD_WALL_K ? [one('off-the-wall', -place.warmerC, { warmerC: 0 })] : []),
+    ...others.map((o) => one('other-room', null, {}, { elsewhere: columnsOf(o.readings), placeName: o.name })),
+    one('dry-room', DRIED_ROOM_PCT, {}, { elsewhere: capped(outside, DRIED_ROOM_PCT) }),
   ];
   const middle = Math.round((lowPct + highPct) / 2);
-  if (setPointPct != null) {
-    const lower = Math.max(lowPct + 2, Math.min(middle, setPointPct) - 5);
-    return lower < setPointPct ? [change('lower-set-point', lower, { scenario: { ...scenario, setPointPct: lower } }), ...around] : around;
+  if (place.setPointPct !== null) {
+    const lower = Math.max(lowPct + 2, Math.min(middle, place.setPointPct) - 5);
+    return [
+      ...(lower < place.setPointPct ? [one('lower-set-point', Math.round(lower), { setPointPct: Math.round(lower) })] : []),
+      ...(place.setPointPct < middle ? [one('higher-set-point', middle, { setPointPct: middle })] : []),
+      ...around,
+    ];
   }
-  if (box.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
-  const massG = Math.max(100, 2 * (box.desiccant?.massG ?? 0));
-  const gel = { ...box, desiccant: { kind: 'silica-gel', massG, loadingGPerG: 0.02 } as const };
-  const { desiccant: own, ...bare } = box;
-  const dried = own && { ...own, loadingGPerG: DRIED_LOADING[own.kind] };
+  if (place.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
+  const own = place.desiccant;
+  const massG = Math.max(100, 2 * (own?.massG ?? 0));
   return [
-    ...(dried
-      ? [change('dry-gel', dried.massG, { scenario: { ...scenario, freshDesiccant: true, box: { ...box, desiccant: dried } } })]
+    ...(own ? [one('dry-gel', own.massG, { desiccant: driedDesiccant(own.kind, own.massG) })] : []),
+    ...(own ? LESS_GEL_SHARES.map((share) => lessGel(own, share)).map(({ amount, change }) => one('less-gel', amount, change)) : []),
+    ...(place.openingsPerWeek > 0
+      ? [one('fewer-openings', place.openingsPerWeek / 2, { openingsPerWeek: place.openingsPerWeek / 2 })]
       : []),
-    ...(box.openingsPerWeek > 0
-      ? [
-          change('fewer-openings', box.openingsPerWeek / 2, {
-            scenario: { ...scenario, box: { ...box, openingsPerWeek: box.openingsPerWeek / 2 } },
-          }),
-        ]
-      : []),
-    change('better-seal', null, { scenario: { ...scenario, box: { ...box, airChangesPerDay: box.airChangesPerDay / 2 } } }),
-    change('more-gel', massG, { scenario: { ...scenario, freshDesiccant: true, box: gel } }),
-    change('electric', middle, { scenario: { ...scenario, box: bare, setPointPct: middle } }),
+    one('better-seal', leakOf(place) / 2, { leakShare: 0.5 }),
+    one('more-gel', massG, { desiccant: driedDesiccant('silica-gel', massG) }),
+    one('electric', middle, { desiccant: null, setPointPct: middle }),
     ...around,
   ];
 }
 
-/** How bad a result is: the time above the band, half of that below it, and what the early warning has come to. Lower is better. */
-export const badness = ({ above, end, below }: Figures): number => above + 0.5 * below + Math.min(end.dose, 5) / 10;
+/** So many grams taken out, the rest as full as it is. */
+function lessGel(own: NonNullable<FittedPlace['desiccant']>, share: number): Pick<SingleChange, 'change'> & { amount: number } {
+  const left = Math.round(own.massG * share);
+  return { amount: own.massG - left, change: { desiccant: left > 0 ? { ...own, massG: left } : null } };
+}
+
+/** How bad a result is: the time outside its band, and what the early warning has come to. Lower is better. */
+export const badness = ({ above, end, below }: Pick<Figures, 'above' | 'below' | 'end'>): number =>
+  above + below + Math.min(end.dose, 5) / 10;
 
 /** In its band but for so much of the time, it needs nothing (our choice). */
 const SELDOM = 0.1;
-/** A change that leaves it above its band more often than this has not helped (our choice). */
-const STILL_TOO_DAMP = 0.25;
+/** A change that leaves it outside its band more often than this has not helped (our choice). */
+const STILL_OUTSIDE = 0.25;
 /** It has to be this much better to be worth a word. */
 const NOTABLE = 0.05;
 
@@ -196,22 +259,30 @@ export type TriedChange = { change: SingleChange; result: Figures; /** How much 
 export type ChangeAdvice =
   { verdict: 'nothing-needed' } | { verdict: 'helps'; changes: TriedChange[] } | { verdict: 'nothing-helps'; nearest: TriedChange | null };
 
+/** Is it where it should be, neither too damp nor too dry? It needs no model to say so. */
+export const needsNothing = ({ above, below, level }: Figures): boolean => above <= SELDOM && below <= SELDOM && level === 'safe';
+
 /** Ranks every single change by what it is worth for its trouble. `now` are the figures it is held against. */
 export function adviseChange(
   now: Figures,
-  scenario: Scenario,
-  room: Log,
+  trial: Trial,
   band: Band,
   options: AssessOptions,
   others: readonly OtherRoom[] = [],
 ): ChangeAdvice {
-  if (now.above <= SELDOM && now.level === 'safe') return { verdict: 'nothing-needed' };
-  const tried = singleChanges(scenario, columnsOf(room), band, others).map((change): TriedChange => {
-    const { air: _, exhaustedAt: __, ...result } = tryScenario(change.scenario, change.room, band, options);
+  if (needsNothing(now)) return { verdict: 'nothing-needed' };
+  const tried = singleChanges(trial, band, others).map((change): TriedChange => {
+    const { air } = courseOf({ ...trial, ends: [] }, change.change, change.elsewhere ?? trial.outside);
+    const result = figuresOf(air, band, options);
     return { change, result, worth: (badness(now) - badness(result)) / EFFORT[change.id] };
   });
-  const helping = tried.filter((t) => t.result.above <= STILL_TOO_DAMP && badness(now) - badness(t.result) >= NOTABLE);
-  if (helping.length > 0) return { verdict: 'helps', changes: helping.sort((a, b) => b.worth - a.worth) };
+  const better = ({ result }: TriedChange) => badness(now) - badness(result);
+  const helping = tried.filter((t) => t.result.above <= STILL_OUTSIDE && t.result.below <= STILL_OUTSIDE && better(t) >= NOTABLE);
+  if (helping.length > 0) return { verdict: 'helps', changes: bestOfEach(helping.sort((a, b) => b.worth - a.worth)) };
   const nearest = tried.sort((a, b) => badness(a.result) - badness(b.result))[0] ?? null;
-  return { verdict: 'nothing-helps', nearest: nearest && badness(now) - badness(nearest.result) >= NOTABLE ? nearest : null };
+  return { verdict: 'nothing-helps', nearest: nearest && better(nearest) >= NOTABLE ? nearest : null };
 }
+
+/** Of one change in several amounts the best is enough. */
+const bestOfEach = (ranked: readonly TriedChange[]): TriedChange[] =>
+  ranked.filter((t, i) => t.change.placeName !== null || ranked.findIndex((o) => o.change.id === t.change.id) === i);
