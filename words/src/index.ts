@@ -35,6 +35,7 @@ export {
   zoneWords,
 } from './sensor/sensor.js';
 export { alertWords, type AlertWords } from './storage/alerts.js';
+export { cannotExplainWords, type Explained, explainedWords, hindcastWords, somethingElseWords } from './storage/explained.js';
 export { homeWords } from './storage/home.js';
 export { timerWords } from './storage/timer.js';
 export { capital, count } from './text.js';

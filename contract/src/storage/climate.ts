@@ -52,33 +52,57 @@ export type PlacePage = PlaceSummary & {
   /** What the model uses: said, measured, or usual for its kind. */
   airChanges: { perDay: number | null; from: 'said' | 'measured' | 'usual' };
   room: RoomClimate;
-  /** What would help most; null where the air around it was never measured. */
-  advice: PlaceAdvice | null;
 };
 
 /** One change by itself, and what would become of the place. */
-export type AdvisedChange = Pick<storage.SingleChange, 'id' | 'amount' | 'placeName'> & { above: number; level: fungus.RiskLevel };
-export type PlaceAdvice =
-  | { verdict: 'nothing-needed' }
+export type AdvisedChange = Pick<storage.SingleChange, 'id' | 'amount' | 'placeName'> & Pick<storage.Figures, 'above' | 'below' | 'level'>;
+/**
+ * What would help most, and what that stands on: `measured` needs no model, `past` is a model that explained what was
+ * measured, `usual` is a rule of thumb that promises nothing. `cannot-say`: what was measured is not what rules of thumb say.
+ */
+export type PlaceAdvice = { by: 'measured' | 'past' | 'usual' } & (
+  | { verdict: 'nothing-needed' | 'cannot-say' }
   | { verdict: 'helps'; changes: AdvisedChange[] }
-  | { verdict: 'nothing-helps'; nearest: AdvisedChange | null };
+  | { verdict: 'nothing-helps'; nearest: AdvisedChange | null }
+);
+
+/** A place as its own log explains it, in short; or why it is not explained. */
+export type FitInShort = Omit<storage.PlaceFit, 'ends' | 'hindcast'> & {
+  /** How far it was off on so many days that it had never seen, % RH. */
+  hindcast: Pick<storage.Hindcast, 'medianPct' | 'p90Pct'> & { days: number };
+  /** Complete changes of its air a day, openings apart. */
+  leakPerDay: number;
+};
+export type NotExplained = storage.CannotFit | { cannot: 'not-finished' };
+export type PlaceExplanation = {
+  /** The air it is held against, and its dampest thirty days of the last year. */
+  around: RoomClimate & { dampest: { temperatureC: number; humidityPct: number; from: string } | null };
+  fit: FitInShort | NotExplained;
+  /** What would help most; null for what is made for the road: it is emptied, not improved. */
+  advice: PlaceAdvice | null;
+};
 
 /** Another of the keeper's places to stand in, instead of the one it stands in. */
 export type WhatIfQuery = { roomId?: string };
 export const whatIfQuery = Joi.object<WhatIfQuery>({ roomId: id() });
 
-/** What the what-if page reckons with: the box as it is and the room's last weeks. */
-export type WhatIfStart = {
-  box: storage.Box;
-  setPointPct: number | null;
+/** What the what-if page reckons with: the place as it is and the last weeks of the air around it. */
+export type WhatIfStart = Pick<PlaceExplanation, 'around' | 'fit' | 'advice'> & {
+  place: storage.FittedPlace;
+  /** The same place at the ends of what is not sure. */
+  ends: storage.FittedPlace[];
+  /** Has it a seal, so that gel and openings do something? */
+  closed: boolean;
   lowPct: number;
   highPct: number;
-  room: air.Reading[];
-  roomName: string;
+  /** The air around it over these weeks: the room’s, the weather’s, or what is taken for it. */
+  outside: air.Reading[];
   /** Where both models stood when these weeks began: every course goes on from there. */
-  exposure: fungus.Exposure;
-  /** The place as it was measured over the same weeks; null where it was not. */
-  measured: (storage.Figures & { readings: air.Reading[] }) | null;
+  start: Required<Pick<fungus.AssessOptions, 'start' | 'startRange'>>;
+  /** The place as it was measured over the same weeks; null where it was not, or is not explained. */
+  measured: air.Reading[] | null;
+  /** The days it had never seen: what it said of them, and what was measured; a point for each stretch of hours, null where none was. */
+  hindcast: { from: string; to: string; modelled: number[]; measured: (number | null)[] } | null;
 };
 
 export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });

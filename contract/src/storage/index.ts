@@ -13,8 +13,11 @@ export {
 } from './places.js';
 export {
   type AdvisedChange,
+  type FitInShort,
   type GelState,
+  type NotExplained,
   type PlaceAdvice,
+  type PlaceExplanation,
   placeEvent,
   type PlaceEventInput,
   type PlacePage,

@@ -26,7 +26,7 @@ export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
 export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
-export { INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
+export { ASSUMED_ROOM, INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
 export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
 export {
   type CannotFit,

@@ -10,3 +10,6 @@ export const indoorFromOutdoor = (outdoorC: number): { temperatureC: number; hum
   temperatureC: between(outdoorC, [10, 20], [20, 25]),
   humidityPct: between(outdoorC, [-10, 20], [30, 60]),
 });
+
+/** A room nobody measured is taken to be this: as damp as a careful keeper fears (our choice). */
+export const ASSUMED_ROOM = { temperatureC: 20, humidityPct: 65 } as const;

@@ -42,6 +42,8 @@ export type Trial = {
   /** The same place at the ends of what is not sure; none where it was never fitted. */
   ends: readonly FittedPlace[];
   outside: AirLog;
+  /** The air around is the weather: in the air of another place neither its heating nor what people add goes along. */
+  weather?: boolean;
   /** Null where nothing was measured: then the model stands alone. */
   measured: AirLog | null;
 };
@@ -66,6 +68,9 @@ function at(ms: Float64Array, log: AirLog, column: 'temperatureC' | 'humidityPct
   return values;
 }
 
+/** The same place in the air of another: what made a room of the weather stays behind. */
+const sheltered = (place: FittedPlace): FittedPlace => ({ ...place, vapourExcessGm3: 0, warmerC: 0, heatedToC: null });
+
 const within = (pct: number): number => Math.min(100, Math.max(0, pct));
 
 /**
@@ -75,13 +80,14 @@ const within = (pct: number): number => Math.min(100, Math.max(0, pct));
  *
  * @param elsewhere the air it would stand in instead.
  */
-export function courseOf({ place, ends, outside, measured }: Trial, change: PlaceChange, elsewhere: AirLog = outside): Course {
+export function courseOf({ place, ends, outside, weather, measured }: Trial, change: PlaceChange, elsewhere: AirLog = outside): Course {
   const startPct = measured?.humidityPct[0];
   const begins = startPct === undefined ? {} : { startPct };
   const same = elsewhere === outside && Object.keys(change).length === 0;
   if (measured && (same || outside.length === 0 || elsewhere.length === 0))
     return { air: measured, halfPct: new Float64Array(measured.length) };
-  const run = (of: FittedPlace) => placeAlong(changedPlace(of, change), elsewhere, { ...begins, powerCut: change.powerCut ?? null });
+  const moved = (of: FittedPlace) => (weather && elsewhere !== outside ? sheltered(of) : of);
+  const run = (of: FittedPlace) => placeAlong(changedPlace(moved(of), change), elsewhere, { ...begins, powerCut: change.powerCut ?? null });
   if (!measured) return { air: run(place), halfPct: new Float64Array(elsewhere.length) };
   const { ms } = measured;
   const changeBy = (of: FittedPlace, column: 'temperatureC' | 'humidityPct') => {

@@ -1,28 +1,15 @@
-import type { AdvisedChange, Place, PlaceAdvice, WhatIfStart } from '@bright-keeper/contract';
-import { air, fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
+import type { AdvisedChange, Place, PlaceAdvice } from '@bright-keeper/contract';
+import { fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/index.js';
 import type { Db } from '../db/index.js';
 import { Clock, Memo } from '../platform/index.js';
-import { SettingsService } from '../settings/index.js';
 import { PlaceService } from '../places/index.js';
-import { printOf, readingsSince, type KnownPlace } from './placeBox.js';
+import { WHAT_IF_DAYS } from './known.service.js';
+import { printOf, wholeHours } from './placeBox.js';
 
-/** What-if and advice look at the same weeks, so that they say the same. */
-export const WHAT_IF_DAYS = 120;
-/** What lies in a place is taken as soiled unless a thing's own page knows better. */
-export const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
-
-/** The hours that were over when this one began. */
-export const wholeHours = (log: air.AirLog, hour: number): air.AirLog => air.between(log, -Infinity, hour * MS_PER_HOUR - 1);
-
-/** A cabinet is taken to be set to the middle of its band; nothing else has a set-point. */
-export const setPointOf = ({ kind, lowPct, highPct }: Place): number | null => (kind === 'dry-cabinet' ? (lowPct + highPct) / 2 : null);
-
-const NO_EXPOSURE: fungus.Exposure = { index: 0, dose: 0, daysPast: 0 };
 /** So many hours have to be measured before a place speaks for itself. */
-const FEWEST_HOURS = 24;
-
+export const FEWEST_HOURS = 24;
 /** More rooms than this are not walked through for one piece of advice. */
 const MOST_OTHER_ROOMS = 4;
 
@@ -31,10 +18,21 @@ const toAdvised = ({ change: { id, amount, placeName }, result }: storage.TriedC
   amount,
   placeName,
   above: result.above,
+  below: result.below,
   level: result.level,
 });
 
-/** What would help a place, and the course of air that is reckoned from. */
+export type AdviceQuestion = {
+  place: Place;
+  trial: storage.Trial;
+  /** What was measured of it over the same weeks; null where too little was. */
+  measured: storage.Figures | null;
+  /** Was the place explained by its past? */
+  explained: boolean;
+  options: fungus.AssessOptions;
+};
+
+/** What would help a place. */
 @Injectable()
 export class AdviceService {
   private readonly memo = new Memo();
@@ -42,55 +40,20 @@ export class AdviceService {
   constructor(
     private readonly places: PlaceService,
     private readonly series: SeriesService,
-    private readonly settings: SettingsService,
     private readonly clock: Clock,
   ) {}
 
-  /** Where the models stood when the last weeks began, and the place as it was measured over them. */
-  async course(db: Db, { place, hourly }: KnownPlace, fromMs: number): Promise<Pick<WhatIfStart, 'exposure' | 'measured'>> {
-    const { schools } = await this.settings.get(db);
-    const options = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE };
-    const whole = wholeHours(hourly, Math.floor(this.clock.now().getTime() / MS_PER_HOUR));
-    const readings = readingsSince(whole, fromMs);
-    const before = whole.length - readings.length;
-    // The first reading of the window ends the last interval before it.
-    const exposure = before > 0 ? fungus.assess(air.part(whole, 0, Math.min(whole.length, before + 1)), options).now : NO_EXPOSURE;
-    if (readings.length < FEWEST_HOURS) return { exposure, measured: null };
-    // What the place's own page says of its log is what stands here too.
-    const { level, now } = fungus.assess(whole, options);
-    const figures = storage.figuresOf(readings, place, { ...options, start: exposure });
-    return { exposure, measured: { ...figures, level, end: now, readings: air.readingsOf(readings) } };
-  }
-
-  /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if. */
-  async of(db: Db, known: KnownPlace, box: storage.Box): Promise<PlaceAdvice | null> {
-    const { place, room } = known;
+  /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if; null for what is made for the road. */
+  async of(db: Db, question: AdviceQuestion): Promise<PlaceAdvice | null> {
+    const { place, trial, measured, explained, options } = question;
     // What is made for the road is emptied, not improved.
-    if (room.climate.source === 'assumed' || storage.placeFacts(place.kind).forTravel) return null;
-    const { schools } = await this.settings.get(db);
+    if (storage.placeFacts(place.kind).forTravel) return null;
+    if (measured && storage.needsNothing(measured)) return { by: 'measured', verdict: 'nothing-needed' };
     const nowMs = this.clock.now().getTime();
-    const fromMs = nowMs - WHAT_IF_DAYS * MS_PER_DAY;
-    const { exposure, measured } = await this.course(db, known, fromMs);
-    const recent = readingsSince(room.log, fromMs);
-    const others = await this.otherRooms(db, place, fromMs);
-    const options = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE, start: exposure };
-    const scenario = { box, setPointPct: setPointOf(place) };
+    const others = await this.otherRooms(db, place, nowMs - WHAT_IF_DAYS * MS_PER_DAY);
     const hour = Math.floor(nowMs / MS_PER_HOUR);
-    const key = `${hour}/${schools.humidity}/${JSON.stringify(scenario)}/${printOf(wholeHours(recent, hour))}/${others.map((o) => o.name).join()}`;
-    return this.memo.get(place.id, key, () => {
-      const now = measured ?? storage.tryScenario(scenario, recent, place, options);
-      const advice = storage.adviseChange(now, scenario, recent, place, options, others);
-      switch (advice.verdict) {
-        case 'nothing-needed':
-          return advice;
-        case 'helps':
-          return { verdict: advice.verdict, changes: advice.changes.map(toAdvised) };
-        case 'nothing-helps':
-          return { verdict: advice.verdict, nearest: advice.nearest && toAdvised(advice.nearest) };
-        default:
-          return advice satisfies never;
-      }
-    });
+    const key = `${hour}/${options.humiditySchool}/${JSON.stringify([trial.place, place.lowPct, place.highPct, explained, measured])}/${printOf(wholeHours(trial.outside, hour))}/${others.map((o) => o.name).join()}`;
+    return this.memo.get(place.id, key, () => advise(question, others));
   }
 
   /** Open places other than the one it stands in, with their air over the same weeks. */
@@ -102,5 +65,23 @@ export class AdviceService {
     const span = { fromMs, toMs: this.clock.now().getTime() };
     const rooms = open.slice(0, MOST_OTHER_ROOMS).map(({ id, name }) => ({ name, readings: house.hourly(id, span) }));
     return rooms.filter((r) => r.readings.length >= FEWEST_HOURS);
+  }
+}
+
+/** By the place’s own past where that is explained; else by rule of thumb, which has to see the same trouble to say anything. */
+function advise({ place, trial, measured, explained, options }: AdviceQuestion, others: storage.OtherRoom[]): PlaceAdvice {
+  const by = explained ? 'past' : 'usual';
+  const now = explained && measured ? measured : storage.tryChange(trial, {}, place, options);
+  const advice = storage.adviseChange(now, trial, place, options, others);
+  switch (advice.verdict) {
+    case 'nothing-needed':
+      // It was measured to need something, and no rule of thumb sees why.
+      return { by, verdict: measured ? 'cannot-say' : 'nothing-needed' };
+    case 'helps':
+      return { by, verdict: advice.verdict, changes: advice.changes.map(toAdvised) };
+    case 'nothing-helps':
+      return { by, verdict: advice.verdict, nearest: advice.nearest && toAdvised(advice.nearest) };
+    default:
+      return advice satisfies never;
   }
 }

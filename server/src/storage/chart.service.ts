@@ -4,7 +4,7 @@ import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow, SeriesService } from '../air/index.js';
 import { Database } from '../db/index.js';
 import { Memo } from '../platform/index.js';
-import { SURFACE_STATE } from './advice.service.js';
+import { SURFACE_STATE } from './placeBox.js';
 import { PlaceService } from '../places/index.js';
 import { printOf } from './placeBox.js';
 import { rounded } from './ribbon.js';

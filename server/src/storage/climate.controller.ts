@@ -7,6 +7,7 @@ import {
   type Chart,
   type ChartQuery,
   type PlaceEventInput,
+  type PlaceExplanation,
   type PlacePage,
   type StorageOverview,
   type Timer,
@@ -20,6 +21,7 @@ import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.j
 import { ChartService } from './chart.service.js';
 import { ClimateService } from './climate.service.js';
 import { TimerService } from './timer.service.js';
+import { WhatIfService } from './whatIf.service.js';
 
 type ById = { id: string };
 
@@ -30,6 +32,7 @@ export class ClimateController {
     private readonly climate: ClimateService,
     private readonly charts: ChartService,
     private readonly timers: TimerService,
+    private readonly whatIfs: WhatIfService,
   ) {}
 
   @Get()
@@ -50,14 +53,20 @@ export class ClimateController {
     return this.charts.chart(id, query);
   }
 
+  @Get('places/:id/explanation')
+  @Route({ summary: 'What the past of a place says of it, how far that holds, and what would help', byId: true })
+  explanation(@CheckedParams(idParam) { id }: ById): Promise<PlaceExplanation> {
+    return this.whatIfs.explanation(id);
+  }
+
   @Get('places/:id/what-if')
   @Route({
-    summary: 'The box as it is and the last weeks of its room, or of another place, to reckon with',
+    summary: 'The place as it is and the last weeks of the air around it, or of another place, to reckon with',
     query: whatIfQuery,
     byId: true,
   })
   whatIf(@CheckedParams(idParam) { id }: ById, @CheckedQuery(whatIfQuery) { roomId }: WhatIfQuery): Promise<WhatIfStart> {
-    return this.climate.whatIf(id, roomId);
+    return this.whatIfs.whatIf(id, roomId);
   }
 
   @Post('places/:id/events')

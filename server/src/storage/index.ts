@@ -1,3 +1,4 @@
 export { ClimateService } from './climate.service.js';
 export { StorageModule } from './storage.module.js';
 export { TimerService } from './timer.service.js';
+export { WhatIfService } from './whatIf.service.js';

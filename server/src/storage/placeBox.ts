@@ -1,16 +1,25 @@
 import type { Place, PlacePage } from '@bright-keeper/contract';
-import { air, storage } from '@bright-keeper/core';
+import { air, type fungus, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import type { EventRow } from '../air/index.js';
 import type { Room } from './room.js';
 
 /** What is known of a place: the air in it hour by hour, what was done with it (newest first), and the room around it. */
 export type KnownPlace = { place: Place; hourly: air.AirLog; events: EventRow[]; room: Room };
 
+/** What lies in a place is taken as soiled unless a thing's own page knows better. */
+export const SURFACE_STATE: fungus.SurfaceState = 'soiled-glass';
+
+/** A cabinet is taken to be set to the middle of its band until its log tells; nothing else has a set-point. */
+export const setPointOf = ({ kind, lowPct, highPct }: Place): number | null => (kind === 'dry-cabinet' ? (lowPct + highPct) / 2 : null);
+
 /** Air changes of the open room, which has no seal: its air is changed many times a day. */
 const OPEN_ROOM_PER_DAY = 100;
 
 /** The readings from an instant on. */
 export const readingsSince = (log: air.AirLog, fromMs: number): air.AirLog => air.between(log, fromMs, Infinity);
+
+/** The hours that were over when this one began. */
+export const wholeHours = (log: air.AirLog, hour: number): air.AirLog => air.between(log, -Infinity, hour * MS_PER_HOUR - 1);
 
 /** Tells one log from another without holding it: how long, how far, and the sum of what it says. */
 export function printOf({ length, ms, temperatureC, humidityPct }: air.AirLog): string {
@@ -43,6 +52,9 @@ export function airChangesOf(place: Place, seal: storage.HalfLife | null): Place
   if (seal?.determined) return { perDay: seal.airChangesPerDay, from: 'measured' };
   return { perDay: storage.placeFacts(place.kind).airChangesPerDay, from: 'usual' };
 }
+
+/** What is usual for its kind, or what the keeper said of it. */
+export const usualAirChangesOf = (place: Place): number => airChangesOf(place, null).perDay ?? OPEN_ROOM_PER_DAY;
 
 /** The place as a box, with the desiccant that lies in it. */
 export function boxOf(place: Place, seal: storage.HalfLife | null, gel: storage.GelReckoning | null): storage.Box {

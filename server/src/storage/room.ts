@@ -2,11 +2,16 @@ import type { Place, RoomClimate } from '@bright-keeper/contract';
 import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
 import type { HouseAir, KnownDevice, Span } from '../air/index.js';
 
-const ASSUMED = { temperatureC: 20, humidityPct: 55 };
+const ASSUMED = storage.ASSUMED_ROOM;
 const ASSUMED_EVERY_H = 6;
 const FEWEST_READINGS = 24;
 
-export type Room = { climate: RoomClimate; log: air.AirLog };
+export type Room = {
+  climate: RoomClimate;
+  log: air.AirLog;
+  /** What was measured around the place, whether room or weather: what its past is held against. Null where nothing was. */
+  measured: air.AirLog | null;
+};
 
 /** The air a place stands in: measured in the room around it, else made of the air outdoors, else assumed. */
 export function roomAround(
@@ -18,14 +23,18 @@ export function roomAround(
   if (standsInId) {
     const log = house.hourly(standsInId, span);
     const name = names.get(standsInId) ?? '';
-    if (log.length >= FEWEST_READINGS) return { climate: { source: 'place', name, readings: log.length }, log };
+    if (log.length >= FEWEST_READINGS) return { climate: { source: 'place', name, readings: log.length }, log, measured: log };
   }
   const station = house.station();
   const log = station && air.between(indoorsOf(station), span.fromMs, span.toMs);
-  if (log && log.length >= FEWEST_READINGS) return { climate: { source: 'outdoors', name: station.row.name, readings: log.length }, log };
+  if (log && log.length >= FEWEST_READINGS) {
+    const measured = air.between(station.log.hourly, span.fromMs, span.toMs);
+    return { climate: { source: 'outdoors', name: station.row.name, readings: log.length }, log, measured };
+  }
   return {
     climate: { source: 'assumed', name: `${ASSUMED.temperatureC} °C, ${ASSUMED.humidityPct} %`, readings: 0 },
     log: steady(span),
+    measured: null,
   };
 }
 

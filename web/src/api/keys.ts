@@ -17,6 +17,7 @@ export const keys = {
   overview: ['storage', 'overview'] as const,
   place: (id: string) => ['storage', 'place', id] as const,
   chart: (id: string, from: string, to: string, points: number) => ['storage', 'chart', id, from, to, points] as const,
+  explanation: (id: string) => ['storage', 'explanation', id] as const,
   whatIf: (id: string, roomId: string | null) => ['storage', 'what-if', id, roomId] as const,
   devices: ['storage', 'devices'] as const,
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,

@@ -1,22 +1,33 @@
 import { air, storage, type fungus } from '@bright-keeper/core';
 import { thinned } from '../ui/thinned';
 
-type Band = { lowPct: number; highPct: number };
-/** The air of a room, told once: while one plays with a slider only the question travels. */
+/** The air around, told once: while one plays with a slider only the question travels. */
 const rooms = new Map<string, air.AirLog>();
+/** The place that is played with, told once. */
+let place: Omit<storage.Trial, 'outside'> | null = null;
 
-/** What comes back of a course: its figures, and its humidity in no more points than are drawn. */
-export type Course = storage.Figures & { line: number[]; exhaustedAt: string | null };
+/** The place as it travels: its log in readings. */
+export type TrialPlace = Omit<storage.Trial, 'outside' | 'measured'> & { measured: air.Reading[] | null };
 
-/** Reckons boxes off the page's own thread, so that a slider never sticks and a page never waits. */
+/** What comes back of a course: its figures, its humidity in no more points than are drawn, and how far either side is open. */
+export type Course = storage.Figures & { line: number[]; half: number[]; exhaustedAt: string | null };
+
+const AS_IT_IS: storage.Climate = { warmerC: 0, damperPct: 0 };
+const isSame = (a: storage.Climate, b: storage.Climate): boolean => a.warmerC === b.warmerC && a.damperPct === b.damperPct;
+
+/** Reckons places off the page's own thread, so that a slider never sticks and a page never waits. */
 export const boxApi = {
   keepRoom: (name: string, readings: air.Reading[]): void => void rooms.set(name, air.columnsOf(readings)),
-  /** @throws Error for a room that was not told before. */
-  run: (scenario: storage.Scenario, room: string, climate: storage.Climate, band: Band, options: fungus.AssessOptions): Course => {
-    const kept = rooms.get(room);
-    if (!kept) throw new Error(`the room ${room} was not told`);
-    const { air: course, ...figures } = storage.tryScenario(scenario, storage.roomInClimate(kept, climate), band, options);
-    return { ...figures, line: thinned(course.humidityPct) };
+  keepPlace: ({ measured, ...trial }: TrialPlace): void => {
+    place = { ...trial, measured: measured && air.columnsOf(measured) };
+  },
+  /** @throws Error for a place or a room that was not told before. */
+  run: (change: storage.PlaceChange, room: string, climate: storage.Climate, band: storage.Band, options: fungus.AssessOptions): Course => {
+    const [outside, elsewhere] = [rooms.get('here'), rooms.get(room)];
+    if (!place || !outside || !elsewhere) throw new Error(`the place, or the room ${room}, was not told`);
+    const around = isSame(climate, AS_IT_IS) ? elsewhere : storage.roomInClimate(elsewhere, climate);
+    const { air: course, halfPct, ...figures } = storage.tryChange({ ...place, outside }, change, band, options, around);
+    return { ...figures, line: thinned(course.humidityPct), half: thinned(halfPct) };
   },
   /** How much of each desiccant would keep it below its target for so long. */
   size: (question: Omit<storage.SizingQuestion, 'kind'>): Record<storage.DesiccantKind, storage.Sizing> => ({

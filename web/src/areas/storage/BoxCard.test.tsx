@@ -1,4 +1,4 @@
-import { routes, type PlacePage } from '@bright-keeper/contract';
+import { routes, type PlaceExplanation, type PlacePage } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
@@ -19,13 +19,23 @@ const box = {
   seal: null,
   airChanges: { perDay: 0.2, from: 'usual' },
   gel: null,
-  room: { source: 'assumed', name: '20 °C, 55 %', readings: 0 },
-  advice: null,
+  room: { source: 'assumed', name: '20 °C, 65 %', readings: 0 },
   events: [],
 } as unknown as PlacePage;
 
-const show = (size: (question: Question) => unknown, more: Record<string, Handler> = {}) =>
-  showPage(() => <BoxCard place={box} />, '/', '/', more, { startWorker: () => workerOf({ size }) });
+const unexplained: PlaceExplanation = {
+  around: { source: 'assumed', name: '20 °C, 65 %', readings: 0, dampest: null },
+  fit: { cannot: 'inside-not-measured' },
+  advice: null,
+};
+const show = (size: (question: Question) => unknown, more: Record<string, Handler> = {}, explanation = unexplained) =>
+  showPage(
+    () => <BoxCard place={box} />,
+    '/',
+    '/',
+    { [`GET ${routes.placeExplanation('p')}`]: explanation, ...more },
+    { startWorker: () => workerOf({ size }) },
+  );
 const grams = (massG: number) => ({ massG, sealedPackG: { din55474: 30, milStd2073: 45 } });
 
 describe('a place as a box', () => {
@@ -54,7 +64,7 @@ describe('a place as a box', () => {
       volumeL: 20,
       airChangesPerDay: 0.2,
       openingsPerWeek: 1,
-      room: { temperatureC: 21, humidityPct: 65 },
+      room: storage.ASSUMED_ROOM,
       targetPct: 50,
       days: 90,
       kind: 'silica-gel',
@@ -62,11 +72,48 @@ describe('a place as a box', () => {
     expect(await screen.findByText(`${Math.ceil(massG)} g`, {}, { timeout: 5000 })).toBeTruthy();
   });
 
+  it('takes the seal its past tells, and the dampest month of the room that was measured', async () => {
+    const place: storage.FittedPlace = {
+      ...storage.usualPlace({ volumeL: 20, airChangesPerDay: 0.9, openingsPerWeek: 1, targetPct: 50 }, null),
+    };
+    const asked: Question[] = [];
+    show(
+      (question) => {
+        asked.push(question);
+        return { 'silica-gel': grams(90), rice: grams(90) };
+      },
+      {},
+      {
+        around: {
+          source: 'place',
+          name: 'Shelf',
+          readings: 900,
+          dampest: { temperatureC: 17.5, humidityPct: 71, from: '2025-11-01T00:00:00Z' },
+        },
+        fit: {
+          place,
+          intervals: { airChangesPerDay: { low: 0.8, high: 1.1 } },
+          hindcast: { medianPct: 0.4, p90Pct: 1, days: 30 },
+          somethingElse: [],
+          fittedDays: 60,
+          leakPerDay: storage.leakOf(place),
+        },
+        advice: { by: 'measured', verdict: 'nothing-needed' },
+      },
+    );
+    expect(await screen.findByText(/changes of air a day, by its own past; 1 openings a week/)).toBeTruthy();
+    expect(await screen.findByText(/in the dampest month around it, 17\.5.°C, 71.%/)).toBeTruthy();
+    expect(screen.getByText(/Nothing has to change/)).toBeTruthy();
+    await waitFor(() => expect(asked.at(-1)).toMatchObject({ room: { temperatureC: 17.5, humidityPct: 71 } }));
+    expect(asked.at(-1)!.airChangesPerDay).toBeCloseTo(0.9, 6);
+  });
+
   it('says so where it cannot be reckoned', async () => {
     show(() => {
       throw new RangeError('volume 0 L must be above 0');
     });
     expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(screen.getByText(/0\.20/)).toBeTruthy();
   });
 
   it('takes gel of a mass that can be, and keeps one that cannot be beside its field', async () => {

@@ -1,20 +1,35 @@
 import { AdviceWords } from './AdviceWords';
-import type { PlaceEventInput, PlacePage } from '@bright-keeper/contract';
+import type { PlaceEventInput, PlaceExplanation, PlacePage } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { useState } from 'react';
 import { Button, Failure, Section } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
 import { GelLine } from './PlaceCard';
-import { usePlaceEvent } from './queries';
+import { useExplanation, usePlaceEvent } from './queries';
 import { useSizing } from './useSizing';
-import { hoursWords } from './words';
+import { airWords, hoursWords } from './words';
 
-const SEAL_WORDS: Record<PlacePage['airChanges']['from'], string> = {
+type Leak = { perDay: number | null; from: PlacePage['airChanges']['from'] | 'past' };
+const SEAL_WORDS: Record<Leak['from'], string> = {
+  past: 'by its own past',
   said: 'as you said',
   measured: 'measured from the log',
   usual: 'usual for its kind',
 };
 const KNOWN_WORDS = { measured: 'told by the air inside', reckoned: 'reckoned', indicator: 'corrected by its indicator' } as const;
+
+/** How fast its air is changed: one answer, the best that is known. Its past comes first, where that tells it. */
+function leakOf({ airChanges }: PlacePage, explanation: PlaceExplanation | undefined): Leak {
+  const fit = explanation?.fit;
+  if (fit && !('cannot' in fit) && fit.intervals.airChangesPerDay) return { perDay: fit.leakPerDay, from: 'past' };
+  return airChanges;
+}
+
+const SealInterval = ({ seal }: { seal: storage.HalfLife }) => (
+  <span className="block text-sm text-soft">
+    A difference in moisture halves in {hoursWords(seal.halfLifeH)} (between {hoursWords(seal.lowH)} and {hoursWords(seal.highH)}).
+  </span>
+);
 
 /** What goes in when it is filled: how much, how full. */
 function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; pending: boolean }) {
@@ -51,14 +66,16 @@ function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; p
   );
 }
 
-/** How much would keep the place in its band, from the balance. */
-function Sizing({ place, perDay }: { place: PlacePage; perDay: number }) {
+/** How much would keep the place in its band, from the balance, through the dampest month of the air around it. */
+function Sizing({ place, perDay, around }: { place: PlacePage; perDay: number; around: PlaceExplanation['around'] | undefined }) {
   const [days, setDays] = useState(90);
+  const dampest = around?.dampest;
+  const room = dampest ?? storage.ASSUMED_ROOM;
   const { sizes, error } = useSizing({
     volumeL: place.volumeL,
     airChangesPerDay: perDay,
     openingsPerWeek: place.openingsPerWeek,
-    room: { temperatureC: 21, humidityPct: 65 },
+    room: { temperatureC: room.temperatureC, humidityPct: room.humidityPct },
     targetPct: place.highPct,
     days,
   });
@@ -80,7 +97,8 @@ function Sizing({ place, perDay }: { place: PlacePage; perDay: number }) {
       <p className="mt-1 min-h-10" aria-live="polite">
         {sizes ? (
           <>
-            in a room of 21 °C and 65 %: <b>{grams(sizes['silica-gel'].massG)}</b> of gel, or {grams(sizes.rice.massG)} of oven-dried rice.{' '}
+            {dampest ? `in the dampest month around it, ` : 'in a room nobody measured, taken as '}
+            {airWords(room)}: <b>{grams(sizes['silica-gel'].massG)}</b> of gel, or {grams(sizes.rice.massG)} of oven-dried rice.{' '}
             <span className="text-soft">
               A sealed pack of this size would want {grams(sizes['silica-gel'].sealedPackG.milStd2073)} by MIL-STD-2073-1.
             </span>
@@ -96,21 +114,19 @@ function Sizing({ place, perDay }: { place: PlacePage; perDay: number }) {
 /** The place as a box: its seal, its desiccant, and what was done with it. */
 export function BoxCard({ place }: { place: PlacePage }) {
   const event = usePlaceEvent(place.id);
-  const { seal, airChanges, gel, room, advice } = place;
+  const { data: explanation } = useExplanation(place.id);
+  const { airChanges, gel, room } = place;
+  const leak = leakOf(place, explanation);
   const act = (input: PlaceEventInput) => event.mutate(input);
   return (
     <Section title="As a box">
       <div className="sheet space-y-3 p-4">
         <p>
-          <b>{airChanges.perDay?.toFixed(2)}</b> changes of air a day, {SEAL_WORDS[airChanges.from]}; {place.openingsPerWeek} openings a
-          week.
-          {seal?.determined && (
-            <span className="block text-sm text-soft">
-              A difference in moisture halves in {hoursWords(seal.halfLifeH)} (between {hoursWords(seal.lowH)} and {hoursWords(seal.highH)}
-              ).
-            </span>
+          <b>{leak.perDay?.toFixed(2)}</b> changes of air a day, {SEAL_WORDS[leak.from]}; {place.openingsPerWeek} openings a week.
+          {leak.from === 'measured' && place.seal?.determined && <SealInterval seal={place.seal} />}
+          {airChanges.from === 'usual' && place.seal && !place.seal.determined && leak.from === 'usual' && (
+            <span className="block text-sm text-soft">Not enough data to measure the seal: {place.seal.because}</span>
           )}
-          {seal && !seal.determined && <span className="block text-sm text-soft">Not enough data to measure the seal: {seal.because}</span>}
         </p>
         <p className="text-sm text-soft">
           The room around it:{' '}
@@ -162,8 +178,8 @@ export function BoxCard({ place }: { place: PlacePage }) {
           I opened it just now
         </Button>
         {event.error && <Failure error={event.error} />}
-        {airChanges.perDay !== null && <Sizing place={place} perDay={airChanges.perDay} />}
-        {advice && <AdviceWords advice={advice} />}
+        {leak.perDay !== null && <Sizing place={place} perDay={leak.perDay} around={explanation?.around} />}
+        {explanation?.advice && <AdviceWords advice={explanation.advice} />}
       </div>
     </Section>
   );

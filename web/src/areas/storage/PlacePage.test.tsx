@@ -31,11 +31,16 @@ const cupboard = {
   seal: null,
   airChanges: { perDay: null, from: 'usual' },
   room: { source: 'assumed', name: 'a usual room', readings: 0 },
-  advice: null,
 } as unknown as PlaceData;
+const UNEXPLAINED = {
+  around: { source: 'assumed', name: '20 °C, 65 %', readings: 0, dampest: null },
+  fit: { cannot: 'too-short', days: 9.6, needDays: 21 },
+  advice: null,
+};
 const show = (place: Partial<PlaceData>, more: Record<string, Handler> = {}) =>
   showPage(PlacePage, '/storage/:id', '/storage/p', {
     [`GET ${routes.placePage('p')}`]: { ...cupboard, ...place },
+    [`GET ${routes.placeExplanation('p')}`]: UNEXPLAINED,
     [`GET ${routes.devices}`]: { devices: [] },
     [`GET ${routes.agenda}`]: agendaOf(),
     ...more,

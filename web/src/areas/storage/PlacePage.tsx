@@ -10,6 +10,7 @@ import { useToday } from '../../ui/zone';
 import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { FirstReading } from '../air';
 import { BoxCard } from './BoxCard';
+import { Explained } from './Explained';
 import { LevelChip } from './PlaceCard';
 import { ChartSection } from './ChartSection';
 import { useArchivePlace, usePlace } from './queries';
@@ -137,6 +138,7 @@ export function PlacePage() {
               {box}
             </>
           )}
+          {measured && <Explained placeId={data.id} isOpen={!closed} />}
           {data.assessment && (
             <Section title="Fungus risk">
               <Risk assessment={data.assessment} />

@@ -5,6 +5,7 @@ import {
   type Place,
   type PlaceEventInput,
   type PlaceInput,
+  type PlaceExplanation,
   type PlacePage,
   type Places,
   type PlaceUpdate,
@@ -39,6 +40,13 @@ export const useChart = (id: string, from: string, to: string, points: number) =
     queryKey: keys.chart(id, from, to, points),
     queryFn: () => http.get<Chart>(routes.placeChart(id) + queryString({ from, to, points })),
     placeholderData: (previous) => previous,
+  });
+/** What its past says of a place: worked out once a day, and anew when something is done in it. */
+export const useExplanation = (id: string) =>
+  useQuery({
+    queryKey: keys.explanation(id),
+    queryFn: () => http.get<PlaceExplanation>(routes.placeExplanation(id)),
+    staleTime: 600_000,
   });
 /** `roomId`: as if it stood in that place. */
 export const useWhatIf = (id: string, roomId: string | null) =>

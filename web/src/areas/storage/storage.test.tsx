@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { StrokesDrawing } from '../care';
 import { adviceWords, changeWords } from './AdviceWords';
-import { asToday, scenarioOf, todayScenario, type WhatIf } from './whatIfState';
+import { asToday, changeOf, playableIn, type WhatIf } from './whatIfState';
 import { airWords, eventWords, hoursWords, minutesWords } from './words';
 
 afterEach(cleanup);
@@ -15,53 +15,52 @@ const room = Array.from({ length: 240 }, (_, h) => ({
   temperatureC: 20,
   humidityPct: 60 + (h % 24),
 }));
-const start = (more: Partial<WhatIfStart> = {}): WhatIfStart => ({
-  exposure: { index: 0, dose: 0, daysPast: 0 },
-  measured: null,
-  box: {
-    volumeL: 50,
-    airChangesPerDay: 0.5,
-    openingsPerWeek: 2,
-    targetPct: 50,
-    bufferGPerPct: 0,
-    desiccant: { kind: 'silica-gel', massG: 100, loadingGPerG: 0.18 },
-  },
-  setPointPct: null,
-  lowPct: 35,
-  highPct: 50,
-  room,
-  roomName: 'Shelf',
-  ...more,
+const box = {
+  volumeL: 50,
+  airChangesPerDay: 0.5,
+  openingsPerWeek: 2,
+  targetPct: 50,
+  desiccant: { kind: 'silica-gel', massG: 100, loadingGPerG: 0.18 },
+} as const;
+const start = (setPointPct: number | null = null): Pick<WhatIfStart, 'place' | 'outside' | 'closed'> => ({
+  place: storage.usualPlace(box, setPointPct),
+  outside: room,
+  closed: true,
 });
-const change = (from: WhatIfStart, more: Partial<WhatIf>) => scenarioOf(from, { ...asToday(from), ...more });
+const change = (from: ReturnType<typeof start>, more: Partial<WhatIf>) => changeOf(from, { ...asToday(from), ...more });
 
 describe('what if', () => {
-  it('left alone is the box as it is today', () => {
-    const today = start();
-    expect(scenarioOf(today, asToday(today)).box).toEqual(todayScenario(today).box);
-    expect(scenarioOf(today, asToday(today)).freshDesiccant).toBe(false);
+  it('left alone changes nothing of the place as it is today', () => {
+    expect(change(start(), {})).toEqual({});
+    expect(change(start(42), {})).toEqual({});
   });
 
   it('with other gel takes it as freshly dried, and what lies there already as full as it is', () => {
-    expect(change(start(), { massG: 200 }).box.desiccant).toEqual({ kind: 'silica-gel', massG: 200, loadingGPerG: 0.02 });
-    expect(change(start(), { massG: 200 }).freshDesiccant).toBe(true);
-    expect(change(start(), { kind: 'rice', massG: 100 }).box.desiccant).toEqual({ kind: 'rice', massG: 100, loadingGPerG: 0.08 });
-    expect(change(start(), { kind: 'none' }).box.desiccant).toBeUndefined();
-    expect(change(start(), { openingsPerWeek: 1 }).box.desiccant!.loadingGPerG).toBe(0.18);
+    expect(change(start(), { massG: 200 })).toEqual({ desiccant: { kind: 'silica-gel', massG: 200, loadingGPerG: 0.02 } });
+    expect(change(start(), { kind: 'rice', massG: 100 })).toEqual({ desiccant: { kind: 'rice', massG: 100, loadingGPerG: 0.08 } });
+    expect(change(start(), { kind: 'none' })).toEqual({ desiccant: null });
+    expect(change(start(), { openingsPerWeek: 1 })).toEqual({ openingsPerWeek: 1 });
+  });
+
+  it('a seal is told by its leak, openings apart', () => {
+    const today = asToday(start());
+    expect(today.airChangesPerDay).toBeCloseTo(0.5, 9);
+    expect(change(start(), { airChangesPerDay: 0.25 }).leakShare).toBeCloseTo(0.5, 9);
+    const { place } = start();
+    expect(storage.leakOf(storage.changedPlace(place, { leakShare: 0.5 }))).toBeCloseTo(0.25, 9);
   });
 
   it('cuts the current only of what has some', () => {
-    expect(change(start(), { powerCutDays: 5 }).powerCut).toBeNull();
-    const cut = change(start({ setPointPct: 42 }), { powerCutDays: 3 }).powerCut!;
+    expect(change(start(), { powerCutDays: 5 })).toEqual({});
+    const cut = change(start(42), { powerCutDays: 3 }).powerCut!;
     expect((Date.parse(cut.to) - Date.parse(cut.from)) / 86_400_000).toBe(3);
     expect(cut.from >= room[0]!.at && cut.from <= room.at(-1)!.at).toBe(true);
   });
 
-  it('more gel keeps the box drier, as the model has it', () => {
-    const band = { lowPct: 35, highPct: 50 };
-    const options = { humiditySchool: 'standard', surfaceState: 'soiled-glass' } as const;
-    const mean = (scenario: storage.Scenario) => storage.tryScenario(scenario, room, band, options).meanPct;
-    expect(mean(change(start(), { massG: 400 }))).toBeLessThan(mean(todayScenario(start())));
+  it('offers what does something there: gel in a box, a set-point in a cabinet, neither on a shelf', () => {
+    expect(playableIn(start())).toEqual(['massG', 'airChangesPerDay', 'openingsPerWeek', 'ownWarmerC', 'warmerC', 'damperPct']);
+    expect(playableIn(start(42))).toEqual(['ownWarmerC', 'warmerC', 'damperPct', 'setPointPct', 'powerCutDays']);
+    expect(playableIn({ ...start(), closed: false })).toEqual(['ownWarmerC', 'warmerC', 'damperPct']);
   });
 });
 
@@ -165,22 +164,34 @@ describe('words for air', () => {
 });
 
 describe('advice in words', () => {
-  const gel: AdvisedChange = { id: 'more-gel', amount: 200, placeName: null, above: 0.12, level: 'safe' };
-  it('names what helps most for its trouble, then the others', () => {
-    const words = adviceWords({
-      verdict: 'helps',
-      changes: [gel, { ...gel, id: 'other-room', amount: null, placeName: 'Office', above: 0.2 }],
-    });
-    expect(words).toBe(
-      'What helps most for its trouble: 200 g of dry gel (above its band 12 % of the time). Or: stand it in the air of: Office (above its band 20 % of the time).',
+  const gel: AdvisedChange = { id: 'more-gel', amount: 200, placeName: null, above: 0.12, below: 0, level: 'safe' };
+  const office: AdvisedChange = { ...gel, id: 'other-room', amount: null, placeName: 'Office', above: 0.2, below: 0.05 };
+  it('names what helps most for its trouble, then the others, and what each would leave', () => {
+    expect(adviceWords({ by: 'past', verdict: 'helps', changes: [gel, office] })).toBe(
+      'What helps most for its trouble: 200 g of dry gel (above its band 12 % of the time). Or: stand it in the air of: Office (above its band 20 %, below it 5 % of the time).',
     );
+    expect(changeWords({ ...gel, above: 0 }, 'past')).toBe('200 g of dry gel (in its band all the time)');
   });
-  it('never calls it advice that leaves the place too damp', () => {
-    expect(adviceWords({ verdict: 'nothing-helps', nearest: { ...gel, above: 0.83 } })).toMatch(/^No single change is enough/);
-    expect(adviceWords({ verdict: 'nothing-helps', nearest: null })).toMatch(/two together/);
-    expect(adviceWords({ verdict: 'nothing-needed' })).toMatch(/Nothing has to change/);
+  it('promises nothing that was held against nothing', () => {
+    expect(adviceWords({ by: 'usual', verdict: 'helps', changes: [gel, office] })).toBe(
+      'By rule of thumb, held against nothing: what helps most for its trouble: 200 g of dry gel. Or: stand it in the air of: Office.',
+    );
+    expect(adviceWords({ by: 'usual', verdict: 'cannot-say' })).toMatch(/no advice before its past is explained/);
+    for (const advice of [
+      { by: 'usual', verdict: 'helps', changes: [gel, office] },
+      { by: 'usual', verdict: 'nothing-needed' },
+      { by: 'usual', verdict: 'nothing-helps', nearest: gel },
+    ] as const)
+      expect(adviceWords({ ...advice, changes: [gel] } as never)).not.toMatch(/\d %/);
+  });
+  it('never calls it advice that leaves the place outside of its band', () => {
+    expect(adviceWords({ by: 'past', verdict: 'nothing-helps', nearest: { ...gel, above: 0.83 } })).toMatch(
+      /^No single change is enough.*above its band 83 %/,
+    );
+    expect(adviceWords({ by: 'past', verdict: 'nothing-helps', nearest: null })).toMatch(/two together/);
+    expect(adviceWords({ by: 'measured', verdict: 'nothing-needed' })).toMatch(/Nothing has to change: it was measured/);
   });
   it('has words for every change', () => {
-    for (const id of storage.CHANGE_IDS) expect(changeWords({ ...gel, id, placeName: 'Office' }).length, id).toBeGreaterThan(20);
+    for (const id of storage.CHANGE_IDS) expect(changeWords({ ...gel, id, placeName: 'Office' }, 'past').length, id).toBeGreaterThan(20);
   });
 });
