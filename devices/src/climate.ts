@@ -82,16 +82,19 @@ function cupboard(ms: number, story: Story): Air {
 }
 
 const SET_POINT_PCT = 42;
-/** Holds its set-point, but not without current: then it drifts towards the room within two days. */
+/** Dries to its set-point, but wets nothing; and without current it drifts towards the room within two days. */
 function dryCabinet(ms: number, story: Story): Air {
-  const { temperatureC } = slowRoom(ms, 6, story);
+  const { temperatureC: slowC } = slowRoom(ms, 6, story);
+  const temperatureC = slowC + 0.8;
   const around = room(ms, story).humidityPct;
-  const held = SET_POINT_PCT + 1.2 * noise(41, ms, 3 * MS_PER_HOUR) + (isOpen('dry-cabinet', ms) ? 6 : 0);
+  const within = slowRoom(ms, 40, story);
+  const passive = air.humidityPctFrom(temperatureC, air.absoluteHumidityGm3(within.temperatureC, within.humidityPct));
+  const held = Math.min(passive, SET_POINT_PCT + 1.2 * noise(41, ms, 3 * MS_PER_HOUR)) + (isOpen('dry-cabinet', ms) ? 6 : 0);
   const { powerCutFrom = Infinity, powerCutTo = Infinity } = story;
   const backMs = ms - powerCutTo;
   const cutMs = ms >= powerCutFrom ? Math.min(ms, powerCutTo) - powerCutFrom : 0;
   const drift = cutMs > 0 ? (1 - Math.exp(-cutMs / (40 * MS_PER_HOUR))) * (backMs > 0 ? Math.exp(-backMs / (8 * MS_PER_HOUR)) : 1) : 0;
-  return { temperatureC: temperatureC + 0.8, humidityPct: clamp(held + drift * Math.max(0, around - held), 5, 97) };
+  return { temperatureC, humidityPct: clamp(held + drift * Math.max(0, around - held), 5, 97) };
 }
 
 /** The air at a made-up spot, always the same for the same instant and story. */

@@ -77,6 +77,29 @@ describe('what if', () => {
     expect(advice.changes[0]!.change).toMatchObject({ id: 'off-the-wall', amount: 3 });
   });
 
+  it('never dries the weather: what stands in it is the room, and that is dried', () => {
+    const weather = columnsOf(logOf(120 * DAY, (h) => [12, 80 + 5 * Math.sin(h / 50)], 3));
+    const measured = columnsOf(logOf(120 * DAY, (h) => [20, 64 + 4 * Math.sin(h / 50)], 3));
+    const shelf: Trial = {
+      place: { ...usualPlace({ ...box, airChangesPerDay: 20 }, null), desiccant: null, warmerC: 8, vapourExcessGm3: 2 },
+      ends: [],
+      outside: weather,
+      weather: true,
+      open: true,
+      measured,
+    };
+    const shelfBand = { lowPct: 35, highPct: 60 };
+    const advice = adviseChange(figuresOf(measured, shelfBand, options), shelf, shelfBand, options);
+    if (advice.verdict !== 'helps') throw new Error(`expected help, not ${advice.verdict}`);
+    // An open shelf takes neither gel nor a seal.
+    expect(advice.changes.map((t) => t.change.id)).toEqual(['dry-room']);
+    expect(advice.changes[0]!.change).toMatchObject({ elsewhere: null, change: { setPointPct: 50 } });
+    // In the air of another place it has that air: what people add to the weather stays behind.
+    const office = columnsOf(logOf(120 * DAY, () => [20, 45], 3));
+    const { air } = courseOf({ ...shelf, measured: null }, {}, office);
+    expect(air.humidityPct.at(-1)).toBeCloseTo(45, 0);
+  });
+
   describe('too dry', () => {
     it('a cabinet that is set too low is turned up to the middle of its band', () => {
       const advice = advise(trialOf(usualPlace(box, 22)));

@@ -44,6 +44,8 @@ export type Trial = {
   outside: AirLog;
   /** The air around is the weather: in the air of another place neither its heating nor what people add goes along. */
   weather?: boolean;
+  /** It has no seal, as a shelf: neither gel nor a tighter fit does anything for it. */
+  open?: boolean;
   /** Null where nothing was measured: then the model stands alone. */
   measured: AirLog | null;
 };
@@ -198,7 +200,7 @@ const LESS_GEL_SHARES = [0.75, 0.5, 0.25, 0];
 
 /** The single changes worth comparing (our choice of amounts: twice the gel, half the leak, half the openings, the middle of the band). */
 export function singleChanges(
-  { place, outside }: Pick<Trial, 'place' | 'outside'>,
+  { place, outside, weather = false, open = false }: Pick<Trial, 'place' | 'outside' | 'weather' | 'open'>,
   { lowPct, highPct }: Band,
   others: readonly OtherRoom[],
 ): SingleChange[] {
@@ -213,7 +215,10 @@ export function singleChanges(
   const around = [
     ...(place.warmerC <= -COLD_WALL_K ? [one('off-the-wall', -place.warmerC, { warmerC: 0 })] : []),
     ...others.map((o) => one('other-room', null, {}, { elsewhere: columnsOf(o.readings), placeName: o.name })),
-    one('dry-room', DRIED_ROOM_PCT, {}, { elsewhere: capped(outside, DRIED_ROOM_PCT) }),
+    // Nobody dries the weather: what stands in it is the room itself.
+    weather
+      ? one('dry-room', DRIED_ROOM_PCT, { setPointPct: DRIED_ROOM_PCT })
+      : one('dry-room', DRIED_ROOM_PCT, {}, { elsewhere: capped(outside, DRIED_ROOM_PCT) }),
   ];
   const middle = Math.round((lowPct + highPct) / 2);
   if (place.setPointPct !== null) {
@@ -224,7 +229,7 @@ export function singleChanges(
       ...around,
     ];
   }
-  if (place.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
+  if (open || place.airChangesPerDay >= OPEN_FROM_PER_DAY) return around;
   const own = place.desiccant;
   const massG = Math.max(100, 2 * (own?.massG ?? 0));
   return [

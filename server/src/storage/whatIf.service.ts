@@ -100,6 +100,7 @@ export class WhatIfService {
       trial: {
         place: own,
         ends: [],
+        open: storage.placeFacts(place.kind).airChangesPerDay === null,
         outside: readingsSince(isExplained && room.measured ? room.measured : room.log, fromMs),
         measured: isExplained ? within : null,
         weather: isExplained && room.climate.source === 'outdoors',

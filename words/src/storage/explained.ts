@@ -3,7 +3,11 @@ import { count } from '../text.js';
 
 /** A number as it is told: with one digit below ten, without beyond. */
 const told = (value: number): string => (Math.abs(value) < 10 ? value.toFixed(1) : value.toFixed(0));
-const between = ({ low, high }: { low: number; high: number }): string => `(${told(low)} to ${told(high)})`;
+/** Nothing is off by nothing. */
+const least = (pct: number): string => told(Math.max(0.1, pct));
+/** Between what it lies, where that is not told as the same. */
+const between = ({ low, high }: { low: number; high: number }): string =>
+  told(low) === told(high) ? '' : ` (${told(low)} to ${told(high)})`;
 const days = (many: number): string => count(Math.max(1, Math.round(many)), 'day', 'days');
 
 /** Why a place is not explained, and what to measure for how long. */
@@ -47,7 +51,7 @@ function warmthWords({ place: { warmerC, lagH, heatedToC }, intervals }: Explain
   const range = warmerC < 0 ? { low: -high, high: -low } : { low, high };
   const side = warmerC < 0 ? 'colder than the air around it' : 'warmer than the air around it';
   const wall = warmerC <= -1 ? ' A cold outer wall does that: the same air is damper there.' : '';
-  return `${told(Math.abs(warmerC))} °C ${side} ${between(range)}; ${follows}.${wall}${heated}`;
+  return `${told(Math.abs(warmerC))} °C ${side}${between(range)}; ${follows}.${wall}${heated}`;
 }
 
 function leakWords({ leakPerDay, place, intervals }: Explained): string {
@@ -57,7 +61,7 @@ function leakWords({ leakPerDay, place, intervals }: Explained): string {
   // What openings bring is the same at both ends.
   const byOpenings = place.airChangesPerDay - leakPerDay;
   const range = { low: Math.max(0, interval.low - byOpenings), high: interval.high - byOpenings };
-  return `Its air is changed ${told(leakPerDay)} times a day ${between(range)}${place.openingsPerWeek > 0 ? `, and by ${count(place.openingsPerWeek, 'opening', 'openings')} a week besides` : ''}.`;
+  return `Its air is changed ${told(leakPerDay)} times a day${between(range)}${place.openingsPerWeek > 0 ? `, and by ${count(place.openingsPerWeek, 'opening', 'openings')} a week besides` : ''}.`;
 }
 
 function excessWords({ vapourExcessGm3, excess }: storage.FittedPlace): string[] {
@@ -92,7 +96,7 @@ export function explainedWords(fit: Explained): string[] {
 
 /** How far the model holds, on days it had never seen. */
 export const hindcastWords = ({ medianPct, p90Pct, days: many }: { medianPct: number; p90Pct: number; days: number }): string =>
-  `On ${days(many)} it had never seen it was off by ${told(medianPct)} % in the middle, and by no more than ${told(p90Pct)} % in nine hours of ten.`;
+  `On ${days(many)} it had never seen it was off by ${least(medianPct)} % in the middle, and by no more than ${least(p90Pct)} % in nine hours of ten.`;
 
 /** A stretch that the place does not explain. @param day how an instant is told. */
 export const somethingElseWords = ({ from, to, byPct }: storage.SomethingElse, day: (instant: string) => string): string =>

@@ -21,6 +21,13 @@ const CHANGES = log(0.02, 240);
 const EXCESS = { min: -6, max: 12, small: 0.01 };
 const BUFFER = log(0.005, 2400);
 const BUFFER_DAYS = log(0.1, 120);
+/** Nothing is said beyond what was searched. */
+const BOUNDS = {
+  airChangesPerDay: { min: Math.exp(CHANGES.min), max: Math.exp(CHANGES.max) },
+  vapourExcessGm3: EXCESS,
+  bufferPerDay: { min: Math.exp(BUFFER.min), max: Math.exp(BUFFER.max) },
+  bufferDays: { min: Math.exp(BUFFER_DAYS.min), max: Math.exp(BUFFER_DAYS.max) },
+};
 /** How full the desiccant was when the record began, g/g. */
 const LOADING = { min: 0.002, max: 0.39, small: 0.002 };
 const WALLS = { min: 0, max: 1, small: 0.002 };
@@ -204,7 +211,7 @@ function intervalsOf(shape: Shape, values: readonly number[], spread: Spread | n
     shape,
     values.map((v, i) => v + half[i]!),
   );
-  const between = (id: keyof FittedVapour['intervals']) => ({ low: low[id], high: high[id] });
+  const between = (id: keyof typeof BOUNDS) => ({ low: Math.max(BOUNDS[id].min, low[id]), high: Math.min(BOUNDS[id].max, high[id]) });
   return {
     airChangesPerDay: between('airChangesPerDay'),
     ...(shape.hasExcess ? { vapourExcessGm3: between('vapourExcessGm3') } : {}),

@@ -1,5 +1,5 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { MS_PER_DAY, schedule } from '@bright-keeper/core';
 import { hindcastWords, somethingElseWords, warningWords } from '@bright-keeper/words';
 import { longDate } from '../../ui/dates';
 import { COURSE_WIDTH } from '../../ui/thinned';
@@ -8,12 +8,10 @@ import type { Course } from '../../workers/box';
 import type { Results } from './useWhatIfResults';
 import { LEVEL_TONES, LEVEL_WORDS } from './words';
 
-const GUTTER = 44;
 const W = COURSE_WIDTH;
 const H = 200;
-const FOOT = 22;
 const y = (pct: number) => H - (pct / 100) * H;
-const x = (i: number, many: number) => (GUTTER + (i / Math.max(1, many - 1)) * W).toFixed(1);
+const x = (i: number, many: number) => ((i / Math.max(1, many - 1)) * W).toFixed(1);
 
 /** A line; where nothing is known it breaks off, and goes on where something is. */
 function pathOf(line: readonly (number | null)[]): string {
@@ -46,29 +44,45 @@ type FrameProps = {
   children: React.ReactNode;
 };
 
-/** Per cent and days beside the lines, not under them; the band that is wanted behind. */
+const TICKS = [80, 60, 40, 20];
+
+/** Per cent and days beside the lines, not under them, and as large on a phone; the band that is wanted behind. */
 function Frame({ label, from, to, band, children }: FrameProps) {
   const zone = useZone();
   const day = (instant: string | undefined) => instant && longDate(schedule.localDay(instant, zone));
   return (
-    <svg viewBox={`0 0 ${GUTTER + W} ${H + FOOT}`} className="w-full" role="img" aria-label={label}>
-      <rect x={GUTTER} width={W} height={H} className="fill-well" />
-      <rect x={GUTTER} width={W} y={y(band.highPct)} height={y(band.lowPct) - y(band.highPct)} className="fill-glass-tint" />
-      {children}
-      {[20, 40, 60, 80].map((pct) => (
-        <text key={pct} x={GUTTER - 6} y={y(pct) + 4} fontSize="12" textAnchor="end" className="fill-soft">
-          {pct} %
-        </text>
-      ))}
-      <text x={GUTTER} y={H + FOOT - 6} fontSize="12" className="fill-soft">
-        {day(from)}
-      </text>
-      <text x={GUTTER + W} y={H + FOOT - 6} fontSize="12" textAnchor="end" className="fill-soft">
-        {day(to)}
-      </text>
-    </svg>
+    <div className="grid grid-cols-[auto_1fr] gap-x-2 text-sm text-soft">
+      <div aria-hidden="true" className="relative w-10">
+        {TICKS.map((pct) => (
+          <span key={pct} className="absolute right-0 -translate-y-1/2" style={{ top: `${100 - pct}%` }}>
+            {pct} %
+          </span>
+        ))}
+      </div>
+      <svg viewBox={`0 0 ${W} ${H}`} preserveAspectRatio="none" className="h-48 w-full" role="img" aria-label={label}>
+        <rect width={W} height={H} className="fill-well" />
+        <rect width={W} y={y(band.highPct)} height={y(band.lowPct) - y(band.highPct)} className="fill-glass-tint" />
+        {children}
+      </svg>
+      <div className="col-start-2 mt-1 flex flex-wrap justify-between gap-x-4">
+        <span>{day(from)}</span>
+        <span>{day(to)}</span>
+      </div>
+    </div>
   );
 }
+
+type LineProps = { line: readonly (number | null)[]; className: string; broken?: boolean };
+const Line = ({ line, className, broken = false }: LineProps) => (
+  <path
+    d={pathOf(line)}
+    fill="none"
+    className={className}
+    strokeWidth={broken ? 1.5 : 2}
+    vectorEffect="non-scaling-stroke"
+    {...(broken ? { strokeDasharray: '4 3' } : {})}
+  />
+);
 
 const UNSURE_PCT = 0.2;
 
@@ -84,8 +98,8 @@ export function Courses({ results: { now, then }, start }: { results: Results; s
       band={start}
     >
       {unsure && <path d={bandPath(then.line, then.half)} className="fill-line" data-testid="how-sure" />}
-      <path d={pathOf(now.line)} fill="none" className="stroke-soft" strokeWidth="1.5" strokeDasharray="4 3" />
-      <path d={pathOf(then.line)} fill="none" className="stroke-ink" strokeWidth="2" />
+      <Line line={now.line} className="stroke-soft" broken />
+      <Line line={then.line} className="stroke-ink" />
     </Frame>
   );
 }
@@ -104,8 +118,8 @@ export function PastExplained({ hindcast, fit, band }: Past) {
         to={hindcast.to}
         band={band}
       >
-        <path d={pathOf(hindcast.measured)} fill="none" className="stroke-soft" strokeWidth="1.5" strokeDasharray="4 3" />
-        <path d={pathOf(hindcast.modelled)} fill="none" className="stroke-glass" strokeWidth="2" />
+        <Line line={hindcast.measured} className="stroke-soft" broken />
+        <Line line={hindcast.modelled} className="stroke-glass" />
       </Frame>
       <p className="mt-1 text-sm">
         {hindcastWords(fit.hindcast)}{' '}
@@ -121,16 +135,15 @@ export function PastExplained({ hindcast, fit, band }: Past) {
 }
 
 /** The figures of one side. By rule of thumb there is no verdict: nobody held it against anything. */
-export function Side({ title, result, isPromise }: { title: string; result: Course; isPromise: boolean }) {
-  const zone = useZone();
+export function Side({ title, result, from, isPromise }: { title: string; result: Course; from: string | undefined; isPromise: boolean }) {
   const rows: [string, string][] = [
     ['On average', `${result.meanPct.toFixed(0)} %`],
     ['Above its band', `${Math.round(result.above * 100)} % of the time`],
     ['Below its band', `${Math.round(result.below * 100)} % of the time`],
   ];
   if (isPromise) rows.push(['Early warning', warningWords(result.end)], ['Mould index', `${result.end.index.toFixed(1)} of 6`]);
-  if (result.exhaustedAt !== null)
-    rows.push(['Above its band for good', `from ${longDate(schedule.localDay(result.exhaustedAt, zone))} on`]);
+  if (result.exhaustedAt !== null && from)
+    rows.push(['Above its band for good', `after ${Math.round((Date.parse(result.exhaustedAt) - Date.parse(from)) / MS_PER_DAY)} days`]);
   return (
     <section aria-label={title} className="sheet p-4">
       <h3 className="mb-2 flex items-center justify-between font-semibold">

@@ -165,8 +165,13 @@ function WhatIfView({ start, elsewhere, others, name, placeId, school }: ViewPro
                 </p>
               </div>
               <div className="grid gap-4 md:grid-cols-2">
-                <Side title={isPromise ? 'Today, as measured' : 'Unchanged'} result={results.now} isPromise={isPromise} />
-                <Side title="What if" result={results.then} isPromise={isPromise} />
+                <Side
+                  title={isPromise ? 'Today, as measured' : 'Unchanged'}
+                  result={results.now}
+                  from={start.outside[0]?.at}
+                  isPromise={isPromise}
+                />
+                <Side title="What if" result={results.then} from={start.outside[0]?.at} isPromise={isPromise} />
               </div>
             </>
           )}
