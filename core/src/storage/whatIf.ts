@@ -82,31 +82,53 @@ const within = (pct: number): number => Math.min(100, Math.max(0, pct));
  *
  * @param elsewhere the air it would stand in instead.
  */
-export function courseOf({ place, ends, outside, weather, measured }: Trial, change: PlaceChange, elsewhere: AirLog = outside): Course {
-  const startPct = measured?.humidityPct[0];
-  const begins = startPct === undefined ? {} : { startPct };
+export function courseOf(trial: Trial, change: PlaceChange, elsewhere: AirLog = trial.outside): Course {
+  const { place, ends, outside, weather, measured } = trial;
   const same = elsewhere === outside && Object.keys(change).length === 0;
   if (measured && (same || outside.length === 0 || elsewhere.length === 0))
     return { air: measured, halfPct: new Float64Array(measured.length) };
   const moved = (of: FittedPlace) => (weather && elsewhere !== outside ? sheltered(of) : of);
-  const run = (of: FittedPlace) => placeAlong(changedPlace(moved(of), change), elsewhere, { ...begins, powerCut: change.powerCut ?? null });
-  if (!measured) return { air: run(place), halfPct: new Float64Array(elsewhere.length) };
+  const run = (of: FittedPlace) =>
+    placeAlong(changedPlace(moved(of), change), elsewhere, { ...beginsAt(measured), powerCut: change.powerCut ?? null });
+  const then = run(place);
+  if (!measured) return { air: then, halfPct: new Float64Array(elsewhere.length) };
   const { ms } = measured;
-  const changeBy = (of: FittedPlace, column: 'temperatureC' | 'humidityPct') => {
-    const [then, now] = [at(ms, run(of), column), at(ms, placeAlong(of, outside, begins), column)];
-    return then.map((value, i) => value - now[i]!);
-  };
-  const by = changeBy(place, 'humidityPct');
-  const byC = changeBy(place, 'temperatureC');
-  const others = ends.map((end) => changeBy(end, 'humidityPct'));
+  const base = baseOf(trial, measured);
+  const byC = at(ms, then, 'temperatureC').map((t, i) => t - base.temperatureC[i]!);
+  const by = at(ms, then, 'humidityPct').map((pct, i) => pct - base.humidityPct[i]!);
+  const square = new Float64Array(measured.length);
+  for (const [k, end] of ends.entries()) {
+    const pct = at(ms, run(end), 'humidityPct');
+    for (let i = 0; i < square.length; i++) square[i]! += (pct[i]! - base.ends[k]![i]! - by[i]!) ** 2;
+  }
   const air = { ...emptyLog(measured.length), ms };
-  const holds = change.setPointPct ?? null;
+  const holds = change.powerCut ? null : (change.setPointPct ?? null);
   for (let i = 0; i < ms.length; i++) {
     air.temperatureC[i] = measured.temperatureC[i]! + byC[i]!;
-    const pct = within(measured.humidityPct[i]! + by[i]!);
-    air.humidityPct[i] = holds === null || change.powerCut ? pct : Math.min(pct, holds);
+    air.humidityPct[i] = Math.min(holds ?? 100, within(measured.humidityPct[i]! + by[i]!));
   }
-  return { air, halfPct: by.map((b, i) => Math.hypot(...others.map((other) => other[i]! - b))) };
+  return { air, halfPct: square.map(Math.sqrt) };
+}
+
+const beginsAt = (measured: AirLog | null): { startPct?: number } =>
+  measured && measured.length > 0 ? { startPct: measured.humidityPct[0]! } : {};
+
+/** What the model makes of a place as it is, at the instants of what was measured. */
+type Base = { temperatureC: Float64Array; humidityPct: Float64Array; ends: Float64Array[] };
+/** While one plays with a place only the change is new: the place as it is, is walked once. */
+const bases = new WeakMap<Trial, Base>();
+function baseOf(trial: Trial, measured: AirLog): Base {
+  const known = bases.get(trial);
+  if (known) return known;
+  const run = (of: FittedPlace) => placeAlong(of, trial.outside, beginsAt(measured));
+  const own = run(trial.place);
+  const base: Base = {
+    temperatureC: at(measured.ms, own, 'temperatureC'),
+    humidityPct: at(measured.ms, own, 'humidityPct'),
+    ends: trial.ends.map((end) => at(measured.ms, run(end), 'humidityPct')),
+  };
+  bases.set(trial, base);
+  return base;
 }
 
 export type TrialResult = Figures & Course & { exhaustedAt: string | null };
@@ -282,8 +304,9 @@ export function adviseChange(
   others: readonly OtherRoom[] = [],
 ): ChangeAdvice {
   if (needsNothing(now)) return { verdict: 'nothing-needed' };
-  const tried = singleChanges(trial, band, others).map((change): TriedChange => {
-    const { air } = courseOf({ ...trial, ends: [] }, change.change, change.elsewhere ?? trial.outside);
+  const plain: Trial = { ...trial, ends: [] };
+  const tried = singleChanges(plain, band, others).map((change): TriedChange => {
+    const { air } = courseOf(plain, change.change, change.elsewhere ?? trial.outside);
     const result = figuresOf(air, band, options);
     return { change, result, worth: (badness(now) - badness(result)) / EFFORT[change.id] };
   });

@@ -40,6 +40,14 @@ export function changedPlace(place: FittedPlace, change: PlaceChange): FittedPla
   };
 }
 
+/** The same air drives many trials: it is worked out once. */
+const drives = new WeakMap<AirLog, ReturnType<typeof driveOf>>();
+function drivenBy(outside: AirLog): ReturnType<typeof driveOf> {
+  const known = drives.get(outside) ?? driveOf(outside);
+  drives.set(outside, known);
+  return known;
+}
+
 /** Where it stands when nothing inside was measured: in balance with the air around. */
 const inBalance = (humidityPct: number): Stand => ({ air: humidityPct / 100, walls: humidityPct / 100 });
 
@@ -54,7 +62,7 @@ export function placeAlong(
 ): AirLog {
   const air = emptyLog(outside.length);
   if (outside.length === 0) return air;
-  const { at, drive } = driveOf(outside);
+  const { at, drive } = drivenBy(outside);
   const warmth = warmthOf(ownTemperature(place, drive));
   const excess = excessShare(place.excess, drive);
   const aroundPct = (100 * (drive.vapourGm3[0]! + excess[0]! * place.vapourExcessGm3)) / warmth.saturated[0]!;

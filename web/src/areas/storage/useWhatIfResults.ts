@@ -27,19 +27,18 @@ export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, wha
   );
   // Place and rooms are told before anything is asked of them: the worker hears in that order.
   useEffect(() => {
-    const { place, ends, measured, around } = start;
+    const { place, ends, outside, measured, around } = start;
     const weather = measured !== null && around.source === 'outdoors';
-    worker().keepPlace({ place, ends, measured, weather }).catch(setError);
-    worker().keepRoom('here', start.outside).catch(setError);
+    worker().keepPlace({ place, ends, outside, measured, weather }).catch(setError);
     // Today does not change while one plays: it is reckoned once.
-    worker().run({}, 'here', AS_IT_IS, bandOf(start), options).then(setNow, setError);
+    worker().run({}, null, AS_IT_IS, bandOf(start), options).then(setNow, setError);
   }, [worker, start, options]);
   useEffect(() => void worker().keepRoom('elsewhere', elsewhere.outside).catch(setError), [worker, elsewhere.outside]);
   const text = JSON.stringify(what);
   useEffect(() => {
     const wanted = JSON.parse(text) as WhatIf;
     const climate = { warmerC: wanted.warmerC, damperPct: wanted.damperPct };
-    const room = elsewhere === start ? 'here' : 'elsewhere';
+    const room = elsewhere === start ? null : 'elsewhere';
     ask(() => worker().run(changeOf(start, wanted), room, climate, bandOf(start), options).then(setThen, setError));
   }, [ask, worker, start, elsewhere, text, options]);
   const results: Results | null = now && then && { now, then };
