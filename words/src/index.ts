@@ -37,5 +37,6 @@ export {
 export { alertWords, type AlertWords } from './storage/alerts.js';
 export { cannotExplainWords, type Explained, explainedWords, hindcastWords, somethingElseWords } from './storage/explained.js';
 export { homeWords } from './storage/home.js';
+export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
 export { capital, count } from './text.js';

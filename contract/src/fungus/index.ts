@@ -5,6 +5,8 @@ export type ItemExposure = {
   surfaceState: fungus.SurfaceState;
   /** Null when no place it lay in was ever measured. */
   assessment: fungus.Assessment | null;
+  /** The one answer to whether it is safe. */
+  standing: storage.Standing;
   /** Days of its history that were measured, of all it has been kept. */
   measuredDays: number;
   keptDays: number;

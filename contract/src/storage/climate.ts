@@ -24,6 +24,8 @@ export type PlaceSummary = Place & {
   zone: air.ZoneId | null;
   things: number;
   assessment: fungus.Assessment | null;
+  /** The one answer to whether it is safe. */
+  standing: storage.Standing;
   ribbon: RibbonDay[];
   gel: GelState | null;
 };
@@ -97,6 +99,8 @@ export type WhatIfStart = Pick<PlaceExplanation, 'around' | 'fit' | 'advice'> & 
   highPct: number;
   /** The air around it over these weeks: the room’s, the weather’s, or what is taken for it. */
   outside: air.Reading[];
+  /** When it was asked for: up to then it stands as it does. */
+  now: string;
   /** Where both models stood when these weeks began: every course goes on from there. */
   start: Required<Pick<fungus.AssessOptions, 'start' | 'startRange'>>;
   /** The place as it was measured over the same weeks; null where it was not, or is not explained. */

@@ -48,6 +48,7 @@ export {
   usualPlace,
 } from './place/index.js';
 export { shiftBetween } from './shift.js';
+export { LONG_ENOUGH_DAYS, placeStanding, type Standing, type StandingId, thingStanding } from './standing.js';
 export {
   desiccantForBox,
   desiccantUnitsDin,
@@ -89,6 +90,7 @@ export {
   type SingleChange,
   singleChanges,
   type Trial,
+  type TrialOptions,
   type TrialResult,
   type TriedChange,
   tryChange,

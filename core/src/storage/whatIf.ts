@@ -1,5 +1,6 @@
 import { type AirLog, atOf, columnsOf, emptyLog, type Log } from '../air/index.js';
-import { assess, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
+import { assess, type Assessment, type AssessOptions, type Exposure, type RiskLevel } from '../fungus/index.js';
+import { placeStanding, type Standing } from './standing.js';
 import { changedPlace, driedDesiccant, type FittedPlace, leakOf, placeAlong, type PlaceChange } from './place/index.js';
 
 export type Band = { lowPct: number; highPct: number };
@@ -16,8 +17,12 @@ export type Figures = {
 };
 
 /** The figures of any course of air, measured or reckoned: one way to come by them, whoever asks. */
-export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: AssessOptions): Figures {
+export function figuresOf(readings: Log, band: Band, options: AssessOptions): Figures {
   const log = columnsOf(readings);
+  return figuresBy(log, band, assess(log, options));
+}
+
+function figuresBy(log: AirLog, { lowPct, highPct }: Band, { level, now }: Pick<Assessment, 'level' | 'now'>): Figures {
   const count = Math.max(1, log.length);
   let [sum, below, above] = [0, 0, 0];
   for (const pct of log.humidityPct) {
@@ -25,7 +30,6 @@ export function figuresOf(readings: Log, { lowPct, highPct }: Band, options: Ass
     if (pct < lowPct) below += 1;
     else if (pct > highPct) above += 1;
   }
-  const { level, now } = assess(log, options);
   return {
     meanPct: sum / count,
     below: below / count,
@@ -131,7 +135,7 @@ function baseOf(trial: Trial, measured: AirLog): Base {
   return base;
 }
 
-export type TrialResult = Figures & Course & { exhaustedAt: string | null };
+export type TrialResult = Figures & Course & { exhaustedAt: string | null; /** How the place would stand now. */ standing: Standing };
 
 /** From which place on the air is above a limit for good; their number when it is below at the end. */
 function aboveForGood({ length, humidityPct }: AirLog, limitPct: number): number {
@@ -140,12 +144,22 @@ function aboveForGood({ length, humidityPct }: AirLog, limitPct: number): number
   return from;
 }
 
+/** `nowMs`: when it stands so; with its last reading where that is left out. */
+export type TrialOptions = AssessOptions & { nowMs?: number };
+
 /** What would become of the air in it, of the band and of the risk, beginning where `options.start` stood. */
-export function tryChange(trial: Trial, change: PlaceChange, band: Band, options: AssessOptions, elsewhere?: AirLog): TrialResult {
+export function tryChange(trial: Trial, change: PlaceChange, band: Band, options: TrialOptions, elsewhere?: AirLog): TrialResult {
   const course = courseOf(trial, change, elsewhere);
   const { air } = course;
+  const models = assess(air, options);
+  const nowMs = options.nowMs ?? air.ms[air.length - 1] ?? 0;
   const spent = changedPlace(trial.place, change).desiccant ? aboveForGood(air, band.highPct) : air.length;
-  return { ...course, ...figuresOf(air, band, options), exhaustedAt: spent < air.length ? atOf(air, spent) : null };
+  return {
+    ...course,
+    ...figuresBy(air, band, models),
+    standing: placeStanding({ log: air, ...band, models, school: options.humiditySchool, nowMs }),
+    exhaustedAt: spent < air.length ? atOf(air, spent) : null,
+  };
 }
 
 /** Another climate: how much warmer, K, and how much damper, % RH, the air around is than its log. */

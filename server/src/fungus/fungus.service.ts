@@ -42,11 +42,15 @@ export class FungusService {
     const sick = item.status === 'quarantined' || states.some((s) => s.verdict === 'isolate');
     const thing = { id: itemId, kind: item.kind, traits: care.withDefaults(item.kind, item.traits), sick };
     const home = storage.recommendHome(thing, climates, schools.store);
+    const assessment = readings.length > 0 ? fungus.assess(readings, { humiditySchool: schools.humidity, surfaceState }) : null;
+    const measuredDays = readings.length / HOURS_A_DAY;
+    const keptDays = (now - Date.parse(item.createdAt)) / MS_PER_DAY;
     return {
       surfaceState,
-      assessment: readings.length > 0 ? fungus.assess(readings, { humiditySchool: schools.humidity, surfaceState }) : null,
-      measuredDays: readings.length / HOURS_A_DAY,
-      keptDays: (now - Date.parse(item.createdAt)) / MS_PER_DAY,
+      assessment,
+      standing: storage.thingStanding({ models: assessment, school: schools.humidity, growth: sick, measuredDays, keptDays }),
+      measuredDays,
+      keptDays,
       sick,
       home: home && { ...home, name: climates.find((c) => c.id === home.placeId)!.name },
     };

@@ -124,6 +124,14 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: lying.length,
       assessment,
+      standing: storage.placeStanding({
+        log: whole,
+        ...place,
+        models: assessment,
+        school: schools.humidity,
+        nowMs,
+        heard: latest !== null,
+      }),
       ribbon: this.memo.get(`ribbon/${place.id}`, `${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}/${timeZone}`, () =>
         ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole), timeZone),
       ),

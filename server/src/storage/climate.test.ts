@@ -7,6 +7,7 @@ import {
   type PlaceExplanation,
   type PlaceInput,
   type PlacePage,
+  type StorageOverview,
   type Timer,
   type Today,
   type WhatIfStart,
@@ -154,6 +155,22 @@ describe('a place', () => {
     expect(there.outside.every((r) => r.humidityPct === 35)).toBe(true);
   });
 
+  it('is called safe only where that was measured: in its band, long enough and up to now', async () => {
+    const says = async (name: string, hours: number, pct: (ago: number) => number) => {
+      const place = await t.addPlace({ name, lowPct: 35, highPct: 60 });
+      if (hours > 0) await measured(place, hours, (ago) => [20, pct(ago)]);
+      const { standing } = await page(place.id);
+      const overview = (await t.http.get(routes.storage).expect(200)).body as StorageOverview;
+      expect(overview.places.find((p) => p.id === place.id)!.standing).toEqual(standing);
+      return standing.says;
+    };
+    expect(await says('Good', 30 * 24, () => 48)).toBe('safe');
+    expect(await says('Never measured', 0, () => 48)).toBe('not-measured');
+    expect(await says('Since Tuesday', 4 * 24, () => 48)).toBe('too-little');
+    expect(await says('Damp since last week', 30 * 24, (ago) => (ago > 5 * 24 ? 48 : 66))).toBe('over-band');
+    expect(await says('Too dry', 30 * 24, () => 24)).toBe('under-band');
+  });
+
   it('warns of what is forgotten in a bag, and finds a better home', async () => {
     const bag = await t.addPlace({ name: 'Bag', kind: 'soft-bag' });
     const good = await t.addPlace({ name: 'Good shelf' });
@@ -274,6 +291,14 @@ describe('a place that explains its past', () => {
     expect(then.level).toBe(assessment!.level);
     expect(then.end.dose).toBeCloseTo(assessment!.now.dose, 6);
     expect(then.end.index).toBeCloseTo(assessment!.now.index, 2);
+    const unchanged = storage.tryChange(trial, {}, start, {
+      humiditySchool: 'standard',
+      surfaceState: 'soiled-glass',
+      ...start.start,
+      nowMs: Date.parse(start.now),
+    });
+    expect(unchanged.standing).toEqual((await page(place.id)).standing);
+    expect(unchanged.standing.says).not.toBe('safe');
     const drier = storage.tryChange(trial, { warmerC: 0 }, start, {
       humiditySchool: 'standard',
       surfaceState: 'soiled-glass',

@@ -14,7 +14,7 @@ const DAMPEST_DAYS = 30;
 /** A hindcast is drawn in so many points. */
 const HINDCAST_POINTS = 240;
 
-type Reckoned = Omit<WhatIfStart, 'advice' | 'outside' | 'measured' | 'closed' | 'lowPct' | 'highPct'> & {
+type Reckoned = Omit<WhatIfStart, 'advice' | 'now' | 'outside' | 'measured' | 'closed' | 'lowPct' | 'highPct'> & {
   trial: storage.Trial;
   /** What was measured of it over these weeks, explained or not; null where too little was. */
   figures: storage.Figures | null;
@@ -51,6 +51,7 @@ export class WhatIfService {
     return {
       ...start,
       advice: await this.adviceOf(place, start.fit, { trial, figures, options }),
+      now: this.clock.now().toISOString(),
       closed: storage.placeFacts(kind).airChangesPerDay !== null,
       lowPct,
       highPct,

@@ -1,4 +1,4 @@
-import { air, storage, type fungus } from '@bright-keeper/core';
+import { air, storage } from '@bright-keeper/core';
 import { thinned } from '../ui/thinned';
 
 /** The air around, told once: while one plays with a slider only the question travels. */
@@ -10,7 +10,7 @@ let trial: storage.Trial | null = null;
 export type TrialPlace = Omit<storage.Trial, 'outside' | 'measured'> & { outside: air.Reading[]; measured: air.Reading[] | null };
 
 /** What comes back of a course: its figures, its humidity in no more points than are drawn, and how far either side is open. */
-export type Course = storage.Figures & { line: number[]; half: number[]; exhaustedAt: string | null };
+export type Course = storage.Figures & { line: number[]; half: number[]; exhaustedAt: string | null; standing: storage.Standing };
 
 const AS_IT_IS: storage.Climate = { warmerC: 0, damperPct: 0 };
 const isSame = (a: storage.Climate, b: storage.Climate): boolean => a.warmerC === b.warmerC && a.damperPct === b.damperPct;
@@ -27,7 +27,7 @@ export const boxApi = {
     room: string | null,
     climate: storage.Climate,
     band: storage.Band,
-    options: fungus.AssessOptions,
+    options: storage.TrialOptions,
   ): Course => {
     const elsewhere = room === null ? trial?.outside : rooms.get(room);
     if (!trial || !elsewhere) throw new Error(`the place, or the room ${room}, was not told`);

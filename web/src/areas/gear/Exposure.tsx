@@ -7,7 +7,7 @@ import { http } from '../../api/http';
 import { keys } from '../../api/keys';
 import { Failure, Section } from '../../ui/parts';
 import { At } from '../../ui/when';
-import { LEVEL_TONES, LEVEL_WORDS } from '../storage';
+import { StandingChip } from '../storage';
 
 const useExposure = (id: string) =>
   useQuery({ queryKey: keys.exposure(id), queryFn: () => http.get<ItemExposure>(routes.itemExposure(id)) });
@@ -17,7 +17,7 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
   const exposure = useExposure(itemId);
   if (exposure.isError) return <Failure error={exposure.error} onRetry={() => void exposure.refetch()} />;
   if (!exposure.data) return null;
-  const { assessment, surfaceState, measuredDays, keptDays, home, sick } = exposure.data;
+  const { assessment, standing, surfaceState, measuredDays, keptDays, home, sick } = exposure.data;
   if (!assessment && !home && !sick) return null;
   return (
     <Section title="Fungus exposure" aside={`as ${fungus.SURFACE_STATES[surfaceState].name}`}>
@@ -25,10 +25,8 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
         {assessment ? (
           <>
             <p>
-              <span className={`rounded px-2 py-0.5 text-sm font-medium ${LEVEL_TONES[assessment.level]}`}>
-                {LEVEL_WORDS[assessment.level]}
-              </span>{' '}
-              {assessment.since && assessment.level !== 'safe' && (
+              <StandingChip standing={standing} />{' '}
+              {assessment.since && (standing.says === 'watch' || standing.says === 'act') && (
                 <span className="text-soft">
                   since <At instant={assessment.since} />
                 </span>

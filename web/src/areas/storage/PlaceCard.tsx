@@ -4,15 +4,8 @@ import { Link } from 'react-router';
 import { ClimateRibbon } from '../../ui/ClimateRibbon';
 import { At } from '../../ui/when';
 import { useToday } from '../../ui/zone';
-import { airWords, LEVEL_TONES, LEVEL_WORDS, wantsWords, zoneName } from './words';
-
-/** How a place is; one reading or two are heard, and no verdict yet. */
-export const LevelChip = ({ level, heard }: { level: PlaceSummary['assessment']; heard: boolean }) =>
-  level ? (
-    <span className={`rounded px-2 py-0.5 text-sm font-medium ${LEVEL_TONES[level.level]}`}>{LEVEL_WORDS[level.level]}</span>
-  ) : (
-    <span className="rounded border border-line px-2 py-0.5 text-sm text-soft">{heard ? 'Too few readings yet' : 'Not measured'}</span>
-  );
+import { StandingChip } from './StandingChip';
+import { airWords, wantsWords, zoneName } from './words';
 
 /** What of the gel is left and until when, in a line. */
 export function GelLine({ gel }: { gel: NonNullable<PlaceSummary['gel']> }) {
@@ -39,7 +32,7 @@ export function PlaceCard({ place, span, wants }: { place: PlaceSummary; span: n
         <Link to={`/storage/${place.id}`} className="text-lg font-semibold hover:underline">
           {place.name}
         </Link>
-        <LevelChip level={place.assessment} heard={place.latest !== null} />
+        <StandingChip standing={place.standing} />
         <span className="text-soft">
           {storage.placeFacts(place.kind).name} · {place.things} {place.things === 1 ? 'thing' : 'things'}
         </span>

@@ -24,6 +24,7 @@ const cupboard = {
   zone: null,
   things: 0,
   assessment: null,
+  standing: { says: 'not-measured' },
   ribbon: [],
   gel: null,
   items: [],

@@ -11,10 +11,10 @@ import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { FirstReading } from '../air';
 import { BoxCard } from './BoxCard';
 import { Explained } from './Explained';
-import { LevelChip } from './PlaceCard';
 import { ChartSection } from './ChartSection';
 import { useArchivePlace, usePlace } from './queries';
 import { Risk } from './Risk';
+import { StandingChip } from './StandingChip';
 import { airWords, EVENT_MARKS, eventWords, zoneName } from './words';
 
 function Things({ place }: { place: PlaceData }) {
@@ -81,7 +81,7 @@ export function PlacePage() {
     <Page
       title={
         <>
-          {data.name} <LevelChip level={data.assessment} heard={data.latest !== null} />
+          {data.name} <StandingChip standing={data.standing} />
         </>
       }
       sub={

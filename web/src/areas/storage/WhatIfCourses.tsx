@@ -6,7 +6,7 @@ import { COURSE_WIDTH } from '../../ui/thinned';
 import { useZone } from '../../ui/zone';
 import type { Course } from '../../workers/box';
 import type { Results } from './useWhatIfResults';
-import { LEVEL_TONES, LEVEL_WORDS } from './words';
+import { StandingChip } from './StandingChip';
 
 const W = COURSE_WIDTH;
 const H = 200;
@@ -147,8 +147,7 @@ export function Side({ title, result, from, isPromise }: { title: string; result
   return (
     <section aria-label={title} className="sheet p-4">
       <h3 className="mb-2 flex items-center justify-between font-semibold">
-        {title}{' '}
-        {isPromise && <span className={`rounded px-2 py-0.5 text-sm ${LEVEL_TONES[result.level]}`}>{LEVEL_WORDS[result.level]}</span>}
+        {title} {isPromise && <StandingChip standing={result.standing} />}
       </h3>
       <dl className="space-y-1 text-sm">
         {rows.map(([term, value]) => (

@@ -21,9 +21,9 @@ export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, wha
   const [then, setThen] = useState<Course | null>(null);
   const [error, setError] = useState<unknown>(null);
   const ask = useMemo(() => latestOnly(), []);
-  const options = useMemo<fungus.AssessOptions>(
-    () => ({ humiditySchool, surfaceState: 'soiled-glass', ...start.start }),
-    [humiditySchool, start.start],
+  const options = useMemo<storage.TrialOptions>(
+    () => ({ humiditySchool, surfaceState: 'soiled-glass', ...start.start, nowMs: Date.parse(start.now) }),
+    [humiditySchool, start],
   );
   // Place and rooms are told before anything is asked of them: the worker hears in that order.
   useEffect(() => {

@@ -1,13 +1,6 @@
 import type { ClimateEventData, Latest } from '@bright-keeper/contract';
-import { air, fungus, storage, type schedule } from '@bright-keeper/core';
+import { air, storage, type schedule } from '@bright-keeper/core';
 import { clockJumpWords, dutyWords } from '@bright-keeper/words';
-
-export const LEVEL_WORDS: Record<fungus.RiskLevel, string> = { safe: 'Safe', watch: 'Watch', act: 'Act now' };
-export const LEVEL_TONES: Record<fungus.RiskLevel, string> = {
-  safe: 'bg-glass-tint text-glass',
-  watch: 'bg-lamp-tint text-lamp',
-  act: 'bg-act-tint text-act',
-};
 
 export const zoneName = (zone: air.ZoneId): string => air.ZONES.find((z) => z.id === zone)!.name;
 

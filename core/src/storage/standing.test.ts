@@ -1,0 +1,148 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { columnsOf, type Reading } from '../air/index.js';
+import { assess } from '../fungus/index.js';
+import { logOf, LOG_START } from '../testing/logs.js';
+import { placeStanding, thingStanding } from './index.js';
+
+const DAY_MS = 86_400_000;
+const school = 'standard' as const;
+const options = { humiditySchool: school, surfaceState: 'soiled-glass' } as const;
+/** How a place stands with such a log, so many days after it began. */
+function standing(readings: Reading[], days: number, band = { lowPct: 35, highPct: 60 }) {
+  const log = columnsOf(readings);
+  return placeStanding({
+    log,
+    ...band,
+    models: log.length > 0 ? assess(log, options) : null,
+    school,
+    nowMs: Date.parse(LOG_START) + days * DAY_MS,
+  });
+}
+const days = (many: number, pct: (day: number) => number, everyH = 1) => logOf(many * 24, (h) => [20, pct(h / 24)], everyH);
+
+describe('how a place stands', () => {
+  it('is safe only when measured, in its band, long enough and up to now', () => {
+    expect(
+      standing(
+        days(40, () => 48),
+        40,
+      ),
+    ).toEqual({ says: 'safe', days: 40 });
+    expect(standing([], 40)).toEqual({ says: 'not-measured' });
+    const heard = placeStanding({ log: columnsOf([]), lowPct: 35, highPct: 60, models: null, school, nowMs: 0, heard: true });
+    expect(heard).toEqual({ says: 'too-little', days: 0, needDays: 14 });
+    expect(
+      standing(
+        days(5, () => 48),
+        5,
+      ),
+    ).toMatchObject({ says: 'too-little', needDays: 14 });
+    expect(
+      standing(
+        days(40, () => 48),
+        47,
+      ),
+    ).toEqual({ says: 'not-heard', since: '2026-02-10T00:00:00.000Z' });
+  });
+  it('read once a week it is never safe, however dry', () => {
+    expect(['too-little', 'not-heard']).toContain(
+      standing(
+        days(60, () => 45, 24 * 7),
+        60,
+      ).says,
+    );
+  });
+  it('above its band says since when, and back in it that it was', () => {
+    expect(
+      standing(
+        days(40, (d) => (d < 35 ? 50 : 64)),
+        40,
+      ),
+    ).toMatchObject({ says: 'over-band', since: expect.stringMatching(/^2026-02-05/) });
+    expect(
+      standing(
+        days(40, (d) => (d > 30 && d < 33 ? 66 : 50)),
+        40,
+      ),
+    ).toMatchObject({
+      says: 'back-in-band',
+      since: expect.stringMatching(/^2026-02-03/),
+    });
+    expect(
+      standing(
+        days(80, (d) => (d > 30 && d < 33 ? 66 : 50)),
+        80,
+      ),
+    ).toMatchObject({ says: 'safe' });
+  });
+  it('too dry is no safer than too damp', () => {
+    expect(
+      standing(
+        days(40, (d) => (d < 30 ? 45 : 25)),
+        40,
+      ),
+    ).toMatchObject({ says: 'under-band' });
+    expect(
+      standing(
+        days(40, () => 25),
+        40,
+      ),
+    ).toMatchObject({ says: 'under-band' });
+  });
+  it('on its way to growth is not safe, though the band allows it', () => {
+    expect(
+      standing(
+        days(20, () => 68),
+        20,
+        { lowPct: 35, highPct: 75 },
+      ),
+    ).toMatchObject({ says: 'on-its-way' });
+    expect(
+      standing(
+        days(400, () => 76),
+        400,
+        { lowPct: 35, highPct: 80 },
+      ),
+    ).toEqual({ says: 'watch' });
+    // It dries out for a while before it is forgotten.
+    const dried = days(90, (d) => (d < 60 ? 74 : 50));
+    expect(standing(dried, 90, { lowPct: 35, highPct: 80 })).toEqual({ says: 'drying-out' });
+  });
+  it('law: safe is never said of a log that was out of its band, too short, too thin, or over', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 20, max: 90 }),
+        fc.integer({ min: 0, max: 10 }),
+        fc.constantFrom(1, 6, 24, 72),
+        (length, pct, silent, everyH) => {
+          const { says } = standing(
+            days(length, () => pct, everyH),
+            length + silent,
+          );
+          const earned = pct <= 60 && pct >= 35 && silent <= 2 && length >= 7 && everyH === 1;
+          if (says === 'safe') expect(earned).toBe(true);
+          if (pct > 61 || pct < 34) expect(says).not.toBe('safe');
+        },
+      ),
+      { seed: 2710, numRuns: 150 },
+    );
+  });
+});
+
+describe('how a thing stands', () => {
+  const models = (pct: number, many = 60) => assess(columnsOf(days(many, () => pct)), options);
+  const of = (more: Partial<Parameters<typeof thingStanding>[0]>) =>
+    thingStanding({ models: models(45), school, growth: false, measuredDays: 60, keptDays: 90, ...more });
+  it('is safe when most of its time was measured, and dry', () => {
+    expect(of({})).toEqual({ says: 'safe', days: 60 });
+    expect(of({ keptDays: 200 })).toMatchObject({ says: 'too-little', needDays: 100 });
+    expect(of({ models: null, measuredDays: 0 })).toEqual({ says: 'not-measured' });
+    expect(of({ models: models(85) })).toEqual({ says: expect.stringMatching(/act|watch/) });
+  });
+  it('with growth in it is never safe, whatever its air', () => {
+    for (const pct of [30, 45, 85]) expect(of({ growth: true, models: models(pct) })).toEqual({ says: 'growth-found' });
+    expect(of({ growth: true, models: null })).toEqual({ says: 'growth-found' });
+  });
+});
