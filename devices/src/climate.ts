@@ -43,13 +43,20 @@ export function outdoors(ms: number, story: Story = {}): Air {
   return { temperatureC, humidityPct: clamp(humidityPct, 34, 98.5) };
 }
 
-/** Heated when it is cold outside, else a little warmer than the air there; people and kettles add their vapour. */
+/** What walls let through of a day’s swing, and how much later: a first-order lag of 20 hours, worked out. */
+const WALLS_H = 20;
+const SWING = (2 * Math.PI * WALLS_H) / 24;
+const SWING_LEFT = 1 / Math.hypot(1, SWING);
+const SWING_LATE_MS = (Math.atan(SWING) / (2 * Math.PI)) * MS_PER_DAY;
+
+/** Heated when it is cold outside, else a little warmer than the air there, a day behind it; people and kettles add their vapour. */
 function room(ms: number, story: Story): Air {
   const out = outdoors(ms, story);
-  const mean = 12 + 6.5 * season(ms) + 2.6 * noise(11, ms, 4 * MS_PER_DAY);
+  const slow =
+    12 + 6.5 * season(ms) + 2.4 * SWING_LEFT * afternoon(ms - SWING_LATE_MS) + 2.6 * noise(11, ms - WALLS_H * MS_PER_HOUR, 4 * MS_PER_DAY);
   const heated = 19.6 + 0.6 * afternoon(ms) + 0.4 * noise(21, ms, 7 * MS_PER_HOUR);
-  const temperatureC = Math.max(heated, mean + 2.5 + 0.8 * afternoon(ms));
-  const vapour = air.absoluteHumidityGm3(out.temperatureC, out.humidityPct) + 1.1 + 0.5 * noise(22, ms, 5 * MS_PER_HOUR);
+  const temperatureC = Math.max(heated, slow + 2.5);
+  const vapour = air.absoluteHumidityGm3(out.temperatureC, out.humidityPct) + 1.1 + 0.4 * noise(22, ms, 5 * MS_PER_HOUR);
   return { temperatureC, humidityPct: clamp(air.humidityPctFrom(temperatureC, vapour), 15, 97) };
 }
 

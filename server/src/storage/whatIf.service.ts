@@ -6,11 +6,12 @@ import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { AdviceService, FEWEST_HOURS } from './advice.service.js';
 import { FitService, type Fit } from './fit.service.js';
-import { KnownService, type House, type Known, PAST_DAYS, WHAT_IF_DAYS } from './known.service.js';
+import { KnownService, type House, type Known, WHAT_IF_DAYS } from './known.service.js';
 import { boxOf, gelEventsOf, readingsSince, setPointOf, SURFACE_STATE, wholeHours } from './placeBox.js';
 import { roomAround } from './room.js';
 
 const DAMPEST_DAYS = 30;
+const YEAR_DAYS = 365;
 /** A hindcast is drawn in so many points. */
 const HINDCAST_POINTS = 240;
 
@@ -90,7 +91,7 @@ export class WhatIfService {
     const usual = storage.usualPlace(boxOf(place, this.known.sealOf(known), this.known.gelOf(known)), setPointOf(place));
     const own = isExplained ? filledAsItWas(fit.place, within) : usual;
     return {
-      around: { ...room.climate, dampest: room.measured && dampestOf(readingsSince(room.log, nowMs - PAST_DAYS * MS_PER_DAY)) },
+      around: { ...room.climate, dampest: room.measured && dampestOf(readingsSince(room.log, nowMs - YEAR_DAYS * MS_PER_DAY)) },
       fit: explained(fit) ? inShort(fit) : fit,
       place: own,
       ends: isExplained ? fit.ends.map((end) => filledAsItWas(end, within)) : [],

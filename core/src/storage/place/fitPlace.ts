@@ -219,7 +219,7 @@ export function fitPlace(inside: Log, outside: Log, options: FitOptions = {}): P
 
 function fitted(whole: Together, seen: Together, options: FitOptions): PlaceFit | CannotFit {
   const blockPoints = blockPointsOf(seen.drive.length);
-  const { intervals: warmIntervals, ...warm } = fitTemperature(seen, blockPoints);
+  const { intervals: warmIntervals, ...warm } = fitTemperature(seen, blockPoints, options.weather ?? false);
   const known: FittedPlace = {
     ...UNKNOWN,
     ...warm,

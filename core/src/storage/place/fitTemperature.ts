@@ -1,3 +1,4 @@
+import { HOURS_A_DAY } from '../../units.js';
 import type { FittedPlace } from './fittedPlace.js';
 import { leastSquares, leftOver, type Searched, type Spread, spreadOf } from './leastSquares.js';
 import { lagged } from './ownAir.js';
@@ -19,9 +20,10 @@ const HEATING_EXPLAINS = 0.2;
 
 /**
  * How its temperature follows that around it: lag, distance, and a heating where one shows. Taken from the temperatures
- * alone, before the vapour: together they trade against each other.
+ * alone, before the vapour: together they trade against each other. Of a room in the weather the day’s mean decides: what
+ * sun and stove do within a day is not the house.
  */
-export function fitTemperature({ drive, insideC }: Together, blockPoints: number): FittedWarmth {
+export function fitTemperature({ drive, insideC }: Together, blockPoints: number, weather: boolean): FittedWarmth {
   const { hours, temperatureC } = drive;
   // The lag is the same in a gradient's other directions: the last one is kept.
   let kept: { lag: number; slow: Float64Array } | null = null;
@@ -33,7 +35,8 @@ export function fitTemperature({ drive, insideC }: Together, blockPoints: number
     const slow = slowBy(lag);
     const own = new Float64Array(slow.length);
     for (let i = 0; i < slow.length; i++) own[i] = Math.max(heated, slow[i]! + warmer);
-    return leftOver(insideC, own);
+    const left = leftOver(insideC, own);
+    return weather ? dayMeansOf(left) : left;
   };
   const measured = insideC.filter((t) => !Number.isNaN(t)).sort();
   const coldest = measured[Math.floor(measured.length * 0.1)]!;
@@ -48,6 +51,17 @@ export function fitTemperature({ drive, insideC }: Together, blockPoints: number
   const { searched, fit } = isHeated ? heated : plain;
   const spread = spreadOf(searched, fit, residuals, blockPoints);
   return { ...named(fit.values), intervals: intervalsOf(fit.values, spread) };
+}
+
+/** The running mean over a day, hour by hour. */
+function dayMeansOf(values: Float64Array): Float64Array {
+  const means = new Float64Array(values.length);
+  let sum = 0;
+  for (let i = 0; i < values.length; i++) {
+    sum += values[i]! - (i >= HOURS_A_DAY ? values[i - HOURS_A_DAY]! : 0);
+    means[i] = sum / HOURS_A_DAY;
+  }
+  return means;
 }
 
 /** Means of hours leave a tenth of an hour open, and sensors that round a little more (our choice; held against hidden homes). */
