@@ -91,7 +91,6 @@ async function prepare(care) {
   const placeOf = (name) => places.find((p) => p.name === name).id;
   return {
     cupboard: placeOf('Oak cupboard'),
-    gelBox: placeOf('Gasket box'),
     body: idOf('Skerrow M2'),
     sensorClean: await sensorClean(care, idOf('Skerrow M2')),
     lens,
@@ -125,7 +124,7 @@ async function openToNetwork(browser) {
 }
 
 /** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ cupboard, gelBox, sensorClean, body, lens, look, cleaning }) => [
+const shots = ({ cupboard, sensorClean, body, lens, look, cleaning }) => [
   ['today', '/'],
   ['gear', '/gear'],
   ['item', `/gear/${lens}`],
@@ -138,7 +137,7 @@ const shots = ({ cupboard, gelBox, sensorClean, body, lens, look, cleaning }) =>
   ['field-phone', '/field?happened=spray', { size: PHONE }],
   ['storage', '/storage'],
   ['place', `/storage/${cupboard}?span=season`],
-  ['what-if', `/storage/${gelBox}/what-if?massG=300`],
+  ['what-if', `/storage/${cupboard}/what-if?ownWarmerC=0`],
   ['calendar', '/calendar'],
   ['supplies', '/supplies'],
   ['handbook', '/handbook'],
