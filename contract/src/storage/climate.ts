@@ -60,10 +60,11 @@ export type PlacePage = PlaceSummary & {
 export type AdvisedChange = Pick<storage.SingleChange, 'id' | 'amount' | 'placeName'> & Pick<storage.Figures, 'above' | 'below' | 'level'>;
 /**
  * What would help most, and what that stands on: `measured` needs no model, `past` is a model that explained what was
- * measured, `usual` is a rule of thumb that promises nothing. `cannot-say`: what was measured is not what rules of thumb say.
+ * measured, `usual` is a rule of thumb that promises nothing. `wait`: it is not safe, but was where it should be for most
+ * of these weeks. `cannot-say`: what was measured is not what rules of thumb say.
  */
 export type PlaceAdvice = { by: 'measured' | 'past' | 'usual' } & (
-  | { verdict: 'nothing-needed' | 'cannot-say' }
+  | { verdict: 'nothing-needed' | 'wait' | 'cannot-say' }
   | { verdict: 'helps'; changes: AdvisedChange[] }
   | { verdict: 'nothing-helps'; nearest: AdvisedChange | null }
 );

@@ -27,6 +27,8 @@ export type AdviceQuestion = {
   trial: storage.Trial;
   /** What was measured of it over the same weeks; null where too little was. */
   measured: storage.Figures | null;
+  /** How it stands: what is safe needs nothing. */
+  standing: storage.Standing;
   /** Was the place explained by its past? */
   explained: boolean;
   options: fungus.AssessOptions;
@@ -45,10 +47,11 @@ export class AdviceService {
 
   /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if; null for what is made for the road. */
   async of(db: Db, question: AdviceQuestion): Promise<PlaceAdvice | null> {
-    const { place, trial, measured, explained, options } = question;
+    const { place, trial, measured, standing, explained, options } = question;
     // What is made for the road is emptied, not improved.
     if (storage.placeFacts(place.kind).forTravel) return null;
-    if (measured && storage.needsNothing(measured)) return { by: 'measured', verdict: 'nothing-needed' };
+    if (standing.says === 'safe') return { by: 'measured', verdict: 'nothing-needed' };
+    if (measured && storage.needsNothing(measured)) return { by: 'measured', verdict: 'wait' };
     const nowMs = this.clock.now().getTime();
     const others = await this.otherRooms(db, place, nowMs - WHAT_IF_DAYS * MS_PER_DAY);
     const hour = Math.floor(nowMs / MS_PER_HOUR);

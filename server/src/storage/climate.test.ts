@@ -345,6 +345,27 @@ describe('a place that explains its past', () => {
   });
 });
 
+describe('what is said of a place and what is advised', () => {
+  it('are of one mind: what is safe needs nothing, and what is not safe is never told that nothing has to change', async () => {
+    const around = await t.addPlace({ name: 'Room' });
+    await measured(around, 60 * 24, (ago) => [20 + Math.sin(ago / 4), 56 + 3 * Math.sin(ago / 40)]);
+    const courses: [string, (ago: number) => number][] = [
+      ['good', () => 48],
+      ['dry at first', (ago) => (ago > 30 * 24 ? 26 : 44)],
+      ['damp lately', (ago) => (ago > 3 * 24 ? 48 : 66)],
+      ['damp at first', (ago) => (ago > 40 * 24 ? 70 : 48)],
+      ['dry', () => 22],
+      ['damp', () => 72],
+    ];
+    for (const [name, pct] of courses) {
+      const place = await t.addPlace({ name, kind: 'sealed-box', volumeL: 30, lowPct: 35, highPct: 60, standsInId: around.id });
+      await measured(place, 60 * 24, (ago) => [20 + Math.sin(ago / 4), pct(ago) + 0.5 * Math.sin(ago)]);
+      const [{ standing }, { advice }] = [await page(place.id), await explanationOf(place.id)];
+      expect(advice!.verdict === 'nothing-needed', `${name}: ${standing.says}`).toBe(standing.says === 'safe');
+    }
+  });
+});
+
 /** One question, one answer: what a place’s page says of its air is what the what-if begins with. */
 describe('a place and its what-if', () => {
   it('say the same of the same log, however far back it began and whatever its gaps may hide', async () => {
@@ -361,7 +382,7 @@ describe('a place and its what-if', () => {
 
   it('advise no gel for an electric cabinet, and nothing for a bag but to empty it', async () => {
     const room = await t.addPlace({ name: 'Room' });
-    await measured(room, 60 * 24, () => [22, 76]);
+    await measured(room, 60 * 24, (ago) => [22 + Math.sin(ago / 4), 76]);
     const cabinet = await t.addPlace({ name: 'Cabinet', kind: 'dry-cabinet', lowPct: 35, highPct: 50, standsInId: room.id });
     await measured(cabinet, 60 * 24, (ago) => [22, 58 + Math.sin(ago)]);
     const { advice, fit } = await explanationOf(cabinet.id);
@@ -375,7 +396,7 @@ describe('a place and its what-if', () => {
   });
   it('turn a cabinet up that is kept too dry', async () => {
     const room = await t.addPlace({ name: 'Room' });
-    await measured(room, 60 * 24, () => [22, 60]);
+    await measured(room, 60 * 24, (ago) => [22 + Math.sin(ago / 4), 60]);
     const cabinet = await t.addPlace({ name: 'Cabinet', kind: 'dry-cabinet', lowPct: 35, highPct: 50, standsInId: room.id });
     await measured(cabinet, 60 * 24, (ago) => [22, 25 + Math.sin(ago)]);
     const { advice } = await explanationOf(cabinet.id);

@@ -19,6 +19,7 @@ type Reckoned = Omit<WhatIfStart, 'advice' | 'now' | 'outside' | 'measured' | 'c
   trial: storage.Trial;
   /** What was measured of it over these weeks, explained or not; null where too little was. */
   figures: storage.Figures | null;
+  standing: storage.Standing;
   options: fungus.AssessOptions;
 };
 
@@ -47,11 +48,11 @@ export class WhatIfService {
     const { db } = this.database;
     const place = await this.known.place(db, id);
     const house = await this.known.house(db);
-    const { trial, figures, options, ...start } = await this.reckon(await this.knownOf(place, house));
+    const { trial, figures, standing, options, ...start } = await this.reckon(await this.knownOf(place, house));
     const { lowPct, highPct, kind } = place;
     return {
       ...start,
-      advice: await this.adviceOf(place, start.fit, { trial, figures, options }),
+      advice: await this.adviceOf(place, start.fit, { trial, figures, standing, options }),
       now: this.clock.now().toISOString(),
       closed: storage.placeFacts(kind).airChangesPerDay !== null,
       lowPct,
@@ -72,8 +73,12 @@ export class WhatIfService {
     return roomAround(house.air, house.names, { standsInId: roomId }, { fromMs: toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs }).log;
   }
 
-  private adviceOf(place: Place, fit: WhatIfStart['fit'], { trial, figures, options }: Pick<Reckoned, 'trial' | 'figures' | 'options'>) {
-    return this.advice.of(this.database.db, { place, trial, measured: figures, explained: !('cannot' in fit), options });
+  private adviceOf(
+    place: Place,
+    fit: WhatIfStart['fit'],
+    { trial, figures, standing, options }: Pick<Reckoned, 'trial' | 'figures' | 'standing' | 'options'>,
+  ) {
+    return this.advice.of(this.database.db, { place, trial, measured: figures, standing, explained: !('cannot' in fit), options });
   }
 
   private async reckon(known: Known): Promise<Reckoned> {
@@ -98,6 +103,13 @@ export class WhatIfService {
       start,
       hindcast: explained(fit) ? drawn(fit, whole) : null,
       figures,
+      standing: storage.placeStanding({
+        log: whole,
+        ...place,
+        models: whole.length > 0 ? fungus.assess(whole, assessed) : null,
+        school: schools.humidity,
+        nowMs,
+      }),
       options,
       trial: {
         place: own,

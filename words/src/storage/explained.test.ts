@@ -63,6 +63,7 @@ describe('what its past says of a place, in words', () => {
       { cannot: 'too-short', days: 9.6, needDays: 21 },
       { cannot: 'too-seldom', hours: 60, needHours: 240 },
       { cannot: 'at-its-stop', which: 'outside', pct: 99 },
+      { cannot: 'stands-still', which: 'inside', pct: 50 },
       { cannot: 'something-else', medianPct: 4.75, p90Pct: 12.4 },
       { cannot: 'not-finished' },
     ];

@@ -25,6 +25,8 @@ export function cannotExplainWords(why: storage.CannotFit | { cannot: 'not-finis
       return `It was read in ${count(why.hours, 'hour', 'hours')} only. It takes ${why.needHours}: a hygrometer that keeps a log, rather than a dial that is read now and then.`;
     case 'at-its-stop':
       return `The hygrometer ${why.which === 'inside' ? 'in it' : 'around it'} stands at ${why.pct.toFixed(0)} % again and again: that is its stop, not the air. Test it with salt, or lay another one there.`;
+    case 'stands-still':
+      return `The hygrometer ${why.which === 'inside' ? 'in it' : 'around it'} stands still at ${why.pct.toFixed(0)} %, hour after hour: no air does that. See whether it is alive, or lay another one there.`;
     case 'something-else':
       return `What was measured in it does not follow from the air around it: on days it had never seen the model was off by ${told(why.medianPct)} % in the middle, by up to ${told(why.p90Pct)} % in nine hours of ten. A hygrometer that was moved, a box that stood open, or a dryer nobody told of would look like that. Leave everything as it is for ${storage.FEWEST_DAYS} days.`;
     case 'not-finished':

@@ -287,6 +287,11 @@ describe('what went wrong meanwhile', () => {
     const fit = which === 'inside' ? fitPlace(stopped(inside), outside) : fitPlace(inside, stopped(outside));
     expect(fit).toEqual({ cannot: 'at-its-stop', which, pct });
   });
+  it('an instrument that stands still tells no air, however often it does', () => {
+    const still = (log: Reading[]) => log.map((r, i) => (i > readingsOn(10) ? { ...log[readingsOn(10)]!, at: r.at } : r));
+    expect(fitPlace(still(inside), outside)).toMatchObject({ cannot: 'stands-still', which: 'inside' });
+    expect(fitPlace(inside, still(outside))).toMatchObject({ cannot: 'stands-still', which: 'outside' });
+  });
   it('says what is missing: a log, the same time, days, readings', () => {
     const upTo = (log: Reading[], day: number) => log.slice(0, readingsOn(day));
     expect(fitPlace([], outside)).toEqual({ cannot: 'inside-not-measured' });

@@ -48,7 +48,7 @@ export type CannotFit =
   | { cannot: 'inside-not-measured' | 'outside-not-measured' | 'not-the-same-time' }
   | { cannot: 'too-short'; days: number; needDays: number }
   | { cannot: 'too-seldom'; hours: number; needHours: number }
-  | { cannot: 'at-its-stop'; which: 'inside' | 'outside'; pct: number }
+  | { cannot: 'at-its-stop' | 'stands-still'; which: 'inside' | 'outside'; pct: number }
   | { cannot: 'something-else'; medianPct: number; p90Pct: number };
 
 /** A fit has to see so many days, and be held against half as many more (our choice). */
@@ -77,6 +77,22 @@ function stopOf({ length, humidityPct }: AirLog): number | null {
   const often = (pct: number) => humidityPct.reduce((many, h) => many + (h === pct ? 1 : 0), 0) >= STOPS.share * length;
   if (highest >= STOPS.highest && often(highest)) return highest;
   return lowest <= STOPS.lowest && often(lowest) ? lowest : null;
+}
+
+/** The same temperature and humidity for so long, h, and so in so much of the log, is no air: the instrument stands still (our choice). */
+const STILL_H = 24;
+const STILL_SHARE = 0.5;
+
+/** Where an instrument stands still; null where it moves. */
+function standsAt({ length, ms, temperatureC, humidityPct }: AirLog): number | null {
+  let [from, stillMs] = [0, 0];
+  for (let i = 1; i <= length; i++) {
+    if (i < length && temperatureC[i] === temperatureC[from] && humidityPct[i] === humidityPct[from]) continue;
+    const lasted = ms[i - 1]! - ms[from]!;
+    if (lasted >= STILL_H * MS_PER_HOUR) stillMs += lasted;
+    from = i;
+  }
+  return stillMs > STILL_SHARE * (ms[length - 1]! - ms[0]!) ? humidityPct[length - 1]! : null;
 }
 
 function extremes(values: Float64Array): [number, number] {
@@ -206,8 +222,10 @@ export function fitPlace(inside: Log, outside: Log, options: FitOptions = {}): P
     ['inside', within],
     ['outside', around],
   ] as const) {
-    const pct = stopOf(log);
-    if (pct !== null) return { cannot: 'at-its-stop', which, pct };
+    const stop = stopOf(log);
+    if (stop !== null) return { cannot: 'at-its-stop', which, pct: stop };
+    const still = standsAt(log);
+    if (still !== null) return { cannot: 'stands-still', which, pct: still };
   }
   const whole = withoutRunIns(both);
   const cut = Math.floor(both.drive.length * FITTED_SHARE);

@@ -36,10 +36,10 @@ export function adviceWords(advice: PlaceAdvice): string {
       return advice.by === 'measured'
         ? 'Nothing has to change: it was measured where it should be.'
         : first('Nothing would have to change.');
+    case 'wait':
+      return 'For most of these weeks it was where it should be: see whether it stays there.';
     case 'cannot-say':
-      return advice.by === 'usual'
-        ? 'It was measured outside of its band, and no rule of thumb says why: no advice before its past is explained.'
-        : 'It is on its way out of its band, and no single change to the place is seen to help.';
+      return 'It was measured outside of its band, and no rule of thumb says why: no advice before its past is explained.';
     case 'helps': {
       const [best, ...others] = advice.changes;
       const rest = others.slice(0, 2).map((change) => changeWords(change, advice.by));

@@ -190,6 +190,7 @@ describe('advice in words', () => {
     );
     expect(adviceWords({ by: 'past', verdict: 'nothing-helps', nearest: null })).toMatch(/two together/);
     expect(adviceWords({ by: 'measured', verdict: 'nothing-needed' })).toMatch(/Nothing has to change: it was measured/);
+    expect(adviceWords({ by: 'measured', verdict: 'wait' })).toMatch(/see whether it stays/);
   });
   it('has words for every change', () => {
     for (const id of storage.CHANGE_IDS) expect(changeWords({ ...gel, id, placeName: 'Office' }, 'past').length, id).toBeGreaterThan(20);
