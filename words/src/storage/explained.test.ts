@@ -60,6 +60,7 @@ describe('what its past says of a place, in words', () => {
       { cannot: 'inside-not-measured' },
       { cannot: 'outside-not-measured' },
       { cannot: 'not-the-same-time' },
+      { cannot: 'full-of-holes' },
       { cannot: 'too-short', days: 9.6, needDays: 21 },
       { cannot: 'too-seldom', hours: 60, needHours: 240 },
       { cannot: 'at-its-stop', which: 'outside', pct: 99 },
@@ -68,7 +69,7 @@ describe('what its past says of a place, in words', () => {
       { cannot: 'not-finished' },
     ];
     for (const why of all) expect(cannotExplainWords(why), why.cannot).toMatch(/^[A-Z].*\.$/);
-    expect(cannotExplainWords(all[3]!)).toBe('It and the air around it were measured together for 10 days. It takes 21: 11 days more.');
-    expect(cannotExplainWords(all[5]!)).toMatch(/^The hygrometer around it stands at 99 %/);
+    expect(cannotExplainWords(all[4]!)).toBe('It and the air around it were measured together for 10 days. It takes 21: 11 days more.');
+    expect(cannotExplainWords(all[6]!)).toMatch(/^The hygrometer around it stands at 99 %/);
   });
 });

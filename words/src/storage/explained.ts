@@ -19,6 +19,8 @@ export function cannotExplainWords(why: storage.CannotFit | { cannot: 'not-finis
       return `The air around it was never measured. Put a hygrometer in the room it stands in, or listen to a weather station, for ${storage.FEWEST_DAYS} days.`;
     case 'not-the-same-time':
       return `It and the air around it were never measured at the same time. Leave both hygrometers where they are for ${storage.FEWEST_DAYS} days.`;
+    case 'full-of-holes':
+      return `Its log, or that of the air around it, has too many holes to hold one part of it against the other. Leave both hygrometers where they are for ${storage.FEWEST_DAYS} days.`;
     case 'too-short':
       return `It and the air around it were measured together for ${days(why.days)}. It takes ${why.needDays}: ${days(why.needDays - why.days)} more.`;
     case 'too-seldom':

@@ -298,6 +298,9 @@ describe('what went wrong meanwhile', () => {
     expect(fitPlace(inside, [])).toEqual({ cannot: 'outside-not-measured' });
     expect(fitPlace(inside, shifted(outside, 24 * 365))).toEqual({ cannot: 'not-the-same-time' });
     expect(fitPlace(upTo(inside, 2), outside)).toMatchObject({ cannot: 'too-short', needDays: 21 });
+    // Nothing to hold it against, however much was fitted.
+    const early = inside.filter((_, i) => i < readingsOn(60) || i > inside.length - 5);
+    expect(fitPlace(early, outside)).toEqual({ cannot: 'full-of-holes' });
     const weekly = inside.filter((_, i) => i % (7 * 48) === 0);
     expect(fitPlace(weekly, outside)).toMatchObject({ cannot: 'too-seldom', hours: weekly.length });
   });

@@ -45,7 +45,7 @@ export type PlaceFit = {
 };
 /** Why a place cannot be explained, with what that stands on. */
 export type CannotFit =
-  | { cannot: 'inside-not-measured' | 'outside-not-measured' | 'not-the-same-time' }
+  | { cannot: 'inside-not-measured' | 'outside-not-measured' | 'not-the-same-time' | 'full-of-holes' }
   | { cannot: 'too-short'; days: number; needDays: number }
   | { cannot: 'too-seldom'; hours: number; needHours: number }
   | { cannot: 'at-its-stop' | 'stands-still'; which: 'inside' | 'outside'; pct: number }
@@ -56,6 +56,8 @@ export const FEWEST_DAYS = 21;
 /** So many hours of them have to be measured (our choice: ten whole days). */
 const FEWEST_HOURS = 240;
 const FITTED_SHARE = 2 / 3;
+/** What is held against less than this was held against nothing (our choice). */
+const FEWEST_UNSEEN_HOURS = 48;
 /** What is off by more on days it never saw explains nothing, % RH (our choice). */
 const WORST_MEDIAN_PCT = 3;
 const WORST_P90_PCT = 8;
@@ -73,7 +75,7 @@ const MOST_ROUNDS = 4;
 /** Where a sensor stands at its stop, which tells no humidity; null where it does not. */
 function stopOf({ length, humidityPct }: AirLog): number | null {
   if (length === 0) return null;
-  const [lowest, highest] = [Math.min(...extremes(humidityPct)), Math.max(...extremes(humidityPct))];
+  const [lowest, highest] = extremes(humidityPct);
   const often = (pct: number) => humidityPct.reduce((many, h) => many + (h === pct ? 1 : 0), 0) >= STOPS.share * length;
   if (highest >= STOPS.highest && often(highest)) return highest;
   return lowest <= STOPS.lowest && often(lowest) ? lowest : null;
@@ -199,6 +201,7 @@ const UNKNOWN: FittedPlace = {
   desiccant: null,
 };
 
+/** Where it stood each time the air around was heard again. */
 const restartsOf = (record: Together): Map<number, Stand> => new Map(record.heardAgain.map((i) => [i, standAt(record, i)]));
 
 /**
@@ -230,12 +233,12 @@ export function fitPlace(inside: Log, outside: Log, options: FitOptions = {}): P
   const whole = withoutRunIns(both);
   const cut = Math.floor(both.drive.length * FITTED_SHARE);
   const seen = hoursOf(whole, cut);
-  if (seen.measured < FEWEST_HOURS / 2 || seen.measured === whole.measured)
-    return { cannot: 'too-seldom', hours: both.measured, needHours: FEWEST_HOURS };
-  return fitted(whole, seen, options);
+  if (seen.measured < FITTED_SHARE * FEWEST_HOURS || whole.measured - seen.measured < FEWEST_UNSEEN_HOURS)
+    return { cannot: 'full-of-holes' };
+  return fitted(whole, seen, restartsOf(both), options);
 }
 
-function fitted(whole: Together, seen: Together, options: FitOptions): PlaceFit | CannotFit {
+function fitted(whole: Together, seen: Together, restarts: ReadonlyMap<number, Stand>, options: FitOptions): PlaceFit | CannotFit {
   const blockPoints = blockPointsOf(seen.drive.length);
   const { intervals: warmIntervals, ...warm } = fitTemperature(seen, blockPoints, options.weather ?? false);
   const known: FittedPlace = {
@@ -248,13 +251,15 @@ function fitted(whole: Together, seen: Together, options: FitOptions): PlaceFit 
   const warmth = warmthOf(ownTemperature(known, whole.drive));
   const start = standAt(seen, 0);
   const upToSeen = warmthUpTo(warmth, seen.drive.length);
-  let last = explain(seen, known, options, upToSeen, start, blockPoints);
+  const earlier = new Map([...restarts].filter(([i]) => i < seen.drive.length));
+  const explained = (record: Together) => explain(record, { known, options, warmth: upToSeen, start, restarts: earlier, blockPoints });
+  let last = explained(seen);
   // The oddest stretch leads the fit astray, and makes others look odd: it is left out first.
   for (let round = 0, left = seen; round < MOST_ROUNDS; round++) {
     const odd = somethingElse(left, last.residuals).sort((a, b) => Math.abs(b.byPct) - Math.abs(a.byPct))[0];
     if (!odd) break;
     left = without(left, [odd]);
-    last = explain(left, known, options, upToSeen, start, blockPoints);
+    last = explained(left);
   }
   const place = { ...known, ...last.part };
   const modelled = ownHumidity({
@@ -263,7 +268,7 @@ function fitted(whole: Together, seen: Together, options: FitOptions): PlaceFit 
     warmth,
     excess: excessShare(place.excess, whole.drive),
     start: { ...start, walls: last.walls },
-    restarts: restartsOf(whole),
+    restarts,
   });
   const hindcast = hindcastOf(whole, modelled, warmth.temperatureC, seen.drive.length);
   if (hindcast.medianPct > WORST_MEDIAN_PCT || hindcast.p90Pct > WORST_P90_PCT)
@@ -284,16 +289,21 @@ type Explained = Omit<FittedVapour, 'part' | 'intervals' | 'ends'> & {
   ends: Partial<FittedPlace>[];
 };
 
+/** What is known before a record is explained. */
+type Knowing = {
+  known: FittedPlace;
+  options: FitOptions;
+  warmth: Warmth;
+  start: Stand;
+  restarts: ReadonlyMap<number, Stand>;
+  blockPoints: number;
+};
+
 /** The set-point of a cabinet where its air is held, else how its vapour follows. */
 function explain(
   record: Together,
-  known: FittedPlace,
-  { dries, weather = false }: FitOptions,
-  warmth: Warmth,
-  start: Stand,
-  blockPoints: number,
+  { known, options: { dries, weather = false }, warmth, start, restarts, blockPoints }: Knowing,
 ): Explained {
-  const restarts = restartsOf(record);
   const held = dries && fitSetPoint(record, warmth, blockPoints);
   if (!held) return new VapourFit(record, warmth, known, start, restarts, blockPoints).fit(weather);
   const part = { setPointPct: held.setPointPct, deadBandPct: held.deadBandPct, airChangesPerDay: dries.usualAirChangesPerDay };
