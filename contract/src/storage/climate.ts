@@ -107,7 +107,7 @@ export type WhatIfStart = Pick<PlaceExplanation, 'around' | 'fit' | 'advice'> & 
   /** The place as it was measured over the same weeks; null where it was not, or is not explained. */
   measured: air.Reading[] | null;
   /** The days it had never seen: what it said of them, and what was measured; a point for each stretch of hours, null where none was. */
-  hindcast: { from: string; to: string; modelled: number[]; measured: (number | null)[] } | null;
+  hindcast: { from: string; to: string; modelled: (number | null)[]; measured: (number | null)[] } | null;
 };
 
 export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });

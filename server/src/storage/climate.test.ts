@@ -307,7 +307,7 @@ describe('a place that explains its past', () => {
     expect(drier.meanPct).toBeLessThan(then.meanPct - 4);
     expect(Math.max(...drier.halfPct)).toBeLessThan(5);
     expect(start.hindcast!.modelled).toHaveLength(240);
-    const off = start.hindcast!.modelled.map((pct, i) => Math.abs(pct - start.hindcast!.measured[i]!));
+    const off = start.hindcast!.modelled.map((pct, i) => Math.abs(pct! - start.hindcast!.measured[i]!));
     expect(off.reduce((a, b) => a + b) / off.length).toBeLessThan(1.5);
   });
   it('promises nothing of too short a log, and says how long it takes', async () => {

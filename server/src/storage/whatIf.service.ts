@@ -198,7 +198,7 @@ function drawn({ hindcast: { readings } }: storage.PlaceFit, whole: air.AirLog):
   return {
     from: readings[0]!.at,
     to: readings.at(-1)!.at,
-    modelled: means(air.columnsOf(readings)).map((pct) => pct ?? NaN),
+    modelled: means(air.columnsOf(readings)),
     measured: means(air.between(whole, fromMs, toMs)),
   };
 }
