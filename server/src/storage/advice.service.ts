@@ -5,8 +5,8 @@ import { SeriesService } from '../air/index.js';
 import type { Db } from '../db/index.js';
 import { Clock, Memo } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
-import { WHAT_IF_DAYS } from './known.service.js';
 import { printOf, wholeHours } from './placeBox.js';
+import { WHAT_IF_DAYS } from './room.js';
 
 /** So many hours have to be measured before a place speaks for itself. */
 export const FEWEST_HOURS = 24;

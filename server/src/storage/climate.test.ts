@@ -333,6 +333,23 @@ describe('a place that explains its past', () => {
     await event({ kind: 'indicator', at: new Date(START.getTime() - DAY).toISOString(), colour: 'turning' });
     expect((await explanationOf(place.id)).fit).toMatchObject({ cannot: 'too-short' });
   });
+  it('takes no air that was measured once for the air of today', async () => {
+    const room = await t.addPlace({ name: 'Measured in spring' });
+    const box = await t.addPlace({ name: 'Box', kind: 'sealed-box', volumeL: 20, standsInId: room.id });
+    // A week of it, two hundred days ago.
+    const device = await measured(room, 1, () => [20, 50]);
+    const { token } = (await t.http.post(routes.deviceToken(device.id)).expect(201)).body as { token: string };
+    const old = Array.from({ length: 7 * 24 }, (_, i) => ({
+      at: new Date(START.getTime() - 200 * DAY + i * MS_PER_HOUR).toISOString(),
+      temperatureC: 20,
+      humidityPct: 50,
+    }));
+    await t.http.post(routes.pushReadings).set('authorization', `Bearer ${token}`).send(sources.toSenml('p', old)).expect(200);
+    expect((await explanationOf(box.id)).around).toMatchObject({ source: 'assumed', dampest: null });
+    const { outside, around } = await whatIfOf(box.id);
+    expect(around.source).toBe('assumed');
+    expect(outside.length).toBeGreaterThan(400);
+  });
   it('has an answer for every place there is, and for none', async () => {
     const bag = await t.addPlace({ name: 'Bag', kind: 'soft-bag' });
     expect(await explanationOf(bag.id)).toMatchObject({

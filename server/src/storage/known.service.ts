@@ -8,8 +8,6 @@ import { PlaceService } from '../places/index.js';
 import { boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, wholeHours, type KnownPlace } from './placeBox.js';
 import { roomAround } from './room.js';
 
-/** What-if and advice look at the same weeks, so that they say the same. */
-export const WHAT_IF_DAYS = 120;
 /** A place is explained by so much of its past: what was fitted in one half of the year says little of the other. */
 export const PAST_DAYS = 730;
 const SEAL_DAYS = 21;

@@ -1,10 +1,14 @@
 import type { Place, RoomClimate } from '@bright-keeper/contract';
-import { air, storage, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import type { HouseAir, KnownDevice, Span } from '../air/index.js';
 
 const ASSUMED = storage.ASSUMED_ROOM;
 const ASSUMED_EVERY_H = 6;
 const FEWEST_READINGS = 24;
+/** What-if and advice look at the same weeks, so that they say the same. What was not measured in them is no air of today’s. */
+export const WHAT_IF_DAYS = 120;
+const isMeasuredLately = (log: air.AirLog, { toMs }: Span): boolean =>
+  air.between(log, toMs - WHAT_IF_DAYS * MS_PER_DAY, toMs).length >= FEWEST_READINGS;
 
 export type Room = {
   climate: RoomClimate;
@@ -23,11 +27,11 @@ export function roomAround(
   if (standsInId) {
     const log = house.hourly(standsInId, span);
     const name = names.get(standsInId) ?? '';
-    if (log.length >= FEWEST_READINGS) return { climate: { source: 'place', name, readings: log.length }, log, measured: log };
+    if (isMeasuredLately(log, span)) return { climate: { source: 'place', name, readings: log.length }, log, measured: log };
   }
   const station = house.station();
   const log = station && air.between(indoorsOf(station), span.fromMs, span.toMs);
-  if (log && log.length >= FEWEST_READINGS) {
+  if (log && isMeasuredLately(log, span)) {
     const measured = air.between(station.log.hourly, span.fromMs, span.toMs);
     return { climate: { source: 'outdoors', name: station.row.name, readings: log.length }, log, measured };
   }

@@ -6,9 +6,9 @@ import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { AdviceService, FEWEST_HOURS } from './advice.service.js';
 import { FitService, type Fit } from './fit.service.js';
-import { KnownService, type House, type Known, WHAT_IF_DAYS } from './known.service.js';
+import { KnownService, type House, type Known } from './known.service.js';
 import { boxOf, gelEventsOf, readingsSince, setPointOf, SURFACE_STATE, wholeHours } from './placeBox.js';
-import { roomAround } from './room.js';
+import { roomAround, WHAT_IF_DAYS } from './room.js';
 
 const DAMPEST_DAYS = 30;
 const YEAR_DAYS = 365;
