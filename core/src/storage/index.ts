@@ -48,7 +48,7 @@ export {
   usualPlace,
 } from './place/index.js';
 export { shiftBetween } from './shift.js';
-export { LONG_ENOUGH_DAYS, placeStanding, type Standing, type StandingId, thingStanding } from './standing.js';
+export { LONG_ENOUGH_DAYS, LOOK_BACK_DAYS, placeStanding, type Standing, type StandingId, thingStanding } from './standing.js';
 export {
   desiccantForBox,
   desiccantUnitsDin,

@@ -12,10 +12,11 @@ export type Standing =
   | { says: 'not-measured' | 'growth-found' | 'act' | 'watch' | 'drying-out' }
   /** So many days of readings, where it takes so many. */
   | { says: 'too-little'; days: number; needDays: number }
-  | { says: 'over-band' | 'under-band' | 'not-heard' | 'back-in-band'; since: string }
+  | { says: 'not-heard' | 'back-in-band'; since: string }
+  /** For so many days, or for longer than one looks back (`LOOK_BACK_DAYS`). */
+  | { says: 'over-band' | 'under-band' | 'safe'; days: number }
   /** Growth is to be expected in so many days, if it goes on so. */
-  | { says: 'on-its-way'; days: number }
-  | { says: 'safe'; days: number };
+  | { says: 'on-its-way'; days: number };
 export type StandingId = Standing['says'];
 
 /** So long it has to have stayed in its band, days (our choice). */
@@ -24,8 +25,8 @@ export const LONG_ENOUGH_DAYS = 14;
 const MEASURED_SHARE = 0.5;
 /** A log that ends longer ago says nothing of now, days (our choice). */
 const UP_TO_NOW_DAYS = 2;
-/** How far back one looks for when it left its band, days. */
-const LOOK_BACK_DAYS = 90;
+/** How far back one looks for when it left its band, days: nothing is said of what was before. */
+export const LOOK_BACK_DAYS = 90;
 /** A model that has come so far is not forgotten as soon as it is dry again (our choice). */
 const STILL_ON_IT = 0.25;
 const CLEARED_PCT = 2;
@@ -68,17 +69,17 @@ export function placeStanding({ log, lowPct, highPct, models, school, nowMs, hea
   if (recent.length < MEASURED_SHARE * hoursOf(LONG_ENOUGH_DAYS))
     return { says: 'too-little', days: recent.length / 24, needDays: LONG_ENOUGH_DAYS };
   const damp = spellsPast(lately, tooDamp(highPct)).at(-1);
-  if (damp?.until === null) return { says: 'over-band', since: damp.from };
+  const daysSince = (instant: string) => (nowMs - Date.parse(instant)) / MS_PER_DAY;
+  if (damp?.until === null) return { says: 'over-band', days: daysSince(damp.from) };
   const dry = spellsPast(lately, tooLow(lowPct)).at(-1);
-  if (dry?.until === null) return { says: 'under-band', since: dry.from };
+  if (dry?.until === null) return { says: 'under-band', days: daysSince(dry.from) };
   if (modelled) return modelled;
   const lastOut = [damp?.until, dry?.until]
     .filter((until) => until != null)
     .sort()
     .at(-1);
-  if (lastOut && nowMs - Date.parse(lastOut) < LONG_ENOUGH_DAYS * MS_PER_DAY) return { says: 'back-in-band', since: lastOut };
-  const sinceMs = lastOut ? Date.parse(lastOut) : log.ms[0]!;
-  return { says: 'safe', days: (nowMs - sinceMs) / MS_PER_DAY };
+  if (lastOut && daysSince(lastOut) < LONG_ENOUGH_DAYS) return { says: 'back-in-band', since: lastOut };
+  return { says: 'safe', days: daysSince(lastOut ?? atOf(lately, 0)) };
 }
 
 export type ThingQuestion = {
@@ -98,5 +99,5 @@ export function thingStanding({ models, school, growth, measuredDays, keptDays }
   if (modelled && (modelled.says === 'act' || modelled.says === 'watch')) return modelled;
   const needDays = Math.max(LONG_ENOUGH_DAYS, MEASURED_SHARE * keptDays);
   if (measuredDays < needDays) return { says: 'too-little', days: measuredDays, needDays };
-  return modelled ?? { says: 'safe', days: measuredDays };
+  return modelled ?? { says: 'safe', days: Math.min(LOOK_BACK_DAYS, measuredDays) };
 }

@@ -11,8 +11,8 @@ const EACH: Record<storage.StandingId, storage.Standing> = {
   watch: { says: 'watch' },
   'drying-out': { says: 'drying-out' },
   'too-little': { says: 'too-little', days: 5.4, needDays: 14 },
-  'over-band': { says: 'over-band', since },
-  'under-band': { says: 'under-band', since },
+  'over-band': { says: 'over-band', days: 6.2 },
+  'under-band': { says: 'under-band', days: 90 },
   'not-heard': { says: 'not-heard', since },
   'back-in-band': { says: 'back-in-band', since },
   'on-its-way': { says: 'on-its-way', days: 70 },
@@ -30,7 +30,9 @@ describe('how a place or a thing stands, in words', () => {
     }
   });
   it('say since when, in how long, and what the word stands on', () => {
-    expect(told(EACH['over-band'])).toBe('Above its band since 5 Feb');
+    expect(told(EACH['over-band'])).toBe('Above its band for 6 days');
+    expect(told(EACH['under-band'])).toBe('Too dry for 3 months or more');
+    expect(told(EACH['back-in-band'])).toBe('Back in its band since 5 Feb');
     expect(told(EACH['on-its-way'])).toBe('Growth in 2 months, if it goes on so');
     expect(standingBecause(EACH['too-little'])).toBe('Measured on 5 days; it takes 14 to call it safe.');
     expect(standingBecause(EACH.safe)).toBe('Measured in its band for 40 days and up to now, with neither model on its way.');

@@ -1,4 +1,4 @@
-import type { storage } from '@bright-keeper/core';
+import { storage } from '@bright-keeper/core';
 import { roughDays } from '../fungus/assessment.js';
 
 /** How calm one may be about it: what a colour says, too. */
@@ -19,6 +19,9 @@ const TONES: Record<storage.StandingId, StandingTone> = {
 };
 export const standingTone = ({ says }: storage.Standing): StandingTone => TONES[says];
 
+/** For how long; beyond what one looks back on it may have been longer. */
+const lasting = (days: number): string => (days >= storage.LOOK_BACK_DAYS - 0.5 ? `${roughDays(days)} or more` : roughDays(days));
+
 /** How a place or a thing stands, in a few words: the same on every page. @param day how an instant is told. */
 export function standingWords(standing: storage.Standing, day: (instant: string) => string): string {
   switch (standing.says) {
@@ -37,9 +40,9 @@ export function standingWords(standing: storage.Standing, day: (instant: string)
     case 'drying-out':
       return 'Drying out';
     case 'over-band':
-      return `Above its band since ${day(standing.since)}`;
+      return `Above its band for ${lasting(standing.days)}`;
     case 'under-band':
-      return `Too dry since ${day(standing.since)}`;
+      return `Too dry for ${lasting(standing.days)}`;
     case 'not-heard':
       return `Not heard since ${day(standing.since)}`;
     case 'back-in-band':
@@ -55,7 +58,7 @@ export function standingWords(standing: storage.Standing, day: (instant: string)
 export function standingBecause(standing: storage.Standing): string | null {
   switch (standing.says) {
     case 'safe':
-      return `Measured in its band for ${roughDays(standing.days)} and up to now, with neither model on its way.`;
+      return `Measured in its band for ${lasting(standing.days)} and up to now, with neither model on its way.`;
     case 'too-little':
       return `Measured on ${standing.days < 1 ? 'less than a day' : `${Math.floor(standing.days)} days`}; it takes ${Math.ceil(standing.needDays)} to call it safe.`;
     case 'drying-out':

@@ -1,7 +1,7 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
 import { MS_PER_DAY, schedule } from '@bright-keeper/core';
 import { hindcastWords, somethingElseWords, warningWords } from '@bright-keeper/words';
-import { longDate } from '../../ui/dates';
+import { longDate, shortDate } from '../../ui/dates';
 import { COURSE_WIDTH } from '../../ui/thinned';
 import { useZone } from '../../ui/zone';
 import type { Course } from '../../workers/box';
@@ -49,7 +49,7 @@ const TICKS = [80, 60, 40, 20];
 /** Per cent and days beside the lines, not under them, and as large on a phone; the band that is wanted behind. */
 function Frame({ label, from, to, band, children }: FrameProps) {
   const zone = useZone();
-  const day = (instant: string | undefined) => instant && longDate(schedule.localDay(instant, zone));
+  const day = (instant: string | undefined) => instant && shortDate(schedule.localDay(instant, zone));
   return (
     <div className="grid grid-cols-[auto_1fr] gap-x-2 text-sm text-soft">
       <div aria-hidden="true" className="relative w-10">
