@@ -28,7 +28,7 @@ describe('how a place stands', () => {
         days(40, () => 48),
         40,
       ),
-    ).toEqual({ says: 'safe', days: 40 });
+    ).toEqual({ says: 'safe', days: 40, inBand: true });
     expect(standing([], 40)).toEqual({ says: 'not-measured' });
     const heard = placeStanding({ log: columnsOf([]), lowPct: 35, highPct: 60, models: null, school, nowMs: 0, heard: true });
     expect(heard).toEqual({ says: 'too-little', days: 0, needDays: 14 });
@@ -48,7 +48,7 @@ describe('how a place stands', () => {
   it('says nothing of what was before it looks back', () => {
     // A power cut five months ago is not denied.
     const cut = days(200, (d) => (d > 40 && d < 44 ? 70 : 45));
-    expect(standing(cut, 200)).toEqual({ says: 'safe', days: 90 });
+    expect(standing(cut, 200)).toEqual({ says: 'safe', days: 90, inBand: true });
     expect(
       standing(
         days(200, () => 64),
@@ -146,12 +146,15 @@ describe('how a place stands', () => {
 describe('how a thing stands', () => {
   const models = (pct: number, many = 60) => assess(columnsOf(days(many, () => pct)), options);
   const of = (more: Partial<Parameters<typeof thingStanding>[0]>) =>
-    thingStanding({ models: models(45), school, growth: false, measuredDays: 60, keptDays: 90, ...more });
+    thingStanding({ models: models(45), school, growth: false, measuredDays: 60, keptDays: 90, heardMs: 0, nowMs: DAY_MS, ...more });
   it('is safe when most of its time was measured, and dry', () => {
-    expect(of({})).toEqual({ says: 'safe', days: 60 });
+    expect(of({})).toEqual({ says: 'safe', days: 60, inBand: false });
     expect(of({ keptDays: 200 })).toMatchObject({ says: 'too-little', needDays: 100 });
-    expect(of({ models: null, measuredDays: 0 })).toEqual({ says: 'not-measured' });
+    expect(of({ models: null, measuredDays: 0, heardMs: null })).toEqual({ says: 'not-measured' });
     expect(of({ models: models(85) })).toEqual({ says: expect.stringMatching(/act|watch/) });
+  });
+  it('whose hygrometer died is not safe by what it read before', () => {
+    expect(of({ heardMs: 0, nowMs: 90 * DAY_MS })).toEqual({ says: 'not-heard', since: '1970-01-01T00:00:00.000Z' });
   });
   it('with growth in it is never safe, whatever its air', () => {
     for (const pct of [30, 45, 85]) expect(of({ growth: true, models: models(pct) })).toEqual({ says: 'growth-found' });

@@ -14,7 +14,9 @@ export type Standing =
   | { says: 'too-little'; days: number; needDays: number }
   | { says: 'not-heard' | 'back-in-band'; since: string }
   /** For so many days, or for longer than one looks back (`LOOK_BACK_DAYS`). */
-  | { says: 'over-band' | 'under-band' | 'safe'; days: number }
+  | { says: 'over-band' | 'under-band'; days: number }
+  /** For so many days in its band; of a thing, which has none, so many days were measured. */
+  | { says: 'safe'; days: number; inBand: boolean }
   /** Growth is to be expected in so many days, if it goes on so. */
   | { says: 'on-its-way'; days: number };
 export type StandingId = Standing['says'];
@@ -25,6 +27,7 @@ export const LONG_ENOUGH_DAYS = 14;
 const MEASURED_SHARE = 0.5;
 /** A log that ends longer ago says nothing of now, days (our choice). */
 const UP_TO_NOW_DAYS = 2;
+const isUpToNow = (heardMs: number, nowMs: number): boolean => nowMs - heardMs <= UP_TO_NOW_DAYS * MS_PER_DAY;
 /** How far back one looks for when it left its band, days: nothing is said of what was before. */
 export const LOOK_BACK_DAYS = 90;
 /** A model that has come so far is not forgotten as soon as it is dry again (our choice). */
@@ -65,7 +68,7 @@ export function placeStanding({ log, lowPct, highPct, models, school, nowMs, hea
   const lastMs = log.ms[log.length - 1]!;
   const modelled = byModels(models, school);
   if (modelled && (modelled.says === 'act' || modelled.says === 'watch')) return modelled;
-  if (nowMs - lastMs > UP_TO_NOW_DAYS * MS_PER_DAY) return { says: 'not-heard', since: atOf(log, log.length - 1) };
+  if (!isUpToNow(lastMs, nowMs)) return { says: 'not-heard', since: atOf(log, log.length - 1) };
   if (recent.length < MEASURED_SHARE * hoursOf(LONG_ENOUGH_DAYS))
     return { says: 'too-little', days: recent.length / 24, needDays: LONG_ENOUGH_DAYS };
   const damp = spellsPast(lately, tooDamp(highPct)).at(-1);
@@ -79,7 +82,7 @@ export function placeStanding({ log, lowPct, highPct, models, school, nowMs, hea
     .sort()
     .at(-1);
   if (lastOut && daysSince(lastOut) < LONG_ENOUGH_DAYS) return { says: 'back-in-band', since: lastOut };
-  return { says: 'safe', days: daysSince(lastOut ?? atOf(lately, 0)) };
+  return { says: 'safe', days: daysSince(lastOut ?? atOf(lately, 0)), inBand: true };
 }
 
 export type ThingQuestion = {
@@ -89,15 +92,19 @@ export type ThingQuestion = {
   growth: boolean;
   measuredDays: number;
   keptDays: number;
+  /** When the air around it was heard last, ms; null where it never was. */
+  heardMs: number | null;
+  nowMs: number;
 };
 
 /** How a thing stands over all its stays: one in which growth was found is never safe, whatever its air. */
-export function thingStanding({ models, school, growth, measuredDays, keptDays }: ThingQuestion): Standing {
+export function thingStanding({ models, school, growth, measuredDays, keptDays, heardMs, nowMs }: ThingQuestion): Standing {
   if (growth) return { says: 'growth-found' };
-  if (!models || measuredDays === 0) return { says: 'not-measured' };
+  if (!models || heardMs === null) return { says: 'not-measured' };
   const modelled = byModels(models, school);
   if (modelled && (modelled.says === 'act' || modelled.says === 'watch')) return modelled;
+  if (!isUpToNow(heardMs, nowMs)) return { says: 'not-heard', since: new Date(heardMs).toISOString() };
   const needDays = Math.max(LONG_ENOUGH_DAYS, MEASURED_SHARE * keptDays);
   if (measuredDays < needDays) return { says: 'too-little', days: measuredDays, needDays };
-  return modelled ?? { says: 'safe', days: Math.min(LOOK_BACK_DAYS, measuredDays) };
+  return modelled ?? { says: 'safe', days: measuredDays, inBand: false };
 }

@@ -48,7 +48,15 @@ export class FungusService {
     return {
       surfaceState,
       assessment,
-      standing: storage.thingStanding({ models: assessment, school: schools.humidity, growth: sick, measuredDays, keptDays }),
+      standing: storage.thingStanding({
+        models: assessment,
+        school: schools.humidity,
+        growth: sick,
+        measuredDays,
+        keptDays,
+        heardMs: readings.ms[readings.length - 1] ?? null,
+        nowMs: now,
+      }),
       measuredDays,
       keptDays,
       sick,

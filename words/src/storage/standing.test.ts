@@ -16,7 +16,7 @@ const EACH: Record<storage.StandingId, storage.Standing> = {
   'not-heard': { says: 'not-heard', since },
   'back-in-band': { says: 'back-in-band', since },
   'on-its-way': { says: 'on-its-way', days: 70 },
-  safe: { says: 'safe', days: 40 },
+  safe: { says: 'safe', days: 40, inBand: true },
 };
 const told = (standing: storage.Standing) => standingWords(standing, () => '5 Feb');
 
@@ -36,6 +36,10 @@ describe('how a place or a thing stands, in words', () => {
     expect(told(EACH['on-its-way'])).toBe('Growth in 2 months, if it goes on so');
     expect(standingBecause(EACH['too-little'])).toBe('Measured on 5 days; it takes 14 to call it safe.');
     expect(standingBecause(EACH.safe)).toBe('Measured in its band for 40 days and up to now, with neither model on its way.');
+    // A thing has no band to have stayed in.
+    expect(standingBecause({ says: 'safe', days: 200, inBand: false })).toBe(
+      'Measured on 200 days and up to now, with neither model on its way.',
+    );
     expect(standingBecause(EACH.watch)).toBeNull();
   });
 });

@@ -58,7 +58,7 @@ export function standingWords(standing: storage.Standing, day: (instant: string)
 export function standingBecause(standing: storage.Standing): string | null {
   switch (standing.says) {
     case 'safe':
-      return `Measured in its band for ${lasting(standing.days)} and up to now, with neither model on its way.`;
+      return `${standing.inBand ? `Measured in its band for ${lasting(standing.days)}` : `Measured on ${Math.round(standing.days)} days`} and up to now, with neither model on its way.`;
     case 'too-little':
       return `Measured on ${standing.days < 1 ? 'less than a day' : `${Math.floor(standing.days)} days`}; it takes ${Math.ceil(standing.needDays)} to call it safe.`;
     case 'drying-out':
