@@ -58,6 +58,10 @@ function learn(known: Known | null, event: GelEvent): Known | null {
 
 const mean = (column: Float64Array): number => column.reduce((sum, value) => sum + value, 0) / column.length;
 
+/** How full desiccant is by the air that stood beside it: the two are in balance within a day, g/g. */
+export const loadingByAir = (kind: DesiccantKind, { temperatureC, humidityPct }: AirLog): number =>
+  desiccantUptake(kind, mean(temperatureC), mean(humidityPct));
+
 /** The room's last month again and again, from now on for a year. */
 function roomAhead(room: AirLog, nowMs: number): AirLog {
   // A room that was not read lately is taken to be as it was read last.
@@ -81,7 +85,7 @@ function loadingNow(
   room: AirLog,
   inside: AirLog,
 ): { loading: number; from: GelReckoning['knownFrom'] } {
-  if (inside.length > 0) return { loading: desiccantUptake(kind, mean(inside.temperatureC), mean(inside.humidityPct)), from: 'measured' };
+  if (inside.length > 0) return { loading: loadingByAir(kind, inside), from: 'measured' };
   const since = part(room, firstFrom(room.ms, Date.parse(at)), room.length);
   if (since.length < 2) return { loading, from };
   return { loading: boxAlong({ ...box, desiccant: { kind, massG, loadingGPerG: loading } }, since).loadingGPerG.at(-1)!, from };

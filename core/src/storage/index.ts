@@ -23,7 +23,7 @@ export {
   loadingAtIndicator,
 } from './desiccants.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
-export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, reckonGel } from './gel.js';
+export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
 export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
 export { ASSUMED_ROOM, INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
@@ -33,7 +33,6 @@ export {
   changedPlace,
   driedDesiccant,
   FEWEST_DAYS,
-  FITTED_IDS,
   type FittedId,
   type FittedPlace,
   fitPlace,
@@ -85,6 +84,7 @@ export {
   type Figures,
   figuresOf,
   needsNothing,
+  OPEN_FROM_PER_DAY,
   type OtherRoom,
   roomInClimate,
   type SingleChange,

@@ -228,7 +228,7 @@ export type OtherRoom = { name: string; readings: Log };
 /** A room that is dried is held at this (common practice: a dehumidifier's usual setting). */
 const DRIED_ROOM_PCT = 50;
 /** As open as a shelf: neither seal nor gel does anything for it. */
-const OPEN_FROM_PER_DAY = 50;
+export const OPEN_FROM_PER_DAY = 50;
 /** A wall that cools it by less is not worth a move, K (our choice). */
 const COLD_WALL_K = 0.5;
 /** Gel is taken out in so many parts of what is there, down to none. */

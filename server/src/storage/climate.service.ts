@@ -65,7 +65,7 @@ export class ClimateService {
 
   private factsOf(known: Known, school: fungus.HumiditySchool): schedule.PlaceClimateFacts {
     const { place, events } = known;
-    const { whole, print, assessment } = this.assessed(known, school);
+    const { whole, print, assessment } = this.known.assessed(known, school);
     const gel = this.known.gelOf(known);
     const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
     const limits = this.memo.get(`limits/${place.id}`, `${place.highPct}/${print}/${lately.length}`, () => ({
@@ -115,7 +115,7 @@ export class ClimateService {
     const { place } = known;
     const nowMs = this.clock.now().getTime();
     const latest = latestOf(known.latest);
-    const { whole, print, assessment } = this.assessed(known, schools.humidity);
+    const { whole, print, assessment } = this.known.assessed(known, schools.humidity);
     const span = { fromMs: this.ribbonStart(timeZone), toMs: nowMs };
     const lastMs = known.hourly.ms[known.hourly.length - 1] ?? 0;
     return {
@@ -143,13 +143,6 @@ export class ClimateService {
   private ribbonStart(timeZone: string): number {
     const today = schedule.localDay(this.clock.now(), timeZone);
     return startOfDay(schedule.addDays(today, 1 - RIBBON_DAYS), timeZone);
-  }
-
-  /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. */
-  private assessed({ place, hourly }: Known, school: fungus.HumiditySchool) {
-    const whole = air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
-    const print = printOf(whole);
-    return { whole, print, assessment: whole.length > 0 ? this.assess(`whole/${place.id}`, whole, school, print) : null };
   }
 
   /** The risk of a log; the same log is not walked twice. */

@@ -1,11 +1,21 @@
 import type { GelState, Place } from '@bright-keeper/contract';
-import { air, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { DeviceRepository, type EventRow, type HouseAir, type Latest, SeriesService } from '../air/index.js';
 import type { Db } from '../db/index.js';
 import { Clock, Memo } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
-import { boxOf, fitSeal, gelEventsOf, printOf, readingsSince, sealIsMeasurable, wholeHours, type KnownPlace } from './placeBox.js';
+import {
+  boxOf,
+  fitSeal,
+  gelEventsOf,
+  printOf,
+  readingsSince,
+  sealIsMeasurable,
+  SURFACE_STATE,
+  wholeHours,
+  type KnownPlace,
+} from './placeBox.js';
 import { roomAround } from './room.js';
 
 /** A place is explained by so much of its past: what was fitted in one half of the year says little of the other. */
@@ -58,6 +68,22 @@ export class KnownService {
       room: roomAround(house, names, place, { fromMs: oldest, toMs }),
       latest: house.latest(place.id),
     };
+  }
+
+  /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. The same log is not walked twice. */
+  assessed({ place, hourly }: Known, humiditySchool: fungus.HumiditySchool) {
+    const whole = air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
+    const print = printOf(whole);
+    const assess = () => fungus.assess(whole, { humiditySchool, surfaceState: SURFACE_STATE });
+    const assessment = whole.length > 0 ? this.memo.get(`risk/${place.id}`, `${humiditySchool}/${print}`, assess) : null;
+    return { whole, print, assessment };
+  }
+
+  /** The one answer to how a place stands, for every page. */
+  standingOf(known: Known, school: fungus.HumiditySchool): storage.Standing {
+    const { whole, assessment } = this.assessed(known, school);
+    const nowMs = this.clock.now().getTime();
+    return storage.placeStanding({ log: whole, ...known.place, models: assessment, school, nowMs, heard: known.latest !== null });
   }
 
   /** The seal, fitted once an hour at most: a fit searches some hundred simulations. */

@@ -1,5 +1,5 @@
 import type { FitInShort, Place, PlaceExplanation, WhatIfStart } from '@bright-keeper/contract';
-import { air, fungus, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, fungus, storage, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database } from '../db/index.js';
 import { Clock } from '../platform/index.js';
@@ -7,7 +7,7 @@ import { SettingsService } from '../settings/index.js';
 import { AdviceService, FEWEST_HOURS } from './advice.service.js';
 import { FitService, type Fit } from './fit.service.js';
 import { KnownService, type House, type Known } from './known.service.js';
-import { boxOf, gelEventsOf, readingsSince, setPointOf, SURFACE_STATE, wholeHours } from './placeBox.js';
+import { boxOf, gelEventsOf, readingsSince, setPointOf, SURFACE_STATE } from './placeBox.js';
 import { roomAround, WHAT_IF_DAYS } from './room.js';
 
 const DAMPEST_DAYS = 30;
@@ -82,10 +82,10 @@ export class WhatIfService {
   }
 
   private async reckon(known: Known): Promise<Reckoned> {
-    const { place, room, hourly } = known;
+    const { place, room } = known;
     const [fit, { schools }] = await Promise.all([this.fits.fitOf(known), this.settings.get(this.database.db)]);
     const nowMs = this.clock.now().getTime();
-    const whole = wholeHours(hourly, Math.floor(nowMs / MS_PER_HOUR));
+    const { whole } = this.known.assessed(known, schools.humidity);
     const assessed = { humiditySchool: schools.humidity, surfaceState: SURFACE_STATE };
     const fromMs = Math.max(nowMs - WHAT_IF_DAYS * MS_PER_DAY, explained(fit) ? gelSince(known) : 0);
     const within = readingsSince(whole, fromMs);
@@ -103,13 +103,7 @@ export class WhatIfService {
       start,
       hindcast: explained(fit) ? drawn(fit, whole) : null,
       figures,
-      standing: storage.placeStanding({
-        log: whole,
-        ...place,
-        models: whole.length > 0 ? fungus.assess(whole, assessed) : null,
-        school: schools.humidity,
-        nowMs,
-      }),
+      standing: this.known.standingOf(known, schools.humidity),
       options,
       trial: {
         place: own,
@@ -144,8 +138,7 @@ function startOf(whole: air.AirLog, within: air.AirLog, options: fungus.AssessOp
 function filledAsItWas(place: storage.FittedPlace, within: air.AirLog): storage.FittedPlace {
   if (!place.desiccant || within.length === 0) return place;
   const day = air.part(within, 0, Math.min(24, within.length));
-  const mean = (column: Float64Array) => column.reduce((sum, v) => sum + v, 0) / column.length;
-  const loadingGPerG = storage.desiccantUptake(place.desiccant.kind, mean(day.temperatureC), mean(day.humidityPct));
+  const loadingGPerG = storage.loadingByAir(place.desiccant.kind, day);
   return { ...place, desiccant: { ...place.desiccant, loadingGPerG } };
 }
 

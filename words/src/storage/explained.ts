@@ -44,8 +44,6 @@ export type Explained = Pick<storage.PlaceFit, 'place' | 'intervals'> & { leakPe
 const AS_WARM_K = 0.3;
 /** Less than this two good hygrometers may differ by, g/m3 (2 % RH at 20 degC). */
 const NOTABLE_EXCESS_GM3 = 0.1;
-/** As often as this it has the air of what is around it. */
-const OPEN_PER_DAY = 50;
 
 function warmthWords({ place: { warmerC, lagH, heatedToC }, intervals }: Explained): string {
   const follows = `it follows within ${lagH < 1.5 ? 'the hour' : `${told(lagH)} h`}`;
@@ -60,7 +58,7 @@ function warmthWords({ place: { warmerC, lagH, heatedToC }, intervals }: Explain
 
 function leakWords({ leakPerDay, place, intervals }: Explained): string {
   const interval = intervals.airChangesPerDay;
-  if (!interval || leakPerDay >= OPEN_PER_DAY || interval.high > 4 * interval.low)
+  if (!interval || leakPerDay >= storage.OPEN_FROM_PER_DAY || interval.high > 4 * interval.low)
     return 'Its air is changed so often that its seal cannot be told.';
   // What openings bring is the same at both ends.
   const byOpenings = place.airChangesPerDay - leakPerDay;

@@ -32,17 +32,10 @@ export type FittedPlace = {
 };
 
 /** What is fitted, by name, with the unit of its name. */
-export const FITTED_IDS = [
-  'airChangesPerDay',
-  'vapourExcessGm3',
-  'bufferPerDay',
-  'bufferDays',
-  'warmerC',
-  'lagH',
-  'heatedToC',
-  'setPointPct',
-] as const satisfies (keyof FittedPlace)[];
-export type FittedId = (typeof FITTED_IDS)[number];
+export type FittedId = keyof Pick<
+  FittedPlace,
+  'airChangesPerDay' | 'vapourExcessGm3' | 'bufferPerDay' | 'bufferDays' | 'warmerC' | 'lagH' | 'heatedToC' | 'setPointPct'
+>;
 
 /** An opening swaps half of the air, as log 2 complete changes spread over the time would. */
 const CHANGES_AN_OPENING = Math.LN2;
