@@ -1,5 +1,5 @@
 import { routes, type Access } from '@bright-keeper/contract';
-import { devices, expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, devices, expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { start, type Running } from './server.js';
 
 /** A phone on the network beside the machine that keeps the household, from an empty one. */
@@ -202,4 +202,45 @@ test('a calendar is given an address of the network, and comes unencrypted only 
   await page.getByRole('button', { name: 'No more' }).click();
   await expect(page.getByText('whoever listens on the network can read it then')).toBeHidden();
   expect([await fetched(network), await fetched(plain)]).toEqual([200, 403]);
+});
+
+test('a phone that was let in keeps what is needed outdoors by itself, and forgets it when it is let go', async ({
+  page,
+  launchOptions,
+}) => {
+  const NAME = 'keeper.home.arpa';
+  await running.kill('SIGTERM');
+  running = await start({ env: { NETWORK_PORT: String(networkPort()), NETWORK_NAMES: NAME } });
+  network = `https://${NAME}:${networkPort()}`;
+  await open(page);
+  // A browser that trusts the certificate and knows the name, as a phone does that followed the first code.
+  const args = [...(launchOptions.args ?? []), '--ignore-certificate-errors', `--host-resolver-rules=MAP ${NAME} 127.0.0.1`];
+  const browser = await chromium.launch({ ...launchOptions, args });
+  const phone = await phoneOf(browser);
+  await pair(page, phone, '/kept');
+  await expect(phone.getByText('0 things are kept with their pages')).toBeVisible();
+  await phone.waitForFunction(async () => (await navigator.serviceWorker.ready).active?.state === 'activated');
+  await phone.context().setOffline(true);
+  await phone.goto(`${network}/handbook`);
+  await expect(phone.getByRole('heading', { name: 'Handbook' })).toBeVisible();
+  await expect(phone.getByText(/^Out of reach/)).toBeVisible();
+  await page.getByRole('button', { name: 'Let Phone go', exact: true }).click();
+  await page.getByRole('button', { name: 'Let Phone go now' }).click();
+  await expect(page.getByText('Phone', { exact: true })).toBeHidden();
+  await phone.context().setOffline(false);
+  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeVisible();
+  const left = () =>
+    phone.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const asked = indexedDB.open('bright-keeper kept');
+          asked.onsuccess = () => {
+            const count = asked.result.transaction('answers').objectStore('answers').count();
+            count.onsuccess = () => (asked.result.close(), resolve(count.result));
+          };
+        }),
+    );
+  await expect.poll(left).toBe(0);
+  await browser.close();
+  phones = [];
 });

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, statfsSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM, ensureChromium } from './chromium.mjs';
@@ -12,12 +12,7 @@ const OUT = join(ROOT, 'docs', 'screenshots');
 const DESK = { width: 1280, height: 800 };
 const TALL = { width: 1280, height: 1480 };
 const PHONE = { width: 390, height: 844 };
-
-/** More megabytes than the disk has left, and not many more. */
-function moreThanIsFree() {
-  const { bavail, bsize } = statfsSync(tmpdir());
-  return Math.ceil((bavail * bsize) / 1024 ** 2) + 500;
-}
+const LONG_PHONE = { width: 390, height: 1180 };
 
 /** A program on a directory of its own, so that the pictures never show anybody's data. */
 function startProgram(script, port, more = {}) {
@@ -123,6 +118,34 @@ async function openToNetwork(browser) {
   await phone.close();
 }
 
+/** A phone out of reach that looked at a lens, while the same look was gone on with at home; and then noted some rain. */
+async function outOfReach(page, look) {
+  await page.evaluate(() => localStorage.setItem('keeps-here', 'yes'));
+  await page.reload();
+  await page.getByText('things are kept with their pages').waitFor();
+  const away = (isAway) => page.context().setOffline(isAway);
+  await away(true);
+  await page.goto(`${URL_HERE}/look/${look}`);
+  await page.getByRole('button', { name: 'Not there after all' }).click();
+  await page.getByText('Kept here, to be carried over').waitFor();
+  const { version, at, answers } = await api('GET', `/api/inspection/looks/${look}`);
+  const [front, ...others] = answers;
+  const seen = { ...front, findings: [...front.findings, { soil: 'dust', severity: 2 }] };
+  await api('PUT', `/api/inspection/looks/${look}`, { version, at, answers: [seen, ...others] });
+  await away(false);
+  await page
+    .getByRole('link', { name: /needs you/ })
+    .first()
+    .waitFor();
+  await away(true);
+  await page.goto(`${URL_HERE}/field?happened=rain`);
+  await page.getByRole('checkbox').first().check();
+  await page.getByRole('button', { name: 'Note it, and keep the rest for home' }).click();
+  await page.getByText('Noted and kept here').waitFor();
+  await page.goto(`${URL_HERE}/kept`);
+  await page.getByRole('button', { name: /^Seen there/ }).click();
+}
+
 /** Every picture: its name, its address, and where it differs from a desk by day. */
 const shots = ({ cupboard, sensorClean, body, lens, look, cleaning }) => [
   ['today', '/'],
@@ -135,6 +158,7 @@ const shots = ({ cupboard, sensorClean, body, lens, look, cleaning }) => [
   ['frames', `/gear/${body}/frames`, { size: TALL }],
   ['front-mark', `/gear/${lens}/front-mark?d=2&focal=35&length=60`],
   ['field-phone', '/field?happened=spray', { size: PHONE }],
+  ['kept-phone', '/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }],
   ['storage', '/storage'],
   ['place', `/storage/${cupboard}?span=season`],
   ['what-if', `/storage/${cupboard}/what-if?ownWarmerC=0`],
@@ -145,11 +169,10 @@ const shots = ({ cupboard, sensorClean, body, lens, look, cleaning }) => [
   ['access', '/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }],
 ];
 
-async function shoot(browser, [name, path, { size = DESK, theme = 'day', at = URL_HERE, act = null } = {}]) {
+async function shoot(browser, [name, path, { size = DESK, act = null } = {}]) {
   const context = await browser.newContext({ viewport: size });
-  await context.addInitScript((t) => localStorage.setItem('theme', t), theme);
   const page = await context.newPage();
-  await page.goto(at + path, { waitUntil: 'networkidle' });
+  await page.goto(URL_HERE + path, { waitUntil: 'networkidle' });
   await act?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(OUT, `${name}.png`) });
@@ -168,17 +191,13 @@ const demo = await startProgram('server/dist/demo.js', PORT, {
   NETWORK_PORT: String(NETWORK_PORT),
   NETWORK_NAMES: 'keeper.home.arpa,localhost',
 });
-// An empty household on a disk that has less room than it asks for: its first page, with the warning above it.
-const full = await startProgram('server/dist/bundle.js', PORT + 1, { BRIGHT_KEEPER_DISK_MARGIN_MB: String(moreThanIsFree()) });
 const browser = await chromium.launch(CHROMIUM);
 // All of them, or those that are named.
 const named = process.argv.slice(2);
 try {
   await openToNetwork(browser);
-  for (const shot of [...shots(await prepare(care)), ['first-page-disk-full', '/', { at: `http://localhost:${PORT + 1}` }]])
-    if (named.length === 0 || named.includes(shot[0])) await shoot(browser, shot);
+  for (const shot of shots(await prepare(care))) if (named.length === 0 || named.includes(shot[0])) await shoot(browser, shot);
 } finally {
   await browser.close();
   end(demo);
-  end(full);
 }

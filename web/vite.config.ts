@@ -1,6 +1,7 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import { basicFace } from './plugins/basicFace.ts';
 import { tellThePages } from './plugins/tellThePages.ts';
 
@@ -9,10 +10,45 @@ const USED_BY_MANY = 15;
 /** The checks of forms are large and stay out of that file: a page without a form goes without them. */
 const CHECKS = /node_modules\/(joi|@hapi|@standard-schema|@hookform|react-hook-form)\/|contract\/src\//;
 
+/** The program as a phone installs it, and all of its files for when there is no network. */
+const installable = () =>
+  VitePWA({
+    strategies: 'injectManifest',
+    srcDir: 'src',
+    filename: 'sw.ts',
+    // Only a browser that keeps things here has it (`kept/serviceWorker.ts`).
+    injectRegister: false,
+    injectManifest: {
+      globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+      // What is named by its content needs no second name.
+      dontCacheBustURLsMatching: /^assets\//,
+      maximumFileSizeToCacheInBytes: 4_000_000,
+    },
+    manifest: {
+      id: '/',
+      name: 'Bright Keeper',
+      short_name: 'Bright Keeper',
+      description: 'Keeps lenses, bodies and optics.',
+      start_url: '/',
+      display: 'standalone',
+      background_color: '#fdfdfc',
+      theme_color: '#17383a',
+      icons: [
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+      shortcuts: [
+        { name: 'Out in the field', url: '/field' },
+        { name: 'Things', url: '/gear' },
+      ],
+    },
+  });
+
 const SERVER = 'http://localhost:4870';
 
 export default defineConfig(({ mode }) => ({
-  plugins: [react(), tailwindcss(), basicFace(), tellThePages()],
+  plugins: [react(), tailwindcss(), basicFace(), tellThePages(), installable()],
   resolve: { conditions: ['source', 'module', 'browser', mode === 'production' ? 'production' : 'development'] },
   worker: { format: 'es' },
   build: {

@@ -101,3 +101,11 @@ export const dayAfter = () =>
     const { from } = beside;
     return typeof from !== 'string' || from <= value ? value : helpers.message({ custom: 'It ends before it begins.' });
   });
+
+/** What a device kept for longer is asked about by a person. */
+const LONGEST_KEPT_S = 400 * 86_400;
+/**
+ * How many seconds ago something was done that is told only now. Both ends are by the clock of the device that kept it, so
+ * that a clock that is wrong does no harm.
+ */
+export const secondsAgo = () => Joi.number().integer().min(0).max(LONGEST_KEPT_S);

@@ -2,6 +2,7 @@ import { lazy, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
 import { Gate } from './areas/access';
 import { HealthBar } from './areas/household';
+import { KeptBar, KeptMark } from './areas/kept';
 import { RunBar } from './areas/schedule';
 import { TodayPage } from './areas/today/TodayPage';
 import { BARE_PAGES, PAGES, type PageFacts } from './pages';
@@ -33,6 +34,7 @@ const BARE = BARE_PAGES.map(routeOf);
 
 const BAR = (
   <>
+    <KeptBar />
     <HealthBar />
     <RunBar />
   </>
@@ -45,7 +47,7 @@ export function Pages() {
     <>
       <Gate />
       <Routes>
-        <Route element={<Shell bar={BAR} onApproach={approach} />}>
+        <Route element={<Shell bar={BAR} mark={<KeptMark />} onApproach={approach} />}>
           {UNDER_THE_RAIL}
           <Route path="*" element={<NotHere />} />
         </Route>

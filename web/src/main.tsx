@@ -6,8 +6,13 @@ import { startTransition, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { queryClient } from './api/client';
+import { keepHere } from './api/kept';
 import { HouseZone } from './areas/settings';
+import { keepsHere } from './kept/keeping';
 import { Pages } from './Pages';
+
+/** What a phone keeps answers before anything is asked for: it may be out of reach from the start. */
+if (keepsHere()) keepHere(import('./kept/begin').then(({ begin }) => begin(queryClient)));
 
 const root = createRoot(document.getElementById('root')!);
 startTransition(() =>

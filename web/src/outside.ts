@@ -12,6 +12,10 @@ export type Outside = {
   channel: (name: string) => { tell: (what: unknown) => void; hear: (heard: (what: unknown) => void) => void };
   /** Does something when this is the only tab that does, or the one before is gone. */
   asTheOnlyTab: (name: string, work: () => void) => void;
+  /** Does something while no other tab does the same; another one waits. */
+  oneAtATime: <T>(name: string, work: () => Promise<T>) => Promise<T>;
+  /** Calls when this device says that its network came or went. */
+  onNetwork: (changed: (isThere: boolean) => void) => void;
   /** Holds a line of server-sent events. A broken one comes back by itself; of one that was refused one is told. */
   listen: (address: string, told: { heard: (id: string, data: string) => void; refused: () => void }) => void;
   /** Calls when this page was asleep and may have missed something. */
@@ -34,6 +38,11 @@ const THIS_BROWSER: Outside = {
     // Over plain HTTP from another machine there are no locks: then each tab does it for itself.
     if (!('locks' in navigator)) return work();
     void navigator.locks.request(name, () => (work(), forGood));
+  },
+  oneAtATime: (name, work) => ('locks' in navigator ? navigator.locks.request(`${name} now`, work) : work()),
+  onNetwork: (changed) => {
+    window.addEventListener('online', () => changed(true));
+    window.addEventListener('offline', () => changed(false));
   },
   listen: (address, { heard, refused }) => {
     const line = new EventSource(address);

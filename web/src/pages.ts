@@ -53,6 +53,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/supplies', 'supplies/SuppliesPage', [routes.supplies]),
   page('/handbook', 'handbook/HandbookPage'),
   page('/diagnose', 'inspection/DiagnosePage'),
+  page('/kept', 'kept/KeptPage'),
   page('/settings', 'settings/SettingsPage'),
   page('/settings/access', 'access/AccessPage', [routes.access]),
   page('/settings/data', 'household/DataPage', [routes.backups]),

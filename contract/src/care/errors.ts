@@ -4,6 +4,11 @@ export const careErrors = errorTable({
   'cleaning-not-found': { status: 404, title: 'This cleaning is not there', remedy: 'Start one from the thing’s plan.' },
   'cleaning-open': { status: 409, title: 'A cleaning of this thing is already open', remedy: 'Go on with it, or end it first.' },
   'cleaning-finished': { status: 409, title: 'This cleaning is finished', remedy: 'It is in the log; a finished one is not changed.' },
+  'cleaning-told-twice': {
+    status: 409,
+    title: 'This cleaning was gone on with elsewhere, and in another way',
+    remedy: 'Look at both and choose which of them it was.',
+  },
   'nothing-to-clean': { status: 422, title: 'There is nothing to clean', remedy: 'Look at it first; what is good enough is left alone.' },
   'nothing-put-off': { status: 422, title: 'Nothing waits for home', remedy: 'The plan leaves nothing undone out here.' },
   'not-to-be-opened': { status: 422, title: 'This is not to be opened by its owner', remedy: 'Hand it to a workshop, or live with it.' },

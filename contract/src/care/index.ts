@@ -1,4 +1,6 @@
 export {
+  type CarriedCleaning,
+  carriedCleaning,
   type CleaningsQuery,
   cleaningsQuery,
   conditionsSchema,
@@ -12,7 +14,7 @@ export {
   startCleaning,
 } from './schema.js';
 export { BECAUSE, planDocument } from './plan.js';
-export { type HappenedOutdoors, happenedOutdoors, type PutOff, type WaitForHome, waitForHome } from './field.js';
+export { type HappenedOutdoors, happenedOutdoors, type PutOff, type ToldLater, type WaitForHome, waitForHome } from './field.js';
 export {
   type SaveTeardown,
   saveTeardown,

@@ -1,6 +1,6 @@
 import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, version } from '../joi.js';
+import { id, instant, secondsAgo, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
 import { sizeMm } from '../inspection/schema.js';
 
@@ -143,11 +143,36 @@ const event = Joi.alternatives().try(
 
 const MOST_EVENTS = 2000;
 
+const eventsDone = () => Joi.array().items(event).max(MOST_EVENTS).required();
+
 /** The whole memory of the cleaning: sent after every tap; undo sends one fewer. */
 export type SaveEvents = { version: number; events: care.BenchEvent[] };
 export const saveEvents = Joi.object<SaveEvents>({
   version: version().required(),
-  events: Joi.array().items(event).max(MOST_EVENTS).required(),
+  events: eventsDone(),
+});
+
+/** A cleaning as a device kept it while the household could not be reached: the whole of it, to be carried over. */
+export type CarriedCleaning = {
+  itemId: string;
+  startedAgoS: number;
+  /** Null while it is not finished. */
+  endedAgoS: number | null;
+  /** What the device planned from: the same plan follows from it. */
+  request: care.PlanRequest;
+  schools: Partial<care.Schools>;
+  events: care.BenchEvent[];
+  /** What the household had of it when the device last knew; null where it was begun there. */
+  base: care.BenchEvent[] | null;
+};
+export const carriedCleaning = Joi.object<CarriedCleaning>({
+  itemId: id().required(),
+  startedAgoS: secondsAgo().required(),
+  endedAgoS: secondsAgo().allow(null).required(),
+  request: planRequest.required(),
+  schools: schoolsSchema.required(),
+  events: eventsDone(),
+  base: eventsDone().allow(null),
 });
 
 /** `acceptShort`: the drawer held less than was used; count it as empty instead of asking again. */

@@ -1,4 +1,6 @@
 export {
+  type CarriedLook,
+  carriedLook,
   type LookAnswer,
   type LookPhoto,
   type LookPhotoParam,

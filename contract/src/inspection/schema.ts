@@ -1,6 +1,6 @@
 import { care } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, version } from '../joi.js';
+import { id, secondsAgo, version } from '../joi.js';
 
 const LONGEST_NOTE = 2000;
 
@@ -43,24 +43,45 @@ export const startLook = Joi.object<StartLook>({ itemId: id().required() });
 
 /** The whole look as it stands: sent after every tap, so that an interruption loses nothing. */
 export type SaveLook = { version: number; at: care.Surface | null; answers: LookAnswer[] };
-export const saveLook = Joi.object<SaveLook>({
-  version: version().required(),
-  at: Joi.string()
+const answersSeen = () => Joi.array().items(lookAnswer).unique('surface').max(care.SURFACE_IDS.length).required();
+const standingAt = () =>
+  Joi.string()
     .valid(...care.SURFACE_IDS)
     .allow(null)
-    .required(),
-  answers: Joi.array().items(lookAnswer).unique('surface').max(care.SURFACE_IDS.length).required(),
+    .required();
+export const saveLook = Joi.object<SaveLook>({ version: version().required(), at: standingAt(), answers: answersSeen() });
+
+/** A look as a device kept it while the household could not be reached: the whole of it, to be carried over. */
+export type CarriedLook = {
+  itemId: string;
+  startedAgoS: number;
+  /** Null while it is not finished. */
+  endedAgoS: number | null;
+  at: care.Surface | null;
+  answers: LookAnswer[];
+  /** What the household had of it when the device last knew; null where it was begun there. */
+  base: LookAnswer[] | null;
+};
+export const carriedLook = Joi.object<CarriedLook>({
+  itemId: id().required(),
+  startedAgoS: secondsAgo().required(),
+  endedAgoS: secondsAgo().allow(null).required(),
+  at: standingAt(),
+  answers: answersSeen(),
+  base: answersSeen().allow(null),
 });
 
 /** A photograph of what a look saw on a surface. */
 export type LookPhoto = { id: string; surface: care.Surface; blob: string; keepsAll: boolean; at: string };
 export type LookPhotos = { photos: LookPhoto[] };
-export type LookPhotoQuery = { surface: care.Surface; keepAll: boolean };
+/** `id`: by which a device that sends it twice is known to; made by it. */
+export type LookPhotoQuery = { surface: care.Surface; keepAll: boolean; id?: string };
 export const lookPhotoQuery = Joi.object<LookPhotoQuery>({
   surface: Joi.string()
     .valid(...care.SURFACE_IDS)
     .required(),
   keepAll: Joi.boolean().default(false),
+  id: id(),
 });
 export type LookPhotoParam = { id: string; photoId: string };
 export const lookPhotoParam = Joi.object<LookPhotoParam>({ id: id().required(), photoId: id().required() });

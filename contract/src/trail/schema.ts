@@ -8,6 +8,7 @@ export const TRAIL_ACTS = [
   'noted',
   'moved',
   'finished',
+  'carried-over',
   'dropped',
   'removed',
   'put-away',

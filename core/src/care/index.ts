@@ -57,6 +57,7 @@ export {
   type Waiting,
   waitingFor,
 } from './bench.js';
+export { benchTogether, isSameBench } from './benchTogether.js';
 export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
 export { gentleWord, type GentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';
 export {

@@ -1,4 +1,5 @@
 import { benchState, type BenchEvent } from './bench.js';
+import { canonical } from './canonical.js';
 import { planCleaning } from './planCleaning.js';
 import { roundsOf } from './rounds.js';
 import type { CleaningPlan, PlanRequest, Step } from './types.js';
@@ -6,13 +7,6 @@ import type { CleaningPlan, PlanRequest, Step } from './types.js';
 /** Which of the things a plan was made from have changed since, so that another plan would come out. */
 export type StaleBecause = 'drawer' | 'schools';
 
-/** With keys in order: a database gives a stored plan back with its keys in another one. */
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_, inner: unknown) =>
-    inner !== null && typeof inner === 'object' && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => a.localeCompare(b)))
-      : inner,
-  );
 const differs = (a: unknown, b: unknown): boolean => canonical(a) !== canonical(b);
 
 /** What one does and with what; the texts around it do not make a plan stale. */

@@ -1,4 +1,6 @@
 import {
+  type CarriedCleaning,
+  carriedCleaning,
   cleaningsQuery,
   idParam,
   planRequest,
@@ -86,6 +88,17 @@ export class CareController {
   })
   finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(finishCleaning) how: FinishCleaning): Promise<ItemPage> {
     return this.service.finish(id, how);
+  }
+
+  @Put('cleanings/:id/carried')
+  @Route({
+    summary: 'Take in a cleaning as a device kept it, begun, gone on with or finished; the same sent twice is one',
+    does: ['carried-over', 'cleaning'],
+    body: carriedCleaning,
+    byId: true,
+  })
+  carry(@CheckedParams(idParam) { id }: ById, @CheckedBody(carriedCleaning) cleaning: CarriedCleaning): Promise<Cleaning> {
+    return this.service.carry(id, cleaning);
   }
 
   @Delete('cleanings/:id')

@@ -1,49 +1,25 @@
 import {
+  type CarriedCleaning,
   careErrors,
   type Cleaning,
   type CleaningsQuery,
+  commonErrors,
   type FinishCleaning,
-  type Item,
   type ItemPage,
   type SaveEvents,
   type StartCleaning,
-  type SurfaceState,
 } from '@bright-keeper/contract';
-import { care, inspection, supplies } from '@bright-keeper/core';
+import { care } from '@bright-keeper/core';
 import { summaryWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
-import { GearRepository } from '../gear/index.js';
 import { GearService } from '../shelf/index.js';
 import { problem } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
-import { JournalRepository } from '../journal/index.js';
 import { SettingsService } from '../settings/index.js';
-import { SuppliesService } from '../supplies/index.js';
 import { CareRepository, type KeptCleaning } from './care.repository.js';
-import { FieldService } from './field.service.js';
+import { CleaningEnding } from './cleaningEnding.js';
 import { PlanRequestService } from './planRequest.service.js';
-
-/** What still lies on a surface after it was cleaned: what no step of the plan was for. */
-function leftOn(state: SurfaceState, outcome: care.Outcome, plan: care.CleaningPlan): SurfaceState['findings'] {
-  if (outcome !== 'clean-enough') return state.findings;
-  const removed = new Set(plan.steps.filter((s) => s.surface === state.surface).flatMap((s) => s.removes));
-  return state.findings.filter((f) => !removed.has(f.soil));
-}
-
-/** What an end at the bench says of a surface whatever else is known of it; null where a fresh assessment says it. */
-const VERDICT_OF: Record<care.Outcome, { verdict: care.Verdict; because: care.BenchEnd } | null> = {
-  'clean-enough': null,
-  left: null,
-  'not-reached': null,
-  'stopped-by-grit': null,
-  'stopped-by-salt': null,
-  'film-left': { verdict: 'clean', because: { reason: 'film-left' } },
-  'lies-deeper': { verdict: 'hand-over', because: { reason: 'lies-deeper' } },
-  'is-damage': { verdict: 'leave', because: { reason: 'is-damage' } },
-  'did-not-come-off': { verdict: 'hand-over', because: { reason: 'did-not-come-off' } },
-  'shutter-closed-on-it': { verdict: 'hand-over', because: { reason: 'shutter-closed-on-it' } },
-};
 
 /** Plans, and the cleanings that follow them. */
 @Injectable()
@@ -52,12 +28,9 @@ export class CareService {
     private readonly database: Database,
     private readonly repository: CareRepository,
     private readonly gear: GearService,
-    private readonly gearRepository: GearRepository,
-    private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
-    private readonly drawer: SuppliesService,
     private readonly requests: PlanRequestService,
-    private readonly field: FieldService,
+    private readonly ending: CleaningEnding,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -113,17 +86,38 @@ export class CareService {
     return this.database
       .transaction(async (db) => {
         const cleaning = await this.repository.versioned.open(db, id);
-        const item = await this.gear.get(db, cleaning.itemId);
-        const at = this.clock.now();
-        const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
-        await this.update(db, id, version, { finishedAt: at });
-        await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, cleaning.events), acceptShort);
-        await this.writeStates(db, item, cleaning, outcomes, at);
-        await this.writeContactsAndLog(db, cleaning, outcomes, at);
-        await this.field.putOff(db, item.id, cleaning.plan.deferred);
-        return item.id;
+        await this.update(db, id, version, { finishedAt: this.clock.now() });
+        await this.ending.write(db, cleaning, this.clock.now(), acceptShort);
+        return cleaning.itemId;
       })
       .then((itemId) => this.gear.page(itemId));
+  }
+
+  /**
+   * Takes in a cleaning as a device kept it: what only one of both went on with is taken, and the same sent twice is one.
+   * An end is of when it was, not of now, and what the drawer held less of than was used is counted as used up.
+   *
+   * @throws ProblemError 409 `cleaning-told-twice` where both went on differently, `cleaning-finished` where it was
+   * finished without what the device did, `cleaning-open` where another one of the thing is open; each with what there is.
+   */
+  carry(id: string, carried: CarriedCleaning): Promise<Cleaning> {
+    return this.database.transaction(async (db) => {
+      const known = await this.repository.find(db, id);
+      if (known && known.itemId !== carried.itemId) throw problem(careErrors, 'cleaning-not-found');
+      const cleaning = known ?? (await this.begunElsewhere(db, id, carried));
+      const events = care.benchTogether(cleaning.plan, carried.base ?? [], carried.events, cleaning.events);
+      if (known?.finishedAt) {
+        if (events && care.isSameBench(events, known.events)) return this.view(db, known);
+        throw problem(careErrors, 'cleaning-finished', { current: await this.view(db, known) });
+      }
+      if (events === null) throw problem(careErrors, 'cleaning-told-twice', { current: await this.view(db, cleaning) });
+      if (care.benchState(cleaning.plan, events).rehearsed) await this.settings.rehearsed(db, await this.settings.today(db));
+      if (carried.endedAgoS === null) return this.update(db, id, cleaning.version, { events });
+      const finishedAt = this.clock.ago(carried.endedAgoS);
+      const ended = await this.update(db, id, cleaning.version, { events, finishedAt });
+      await this.ending.write(db, ended, finishedAt, true);
+      return ended;
+    });
   }
 
   /** Drops a cleaning nobody has touched anything in. */
@@ -136,6 +130,31 @@ export class CareService {
     });
   }
 
+  /** A cleaning that began on a device, by the plan that follows from what it was planned from there. */
+  private async begunElsewhere(db: Db, id: string, carried: CarriedCleaning): Promise<KeptCleaning> {
+    const { itemId, request, schools, startedAgoS, endedAgoS } = carried;
+    const item = await this.gear.get(db, itemId);
+    const plan = care.planCleaning(request);
+    if (plan.steps.length === 0) throw problem(careErrors, 'nothing-to-clean', { detail: summaryWords(plan.summary) });
+    if (item.kind !== request.item.kind)
+      throw problem(commonErrors, 'bad-input', { fields: { 'request.item.kind': `This thing is a ${care.kindFacts(item.kind).name}.` } });
+    const open = endedAgoS === null ? await this.repository.openOf(db, itemId) : null;
+    if (open && open.events.length > 0) throw problem(careErrors, 'cleaning-open', { current: await this.view(db, open) });
+    // One in which nothing was done is most likely the same: begun there, and the answer never reached the device.
+    if (open) await this.repository.remove(db, open.id);
+    await this.repository.insert(db, {
+      id,
+      itemId,
+      request,
+      chosenSchools: schools,
+      plan,
+      events: [],
+      startedAt: this.clock.ago(startedAgoS),
+      finishedAt: endedAgoS === null ? null : this.clock.ago(endedAgoS),
+    });
+    return this.repository.versioned.find(db, id);
+  }
+
   private requestNow(db: Db, { request, chosenSchools }: KeptCleaning): Promise<care.PlanRequest> {
     return this.requests.withHouse(db, request, { place: request.place, conditions: request.conditions, schools: chosenSchools });
   }
@@ -144,67 +163,6 @@ export class CareService {
     if (cleaning.finishedAt) return { ...cleaning, staleBecause: [] };
     const now = await this.requestNow(db, { ...cleaning, chosenSchools });
     return { ...cleaning, staleBecause: care.staleBecause(cleaning.plan, cleaning.events, cleaning.request, now) };
-  }
-
-  private async writeStates(
-    db: Db,
-    item: Item,
-    { plan, request }: KeptCleaning,
-    outcomes: ReturnType<typeof care.outcomesOf>,
-    at: Date,
-  ): Promise<void> {
-    const states = (await this.gearRepository.statesOf(db, [item.id])).get(item.id) ?? [];
-    const worked = states.filter((s) => outcomes[s.surface] && outcomes[s.surface] !== 'not-reached');
-    await this.gearRepository.saveStates(
-      db,
-      item.id,
-      worked.map((state) => {
-        const outcome = outcomes[state.surface]!;
-        const findings = leftOn(state, outcome, plan);
-        const assessed = inspection.assessSurface(
-          item,
-          findings.map((f) => ({ ...f, surface: state.surface })),
-          request.schools,
-        );
-        return { surface: state.surface, findings, knownSince: at, ...(VERDICT_OF[outcome] ?? assessed) };
-      }),
-    );
-  }
-
-  private async writeContactsAndLog(db: Db, cleaning: KeptCleaning, outcomes: ReturnType<typeof care.outcomesOf>, at: Date): Promise<void> {
-    const { contacts, done } = care.benchState(cleaning.plan, cleaning.events);
-    const { itemId, plan } = cleaning;
-    const touched = Object.entries(contacts) as [care.Surface, number][];
-    await this.gearRepository.addContacts(
-      db,
-      touched.map(([surface, touches]) => ({
-        id: this.ids.next(),
-        itemId,
-        surface,
-        touches,
-        withoutEvidence: care.isWithoutEvidence(cleaning.request.findings.filter((f) => f.surface === surface)),
-        at,
-      })),
-    );
-    const doneSteps = plan.steps.filter((s) => done.includes(s.id));
-    const tacky = plan.steps.some((s) => s.removes.includes('sticky-coating') && outcomes[s.surface] !== 'not-reached');
-    await this.journal.addForThings(db, [
-      {
-        id: this.ids.next(),
-        itemId,
-        at,
-        data: {
-          kind: 'clean',
-          cleaningId: cleaning.id,
-          place: cleaning.request.place,
-          outcomes,
-          contacts,
-          methods: [...new Set(doneSteps.map((s) => s.method))],
-          minutes: Math.max(1, Math.round((at.getTime() - Date.parse(cleaning.startedAt)) / 60_000)),
-          ...(tacky ? { tacky } : {}),
-        },
-      },
-    ]);
   }
 
   private async update(

@@ -175,6 +175,7 @@ export class GearRepository {
     return rows.map(({ row: { itemId: of, ...state }, ...thing }) => ({ ...thing, itemId: of, state }));
   }
 
+  /** What is known of surfaces; of one that was seen later than this, that stands. */
   async saveStates(db: Db, itemId: string, states: readonly Omit<StateRow, 'itemId'>[]): Promise<void> {
     if (states.length === 0) return;
     await db
@@ -188,6 +189,7 @@ export class GearRepository {
           because: sql`excluded.because`,
           knownSince: sql`excluded.known_since`,
         },
+        setWhere: sql`excluded.known_since >= ${surfaceStates.knownSince}`,
       });
   }
 

@@ -1,4 +1,6 @@
 import {
+  type CarriedLook,
+  carriedLook,
   idParam,
   saveLook,
   startLook,
@@ -61,6 +63,17 @@ export class InspectionController {
   })
   finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
     return this.inspection.finish(id, version);
+  }
+
+  @Put(':id/carried')
+  @Route({
+    summary: 'Take in a look as a device kept it, begun, gone on with or finished; the same sent twice is one',
+    does: ['carried-over', 'look'],
+    body: carriedLook,
+    byId: true,
+  })
+  carry(@CheckedParams(idParam) { id }: ById, @CheckedBody(carriedLook) look: CarriedLook): Promise<LookDoc> {
+    return this.inspection.carry(id, look);
   }
 
   @Delete(':id')

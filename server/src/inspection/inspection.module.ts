@@ -7,12 +7,13 @@ import { SettingsModule } from '../settings/index.js';
 import { InspectionController } from './inspection.controller.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { InspectionService } from './inspection.service.js';
+import { LookEnding } from './lookEnding.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
 @Module({
   imports: [BlobModule, GearModule, GearTablesModule, JournalModule, SettingsModule],
   controllers: [InspectionController],
-  providers: [InspectionRepository, InspectionService, LookPhotoService],
+  providers: [InspectionRepository, InspectionService, LookEnding, LookPhotoService],
   exports: [InspectionService],
 })
 export class InspectionModule {}

@@ -1,14 +1,21 @@
-import { inspectionErrors, type Item, type ItemPage, type LookAnswer, type LookDoc, type SaveLook } from '@bright-keeper/contract';
+import {
+  type CarriedLook,
+  inspectionErrors,
+  type Item,
+  type ItemPage,
+  type LookAnswer,
+  type LookDoc,
+  type SaveLook,
+} from '@bright-keeper/contract';
 import { care, inspection, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
-import { GearRepository } from '../gear/index.js';
 import { GearService } from '../shelf/index.js';
 import { problem } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { JournalRepository } from '../journal/index.js';
-import { SettingsService } from '../settings/index.js';
 import { InspectionRepository } from './inspection.repository.js';
+import { LookEnding } from './lookEnding.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
 @Injectable()
@@ -17,10 +24,9 @@ export class InspectionService {
     private readonly database: Database,
     private readonly repository: InspectionRepository,
     private readonly gear: GearService,
-    private readonly gearRepository: GearRepository,
     private readonly journal: JournalRepository,
     private readonly photos: LookPhotoService,
-    private readonly settings: SettingsService,
+    private readonly ending: LookEnding,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -52,50 +58,34 @@ export class InspectionService {
   /** Writes what is known of each surface and the journal, together; the next look falls due from it. */
   finish(id: string, version: number): Promise<ItemPage> {
     return this.database
-      .transaction(async (db) => {
-        const look = await this.repository.versioned.open(db, id);
-        // What was only expected there, and that nobody has confirmed, was not seen.
-        const seen = look.answers.filter((a) => !a.noted);
-        if (seen.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
-        const at = this.clock.now();
-        const item = await this.gear.get(db, look.itemId);
-        const { schools } = await this.settings.get(db);
-        const own = care.surfacesOf(item.kind, item.traits);
-        const answers = seen.filter((a) => own.includes(a.surface));
-        const states = answers.map(({ surface, findings }) => ({
-          surface,
-          findings,
-          knownSince: at,
-          ...inspection.assessSurface(
-            item,
-            findings.map((f) => ({ ...f, surface })),
-            schools,
-          ),
-        }));
-        const { photos } = await this.photos.of(id, db);
-        await this.repository.versioned.update(db, id, version, { finishedAt: at });
-        await this.gearRepository.saveStates(db, item.id, states);
-        await this.journal.addForThings(db, [
-          {
-            id: this.ids.next(),
-            itemId: item.id,
-            at,
-            data: {
-              kind: 'look',
-              lookId: id,
-              looked: answers.length,
-              seen: answers.map((a) => a.surface),
-              ...(photos.length > 0 ? { photos: photos.length } : {}),
-              verdicts: states
-                .filter((s) => s.findings.length > 0)
-                .map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
-              notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
-            },
-          },
-        ]);
-        return item.id;
-      })
+      .transaction(async (db) => this.ending.end(db, await this.repository.versioned.open(db, id), version, this.clock.now()))
       .then((itemId) => this.gear.page(itemId));
+  }
+
+  /**
+   * Takes in a look as a device kept it: what only one of both changed is taken, and the same sent twice is one. An end
+   * is of when it was, not of now.
+   *
+   * @throws ProblemError 409 `look-told-twice` where both say different things of a surface, `look-finished` where it was
+   * finished without what the device saw; each with what there is.
+   */
+  carry(id: string, carried: CarriedLook): Promise<LookDoc> {
+    return this.database.transaction(async (db) => {
+      const known = await this.repository.find(db, id);
+      if (known && known.itemId !== carried.itemId) throw problem(inspectionErrors, 'look-not-found');
+      const look = known ?? (await this.begunElsewhere(db, id, carried));
+      const { answers, differing } = inspection.seenTogether(carried.base ?? [], carried.answers, look.answers);
+      if (known?.finishedAt) {
+        if (inspection.saysTheSame(answers, known.answers)) return known;
+        throw problem(inspectionErrors, 'look-finished', { current: known });
+      }
+      if (differing.length > 0) throw problem(inspectionErrors, 'look-told-twice', { current: look });
+      await this.checkSurfaces(db, look.itemId, answers);
+      const saved = await this.repository.versioned.update(db, look.id, look.version, { at: carried.at, answers });
+      if (carried.endedAgoS === null) return saved;
+      await this.ending.end(db, saved, saved.version, this.clock.ago(carried.endedAgoS));
+      return this.repository.versioned.find(db, saved.id);
+    });
   }
 
   /** Drops an open look; nothing of it was counted anywhere. */
@@ -118,6 +108,16 @@ export class InspectionService {
       answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
     }
     return [...answers.values()];
+  }
+
+  /** A look that began on a device: one that is gone on with joins the one that is open here. */
+  private async begunElsewhere(db: Db, id: string, { itemId, startedAgoS, endedAgoS }: CarriedLook): Promise<LookDoc> {
+    await this.gear.get(db, itemId);
+    const open = endedAgoS === null ? await this.repository.openOf(db, itemId) : null;
+    if (open) return open;
+    const finishedAt = endedAgoS === null ? null : this.clock.ago(endedAgoS);
+    await this.repository.insert(db, { id, itemId, at: null, answers: [], startedAt: this.clock.ago(startedAgoS), finishedAt });
+    return this.repository.versioned.find(db, id);
   }
 
   private async checkSurfaces(db: Db, itemId: string, answers: readonly LookAnswer[]): Promise<void> {

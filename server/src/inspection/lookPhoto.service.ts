@@ -31,16 +31,26 @@ export class LookPhotoService {
     return { photos: (await this.rows(db, lookId)).map(toPhoto) };
   }
 
-  async add(lookId: string, { surface, keepAll }: LookPhotoQuery, bytes: Uint8Array): Promise<LookPhoto> {
+  async add(lookId: string, { surface, keepAll, id }: LookPhotoQuery, bytes: Uint8Array): Promise<LookPhoto> {
     // Before the transaction: others need not wait while a picture is worked on.
     const { type, data } = await pictureToKeep(bytes, keepAll);
     return this.database.transaction(async (db) => {
       const look = await this.looks.versioned.find(db, lookId);
+      const before = await this.rows(db, lookId);
+      const again = before.find((photo) => photo.id === id);
+      if (again) return toPhoto(again);
       const item = (await this.gear.find(db, look.itemId))!;
       if (!care.hasSurface(item.kind, item.traits, surface)) throw problem(inspectionErrors, 'surface-not-there');
-      if ((await this.rows(db, lookId)).length >= MOST) throw problem(inspectionErrors, 'too-many-photos');
+      if (before.length >= MOST) throw problem(inspectionErrors, 'too-many-photos');
       const blob = await this.blobs.put(db, type, data, this.clock.now());
-      const row: Row = { id: this.ids.next(), lookId, surface, blob, keepsAll: keepAll, at: this.clock.now() };
+      const row: Row = {
+        id: (await this.isFree(db, id)) ? id! : this.ids.next(),
+        lookId,
+        surface,
+        blob,
+        keepsAll: keepAll,
+        at: this.clock.now(),
+      };
       await db.insert(lookPhotos).values(row);
       return toPhoto(row);
     });
@@ -60,6 +70,11 @@ export class LookPhotoService {
     const photos = await this.rows(db, lookId);
     await db.delete(lookPhotos).where(eq(lookPhotos.lookId, lookId));
     for (const { blob } of photos) await this.blobs.removeUnused(db, blob);
+  }
+
+  private async isFree(db: Db, id: string | undefined): Promise<boolean> {
+    if (id === undefined) return false;
+    return (await db.select({ id: lookPhotos.id }).from(lookPhotos).where(eq(lookPhotos.id, id))).length === 0;
   }
 
   private rows(db: Db, lookId: string): Promise<Row[]> {

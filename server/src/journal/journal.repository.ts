@@ -55,6 +55,15 @@ export class JournalRepository {
     return row ? toEntry(row) : null;
   }
 
+  /** Which of these there are. */
+  async known(db: Db, ids: readonly string[]): Promise<string[]> {
+    const rows = await db
+      .select({ id: journalEntries.id })
+      .from(journalEntries)
+      .where(inArray(journalEntries.id, [...ids]));
+    return rows.map(({ id }) => id);
+  }
+
   /** The entry that tells of a test frame. */
   async ofFrame(db: Db, itemId: string, frameId: string): Promise<string | null> {
     const [row] = await db

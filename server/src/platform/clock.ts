@@ -3,6 +3,11 @@ import { v7 } from 'uuid';
 /** The time, as the services ask for it: a test or the demo hands in its own. */
 export abstract class Clock {
   abstract now(): Date;
+
+  /** So many seconds before now. */
+  ago(seconds: number): Date {
+    return new Date(this.now().getTime() - seconds * 1000);
+  }
 }
 
 export class SystemClock extends Clock {

@@ -1,6 +1,8 @@
 import type { accessErrors, Problem } from '@bright-keeper/contract';
 import { outside } from '../outside';
+import { keptHere, mayKeep } from './kept';
 import { letIn } from './letIn';
+import { reach } from './reach';
 
 /** A refusal of the server, or its silence, in words a person can act on. */
 export class ApiError extends Error {
@@ -48,14 +50,19 @@ async function heldIn<T>(response: Response): Promise<T> {
   }
 }
 
+/** From here on it is the household's own fault, or of a proxy in front of one that is away. */
+export const FIRST_SERVER_FAULT = 500;
+
 async function send(path: string, init: RequestInit): Promise<Response> {
   const { turn } = letIn;
   let response: Response;
   try {
     response = await outside.fetch(path, init);
   } catch {
+    reach.silent();
     throw new ApiError(OFFLINE);
   }
+  if (response.status < FIRST_SERVER_FAULT) reach.answered();
   if (response.ok) {
     letIn.hasBeenIn = true;
     return response;
@@ -74,7 +81,12 @@ async function json<T>(method: string, path: string, body?: unknown): Promise<T>
 
 /** The API as the areas call it; every failure is an ApiError. */
 export const http = {
-  get: <T>(path: string) => json<T>('GET', path),
+  /** Where this browser keeps what was answered, that answers while the household is out of reach. */
+  get: async <T>(path: string): Promise<T> => {
+    const ask = () => json<T>('GET', path);
+    const kept = mayKeep() ? await keptHere() : null;
+    return kept ? kept.answers.get(path, ask) : ask();
+  },
   post: <T>(path: string, body: unknown) => json<T>('POST', path, body),
   put: <T>(path: string, body: unknown) => json<T>('PUT', path, body),
   /** A file as it is, streamed by the browser and never read into the page. */

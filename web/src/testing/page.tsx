@@ -110,4 +110,6 @@ export function endPage(): void {
   restore();
   cleanup();
   queryClient.clear();
+  // What a page had not saved yet is remembered for the next: of another test that is none.
+  localStorage.clear();
 }

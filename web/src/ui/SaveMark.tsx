@@ -1,4 +1,5 @@
-import { Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
+import { ArrowUpFromLine, Check, CloudOff, LoaderCircle, TriangleAlert } from 'lucide-react';
+import { useWaits } from '../api/useKept';
 import type { SaveState } from '../api/SavedDocument';
 
 const MARKS = {
@@ -7,10 +8,12 @@ const MARKS = {
   retrying: { icon: CloudOff, words: 'Server does not answer; still trying', tone: 'text-lamp' },
   conflict: { icon: TriangleAlert, words: 'Not saved', tone: 'text-act' },
 } satisfies Record<SaveState, unknown>;
+const KEPT = { icon: ArrowUpFromLine, words: 'Kept here, to be carried over', tone: 'text-lamp' };
 
-/** Whether what is on the screen is safe. */
-export function SaveMark({ state }: { state: SaveState }) {
-  const { icon: Icon, words, tone } = MARKS[state];
+/** Whether what is on the screen is safe, and where. */
+export function SaveMark({ id, state }: { id: string; state: SaveState }) {
+  const waits = useWaits(id);
+  const { icon: Icon, words, tone } = state === 'saved' && waits ? KEPT : MARKS[state];
   return (
     <span role="status" className={`inline-flex items-center gap-1.5 self-center text-sm ${tone}`}>
       <Icon size={16} aria-hidden="true" /> {words}

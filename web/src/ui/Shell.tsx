@@ -35,8 +35,10 @@ const Mark = () => (
   </svg>
 );
 
+type ShellProps = { bar?: ReactNode; mark?: ReactNode; onApproach: (to: string) => void };
+
 /** The rail above every page; on a phone it lies along the bottom edge. */
-export function Shell({ bar, onApproach }: { bar?: ReactNode; onApproach: (to: string) => void }) {
+export function Shell({ bar, mark, onApproach }: ShellProps) {
   const approach = (to: string) => ({ onPointerEnter: () => onApproach(to), onFocus: () => onApproach(to) });
   return (
     <div className="min-h-dvh bg-page">
@@ -61,7 +63,8 @@ export function Shell({ bar, onApproach }: { bar?: ReactNode; onApproach: (to: s
               </NavLink>
             ))}
           </nav>
-          <div className="ml-auto flex md:hidden">
+          <div className="ml-auto md:ml-2">{mark}</div>
+          <div className="flex md:hidden">
             {AT_THE_TOP.map(({ to, name, icon: Icon }) => (
               <NavLink key={to} to={to} aria-label={name} {...approach(to)} className="flex size-11 items-center justify-center">
                 <Icon size={20} aria-hidden="true" />

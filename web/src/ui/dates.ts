@@ -31,3 +31,12 @@ export const fullInstant = (instant: string, timeZone: string): string =>
 /** "26 Nov 2026, 16:00", on the clock of a zone. */
 export const shortInstant = (ms: number, timeZone: string): string =>
   formatOf({ day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', timeZone }).format(ms);
+const clock = (ms: number, timeZone: string): string => formatOf({ hour: '2-digit', minute: '2-digit', timeZone }).format(ms);
+/** "16:00" today, "26 Nov, 16:00" on another day, on the clock of a zone. */
+export const momentFrom =
+  (now: Date, timeZone: string) =>
+  (ms: number): string => {
+    const day = dayOf(ms, timeZone);
+    return day === dayOf(now.getTime(), timeZone) ? clock(ms, timeZone) : `${day}, ${clock(ms, timeZone)}`;
+  };
+const dayOf = (ms: number, timeZone: string): string => formatOf({ day: 'numeric', month: 'short', timeZone }).format(ms);

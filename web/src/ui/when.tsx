@@ -1,5 +1,6 @@
 import { schedule } from '@bright-keeper/core';
-import { fullInstant, longDate } from './dates';
+import { outside } from '../outside';
+import { fullInstant, longDate, momentFrom } from './dates';
 import { useToday, useZone } from './zone';
 
 function inWords(days: number): string {
@@ -39,3 +40,6 @@ export function At({ instant }: { instant: string }) {
     </time>
   );
 }
+
+/** Writes a moment as one says it today: the time, and the day where it is another. */
+export const useMoment = (): ((ms: number) => string) => momentFrom(outside.now(), useZone());

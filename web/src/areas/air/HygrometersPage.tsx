@@ -18,7 +18,7 @@ const SOURCE_WORDS: Record<Device['source'], string> = { hand: 'read by hand', c
 
 /** A reading of this hygrometer, typed in. */
 function ByHand({ device }: { device: Device }) {
-  const save = useHandReading(device.id);
+  const save = useHandReading(device);
   return <HandReadingForm id={device.id} verb="Note it" save={save.mutateAsync} />;
 }
 

@@ -17,6 +17,8 @@ import {
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
+import { orKept } from '../../api/orKept';
+import { dialIn } from '../../api/dial';
 import { storageChanged } from '../storage';
 
 const LIVE_MS = 10_000;
@@ -37,29 +39,27 @@ export const useCalibrate = (id: string) =>
     mutationFn: (input: CalibrationInput) => http.post<Device>(routes.deviceCalibrations(id), input),
     onSettled: storageChanged,
   });
-export const useHandReading = (id: string) =>
-  useMutation({ mutationFn: (reading: HandReading) => http.post<Accepted>(routes.deviceReadings(id), reading), onSettled: storageChanged });
+export const useHandReading = ({ id, name }: Pick<Device, 'id' | 'name'>) =>
+  useMutation({
+    mutationFn: (reading: HandReading) =>
+      orKept(
+        () => http.post<Accepted>(routes.deviceReadings(id), reading),
+        (kept) => kept.notes.reading(reading, { deviceId: id, name }),
+      ),
+    onSettled: storageChanged,
+  });
 
 /** The first reading of a place: with it comes a hygrometer read by hand, made where none lies there yet. */
 export function useFirstReading({ id, name }: Pick<Place, 'id' | 'name'>) {
   return useMutation({
-    mutationFn: async (reading: HandReading) => {
-      const { devices } = await http.get<Devices>(routes.devices);
-      const input: DeviceInput = {
-        name: `${name}, by hand`,
-        source: 'hand',
-        outdoor: false,
-        placeId: id,
-        everyMinutes: A_WEEK_MIN,
-        note: '',
-      };
-      const dial = devices.find((d) => d.placeId === id && d.source === 'hand') ?? (await http.post<Device>(routes.devices, input));
-      return http.post<Accepted>(routes.deviceReadings(dial.id), reading);
-    },
+    mutationFn: (reading: HandReading) =>
+      orKept(
+        async () => http.post<Accepted>(routes.deviceReadings(await dialIn({ id, name })), reading),
+        (kept) => kept.notes.reading(reading, { place: { id, name } }),
+      ),
     onSettled: storageChanged,
   });
 }
-const A_WEEK_MIN = 10_080;
 
 export const useLogPreview = () =>
   useMutation({ mutationFn: (request: LogPreviewRequest) => http.post<LogPreview>(routes.logPreview, request) });

@@ -55,6 +55,7 @@ function whereWords({ phase, step, round }: care.BenchState, surfaces: readonly 
 }
 
 type HeaderProps = {
+  id: string;
   name: string;
   where: string;
   saved: SaveState;
@@ -65,12 +66,12 @@ type HeaderProps = {
 };
 
 /** What is on the bench, where one is, whether it is saved; and the two ways back. */
-const Header = ({ name, where, saved, undo, out }: HeaderProps) => (
+const Header = ({ id, name, where, saved, undo, out }: HeaderProps) => (
   <header className="flex items-center justify-between gap-3 border-b border-line bg-sheet px-4 py-2">
     <div className="min-w-0">
       <h1 className="truncate font-semibold">{name}</h1>
       <p className="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-        {where} <SaveMark state={saved} />
+        {where} <SaveMark id={id} state={saved} />
       </p>
     </div>
     <div className="flex shrink-0 gap-2 whitespace-nowrap">
@@ -122,6 +123,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
   return (
     <main className="flex h-dvh flex-col bg-page">
       <Header
+        id={cleaning.id}
         name={cleaning.itemName}
         where={whereWords(state, surfaces)}
         saved={doc.state}

@@ -35,7 +35,7 @@ describe('out in the field', () => {
     fireEvent.click(await screen.findByLabelText(/Corvane 35/));
     await waitFor(() => expect(page.address()).toBe('/field?happened=rain&things=a'));
     fireEvent.click(note());
-    await waitFor(() => expect(page.written()[0]!.body).toEqual({ happening: 'rain', itemIds: ['a'] }));
+    await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ happening: 'rain', itemIds: ['a'], later: { agoS: 0 } }));
     expect(await screen.findByText('Noted. It waits on Today for when you are home.')).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Its plan out here' }).getAttribute('href')).toBe('/gear/a/plan?place=field');
   });

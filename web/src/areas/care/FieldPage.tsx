@@ -1,4 +1,5 @@
 import { care } from '@bright-keeper/core';
+import { useAwaySince } from '../../api/useKept';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
 import { useShelf } from '../gear';
 import { BigButton } from './BigButton';
@@ -36,6 +37,7 @@ function Things({ chosen, onChange }: { chosen: readonly string[]; onChange: (id
 function Happened({ id, chosen, onChoose }: { id: care.HappeningId; chosen: readonly string[]; onChoose: (ids: string[]) => void }) {
   const { now, never, atHome, homeWithinDays, hazards } = care.happeningFacts(id);
   const happened = useHappened();
+  const isAway = useAwaySince() !== null;
   const when = homeWithinDays === 0 ? 'the same day' : `within ${homeWithinDays} days`;
   return (
     <div className="space-y-6">
@@ -62,7 +64,11 @@ function Happened({ id, chosen, onChoose }: { id: care.HappeningId; chosen: read
         {happened.error && <Failure error={happened.error} />}
         {happened.isSuccess ? (
           <div className="mt-3 space-y-2">
-            <Notice tone="good">Noted. It waits on Today for when you are home.</Notice>
+            <Notice tone="good">
+              {isAway
+                ? 'Noted and kept here. It stands on Today once it is carried over.'
+                : 'Noted. It waits on Today for when you are home.'}
+            </Notice>
             {chosen.length === 1 && <ButtonLink to={`/gear/${chosen[0]}/plan?place=field`}>Its plan out here</ButtonLink>}
           </div>
         ) : (

@@ -139,7 +139,8 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
   const { params, request, plan, changes, surfaces, selected, set } = usePlan(of);
   const { place, conditions = {} } = request;
   const schools = { ...mySchools, ...request.schools };
-  const begin = () => start.mutate({ itemId: item.id, place, conditions, schools }, { onSuccess: (c) => void navigate(`/bench/${c.id}`) });
+  const begin = () =>
+    start.mutate({ itemId: item.id, place, conditions, schools, request }, { onSuccess: (c) => void navigate(`/bench/${c.id}`) });
   const select = (surface: care.Surface) => surfaces.includes(surface) && set('surface', surface);
   return (
     <Page

@@ -165,7 +165,7 @@ function Record({ record, item, schools }: { record: Teardown; item: ItemPage; s
       title={<>Opened: {record.itemName}</>}
       sub={
         <>
-          {DEPTH_NAMES[record.depth]} · <SaveMark state={doc.state} />
+          {DEPTH_NAMES[record.depth]} · <SaveMark id={record.id} state={doc.state} />
         </>
       }
       actions={

@@ -10,15 +10,26 @@ import {
   type StartCleaning,
   type StartTeardown,
   type Teardown,
+  type ToldLater,
+  type WaitForHome,
 } from '@bright-keeper/contract';
+import type { care } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
-import { http, queryString } from '../../api/http';
+import { http } from '../../api/http';
 import { keys } from '../../api/keys';
+import { v4 as newId } from 'uuid';
+import { orKept, remembered } from '../../api/orKept';
+import { RECENT_CLEANINGS } from '../../kept/addresses';
 
+/** `request`: what the plan on the page was made from; where the household is out of reach it is begun by that. */
 export const useStartCleaning = () =>
   useMutation({
-    mutationFn: (start: StartCleaning) => http.post<Cleaning>(routes.cleanings, start),
+    mutationFn: ({ request, ...start }: StartCleaning & { request: care.PlanRequest }) =>
+      orKept(
+        () => http.post<Cleaning>(routes.cleanings, start),
+        (kept) => kept.cleanings.begin(start, request),
+      ),
     onSuccess: (cleaning) => {
       queryClient.setQueryData(keys.cleaning(cleaning.id), cleaning);
       gearChanged(cleaning.itemId);
@@ -29,19 +40,27 @@ export const useStartCleaning = () =>
 export const useCleaning = (id: string) =>
   useQuery({ queryKey: keys.cleaning(id), queryFn: () => http.get<Cleaning>(routes.cleaning(id)), staleTime: Infinity });
 
-export const useRecentCleanings = () =>
-  useQuery({ queryKey: keys.cleanings, queryFn: () => http.get<Cleanings>(routes.cleanings + queryString({ open: false, limit: 12 })) });
+export const useRecentCleanings = () => useQuery({ queryKey: keys.cleanings, queryFn: () => http.get<Cleanings>(RECENT_CLEANINGS) });
 
 export const saveCleaning =
   (id: string) =>
   (version: number, { events }: Pick<SaveEvents, 'events'>) =>
-    http.put<Cleaning>(routes.cleaning(id), { version, events });
+    orKept(
+      () => http.put<Cleaning>(routes.cleaning(id), { version, events }).then(remembered(routes.cleaning(id))),
+      (kept) => kept.cleanings.save(id, events),
+      id,
+    );
 export const cacheCleaning = (cleaning: Cleaning): void => void queryClient.setQueryData(keys.cleaning(cleaning.id), cleaning);
 
 export const useFinishCleaning = (id: string) =>
   useMutation({
     mutationKey: keys.ending(id),
-    mutationFn: (finish: FinishCleaning) => http.post<ItemPage>(routes.cleaningFinish(id), finish),
+    mutationFn: (finish: FinishCleaning) =>
+      orKept(
+        () => http.post<ItemPage>(routes.cleaningFinish(id), finish),
+        (kept) => kept.cleanings.finish(id),
+        id,
+      ),
     onSuccess: (item) => {
       queryClient.removeQueries({ queryKey: keys.cleaning(id) });
       void queryClient.invalidateQueries({ queryKey: keys.drawer });
@@ -59,7 +78,12 @@ export const useRemakePlan = (id: string) =>
 export const useDropCleaning = (cleaning: Cleaning) =>
   useMutation({
     mutationKey: keys.ending(cleaning.id),
-    mutationFn: () => http.delete(routes.cleaning(cleaning.id)),
+    mutationFn: () =>
+      orKept(
+        () => http.delete(routes.cleaning(cleaning.id)),
+        (kept) => kept.cleanings.drop(cleaning.id),
+        cleaning.id,
+      ),
     onSuccess: () => {
       queryClient.removeQueries({ queryKey: keys.cleaning(cleaning.id) });
       gearChanged(cleaning.itemId);
@@ -102,8 +126,29 @@ export const useEndTeardown = (teardown: Teardown) =>
     },
   });
 
+/** Known by this id when it is told once more because no answer came. */
+const toldNow = (): ToldLater => ({ id: newId(), agoS: 0 });
+
 export const useHappened = () =>
   useMutation({
-    mutationFn: (happened: HappenedOutdoors) => http.post<void>(routes.happenings, happened),
+    mutationFn: (happened: HappenedOutdoors) => {
+      const told = { ...happened, later: toldNow() };
+      return orKept(
+        () => http.post<void>(routes.happenings, told),
+        (kept) => kept.notes.happened(told),
+      );
+    },
     onSuccess: (_, { itemIds }) => itemIds.forEach((id) => gearChanged(id)),
+  });
+
+export const useKeepForHome = (what: WaitForHome) =>
+  useMutation({
+    mutationFn: () => {
+      const told = { ...what, later: toldNow() };
+      return orKept(
+        () => http.post<void>(routes.waitForHome, told),
+        (kept) => kept.notes.waitForHome(told),
+      );
+    },
+    onSuccess: () => gearChanged(what.itemId),
   });

@@ -10,13 +10,13 @@ import {
   type ItemUpdate,
   type Log,
   type Shelf,
-  type ShelfItem,
   type ShelfQuery,
 } from '@bright-keeper/contract';
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
+import { wholeShelf } from '../../api/wholeShelf';
 
 export type ShelfFilters = Partial<Omit<ShelfQuery, 'cursor' | 'limit'>>;
 
@@ -29,21 +29,8 @@ export const useShelf = (filters: ShelfFilters) =>
     placeholderData: (previous) => previous,
   });
 
-const MOST_A_PAGE = 100;
 /** Every thing on the shelf by name, for choosing among all of them. */
-export const useWholeShelf = () =>
-  useQuery({
-    queryKey: keys.wholeShelf,
-    queryFn: async () => {
-      const all: ShelfItem[] = [];
-      for (let cursor: string | null = null; ;) {
-        const page: Shelf = await http.get<Shelf>(routes.gear + queryString({ sort: 'name', limit: MOST_A_PAGE, cursor }));
-        all.push(...page.items);
-        cursor = page.nextCursor;
-        if (cursor === null) return all;
-      }
-    },
-  });
+export const useWholeShelf = () => useQuery({ queryKey: keys.wholeShelf, queryFn: wholeShelf });
 
 /** `id` is not known until what names the thing has come. */
 export const useItem = (id: string | undefined) =>

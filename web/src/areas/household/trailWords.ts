@@ -46,6 +46,7 @@ const ACTS: Record<TrailAct, string> = {
   dropped: 'given up',
   removed: 'removed',
   'put-away': 'put into the archive',
+  'carried-over': 'carried over',
   'brought-back': 'brought back',
   'sent-away': 'sent away',
   'taken-in': 'taken in',

@@ -2,7 +2,8 @@ import type { ItemPage, LookAnswer, LookDoc } from '@bright-keeper/contract';
 import { care, type inspection } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { ArrowLeft, ArrowRight, Eye, Hand, Lightbulb, RotateCw, type LucideIcon } from 'lucide-react';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { useGoesOnAs } from '../../api/useKept';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Page, VerdictChip } from '../../ui/parts';
 import { AtWork } from '../../ui/AtWork';
@@ -183,7 +184,7 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
       sub={`${draft.answers.length} of ${steps.length} surfaces looked at. Saved as you tap; you can stop any time.`}
       actions={
         <>
-          <SaveMark state={doc.state} />
+          <SaveMark id={look.id} state={doc.state} />
           {draft.answers.length === 0 && (
             <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>
           )}
@@ -213,6 +214,9 @@ export function LookPage() {
   const { id = '' } = useParams();
   const look = useLook(id);
   const item = useItem(look.data?.itemId);
+  // It joined a look of the same thing that was open at home.
+  const goesOnAs = useGoesOnAs(id);
+  if (goesOnAs) return <Navigate to={`/look/${goesOnAs}`} replace />;
   return (
     <AtWork id={id} what="look" work={look} item={item}>
       {(work, thing) => <Looking key={id} look={work} item={thing} />}

@@ -24,6 +24,7 @@ import { createElement, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
+import { DoneHere } from '../kept';
 import { deedOf, subjectRoute } from './dutyRoute';
 import { LazyMoreMenu } from './LazyMoreMenu';
 import { PassOver } from './PassOver';
@@ -138,6 +139,7 @@ export function DutyRow({ duty, deeds, also, pageOf }: { duty: schedule.Duty; de
           <WhenLine duty={duty} />
           {why}
         </p>
+        {subject.kind === 'thing' && <DoneHere itemId={subject.id} />}
         {also}
         {passing && (
           <PassOver

@@ -134,6 +134,12 @@ export function SettingsPage() {
             <ButtonLink to="/settings/access">See to access</ButtonLink>
           </div>
         </Section>
+        <Section title="Without a network">
+          <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+            <p>What this device keeps for where there is no network, and what waits on it to be carried over.</p>
+            <ButtonLink to="/kept">See what is kept here</ButtonLink>
+          </div>
+        </Section>
         <Section title="Your data">
           <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
             <p>Backups, everything in one file, another household’s file, and where all this is kept.</p>

@@ -47,10 +47,12 @@ describe('in from the cold', () => {
   });
 
   it('starts the wait as a timer, and says where it stands', async () => {
-    const page = show('/warm-up?startC=-5&roomC=20&roomHumidityPct=50', { [`POST ${routes.timers}`]: { id: 't' } });
+    const page = show('/warm-up?startC=-5&roomC=20&roomHumidityPct=50', {
+      [`POST ${routes.timers}`]: { id: 't', endsAt: '2026-03-10T12:30:00Z' },
+    });
     const start = await screen.findByRole('button', { name: /^Start a timer for / });
     fireEvent.click(start);
-    expect(await screen.findByText(/^It stands on Today/)).toBeTruthy();
+    expect(await screen.findByText(/^Over at .*It stands on Today/)).toBeTruthy();
     expect(page.written()[0]).toMatchObject({ path: routes.timers, body: { size: 'mid-lens', wrapping: 'plastic-bag', itemId: null } });
     expect((page.written()[0]!.body as { minutes: number }).minutes).toBeGreaterThan(10);
   });

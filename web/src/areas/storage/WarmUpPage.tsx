@@ -1,7 +1,9 @@
 import { storage } from '@bright-keeper/core';
 import { ApiError } from '../../api/http';
+import { useAwaySince } from '../../api/useKept';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Notice, Page, Section } from '../../ui/parts';
+import { useMoment } from '../../ui/when';
 import { capital } from '../../ui/words';
 import { basisWords } from '../care';
 import { useAddTimer, useOverview } from './queries';
@@ -107,11 +109,15 @@ function Answer({ view, result }: { view: WarmUpView; result: storage.WarmUp }) 
 /** The wait as a timer that lands on Today. */
 function WaitForIt({ view: { thing, wrapping, waitMin } }: { view: WarmUpView }) {
   const addTimer = useAddTimer();
+  const at = useMoment();
+  const isAway = useAwaySince() !== null;
   return (
     <Section title="Wait for it">
       {addTimer.isSuccess ? (
         <Notice tone="good">
-          It stands on Today. <ButtonLink to="/">See Today</ButtonLink>
+          Over at {at(Date.parse(addTimer.data.endsAt))}.{' '}
+          {isAway ? 'Kept here; it stands on Today once it is carried over.' : 'It stands on Today.'}{' '}
+          <ButtonLink to={isAway ? '/kept' : '/'}>{isAway ? 'Kept here' : 'See Today'}</ButtonLink>
         </Notice>
       ) : (
         <Button

@@ -19,6 +19,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
+import { orKept } from '../../api/orKept';
 
 /** Hygrometers push by themselves: what they say is fetched again now and then. */
 const LIVE_MS = 20_000;
@@ -81,5 +82,12 @@ export const useMoveItem = (itemId: string) =>
   });
 
 export const useAddTimer = () =>
-  useMutation({ mutationFn: (input: TimerInput) => http.post<Timer>(routes.timers, input), onSettled: storageChanged });
+  useMutation({
+    mutationFn: (input: TimerInput) =>
+      orKept(
+        () => http.post<Timer>(routes.timers, input),
+        (kept) => kept.notes.timer(input),
+      ),
+    onSettled: storageChanged,
+  });
 export const useRemoveTimer = () => useMutation({ mutationFn: (id: string) => http.delete(routes.timer(id)), onSettled: storageChanged });

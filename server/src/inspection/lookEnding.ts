@@ -1,0 +1,61 @@
+import { inspectionErrors, type LookDoc } from '@bright-keeper/contract';
+import { inspection } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import type { Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Ids } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
+import { GearService } from '../shelf/index.js';
+import { InspectionRepository } from './inspection.repository.js';
+import { LookPhotoService } from './lookPhoto.service.js';
+
+/** What the end of a look writes. */
+@Injectable()
+export class LookEnding {
+  constructor(
+    private readonly repository: InspectionRepository,
+    private readonly gear: GearService,
+    private readonly gearRepository: GearRepository,
+    private readonly journal: JournalRepository,
+    private readonly photos: LookPhotoService,
+    private readonly settings: SettingsService,
+    private readonly ids: Ids,
+  ) {}
+
+  /**
+   * What is known of each surface and the journal, in the caller's transaction.
+   *
+   * @param at when it was finished. What was seen of a surface later than that stands.
+   * @returns the thing it is of.
+   */
+  async end(db: Db, look: LookDoc, version: number, at: Date): Promise<string> {
+    const item = await this.gear.get(db, look.itemId);
+    const { schools } = await this.settings.get(db);
+    const known = inspection.knownFromLook(item, look.answers, schools);
+    if (known.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
+    const states = known.map((state) => ({ ...state, knownSince: at }));
+    const answers = look.answers.filter((a) => states.some(({ surface }) => surface === a.surface));
+    const { photos } = await this.photos.of(look.id, db);
+    await this.repository.versioned.update(db, look.id, version, { finishedAt: at });
+    await this.gearRepository.saveStates(db, item.id, states);
+    await this.journal.addForThings(db, [
+      {
+        id: this.ids.next(),
+        itemId: item.id,
+        at,
+        data: {
+          kind: 'look',
+          lookId: look.id,
+          looked: answers.length,
+          seen: answers.map((a) => a.surface),
+          ...(photos.length > 0 ? { photos: photos.length } : {}),
+          verdicts: states.filter((s) => s.findings.length > 0).map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
+          notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
+        },
+      },
+    ]);
+    return item.id;
+  }
+}
