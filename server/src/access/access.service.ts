@@ -106,10 +106,17 @@ export class AccessService implements BeforeApplicationShutdown {
   async setNetwork({ open, sessionDays }: NetworkUpdate, asker: Asker): Promise<Access> {
     if (open && !this.network.isPossible) throw problem(accessErrors, 'no-network-here');
     if (open && this.file.get().passphrase === null) throw problem(accessErrors, 'no-passphrase-set');
-    this.file.change(() => ({ open, sessionDays }));
+    const was = this.file.get().open;
+    // It is said to be open only once it answers, to whoever asks meanwhile.
+    if (open) await this.network.open();
+    try {
+      this.file.change(() => ({ open, sessionDays }));
+    } catch (error) {
+      if (!was) void this.network.close();
+      throw error;
+    }
     // Whoever closes it over the network is answered first.
     if (!open) void this.network.close();
-    else await this.network.open();
     return this.get(asker);
   }
 

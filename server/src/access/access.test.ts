@@ -1,12 +1,14 @@
 import { routes, type Access, type Problem } from '@bright-keeper/contract';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import { execFile, execFileSync } from 'node:child_process';
-import { readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LIMITS } from '../limits.js';
 import { ADDRESS, given, onNetwork, PASSPHRASE, type Answer, type OnNetwork } from '../testing/onNetwork.js';
 import { testApp } from '../testing/testApp.js';
+import { ownAuthority } from './certificate.js';
 import { PairingCodes } from './pairingCode.js';
 
 const code = ({ body }: Answer): string => (body as Problem).code;
@@ -433,6 +435,27 @@ describe('a household of one machine', () => {
       expect(JSON.stringify(body)).not.toContain(passphrase);
     }
     await t.app.close();
+  });
+
+  it('is said to be open only once it answers, whoever asks meanwhile', async () => {
+    let held: Promise<void> = Promise.resolve();
+    const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-authority-'));
+    const authority = ownAuthority(folder, () => ({ dns: [], ips: [ADDRESS] }));
+    const t = await onNetwork({ certificates: { ...authority, get: (at) => held.then(() => authority.get(at)) } });
+    const network = async () => ((await t.http.get(routes.access)).body as Access).network;
+    await t.http.put(routes.accessNetwork).send({ open: false, sessionDays: 30 }).expect(200);
+    let goOn = () => {};
+    held = new Promise((resolve) => (goOn = resolve));
+    const opening = t.http.put(routes.accessNetwork).send({ open: true, sessionDays: 30 }).expect(200).then();
+    // Until the certificate is being waited for.
+    await expect.poll(async () => (await network()).addresses).toEqual([]);
+    expect((await network()).open).toBe(false);
+    goOn();
+    await opening;
+    expect(await network()).toMatchObject({ open: true, trouble: null });
+    expect((await network()).addresses).not.toEqual([]);
+    await t.close();
+    rmSync(folder, { recursive: true });
   });
 
   it('lets nobody in by a file it cannot read, writes nothing over it, and goes on', async () => {

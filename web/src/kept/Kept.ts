@@ -61,7 +61,7 @@ export class Kept {
 
   /** Goes on for as long as the page lives. */
   start(): void {
-    reach.subscribe(() => void (reach.isAway ? this.probe() : this.carry()));
+    reach.subscribe(() => void (reach.isAway ? this.probe() : this.isBack()));
     letIn.subscribe(() => void this.letInOrOut());
     outside.onNetwork((isThere) => (isThere ? void this.isThere() : reach.silent()));
     // What is kept while the household answers is carried over at once.
@@ -142,6 +142,12 @@ export class Kept {
     if (doc.id === waiting.id) return;
     this.wentOn.set(waiting.id, doc.id);
     for (const listener of this.listeners) listener();
+  }
+
+  /** What the page shows was kept: it is asked for anew, as it is now and to whom it may be told. */
+  private isBack(): Promise<void> {
+    void this.queries.invalidateQueries();
+    return this.carry();
   }
 
   /** Asks until there is an answer. */

@@ -1,6 +1,8 @@
 import { type CarriedLook, type LookDoc, routes } from '@bright-keeper/contract';
+import { QueryClient } from '@tanstack/react-query';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { keys } from '../api/keys';
 import { reach } from '../api/reach';
 import { replaceOutside } from '../outside';
 import { type Answered, type Call, forgetKept, household, idOf, keptWith, NOW, pageOf } from '../testing/kept';
@@ -176,6 +178,20 @@ describe('a household that is there', () => {
       })
       .toEqual([]);
     undo();
+  });
+});
+
+describe('a page that shows what was kept', () => {
+  it('asks for all of it anew when the household is back, which may have let this browser go meanwhile', async () => {
+    giveBack = household(() => ({ body: {} })).giveBack;
+    const queries = new QueryClient();
+    const kept = await keptWith([pageOf(LENS)], queries);
+    kept.start();
+    reach.silent();
+    queries.setQueryData(keys.item(LENS), pageOf(LENS));
+    expect(queries.getQueryState(keys.item(LENS))?.isInvalidated).toBe(false);
+    reach.answered();
+    expect(queries.getQueryState(keys.item(LENS))?.isInvalidated).toBe(true);
   });
 });
 

@@ -81,9 +81,9 @@ export function household(answer: (call: Call) => Answered, clock = { now: NOW }
 
 let opened: Kept | null = null;
 /** What a browser keeps that has these things; opened anew, it is what was left there. */
-export async function keptWith(pages: readonly ItemPage[] = []): Promise<Kept> {
+export async function keptWith(pages: readonly ItemPage[] = [], queries = new QueryClient()): Promise<Kept> {
   opened?.close();
-  opened = await Kept.open(new QueryClient());
+  opened = await Kept.open(queries);
   for (const page of pages) await opened.answers.remember(routes.item(page.id), page);
   return opened;
 }
