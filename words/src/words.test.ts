@@ -235,10 +235,18 @@ describe('air', () => {
     [{ dose: 9, daysPast: 400 }, 'more than 90 days past the point'],
   ])('the early warning at %j is “%s”', (warning, words) => expect(warningWords(warning)).toBe(words));
 
+  const told = (name: string, humidityPct: number, temperatureC: number, testedAt: string | null = null): storage.ToldBy => ({
+    deviceId: name,
+    name,
+    humidityPct,
+    temperatureC,
+    testedAt,
+  });
   const alerts: storage.AlertFacts[] = [
     ...storage.FUNGUS_THREATS.map((threat) => ({ cause: 'fungus' as const, threat, because: { says: 'growth-in' as const, days: 9 } })),
     { cause: 'damp', highPct: 60 },
     { cause: 'too-dry' },
+    { cause: 'apart', wetter: told('Logger', 61.4, 20), drier: told('Dial', 48, 23.2), at: '2026-03-02T14:00:00Z' },
     { cause: 'gel-spent', daysLeft: 0, kind: 'silica-gel', massG: 200, left: 0, knownFrom: 'measured' },
     { cause: 'gel-spent', daysLeft: 1, kind: 'rice', massG: 300, left: 0.1, knownFrom: 'reckoned' },
     { cause: 'too-closed', itemId: '1' },
@@ -251,6 +259,15 @@ describe('air', () => {
       expect(text).toMatch(/^[A-Z0-9]/);
       expect(text).not.toMatch(HOLES);
     }
+  });
+  it('of two that disagree says what each reads, which was never tested, and which may lie in the sun', () => {
+    const at = '2026-03-02T14:00:00Z';
+    const tested = '2026-01-01T00:00:00Z';
+    expect(alertWords({ cause: 'apart', wetter: told('Logger', 61.4, 20, tested), drier: told('Dial', 48, 23.2), at }).why).toBe(
+      'Logger 61 %, Dial 48 % (never tested). Dial also reads 3 K warmer than Logger: see whether it lies in the sun, or on something warm. ' +
+        'Until a salt test of both tells which is right, the wetter counts against growth and the drier against dryness.',
+    );
+    expect(alertWords({ cause: 'apart', wetter: told('Logger', 61, 20), drier: told('Dial', 48, 21), at }).why).not.toMatch(/sun/);
   });
   it('counts the days to spent gel', () => {
     expect(alertWords(alerts.at(-4)!).title).toBe('The desiccant is spent');

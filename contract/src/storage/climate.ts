@@ -64,7 +64,7 @@ export type AdvisedChange = Pick<storage.SingleChange, 'id' | 'amount' | 'placeN
  * of these weeks. `cannot-say`: what was measured is not what rules of thumb say.
  */
 export type PlaceAdvice = { by: 'measured' | 'past' | 'usual' } & (
-  | { verdict: 'nothing-needed' | 'wait' | 'cannot-say' }
+  | { verdict: 'nothing-needed' | 'wait' | 'cannot-say' | 'settle-first' }
   | { verdict: 'helps'; changes: AdvisedChange[] }
   | { verdict: 'nothing-helps'; nearest: AdvisedChange | null }
 );

@@ -14,6 +14,7 @@ export {
 export { atOf, between, columnsOf, emptyLog, firstFrom, instantMs, joined, part, readingsOf, type AirLog, type Log } from './airLog.js';
 export { fourDigits, twoDigits } from './digits.js';
 export { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from './reading.js';
+export { APART_PCT, type Apart, apartNow, type Careful, type Instrument, type Said, sameAir } from './sameAir.js';
 export { type Salt, saltName, saltPointPct, SALTS, saltUncertaintyPct } from './saltPoints.js';
 export { dewPointC, saturationPressureHPa } from './saturation.js';
 export { type Zone, type ZoneId, zoneOf, ZONES, ZONES_BASIS } from './zones.js';

@@ -292,6 +292,7 @@ describe('the rhythms of the trade', () => {
         dampSince: null,
         drySince: null,
         dampSpells: [],
+        apart: null,
       },
     ];
     const read = entry('2026-05-25', { kind: 'gel', act: 'indicator' }, { subject: { kind: 'place', id: 'p' } });
@@ -368,6 +369,7 @@ describe('rhythms the keeper sets', () => {
       dampSince: null,
       drySince: null,
       dampSpells: [],
+      apart: null,
     };
     const facts = (more: object = {}) =>
       house({ things: [lens({ stay: { placeId: 'p', name: 'Box', forTravel: false, since: NOW } })], places: [{ ...place, ...more }] });

@@ -3,7 +3,7 @@ import type { ItemKind } from '../care/kinds/index.js';
 import type { Surface, Traits } from '../care/knowledge/index.js';
 import type { Assessment } from '../fungus/index.js';
 import type { NextClean, SensorAdvice } from '../sensor/index.js';
-import type { DesiccantKind, TypicalThing, Wrapping } from '../storage/index.js';
+import type { DesiccantKind, Disagreement, TypicalThing, Wrapping } from '../storage/index.js';
 import type { DrawerThing } from '../supplies/index.js';
 import type { Day } from './day.js';
 import type { Exposure, UseUnit } from './triggers.js';
@@ -78,6 +78,8 @@ export type PlaceClimateFacts = {
   /** When its air was seen to stand over its band, between two instants. */
   dampSpells: readonly { from: string; until: string }[];
   drySince: string | null;
+  /** Two hygrometers in it that disagree now; null where none do. */
+  apart: Disagreement | null;
 };
 
 export type HygrometerFacts = {

@@ -5,6 +5,9 @@ import type { DesiccantKind } from './desiccants.js';
 export const FUNGUS_THREATS = ['expected', 'rising', 'long-damp', 'thin-log'] as const;
 export type FungusThreat = (typeof FUNGUS_THREATS)[number];
 
+/** What one of two hygrometers says, and when it was tested last; null where it never was. */
+export type ToldBy = { deviceId: string; name: string; humidityPct: number; temperatureC: number; testedAt: string | null };
+
 /** What wants the keeper about a place or a hygrometer, as a cause with its facts; the sentences are made in `words`. */
 export type AlertFacts =
   | { cause: 'fungus'; threat: FungusThreat; because: AssessReason | null }
@@ -19,6 +22,8 @@ export type AlertFacts =
       left: number;
       knownFrom: 'measured' | 'reckoned' | 'indicator';
     }
+  /** Two hygrometers in the same air that say different things. */
+  | { cause: 'apart'; wetter: ToldBy; drier: ToldBy; at: string }
   /** A thing forgotten in a bag. */
   | { cause: 'too-closed'; itemId: string }
   | { cause: 'silent'; deviceId: string };

@@ -1,4 +1,4 @@
-export { type AlertFacts, FUNGUS_THREATS, type FungusThreat } from './alertFacts.js';
+export { type AlertFacts, FUNGUS_THREATS, type FungusThreat, type ToldBy } from './alertFacts.js';
 export {
   CLOSED_FOR_LONG_DAYS,
   dampSpells,
@@ -22,6 +22,7 @@ export {
   type IndicatorColour,
   loadingAtIndicator,
 } from './desiccants.js';
+export { type Disagreement, isDisputed } from './disagreement.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';

@@ -45,6 +45,20 @@ describe('how a place stands', () => {
       ),
     ).toEqual({ says: 'not-heard', since: '2026-02-10T00:00:00.000Z' });
   });
+  it('is too damp by the wetter and too dry by the drier of two that disagree, and never safe until it is known which is right', () => {
+    const nowMs = Date.parse(LOG_START) + 40 * DAY_MS;
+    const two = (wetterPct: number, drierPct: number, disputed = true) => {
+      const log = columnsOf(days(40, () => wetterPct));
+      const drier = columnsOf(days(40, () => drierPct));
+      return placeStanding({ log, drier, disputed, lowPct: 35, highPct: 60, models: assess(log, options), school, nowMs }).says;
+    };
+    expect(two(55, 45)).toBe('disputed');
+    expect(two(64, 45)).toBe('over-band');
+    expect(two(45, 30)).toBe('under-band');
+    // Both were tested, and do not stand in the same air: the careful one counts.
+    expect(two(55, 45, false)).toBe('safe');
+    expect(two(45, 30, false)).toBe('under-band');
+  });
   it('says nothing of what was before it looks back', () => {
     // A power cut five months ago is not denied.
     const cut = days(200, (d) => (d > 40 && d < 44 ? 70 : 45));
@@ -146,12 +160,27 @@ describe('how a place stands', () => {
 describe('how a thing stands', () => {
   const models = (pct: number, many = 60) => assess(columnsOf(days(many, () => pct)), options);
   const of = (more: Partial<Parameters<typeof thingStanding>[0]>) =>
-    thingStanding({ models: models(45), school, growth: false, measuredDays: 60, keptDays: 90, heardMs: 0, nowMs: DAY_MS, ...more });
+    thingStanding({
+      models: models(45),
+      school,
+      growth: false,
+      measuredDays: 60,
+      keptDays: 90,
+      heardMs: 0,
+      disputed: false,
+      nowMs: DAY_MS,
+      ...more,
+    });
   it('is safe when most of its time was measured, and dry', () => {
     expect(of({})).toEqual({ says: 'safe', days: 60, inBand: false });
     expect(of({ keptDays: 200 })).toMatchObject({ says: 'too-little', needDays: 100 });
     expect(of({ models: null, measuredDays: 0, heardMs: null })).toEqual({ says: 'not-measured' });
     expect(of({ models: models(85) })).toEqual({ says: expect.stringMatching(/act|watch/) });
+  });
+  it('is not called safe where the hygrometers around it disagree, and is told of what is worse', () => {
+    expect(of({ disputed: true })).toEqual({ says: 'disputed' });
+    expect(of({ disputed: true, growth: true })).toEqual({ says: 'growth-found' });
+    expect(of({ disputed: true, models: models(85) })).toEqual({ says: expect.stringMatching(/act|watch/) });
   });
   it('whose hygrometer died is not safe by what it read before', () => {
     expect(of({ heardMs: 0, nowMs: 90 * DAY_MS })).toEqual({ says: 'not-heard', since: '1970-01-01T00:00:00.000Z' });

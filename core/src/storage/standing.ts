@@ -13,6 +13,8 @@ export type Standing =
   /** So many days of readings, where it takes so many. */
   | { says: 'too-little'; days: number; needDays: number }
   | { says: 'not-heard' | 'back-in-band'; since: string }
+  /** It would be called safe, if its hygrometers did not disagree. */
+  | { says: 'disputed' }
   /** For so many days, or for longer than one looks back (`LOOK_BACK_DAYS`). */
   | { says: 'over-band' | 'under-band'; days: number }
   /** For so many days in its band; of a thing, which has none, so many days were measured. */
@@ -45,6 +47,10 @@ export type PlaceQuestion = {
   models: Models | null;
   school: HumiditySchool;
   nowMs: number;
+  /** Where hygrometers in it disagree: the same by the drier of them, which counts against dryness; null where none do. */
+  drier?: AirLog | null;
+  /** Which of them is right is not known. */
+  disputed?: boolean;
   /** Something was read of late, though no whole hour of it is over yet. */
   heard?: boolean;
 };
@@ -61,7 +67,17 @@ function byModels({ level, now, best, daysToGrowth }: Models, school: HumiditySc
 const hoursOf = (days: number): number => days * 24;
 
 /** How the air of a place stands. */
-export function placeStanding({ log, lowPct, highPct, models, school, nowMs, heard = false }: PlaceQuestion): Standing {
+export function placeStanding({
+  log,
+  lowPct,
+  highPct,
+  models,
+  school,
+  nowMs,
+  drier = null,
+  disputed = false,
+  heard = false,
+}: PlaceQuestion): Standing {
   if (log.length === 0 || !models) return heard ? { says: 'too-little', days: 0, needDays: LONG_ENOUGH_DAYS } : { says: 'not-measured' };
   const lately = between(log, nowMs - LOOK_BACK_DAYS * MS_PER_DAY, nowMs);
   const recent = between(log, nowMs - LONG_ENOUGH_DAYS * MS_PER_DAY, nowMs);
@@ -74,7 +90,7 @@ export function placeStanding({ log, lowPct, highPct, models, school, nowMs, hea
   const damp = spellsPast(lately, tooDamp(highPct)).at(-1);
   const daysSince = (instant: string) => (nowMs - Date.parse(instant)) / MS_PER_DAY;
   if (damp?.until === null) return { says: 'over-band', days: daysSince(damp.from) };
-  const dry = spellsPast(lately, tooLow(lowPct)).at(-1);
+  const dry = spellsPast(drier ? between(drier, nowMs - LOOK_BACK_DAYS * MS_PER_DAY, nowMs) : lately, tooLow(lowPct)).at(-1);
   if (dry?.until === null) return { says: 'under-band', days: daysSince(dry.from) };
   if (modelled) return modelled;
   const lastOut = [damp?.until, dry?.until]
@@ -82,6 +98,7 @@ export function placeStanding({ log, lowPct, highPct, models, school, nowMs, hea
     .sort()
     .at(-1);
   if (lastOut && daysSince(lastOut) < LONG_ENOUGH_DAYS) return { says: 'back-in-band', since: lastOut };
+  if (disputed) return { says: 'disputed' };
   return { says: 'safe', days: daysSince(lastOut ?? atOf(lately, 0)), inBand: true };
 }
 
@@ -94,11 +111,13 @@ export type ThingQuestion = {
   keptDays: number;
   /** When the air around it was heard last, ms; null where it never was. */
   heardMs: number | null;
+  /** The hygrometers where it lies disagree. */
+  disputed: boolean;
   nowMs: number;
 };
 
 /** How a thing stands over all its stays: one in which growth was found is never safe, whatever its air. */
-export function thingStanding({ models, school, growth, measuredDays, keptDays, heardMs, nowMs }: ThingQuestion): Standing {
+export function thingStanding({ models, school, growth, measuredDays, keptDays, heardMs, disputed, nowMs }: ThingQuestion): Standing {
   if (growth) return { says: 'growth-found' };
   if (!models || heardMs === null) return { says: 'not-measured' };
   const modelled = byModels(models, school);
@@ -106,5 +125,6 @@ export function thingStanding({ models, school, growth, measuredDays, keptDays, 
   if (!isUpToNow(heardMs, nowMs)) return { says: 'not-heard', since: new Date(heardMs).toISOString() };
   const needDays = Math.max(LONG_ENOUGH_DAYS, MEASURED_SHARE * keptDays);
   if (measuredDays < needDays) return { says: 'too-little', days: measuredDays, needDays };
-  return modelled ?? { says: 'safe', days: measuredDays, inBand: false };
+  if (modelled) return modelled;
+  return disputed ? { says: 'disputed' } : { says: 'safe', days: measuredDays, inBand: false };
 }

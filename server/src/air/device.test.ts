@@ -1,11 +1,18 @@
-import { routes, type Chart, type Device, type DeviceInput, type PlacePage } from '@bright-keeper/contract';
-import { air, MS_PER_HOUR, sources, storage } from '@bright-keeper/core';
+import {
+  routes,
+  type Chart,
+  type Device,
+  type DeviceInput,
+  type PlaceExplanation,
+  type PlacePage,
+  type Today,
+} from '@bright-keeper/contract';
+import { type air, MS_PER_HOUR, sources } from '@bright-keeper/core';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Memo } from '../platform/index.js';
 import { START, testApp, type TestApp } from '../testing/testApp.js';
-import { meansOf } from './houseAir.js';
 import { zonedToUtc } from './zone.js';
 
 let t: TestApp;
@@ -58,13 +65,40 @@ describe('a hygrometer', () => {
     expect(page.latest!.humidityPct).toBe(75);
   });
 
-  it('that shares a place with another counts beside it', async () => {
+  it('that shares a place with another counts beside it while they agree', async () => {
     const shelf = await t.addPlace({ name: 'Shared' });
-    for (const humidityPct of [40, 60]) await push(await addDevice({ placeId: shelf.id }), steady(48, START.getTime(), humidityPct));
+    for (const humidityPct of [48, 52]) await push(await addDevice({ placeId: shelf.id }), steady(48, START.getTime(), humidityPct));
     const { points } = await chart(shelf.id, 3);
-    expect(Math.min(...points.map((p) => p.humidityPct.min))).toBe(40);
-    expect(Math.max(...points.map((p) => p.humidityPct.max))).toBe(60);
+    expect(Math.min(...points.map((p) => p.humidityPct.min))).toBe(48);
+    expect(Math.max(...points.map((p) => p.humidityPct.max))).toBe(52);
     expect(points.at(-1)!.humidityPct.mean).toBe(50);
+  });
+
+  it('that disagrees with another in the same place is told of, and nothing is averaged away', async () => {
+    const shelf = await t.addPlace({ name: 'Disputed' });
+    const [logger, dial] = [await addDevice({ name: 'Logger', placeId: shelf.id }), await addDevice({ name: 'Dial', placeId: shelf.id })];
+    const end = START.getTime() - MS_PER_HOUR;
+    await push(logger, steady(20 * 24, end, 56));
+    await push(dial, steady(20 * 24, end, 44));
+    const page = async () => (await t.http.get(routes.placePage(shelf.id)).expect(200)).body as PlacePage;
+    // Whichever spoke last: the wetter is shown, and by neither is it safe.
+    expect(await page()).toMatchObject({ latest: { humidityPct: 56 }, standing: { says: 'disputed' } });
+    const { points } = await chart(shelf.id, 3);
+    expect(points.at(-1)!.humidityPct).toEqual({ min: 44, mean: 56, max: 56 });
+    expect((await page()).ribbon.at(-1)).toMatchObject({ minPct: 44, meanPct: 56, maxPct: 56 });
+    const explained = (await t.http.get(routes.placeExplanation(shelf.id)).expect(200)).body as PlaceExplanation;
+    expect(explained.advice).toEqual({ by: 'measured', verdict: 'settle-first' });
+
+    const atHand = async () =>
+      ((await t.http.get(routes.today).expect(200)).body as Today).duties.filter((d) => d.code === 'apart' && d.subject.id === shelf.id);
+    const facts = { cause: 'apart', wetter: { name: 'Logger', humidityPct: 56, testedAt: null }, drier: { name: 'Dial', humidityPct: 44 } };
+    expect(await atHand()).toMatchObject([{ facts }]);
+
+    // The dial is found to read 12 % too little: from there on both say the same.
+    const test = { at: START.toISOString(), note: '', points: [{ salt: 'NaCl', temperatureC: 20, rawPct: 63.5 }] };
+    await t.http.post(routes.deviceCalibrations(dial.id)).send(test).expect(201);
+    expect(await atHand()).toEqual([]);
+    expect((await page()).standing).toMatchObject({ says: 'safe' });
   });
 
   it('refuses a stale change, a place nobody knows, and work after it was taken out', async () => {
@@ -122,21 +156,6 @@ describe('a hygrometer', () => {
       setTimeout(() => sending.destroy(), 200);
     });
     await t.http.get(routes.device(device.id)).expect(200);
-  });
-});
-
-describe('hours of readings', () => {
-  it('told by two devices are averaged by how many readings each had', () => {
-    const at = Date.UTC(2026, 0, 1, 10, 30);
-    const part = (count: number, pct: number): storage.Part => ({
-      at,
-      count,
-      temperatureC: { min: 20, mean: 20, max: 20 },
-      humidityPct: { min: pct, mean: pct, max: pct },
-    });
-    expect(air.readingsOf(meansOf([part(3, 40), part(1, 60)]))).toEqual([
-      { at: '2026-01-01T10:00:00.000Z', temperatureC: 20, humidityPct: 45 },
-    ]);
   });
 });
 

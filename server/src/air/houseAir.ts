@@ -41,9 +41,35 @@ export class HouseAir {
     return this.inUse().find((d) => d.row.outdoor) ?? null;
   }
 
-  /** Tells a place hour by hour, device after device: where two lie in it, both count. An hour is of the place its device lay in at its middle. */
+  /**
+   * Tells a place hour by hour. An hour is of the place its device lay in at its middle; where several lay in it, its mean
+   * is that of all while they agree and of the wetter where they do not, and its extremes are of all.
+   */
   tellHours(placeId: string, span: Span, tell: TellHour): void {
-    for (const { log, ...own } of this.within(placeId, span)) tellSpan(log, own, tell);
+    const stays = this.within(placeId, span);
+    if (!areTogether(stays)) return stays.forEach(({ log, ...own }) => tellSpan(log, own, tell));
+    const means = this.hourly(placeId, span);
+    const extremes = new Map<number, { count: number; c: Extremes; pct: Extremes }>();
+    for (const { log, ...own } of stays)
+      tellSpan(log, own, (at, count, minC, _c, maxC, minPct, _pct, maxPct) => {
+        const before = extremes.get(hourOf(at));
+        extremes.set(hourOf(at), {
+          count: (before?.count ?? 0) + count,
+          c: wider(before?.c, [minC, maxC]),
+          pct: wider(before?.pct, [minPct, maxPct]),
+        });
+      });
+    for (let i = 0; i < means.length; i++) {
+      const hour = extremes.get(means.ms[i]!);
+      if (!hour) continue;
+      const { count, c, pct } = hour;
+      tell(means.ms[i]!, count, c[0], means.temperatureC[i]!, c[1], pct[0], means.humidityPct[i]!, pct[1]);
+    }
+  }
+
+  /** Did several devices lie in it at one time? */
+  hasSeveral(placeId: string, span: Span): boolean {
+    return areTogether(this.within(placeId, span));
   }
 
   /** The same as records, in order. */
@@ -60,20 +86,47 @@ export class HouseAir {
     return parts.sort((a, b) => a.at - b.at);
   }
 
-  /** The same as columns, an hour's mean each: what the models walk along. */
-  hourly(placeId: string, span: Span): air.AirLog {
-    const stays = this.within(placeId, span);
-    const [only] = stays;
-    if (!only) return air.emptyLog(0);
-    if (stays.length === 1) return air.between(only.log.hourly, only.fromMs, only.toMs);
-    return meansOf(this.hours(placeId, span));
+  /** The same as columns, an hour's mean each: what the models walk along. Where devices disagree the careful one counts. */
+  hourly(placeId: string, span: Span, careful: air.Careful = 'wetter'): air.AirLog {
+    return air.sameAir(
+      this.within(placeId, span).map(({ log, fromMs, toMs }) => air.between(log.hourly, fromMs, toMs)),
+      careful,
+    );
   }
 
-  /** The newest reading of a place, as its device said it and corrected. */
+  /** Two of the devices that lie in a place now and disagree; null where none do. */
+  apart(placeId: string, nowMs: number): storage.Disagreement | null {
+    const instruments = this.openIn(placeId).map(({ deviceId: id, since }) => ({
+      id,
+      log: air.between(this.devices.get(id)!.log.hourly, since.getTime(), nowMs),
+    }));
+    const apart = instruments.length > 1 ? air.apartNow(instruments, nowMs) : null;
+    return apart && { ...apart, wetter: this.told(apart.wetter), drier: this.told(apart.drier) };
+  }
+
+  private told({ id: deviceId, ...said }: air.Said): storage.ToldBy {
+    const { row, calibrations } = this.devices.get(deviceId)!;
+    const tests = calibrations.map((c) => c.at.toISOString()).sort();
+    return { deviceId, name: row.name, ...said, testedAt: tests.at(-1) ?? null };
+  }
+
+  /** The newest reading of a place, as its device said it and corrected; the wetter of two that were taken within an hour and disagree. */
   latest(placeId: string): Latest | null {
-    const open = (this.staysIn.get(placeId) ?? []).filter((s) => s.until === null);
-    const all = open.map((s) => this.latestOf(s.deviceId)).filter((l) => l !== null);
-    return all.sort((a, b) => b.raw.at.localeCompare(a.raw.at))[0] ?? null;
+    const all = this.openIn(placeId)
+      .map((s) => this.latestOf(s.deviceId))
+      .filter((l) => l !== null)
+      .sort((a, b) => b.raw.at.localeCompare(a.raw.at));
+    const [newest] = all;
+    if (!newest) return null;
+    const pct = (l: Latest) => l.corrected.humidityPct;
+    const wetter = all
+      .filter((l) => air.instantMs(newest.raw.at) - air.instantMs(l.raw.at) <= MS_PER_HOUR)
+      .reduce((a, b) => (pct(b) > pct(a) ? b : a));
+    return pct(wetter) - pct(newest) > air.APART_PCT ? wetter : newest;
+  }
+
+  private openIn(placeId: string): DeviceStay[] {
+    return (this.staysIn.get(placeId) ?? []).filter((s) => s.until === null);
   }
 
   latestOf(deviceId: string): Latest | null {
@@ -97,26 +150,18 @@ export class HouseAir {
   }
 }
 
-/** An hour's mean as one reading; hours told twice are averaged. */
-export function meansOf(parts: readonly storage.Part[]): air.AirLog {
-  const log = air.emptyLog(parts.length);
-  const { ms, temperatureC, humidityPct } = log;
-  let n = 0;
-  let held = 0;
-  for (const part of parts) {
-    const at = Math.floor(part.at / MS_PER_HOUR) * MS_PER_HOUR;
-    if (n > 0 && ms[n - 1] === at) {
-      const count = held + part.count;
-      temperatureC[n - 1] = (temperatureC[n - 1]! * held + part.temperatureC.mean * part.count) / count;
-      humidityPct[n - 1] = (humidityPct[n - 1]! * held + part.humidityPct.mean * part.count) / count;
-      held = count;
-      continue;
-    }
-    ms[n] = at;
-    temperatureC[n] = part.temperatureC.mean;
-    humidityPct[n] = part.humidityPct.mean;
-    held = part.count;
-    n += 1;
+const hourOf = (ms: number): number => Math.floor(ms / MS_PER_HOUR) * MS_PER_HOUR;
+type Extremes = readonly [least: number, most: number];
+const wider = (before: Extremes | undefined, [least, most]: Extremes): Extremes =>
+  before ? [Math.min(before[0], least), Math.max(before[1], most)] : [least, most];
+
+/** Do any two of these overlap? */
+function areTogether(stays: readonly Span[]): boolean {
+  const inOrder = stays.toSorted((a, b) => a.fromMs - b.fromMs);
+  let latest = -Infinity;
+  for (const { fromMs, toMs } of inOrder) {
+    if (fromMs < latest) return true;
+    latest = Math.max(latest, toMs);
   }
-  return air.part(log, 0, n);
+  return false;
 }

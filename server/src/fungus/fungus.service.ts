@@ -33,9 +33,11 @@ export class FungusService {
     const surfaceState = fungus.surfaceStateOf(item.kind, states);
     const house = await this.series.air(db);
     const logs: air.AirLog[] = [];
+    let disputed = false;
     for (const { placeId, since, until } of await this.stays.ofItem(db, itemId)) {
       const span = { fromMs: Date.parse(since), toMs: until ? Date.parse(until) : now };
       logs.push(house.hourly(placeId, span));
+      if (!until) disputed = storage.isDisputed(house.apart(placeId, now));
     }
     const readings = air.joined(logs);
     const climates = await this.climate.climates(db, await this.stays.lying(db));
@@ -54,6 +56,7 @@ export class FungusService {
         growth: sick,
         measuredDays,
         keptDays,
+        disputed,
         heardMs: readings.ms[readings.length - 1] ?? null,
         nowMs: now,
       }),

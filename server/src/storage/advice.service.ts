@@ -29,6 +29,8 @@ export type AdviceQuestion = {
   measured: storage.Figures | null;
   /** How it stands: what is safe needs nothing. */
   standing: storage.Standing;
+  /** Is it not known which of its hygrometers is right? */
+  disputed: boolean;
   /** Was the place explained by its past? */
   explained: boolean;
   options: fungus.AssessOptions;
@@ -47,9 +49,10 @@ export class AdviceService {
 
   /** What would help a place most, reckoned once an hour at most over the same weeks as the what-if; null for what is made for the road. */
   async of(db: Db, question: AdviceQuestion): Promise<PlaceAdvice | null> {
-    const { place, trial, measured, standing, explained, options } = question;
+    const { place, trial, measured, standing, disputed, explained, options } = question;
     // What is made for the road is emptied, not improved.
     if (storage.placeFacts(place.kind).forTravel) return null;
+    if (disputed) return { by: 'measured', verdict: 'settle-first' };
     if (standing.says === 'safe') return { by: 'measured', verdict: 'nothing-needed' };
     if (measured && storage.needsNothing(measured)) return { by: 'measured', verdict: 'wait' };
     const nowMs = this.clock.now().getTime();

@@ -9,7 +9,7 @@ import { PlaceService } from '../places/index.js';
 import { printOf } from './placeBox.js';
 import { rounded } from './ribbon.js';
 
-/** Up to so long a span is drawn from single readings, longer ones from hours. */
+/** Up to so long a span is drawn from the single readings of its one hygrometer; longer ones, and those of several, from hours. */
 const SINGLE_UP_TO_MS = 4 * 86_400_000;
 
 export const toEvent = ({ id, at, data }: EventRow): ClimateEvent => ({ id, at: at.toISOString(), data });
@@ -43,7 +43,8 @@ export class ChartService {
       this.places.get(id, db),
     ]);
     const stretches = new storage.Stretches(fromMs, Math.max(toMs, fromMs + 1), points);
-    if (toMs - fromMs <= SINGLE_UP_TO_MS) await this.series.tellSingle(db, id, span, stretches.add.bind(stretches));
+    if (toMs - fromMs <= SINGLE_UP_TO_MS && !house.hasSeveral(id, span))
+      await this.series.tellSingle(db, id, span, stretches.add.bind(stretches));
     else house.tellHours(id, span, stretches.add.bind(stretches));
     const hourly = house.hourly(id, { fromMs: 0, toMs });
     const { index, dose, daysPast, gaps } = this.memo.get(`models/${id}`, printOf(hourly), () => ({

@@ -68,9 +68,10 @@ export class ClimateService {
     const { whole, print, assessment } = this.known.assessed(known, school);
     const gel = this.known.gelOf(known);
     const lately = readingsSince(whole, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY);
-    const limits = this.memo.get(`limits/${place.id}`, `${place.highPct}/${print}/${lately.length}`, () => ({
+    const driest = known.drier ? readingsSince(known.drier, this.clock.now().getTime() - RIBBON_DAYS * MS_PER_DAY) : lately;
+    const limits = this.memo.get(`limits/${place.id}`, `${place.highPct}/${print}/${lately.length}/${printOf(driest)}`, () => ({
       dampSince: storage.passedSince(lately, storage.tooDamp(place.highPct)),
-      drySince: storage.passedSince(lately, storage.tooDry),
+      drySince: storage.passedSince(driest, storage.tooDry),
       dampSpells: storage.dampSpells(whole, place.highPct),
     }));
     return {
@@ -79,6 +80,7 @@ export class ClimateService {
       highPct: place.highPct,
       assessment,
       gel,
+      apart: known.apart,
       indicatorSince: gel && events.some((e) => e.data.kind === 'indicator') ? gel.since : null,
       ...limits,
     };
@@ -124,14 +126,7 @@ export class ClimateService {
       zone: latest && air.zoneOf(latest.humidityPct),
       things: lying.length,
       assessment,
-      standing: storage.placeStanding({
-        log: whole,
-        ...place,
-        models: assessment,
-        school: schools.humidity,
-        nowMs,
-        heard: latest !== null,
-      }),
+      standing: this.known.standingOf(known, schools.humidity),
       ribbon: this.memo.get(`ribbon/${place.id}`, `${print}/${lastMs}/${latest?.at}/${Math.floor(nowMs / MS_PER_HOUR)}/${timeZone}`, () =>
         ribbonOf(house.air.hours(place.id, span), whole, fungus.warningAlong(whole), timeZone),
       ),

@@ -22,7 +22,12 @@ import { roomAround } from './room.js';
 export const PAST_DAYS = 730;
 const SEAL_DAYS = 21;
 
-export type Known = KnownPlace & { latest: Latest | null };
+export type Known = KnownPlace & {
+  latest: Latest | null;
+  /** Two hygrometers in it that disagree, and the log by the drier of them, which counts against dryness. */
+  apart: storage.Disagreement | null;
+  drier: air.AirLog | null;
+};
 /** What every place is worked out from, asked for once. */
 export type House = { air: HouseAir; names: ReadonlyMap<string, string> };
 
@@ -61,8 +66,11 @@ export class KnownService {
   private knownOf({ air: house, names }: House, place: Place, events: EventRow[]): Known {
     const toMs = this.clock.now().getTime();
     const oldest = Math.min(toMs - PAST_DAYS * MS_PER_DAY, ...gelEventsOf(events).map((e) => air.instantMs(e.at)));
+    const apart = house.apart(place.id, toMs);
     return {
       place,
+      apart,
+      drier: apart && house.hourly(place.id, { fromMs: 0, toMs }, 'drier'),
       hourly: house.hourly(place.id, { fromMs: 0, toMs }),
       events,
       room: roomAround(house, names, place, { fromMs: oldest, toMs }),
@@ -83,7 +91,16 @@ export class KnownService {
   standingOf(known: Known, school: fungus.HumiditySchool): storage.Standing {
     const { whole, assessment } = this.assessed(known, school);
     const nowMs = this.clock.now().getTime();
-    return storage.placeStanding({ log: whole, ...known.place, models: assessment, school, nowMs, heard: known.latest !== null });
+    return storage.placeStanding({
+      log: whole,
+      ...known.place,
+      models: assessment,
+      school,
+      nowMs,
+      drier: known.drier,
+      disputed: storage.isDisputed(known.apart),
+      heard: known.latest !== null,
+    });
   }
 
   /** The seal, fitted once an hour at most: a fit searches some hundred simulations. */

@@ -20,6 +20,7 @@ type Reckoned = Omit<WhatIfStart, 'advice' | 'now' | 'outside' | 'measured' | 'c
   /** What was measured of it over these weeks, explained or not; null where too little was. */
   figures: storage.Figures | null;
   standing: storage.Standing;
+  disputed: boolean;
   options: fungus.AssessOptions;
 };
 
@@ -48,11 +49,11 @@ export class WhatIfService {
     const { db } = this.database;
     const place = await this.known.place(db, id);
     const house = await this.known.house(db);
-    const { trial, figures, standing, options, ...start } = await this.reckon(await this.knownOf(place, house));
+    const { trial, figures, standing, disputed, options, ...start } = await this.reckon(await this.knownOf(place, house));
     const { lowPct, highPct, kind } = place;
     return {
       ...start,
-      advice: await this.adviceOf(place, start.fit, { trial, figures, standing, options }),
+      advice: await this.adviceOf(place, start.fit, { trial, figures, standing, disputed, options }),
       now: this.clock.now().toISOString(),
       closed: storage.placeFacts(kind).airChangesPerDay !== null,
       lowPct,
@@ -76,9 +77,10 @@ export class WhatIfService {
   private adviceOf(
     place: Place,
     fit: WhatIfStart['fit'],
-    { trial, figures, standing, options }: Pick<Reckoned, 'trial' | 'figures' | 'standing' | 'options'>,
+    { trial, figures, standing, disputed, options }: Pick<Reckoned, 'trial' | 'figures' | 'standing' | 'disputed' | 'options'>,
   ) {
-    return this.advice.of(this.database.db, { place, trial, measured: figures, standing, explained: !('cannot' in fit), options });
+    const asked = { place, trial, measured: figures, standing, disputed, explained: !('cannot' in fit), options };
+    return this.advice.of(this.database.db, asked);
   }
 
   private async reckon(known: Known): Promise<Reckoned> {
@@ -104,6 +106,7 @@ export class WhatIfService {
       hindcast: explained(fit) ? drawn(fit, whole) : null,
       figures,
       standing: this.known.standingOf(known, schools.humidity),
+      disputed: storage.isDisputed(known.apart),
       options,
       trial: {
         place: own,

@@ -15,6 +15,22 @@ const THREATS: Record<storage.FungusThreat, string> = {
 const gelTitle = (daysLeft: number): string =>
   daysLeft <= 0 ? 'The desiccant is spent' : `The desiccant is spent in ${count(daysLeft, 'day', 'days')}`;
 
+/** One that reads so much warmer beside another lies in the sun, or on something warm, K (our choice). */
+const WARMER_K = 2;
+
+/** What each says, where to look first, and what counts until it is known. */
+function apartWhy({ wetter, drier }: Extract<storage.AlertFacts, { cause: 'apart' }>): string {
+  const said = ({ name, humidityPct, testedAt }: storage.ToldBy) =>
+    `${name} ${Math.round(humidityPct)} %${testedAt === null ? ' (never tested)' : ''}`;
+  const warmerK = drier.temperatureC - wetter.temperatureC;
+  const [warm, cool] = warmerK > 0 ? [drier, wetter] : [wetter, drier];
+  const sun =
+    Math.abs(warmerK) >= WARMER_K
+      ? ` ${warm.name} also reads ${Math.round(Math.abs(warmerK))} K warmer than ${cool.name}: see whether it lies in the sun, or on something warm.`
+      : '';
+  return `${said(wetter)}, ${said(drier)}.${sun} Until a salt test of both tells which is right, the wetter counts against growth and the drier against dryness.`;
+}
+
 export function alertWords(alert: storage.AlertFacts): AlertWords {
   switch (alert.cause) {
     case 'fungus':
@@ -43,6 +59,8 @@ export function alertWords(alert: storage.AlertFacts): AlertWords {
         why: `Shut in for longer than ${storage.CLOSED_FOR_LONG_DAYS} days is too long: trapped damp feeds fungus, and rubbery finishes turn sticky.`,
         action: 'Take it out',
       };
+    case 'apart':
+      return { title: 'Its hygrometers disagree', why: apartWhy(alert), action: 'See the hygrometers' };
     case 'silent':
       return {
         title: 'It is silent',

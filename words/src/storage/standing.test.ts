@@ -13,6 +13,7 @@ const EACH: Record<storage.StandingId, storage.Standing> = {
   'too-little': { says: 'too-little', days: 5.4, needDays: 14 },
   'over-band': { says: 'over-band', days: 6.2 },
   'under-band': { says: 'under-band', days: 90 },
+  disputed: { says: 'disputed' },
   'not-heard': { says: 'not-heard', since },
   'back-in-band': { says: 'back-in-band', since },
   'on-its-way': { says: 'on-its-way', days: 70 },

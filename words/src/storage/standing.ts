@@ -11,6 +11,7 @@ const TONES: Record<storage.StandingId, StandingTone> = {
   watch: 'attention',
   'over-band': 'attention',
   'under-band': 'attention',
+  disputed: 'attention',
   act: 'act',
   'growth-found': 'act',
   'not-heard': 'unknown',
@@ -43,6 +44,8 @@ export function standingWords(standing: storage.Standing, day: (instant: string)
       return `Above its band for ${lasting(standing.days)}`;
     case 'under-band':
       return `Too dry for ${lasting(standing.days)}`;
+    case 'disputed':
+      return 'Its hygrometers disagree';
     case 'not-heard':
       return `Not heard since ${day(standing.since)}`;
     case 'back-in-band':
@@ -61,6 +64,8 @@ export function standingBecause(standing: storage.Standing): string | null {
       return `${standing.inBand ? `Measured in its band for ${lasting(standing.days)}` : `Measured on ${Math.round(standing.days)} days`} and up to now, with neither model on its way.`;
     case 'too-little':
       return `Measured on ${standing.days < 1 ? 'less than a day' : `${Math.floor(standing.days)} days`}; it takes ${Math.ceil(standing.needDays)} to call it safe.`;
+    case 'disputed':
+      return 'By the careful one of them it would be safe; a salt test tells which is right.';
     case 'drying-out':
       return 'Dry again, but a model has come a part of the way and forgets slowly.';
     default:

@@ -1,4 +1,5 @@
 import { airOutDue } from './airOut.js';
+import { apartDue } from './apart.js';
 import { batteryContactsDue } from './batteryContacts.js';
 import { capMissingDue } from './capMissing.js';
 import { cellChangeDue } from './cellChange.js';
@@ -71,6 +72,7 @@ export const FINDERS: Record<DutyCode, Finder> = {
   fungus: ofPlaces(fungusDue),
   damp: ofPlaces(dampDue),
   'too-dry': ofPlaces(tooDryDue),
+  apart: ofPlaces(apartDue),
   'gel-spent': ofPlaces(gelSpentDue),
   'gel-read': ofPlaces(gelReadDue),
   silent: ofHygrometers(silentDue),

@@ -1,4 +1,5 @@
 import { airOut } from './airOut.js';
+import { apart } from './apart.js';
 import { batteryContacts } from './batteryContacts.js';
 import { capMissing } from './capMissing.js';
 import { cellChange } from './cellChange.js';
@@ -73,6 +74,7 @@ export const DUTIES = {
   'gel-spent': gelSpent,
   'gel-read': gelRead,
   silent,
+  apart,
   'salt-test': saltTest,
   'cap-missing': capMissing,
   'cell-change': cellChange,

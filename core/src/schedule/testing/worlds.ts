@@ -59,6 +59,7 @@ export const cupboard = (more: Partial<PlaceClimateFacts> = {}): PlaceClimateFac
   drySince: null,
   dampSpells: [],
   assessment: null,
+  apart: null,
   ...more,
 });
 /** One whose air lets growth be feared, and does no more than that. */
@@ -72,6 +73,13 @@ export const riskyCupboard: PlaceClimateFacts = cupboard({
     daysToGrowth: { byIndex: null, byDose: null },
   } as never,
 });
+const told = (deviceId: string, humidityPct: number) => ({ deviceId, name: deviceId, humidityPct, temperatureC: 20, testedAt: null });
+const disagreement: PlaceClimateFacts['apart'] = {
+  wetter: told('Logger', 61),
+  drier: told('Dial', 48),
+  at: '2026-06-01T09:00:00Z',
+  since: '2026-05-28T09:00:00Z',
+};
 const device = {
   id: 'h',
   name: 'Dial',
@@ -173,6 +181,7 @@ export const WORLDS: [Facts, Entry[]][] = [
     }),
     [],
   ],
+  [house([], { places: [cupboard({ apart: disagreement })] }), []],
   [
     house([], {
       hygrometers: [device],

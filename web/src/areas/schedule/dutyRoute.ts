@@ -15,6 +15,8 @@ function airRoute(facts: Extract<schedule.DutyFacts, { says: 'air' }>): string {
       return `/storage/${facts.placeId}`;
     case 'too-closed':
       return `/gear/${facts.itemId}`;
+    case 'apart':
+      return '/hygrometers';
     case 'silent':
       return `/hygrometers?device=${facts.deviceId}`;
     default:

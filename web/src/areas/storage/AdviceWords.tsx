@@ -38,6 +38,8 @@ export function adviceWords(advice: PlaceAdvice): string {
         : first('Nothing would have to change.');
     case 'wait':
       return 'For most of these weeks it was where it should be: see whether it stays there.';
+    case 'settle-first':
+      return 'Its hygrometers disagree: find out which of them is right before anything is bought or changed.';
     case 'cannot-say':
       return 'It was measured outside of its band, and no rule of thumb says why: no advice before its past is explained.';
     case 'helps': {
