@@ -39,6 +39,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Bench: `/bench/${cleaning.id}`,
     Storage: '/storage',
     'Add a place': '/storage/new',
+    Homes: '/storage/homes',
     Place: `/storage/${cupboard.id}?span=year`,
     'Edit a place': `/storage/${cupboard.id}/edit`,
     'What if': `/storage/${cupboard.id}/what-if?ownWarmerC=0`,

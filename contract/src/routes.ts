@@ -32,6 +32,7 @@ export const routes = {
   placePage: (id: string) => `/api/storage/places/${id}`,
   placeChart: (id: string) => `/api/storage/places/${id}/chart`,
   placeEvents: (id: string) => `/api/storage/places/${id}/events`,
+  homes: '/api/storage/homes',
   placeExplanation: (id: string) => `/api/storage/places/${id}/explanation`,
   placeWhatIf: (id: string) => `/api/storage/places/${id}/what-if`,
   timers: '/api/storage/timers',

@@ -38,6 +38,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/look/:id', 'inspection/LookPage', [routes.look(':id')]),
   page('/storage', 'storage/StoragePage', [routes.storage, routes.agenda]),
   page('/storage/new', 'storage/PlaceFormPages', [], 'AddPlacePage'),
+  page('/storage/homes', 'storage/HomesPage', [routes.homes, routes.places]),
   page('/storage/:id', 'storage/PlacePage', [routes.placePage(':id'), routes.placeExplanation(':id'), routes.agenda]),
   page('/storage/:id/edit', 'storage/PlaceFormPages', [routes.places], 'EditPlacePage'),
   page('/storage/:id/what-if', 'storage/WhatIfPage', [routes.placeWhatIf(':id'), routes.places, routes.placePage(':id')]),

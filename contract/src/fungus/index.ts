@@ -1,4 +1,5 @@
 import type { fungus, storage } from '@bright-keeper/core';
+import type { HomeToBe } from '../storage/index.js';
 
 /** How much growth is to be feared for one thing over all its stays. */
 export type ItemExposure = {
@@ -12,5 +13,6 @@ export type ItemExposure = {
   keptDays: number;
   /** It has fungus, or is in quarantine for it: it lives alone. */
   sick: boolean;
-  home: { placeId: string; name: string; reasons: storage.HomeReason[] } | null;
+  /** Null where that was not found. */
+  home: HomeToBe | null;
 };

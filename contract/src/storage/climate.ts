@@ -37,6 +37,9 @@ export type StorageOverview = {
   ribbonDays: number;
 };
 
+/** The home of a thing; `place` is null where it is better set apart, and `stays` where it is at home. */
+export type HomeToBe = { place: { id: string; name: string } | null; stays: boolean; reasons: storage.HomeReason[] };
+
 export type ThingInPlace = {
   itemId: string;
   name: string;
@@ -44,8 +47,36 @@ export type ThingInPlace = {
   /** It has fungus, or is in quarantine for it: it may not stay with the others. */
   sick: boolean;
   /** A better place for it, if there is one. */
-  better: { placeId: string; name: string; reasons: storage.HomeReason[] } | null;
+  better: HomeToBe | null;
 };
+
+type Named = { id: string; name: string };
+/** Where everything lives best. `found` is false where that was not found in time. */
+export type HomesPage = { unmeasured: Named[] } & (
+  | { found: false }
+  | {
+      found: true;
+      /** Nothing is better. */
+      proven: boolean;
+      /** In the order in which they can be made. `aside`: its place is full until another has moved. */
+      moves: {
+        itemId: string;
+        name: string;
+        from: Named | null;
+        to: Named | null;
+        aside: boolean;
+        /** What speaks against where it lies; null where nobody said where. */
+        against: storage.HomeReason | null;
+        reasons: storage.HomeReason[];
+      }[];
+      /** So many things are at home. */
+      stay: number;
+      /** What has no place that would suit it. */
+      noRoom: Named[];
+      /** What one more place would take in, as it is usual for its kind; none that is not worth a word. */
+      more: { kind: storage.MorePlace['kind']; volumeL: number; gelG: number | null; things: number }[];
+    }
+);
 export type RoomClimate = { source: 'place' | 'outdoors' | 'assumed'; name: string; readings: number };
 export type PlacePage = PlaceSummary & {
   items: ThingInPlace[];

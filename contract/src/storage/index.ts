@@ -15,6 +15,8 @@ export {
   type AdvisedChange,
   type FitInShort,
   type GelState,
+  type HomesPage,
+  type HomeToBe,
   type NotExplained,
   type PlaceAdvice,
   type PlaceExplanation,

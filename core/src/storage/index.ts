@@ -26,7 +26,28 @@ export { type Disagreement, isDisputed } from './disagreement.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
-export { betterHome, freeLitres, type HomeAdvice, type HomeReason, type PlaceClimate, recommendHome } from './home.js';
+export {
+  bestHomes,
+  againstPlace,
+  broughtBy,
+  type Home,
+  homeCost,
+  type HomeReason,
+  type Homes,
+  type HomesAnswer,
+  homesFromSolver,
+  homesOf,
+  homesProgramme,
+  type HomesQuestion,
+  type Household,
+  householdQuestion,
+  type Housed,
+  MORE_PLACES,
+  type MorePlace,
+  type Move,
+  type PlaceClimate,
+  withOneMore,
+} from './homes/index.js';
 export { ASSUMED_ROOM, INDOOR_BASIS, indoorFromOutdoor } from './indoor.js';
 export { type Lining, LINING_IDS, LININGS, PLACE_KINDS, placeFacts, type PlaceFacts, type PlaceKind, PLACES } from './knowledge/places.js';
 export {

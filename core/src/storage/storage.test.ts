@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { dewPointC } from '../air/index.js';
 import { logOf } from '../testing/logs.js';
 import {
-  betterHome,
   CLOSED_FOR_LONG_DAYS,
   downsample,
   indoorFromOutdoor,
@@ -13,15 +12,12 @@ import {
   passedSince,
   PLACE_KINDS,
   placeFacts,
-  recommendHome,
   shiftBetween,
   isSilent,
   tooDamp,
   tooDry,
   warmUpMinutes,
   type Part,
-  type PlaceClimate,
-  freeLitres,
 } from './index.js';
 
 const DAY = 24;
@@ -172,61 +168,8 @@ describe('limits with hysteresis', () => {
   });
 });
 
-describe('a recommended home', () => {
-  const place = (id: string, kind: PlaceClimate['kind'], meanPct: number | null, level: PlaceClimate['level'] = 'safe'): PlaceClimate => ({
-    id,
-    name: id,
-    kind,
-    meanPct,
-    highPct90: meanPct === null ? null : meanPct + 4,
-    level,
-  });
-  const dampShelf = place('shelf', 'shelf', 74, 'act');
-  const box = place('box', 'sealed-box', 44);
-  const cabinet = place('cabinet', 'dry-cabinet', 43);
-  const bag = place('bag', 'soft-bag', 55);
-  it('is a controlled place in a damp climate, and never the travel bag', () => {
-    expect(recommendHome({ kind: 'lens', traits: {} }, [dampShelf, box, bag], 'by-climate')!.placeId).toBe('box');
-    expect(recommendHome({ kind: 'lens', traits: {} }, [place('dry shelf', 'shelf', 46), bag], 'by-climate')!.placeId).toBe('dry shelf');
-  });
-  it('is only worth a move when it is clearly better', () => {
-    expect(betterHome({ kind: 'lens', traits: {} }, 'shelf', [dampShelf, box], 'by-climate')?.placeId).toBe('box');
-    expect(betterHome({ kind: 'lens', traits: {} }, 'cabinet', [cabinet, box], 'by-climate')).toBeNull();
-  });
-  it('gives a rubbery finish air', () => {
-    const advice = recommendHome({ kind: 'mirrorless-body', traits: { rubberisedCoating: true } }, [box, cabinet], 'by-climate')!;
-    expect(advice.placeId).toBe('cabinet');
-    expect(advice.reasons).toContainEqual({ says: 'wants-air-and-has-it' });
-  });
-  it('follows the school where the climate allows both', () => {
-    expect(recommendHome({ kind: 'lens', traits: {} }, [box, cabinet], 'sealed-box')!.placeId).toBe('box');
-    expect(recommendHome({ kind: 'lens', traits: {} }, [], 'by-climate')).toBeNull();
-  });
-  it('keeps a thing with fungus alone: never into a place with other things, and nobody moves in with it', () => {
-    const sick = { id: 'sick', kind: 'lens', traits: {}, sick: true } as const;
-    const shared = { ...cabinet, lives: [{ id: 'other', sick: false }] };
-    const empty = { ...dampShelf, lives: [] };
-    expect(recommendHome(sick, [shared, empty], 'by-climate')!.placeId).toBe('shelf');
-    expect(recommendHome(sick, [shared], 'by-climate')).toBeNull();
-    const infected = { ...cabinet, lives: [{ id: 'sick', sick: true }] };
-    expect(recommendHome({ id: 'well', kind: 'lens', traits: {} }, [infected, empty], 'by-climate')!.placeId).toBe('shelf');
-    // Out of a place it shares, however good the air is there.
-    const both = {
-      ...cabinet,
-      lives: [
-        { id: 'sick', sick: true },
-        { id: 'other', sick: false },
-      ],
-    };
-    expect(betterHome(sick, 'cabinet', [both, empty], 'by-climate')?.placeId).toBe('shelf');
-  });
-  it('has room for it, unless it lies there already', () => {
-    const full = { ...cabinet, freeL: 1, lives: [{ id: 'in', sick: false }] };
-    expect(recommendHome({ id: 'new', kind: 'binocular', traits: {} }, [full, dampShelf], 'by-climate')!.placeId).toBe('shelf');
-    expect(recommendHome({ id: 'in', kind: 'binocular', traits: {} }, [full, dampShelf], 'by-climate')!.placeId).toBe('cabinet');
-    expect(freeLitres(50, [{ kind: 'lens' }, { kind: 'slr-body' }])).toBeCloseTo(26.5, 9);
-  });
-  it('knows what each kind of place wins and costs', () => {
+describe('each kind of place', () => {
+  it('wins something and costs something', () => {
     for (const kind of PLACE_KINDS) expect(placeFacts(kind).tradeOff).toMatch(/; but|damp|damper/);
     expect(CLOSED_FOR_LONG_DAYS).toBe(14);
   });

@@ -1,5 +1,5 @@
 import type { ItemExposure } from '@bright-keeper/contract';
-import { air, care, fungus, storage, HOURS_A_DAY, MS_PER_DAY } from '@bright-keeper/core';
+import { air, fungus, storage, HOURS_A_DAY, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/index.js';
 import { Database } from '../db/index.js';
@@ -7,7 +7,7 @@ import { GearRepository } from '../gear/index.js';
 import { GearService } from '../shelf/index.js';
 import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
-import { ClimateService } from '../storage/index.js';
+import { HomesService } from '../storage/index.js';
 import { StayRepository } from '../places/index.js';
 
 /** Exposure follows the thing: the air of every place it lay in, one after another. */
@@ -19,7 +19,7 @@ export class FungusService {
     private readonly gearRepository: GearRepository,
     private readonly stays: StayRepository,
     private readonly series: SeriesService,
-    private readonly climate: ClimateService,
+    private readonly homes: HomesService,
     private readonly settings: SettingsService,
     private readonly clock: Clock,
   ) {}
@@ -40,10 +40,7 @@ export class FungusService {
       if (!until) disputed = storage.isDisputed(house.apart(placeId, now));
     }
     const readings = air.joined(logs);
-    const climates = await this.climate.climates(db, await this.stays.lying(db));
     const sick = item.status === 'quarantined' || states.some((s) => s.verdict === 'isolate');
-    const thing = { id: itemId, kind: item.kind, traits: care.withDefaults(item.kind, item.traits), sick };
-    const home = storage.recommendHome(thing, climates, schools.store);
     const assessment = readings.length > 0 ? fungus.assess(readings, { humiditySchool: schools.humidity, surfaceState }) : null;
     const measuredDays = readings.length / HOURS_A_DAY;
     const keptDays = (now - Date.parse(item.createdAt)) / MS_PER_DAY;
@@ -63,7 +60,7 @@ export class FungusService {
       measuredDays,
       keptDays,
       sick,
-      home: home && { ...home, name: climates.find((c) => c.id === home.placeId)!.name },
+      home: (await this.homes.homes(db)).get(itemId) ?? null,
     };
   }
 }

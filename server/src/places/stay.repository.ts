@@ -9,6 +9,9 @@ type StayRow = typeof stays.$inferInsert;
 /** A thing that lies in a place, and since when. */
 export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date; sick: boolean };
 
+/** A thing, and the place it lies in now; null where nobody said. */
+export type Housed = Pick<typeof items.$inferSelect, 'id' | 'name' | 'kind' | 'traits'> & { sick: boolean; placeId: string | null };
+
 /** What lies in each place now, longest first. */
 export type LyingIn = ReadonlyMap<string, readonly Lying[]>;
 
@@ -85,6 +88,17 @@ export class StayRepository {
       .where(and(placeId === undefined ? undefined : eq(stays.placeId, placeId), isNull(stays.until), isNull(items.archivedAt)))
       .orderBy(asc(stays.since));
     return grouped(rows, (r) => r.placeId);
+  }
+
+  /** Every thing there is, with the place it lies in now; null where nobody said. */
+  async housed(db: Db): Promise<Housed[]> {
+    return db
+      .select({ id: items.id, name: items.name, kind: items.kind, traits: items.traits, sick: isSick, placeId: places.id })
+      .from(items)
+      .leftJoin(stays, and(eq(stays.itemId, items.id), isNull(stays.until)))
+      .leftJoin(places, eq(places.id, stays.placeId))
+      .where(isNull(items.archivedAt))
+      .orderBy(asc(items.createdAt), asc(items.id));
   }
 
   /** Things come into and go out of a place, for its ribbon; newest first. */

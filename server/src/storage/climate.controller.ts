@@ -6,6 +6,7 @@ import {
   whatIfQuery,
   type Chart,
   type ChartQuery,
+  type HomesPage,
   type PlaceEventInput,
   type PlaceExplanation,
   type PlacePage,
@@ -20,6 +21,7 @@ import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { ChartService } from './chart.service.js';
 import { ClimateService } from './climate.service.js';
+import { HomesService } from './homes.service.js';
 import { TimerService } from './timer.service.js';
 import { WhatIfService } from './whatIf.service.js';
 
@@ -31,6 +33,7 @@ export class ClimateController {
   constructor(
     private readonly climate: ClimateService,
     private readonly charts: ChartService,
+    private readonly homesService: HomesService,
     private readonly timers: TimerService,
     private readonly whatIfs: WhatIfService,
   ) {}
@@ -39,6 +42,12 @@ export class ClimateController {
   @Route({ summary: 'Every place with its ribbon, risk, gel and alerts' })
   overview(): Promise<StorageOverview> {
     return this.climate.overview();
+  }
+
+  @Get('homes')
+  @Route({ summary: 'Where everything lives best, and the moves that lead there' })
+  homes(): Promise<HomesPage> {
+    return this.homesService.page();
   }
 
   @Get('places/:id')

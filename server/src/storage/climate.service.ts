@@ -1,27 +1,19 @@
-import type { ClimateEvent, Place, PlaceEventInput, PlacePage, PlaceSummary, Settings, StorageOverview } from '@bright-keeper/contract';
-import { air, care, fungus, schedule, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
+import type { ClimateEvent, PlaceEventInput, PlacePage, PlaceSummary, Settings, StorageOverview } from '@bright-keeper/contract';
+import { air, fungus, schedule, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { DeviceRepository, latestOf, SeriesService, startOfDay } from '../air/index.js';
+import { DeviceRepository, latestOf, startOfDay } from '../air/index.js';
 import { calibrations, climateEvents, devices, deviceStays, readingDays, settings as settingsTable, places } from '../tables/index.js';
 import { Kept, Database, type Db } from '../db/index.js';
 import { Clock, Ids, Memo, eachInSlices } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { toEvent } from './chart.service.js';
+import { HomesService } from './homes.service.js';
 import { KnownService, type House, type Known } from './known.service.js';
-import { PlaceService, StayRepository, type Lying, type LyingIn } from '../places/index.js';
-import { airChangesOf, printOf, readingsSince, SURFACE_STATE } from './placeBox.js';
+import { PlaceService, StayRepository, type Lying } from '../places/index.js';
+import { airChangesOf, printOf, readingsSince } from './placeBox.js';
 import { ribbonOf } from './ribbon.js';
 
 const RIBBON_DAYS = 90;
-
-/** How damp it is on the whole, and at its dampest but for the odd day; null where nothing was measured. */
-function dampOf({ length, humidityPct }: air.AirLog): Pick<storage.PlaceClimate, 'meanPct' | 'highPct90'> {
-  const sorted = humidityPct.toSorted();
-  return {
-    meanPct: length > 0 ? sorted.reduce((sum, pct) => sum + pct, 0) / length : null,
-    highPct90: sorted[Math.floor(length * 0.9)] ?? null,
-  };
-}
 
 /** What the air of each place means: ribbons, risk, gel, alerts. */
 @Injectable()
@@ -33,7 +25,7 @@ export class ClimateService {
     private readonly database: Database,
     private readonly places: PlaceService,
     private readonly deviceRepository: DeviceRepository,
-    private readonly series: SeriesService,
+    private readonly homes: HomesService,
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
     private readonly known: KnownService,
@@ -96,7 +88,7 @@ export class ClimateService {
     const summary = this.summary(house, known, own, settings);
     return {
       ...summary,
-      items: await this.itemsOf(db, place, own, lying),
+      items: await this.itemsOf(db, own),
       events: await this.eventsOf(db, known, settings),
       seal,
       airChanges: airChangesOf(place, seal),
@@ -140,45 +132,11 @@ export class ClimateService {
     return startOfDay(schedule.addDays(today, 1 - RIBBON_DAYS), timeZone);
   }
 
-  /** The risk of a log; the same log is not walked twice. */
-  private assess(of: string, hourly: air.AirLog, humiditySchool: fungus.HumiditySchool, print: string): fungus.Assessment {
-    return this.memo.get(of, `${humiditySchool}/${print}`, () => fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }));
-  }
-
-  private async itemsOf(db: Db, place: Place, own: readonly Lying[], lying: LyingIn): Promise<PlacePage['items']> {
-    const climates = await this.climates(db, lying);
-    const { schools } = await this.settings.get(db);
-    const items: PlacePage['items'] = [];
-    for (const { itemId, name, since, kind, traits, sick } of own) {
-      const thing = { id: itemId, kind, traits: care.withDefaults(kind, traits), sick };
-      const home = storage.betterHome(thing, place.id, climates, schools.store);
-      const there = climates.find((c) => c.id === home?.placeId);
-      // What was sent there takes its room before the next one is.
-      if (there) there.freeL = (there.freeL ?? 0) - care.kindFacts(kind).litres;
-      items.push({ itemId, name, since: since.toISOString(), sick, better: home && there ? { ...home, name: there.name } : null });
-    }
-    return items;
-  }
-
-  /** The climate of every place over its last ribbon, for choosing a home. */
-  async climates(db: Db, lyingIn: LyingIn): Promise<storage.PlaceClimate[]> {
-    const { schools } = await this.settings.get(db);
-    const toMs = this.clock.now().getTime();
-    const house = await this.series.air(db);
-    return (await this.places.all(db)).map(({ id, name, kind, volumeL }) => {
-      const lying = lyingIn.get(id) ?? [];
-      const hourly = house.hourly(id, { fromMs: toMs - RIBBON_DAYS * MS_PER_DAY, toMs });
-      const print = printOf(hourly);
-      const { level } = this.assess(`ribbon-risk/${id}`, hourly, schools.humidity, print);
-      return {
-        id,
-        name,
-        kind,
-        ...this.memo.get(`damp/${id}`, print, () => dampOf(hourly)),
-        level,
-        freeL: storage.freeLitres(volumeL, lying),
-        lives: lying.map(({ itemId, sick }) => ({ id: itemId, sick })),
-      };
+  private async itemsOf(db: Db, own: readonly Lying[]): Promise<PlacePage['items']> {
+    const homes = await this.homes.homes(db);
+    return own.map(({ itemId, name, since, sick }) => {
+      const home = homes.get(itemId);
+      return { itemId, name, since: since.toISOString(), sick, better: home && !home.stays ? home : null };
     });
   }
 

@@ -181,7 +181,7 @@ describe('a place', () => {
     t.clock.set(new Date(START.getTime() + 15 * DAY));
     const alerts = (await inTheAir()).filter((a) => a.cause === 'too-closed');
     expect(alerts[0]).toMatchObject({ itemId: id });
-    expect((await page(bag.id)).items[0]!.better).toMatchObject({ name: 'Good shelf' });
+    expect((await page(bag.id)).items[0]!.better).toMatchObject({ place: { name: 'Good shelf' } });
   });
 
   it('read once a week is not called safe, and says that the log is too thin', async () => {
@@ -435,10 +435,10 @@ describe('a thing with fungus', () => {
     await put(settled.id, cabinet.id);
     await t.look(sick.id, { 'inner-glass': { fungus: 2 } });
     const items = (await page(cupboard.id)).items;
-    expect(items.find((i) => i.itemId === sick.id)).toMatchObject({ sick: true, better: null });
-    expect(items.find((i) => i.itemId === well.id)).toMatchObject({ sick: false, better: { name: 'Cabinet' } });
+    expect(items.find((i) => i.itemId === sick.id)).toMatchObject({ sick: true, better: { place: null, stays: false } });
+    expect(items.find((i) => i.itemId === well.id)).toMatchObject({ sick: false, better: { place: { name: 'Cabinet' } } });
     const exposure = (await t.http.get(routes.itemExposure(sick.id)).expect(200)).body as ItemExposure;
-    expect(exposure).toMatchObject({ sick: true, home: null });
+    expect(exposure).toMatchObject({ sick: true, home: { place: null, stays: false } });
   });
 
   it('is not the only one: what was sent there before takes its room', async () => {
@@ -448,7 +448,7 @@ describe('a thing with fungus', () => {
     await measured(small, 60 * 24, () => [22, 44]);
     // 3 L may be filled: two lenses of 1.5 L, and not a third.
     for (const name of ['One', 'Two', 'Three']) await put((await t.add(name)).id, shelf.id);
-    const sent = (await page(shelf.id)).items.filter((i) => i.better?.name === 'Small cabinet');
+    const sent = (await page(shelf.id)).items.filter((i) => i.better?.place?.name === 'Small cabinet');
     expect(sent).toHaveLength(2);
   });
 });
@@ -471,7 +471,7 @@ describe('a thing', () => {
     expect(a.assessment!.peak.dose).toBeGreaterThan(1);
     expect(a.assessment!.now.dose).toBeLessThan(a.assessment!.peak.dose);
     expect(b.assessment).toMatchObject({ level: 'safe', now: { dose: 0 } });
-    expect(a.home).toMatchObject({ name: 'Dry' });
+    expect(a.home).toMatchObject({ place: { name: 'Dry' }, stays: true });
     expect(a.measuredDays).toBeCloseTo(99, 0);
   });
 });

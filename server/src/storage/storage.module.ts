@@ -8,14 +8,27 @@ import { ClimateController } from './climate.controller.js';
 import { ClimateService } from './climate.service.js';
 import { FitService } from './fit.service.js';
 import { KnownService } from './known.service.js';
+import { HomesService } from './homes.service.js';
+import { HouseholdService } from './household.service.js';
 import { PlaceModule, StayModule } from '../places/index.js';
 import { TimerService } from './timer.service.js';
+import { TripModule } from '../trip/index.js';
 import { WhatIfService } from './whatIf.service.js';
 
 @Module({
-  imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule],
+  imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule, TripModule],
   controllers: [ClimateController],
-  providers: [AdviceService, ChartService, ClimateService, FitService, KnownService, TimerService, WhatIfService],
-  exports: [ClimateService, TimerService, WhatIfService],
+  providers: [
+    AdviceService,
+    ChartService,
+    ClimateService,
+    FitService,
+    HomesService,
+    HouseholdService,
+    KnownService,
+    TimerService,
+    WhatIfService,
+  ],
+  exports: [ClimateService, HomesService, TimerService, WhatIfService],
 })
 export class StorageModule {}

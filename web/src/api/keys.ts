@@ -15,6 +15,7 @@ export const keys = {
   places: ['storage', 'places'] as const,
   storage: ['storage'] as const,
   overview: ['storage', 'overview'] as const,
+  homes: ['storage', 'homes'] as const,
   place: (id: string) => ['storage', 'place', id] as const,
   chart: (id: string, from: string, to: string, points: number) => ['storage', 'chart', id, from, to, points] as const,
   explanation: (id: string) => ['storage', 'explanation', id] as const,

@@ -10,13 +10,13 @@ const GEAR: QueryKey = ['gear'];
 const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   gear: [GEAR, keys.storage],
   journal: [GEAR],
-  looks: [['inspection'], GEAR],
-  cleanings: [['care', 'cleaning'], keys.cleanings, GEAR],
+  looks: [['inspection'], GEAR, keys.homes],
+  cleanings: [['care', 'cleaning'], keys.cleanings, GEAR, keys.homes],
   openings: [['care', 'teardown'], GEAR],
   places: [keys.storage, GEAR],
   air: [keys.storage],
   drawer: [keys.drawer],
-  outings: [],
+  outings: [keys.homes],
   frames: [['sensor'], GEAR],
   calendars: [],
   // Whoever is let in, or let go, is noted there.

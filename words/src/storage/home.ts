@@ -13,8 +13,10 @@ export function homeWords(reason: storage.HomeReason): string {
       return 'Its rubbery finish wants air: open the place often.';
     case 'alone-there':
       return 'Nothing else lies there: it stays apart until it has been clean for twelve weeks.';
+    case 'makes-room':
+      return 'It does as well here, and makes room for what needs it more.';
     case 'room':
-      return `About ${reason.freeL} L are free.`;
+      return `With everything at home about ${reason.freeL} L stay free.`;
     case 'trade-off':
       return storage.placeFacts(reason.kind).tradeOff;
     default:

@@ -13,7 +13,7 @@ const useExposure = (id: string) =>
   useQuery({ queryKey: keys.exposure(id), queryFn: () => http.get<ItemExposure>(routes.itemExposure(id)) });
 
 /** Exposure over all its stays, and the home that would suit it. */
-export function Exposure({ itemId, placeId }: { itemId: string; placeId: string | null }) {
+export function Exposure({ itemId }: { itemId: string }) {
   const exposure = useExposure(itemId);
   if (exposure.isError) return <Failure error={exposure.error} onRetry={() => void exposure.refetch()} />;
   if (!exposure.data) return null;
@@ -44,17 +44,17 @@ export function Exposure({ itemId, placeId }: { itemId: string; placeId: string 
         ) : (
           <p className="text-soft">No place it lay in was ever measured.</p>
         )}
-        {sick && !home && (
+        {sick && home && !home.place && (
           <p className="border-t border-line pt-2 text-sm">
             It lives alone until it has been clean for twelve weeks, and none of your places is empty: a zip bag with a sachet, apart from
             the rest.
           </p>
         )}
-        {home && home.placeId !== placeId && (
+        {home?.place && !home.stays && (
           <p className="border-t border-line pt-2 text-sm">
             A good home:{' '}
-            <Link className="font-medium hover:underline" to={`/storage/${home.placeId}`}>
-              {home.name}
+            <Link className="font-medium hover:underline" to={`/storage/${home.place.id}`}>
+              {home.place.name}
             </Link>
             . {home.reasons.slice(0, 2).map(homeWords).join(' ')}
           </p>

@@ -196,7 +196,7 @@ export function ItemPage() {
           <Section title="Where it lies">
             <WhereItLies item={data} />
           </Section>
-          <Exposure itemId={data.id} placeId={data.place?.id ?? null} />
+          <Exposure itemId={data.id} />
           <MechanicalCare item={data} />
           <Section title="This thing">
             <Housekeeping item={data} />

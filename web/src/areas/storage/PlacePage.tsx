@@ -34,9 +34,13 @@ function Things({ place }: { place: PlaceData }) {
               It has fungus: it must not stay with the others. Take it out, and apart from everything.
             </p>
           )}
-          {item.better && (
+          {item.better?.place && (
             <p className="text-sm text-soft">
-              Better in: <span className="text-ink">{item.better.name}</span>. {item.better.reasons[0] && homeWords(item.better.reasons[0])}
+              Better in:{' '}
+              <Link to="/storage/homes" className="text-ink hover:underline">
+                {item.better.place.name}
+              </Link>
+              . {item.better.reasons[0] && homeWords(item.better.reasons[0])}
             </p>
           )}
         </li>

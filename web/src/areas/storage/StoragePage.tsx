@@ -21,6 +21,7 @@ export function StoragePage() {
       sub="Is it safe, since when not, and what is the cheapest thing that fixes it."
       actions={
         <>
+          {places.length > 0 && <ButtonLink to="/storage/homes">Where should it live?</ButtonLink>}
           <ButtonLink to="/warm-up">In from the cold</ButtonLink>
           <ButtonLink to="/hygrometers">Hygrometers</ButtonLink>
           <ButtonLink to="/storage/new" look={places.length === 0 ? 'filled' : 'plain'}>

@@ -1,6 +1,7 @@
 import {
   routes,
   type Chart,
+  type HomesPage,
   type MoveItem,
   type Place,
   type PlaceEventInput,
@@ -31,6 +32,7 @@ export function storageChanged(): void {
 }
 
 export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => http.get<Places>(routes.places) });
+export const useHomes = () => useQuery({ queryKey: keys.homes, queryFn: () => http.get<HomesPage>(routes.homes) });
 export const useOverview = () =>
   useQuery({ queryKey: keys.overview, queryFn: () => http.get<StorageOverview>(routes.storage), refetchInterval: LIVE_MS });
 export const usePlace = (id: string) =>
@@ -77,6 +79,18 @@ export const useMoveItem = (itemId: string) =>
     mutationFn: (move: MoveItem) => http.put<Stay[]>(routes.itemPlace(itemId), move),
     onSettled: () => {
       gearChanged(itemId);
+      storageChanged();
+    },
+  });
+
+/** Several things, one after another: what was moved stays moved where the next one is refused. */
+export const useMoveItems = () =>
+  useMutation({
+    mutationFn: async (moves: readonly { itemId: string; placeId: string | null }[]) => {
+      for (const { itemId, placeId } of moves) await http.put<Stay[]>(routes.itemPlace(itemId), { placeId } satisfies MoveItem);
+    },
+    onSettled: () => {
+      void queryClient.invalidateQueries({ queryKey: ['gear'] });
       storageChanged();
     },
   });
