@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import { routes } from '@bright-keeper/contract';
 import { spawn } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
@@ -272,6 +272,52 @@ test('a cupboard that explains its past: what-if unchanged is its page, and away
   await expect.poll(() => mean(whatIf)).toBeLessThan(before - 5);
   await expect(page).toHaveURL(/ownWarmerC=0/);
   expect(await mean(measured)).toBe(before);
+});
+
+/** A hygrometer in a place, and so many days of its log in a file. */
+async function logged(request: APIRequestContext, placeId: string, name: string, days: number, humidityPct: number): Promise<void> {
+  const { id } = await post(running, request, routes.devices, { ...device, name, placeId });
+  await request.post(`${running.url}${routes.logImport(id)}?format=${encodeURIComponent(JSON.stringify(CONTINENTAL))}`, {
+    headers: { 'content-type': 'text/csv' },
+    data: continentalLog(days * 24, () => humidityPct),
+  });
+}
+
+test('two hygrometers that disagree: the place is not called safe, and nothing is bought on either’s word', async ({ page, request }) => {
+  const { id } = await post(running, request, routes.places, { ...SHELF, name: 'Disputed shelf' });
+  await logged(request, id, 'Logger by the wall', 20, 57);
+  await logged(request, id, 'Dial in front', 20, 45);
+  await page.goto(running.url);
+  const duty = page.getByRole('listitem').filter({ hasText: 'Its hygrometers disagree' });
+  await expect(duty).toContainText('Disputed shelf');
+  await expect(duty).toContainText('Logger by the wall 57 % (never tested), Dial in front 45 % (never tested).');
+  await page.goto(`${running.url}/storage/${id}`);
+  await expect(heading(page, /^Disputed shelf/).getByText('Its hygrometers disagree')).toBeVisible();
+  await expect(page.getByText('find out which of them is right before anything is bought or changed')).toBeVisible();
+  await page.goto(running.url);
+  await duty.getByRole('link', { name: 'See the hygrometers' }).click();
+  await expect(heading(page, 'Hygrometers')).toBeVisible();
+});
+
+test('where everything should live: the dry cabinet takes what it holds, and one tap says it is done', async ({ page, request }) => {
+  const [damp, dry] = [
+    await post(running, request, routes.places, { ...SHELF, name: 'Wet shelf' }),
+    await post(running, request, routes.places, { ...SHELF, name: 'Small cabinet', kind: 'dry-cabinet', volumeL: 6 }),
+  ];
+  await logged(request, damp.id, 'On the wet shelf', 30, 76);
+  await logged(request, dry.id, 'In the small cabinet', 30, 44);
+  for (const name of ['Veldane 35/2', 'Veldane 50/2', 'Veldane 90/4']) {
+    const { id } = await post(running, request, routes.gear, { name, kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+    await request.put(running.url + routes.itemPlace(id), { data: { placeId: damp.id } });
+  }
+  await page.goto(`${running.url}/storage`);
+  await page.getByRole('link', { name: 'Where should it live?' }).click();
+  const carry = page.getByRole('listitem').filter({ has: heading(page, 'From Wet shelf to Small cabinet') });
+  // 3.6 L may be filled: two lenses of 1.5 L.
+  await carry.getByRole('button', { name: 'I moved all 2' }).click();
+  await expect(carry).toBeHidden();
+  await page.goto(`${running.url}/storage/${dry.id}`);
+  await expect(page.getByRole('link', { name: /^Veldane/ })).toHaveCount(2);
 });
 
 test('in from the cold: will it fog, how long to wait, and the wait stands on Today', async ({ page, request }) => {
