@@ -141,6 +141,7 @@ await ensureBuilt();
 runTypeScript('bench/src/plan.ts');
 runTypeScript('bench/src/space.ts');
 runTypeScript('bench/src/box.ts');
+runTypeScript('bench/src/homes.ts');
 runTypeScript('bench/src/mould.ts');
 runTypeScript('bench/src/agenda.ts');
 runTypeScript('bench/src/frame.ts');

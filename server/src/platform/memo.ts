@@ -13,4 +13,8 @@ export class Memo {
     this.kept.set(of, { key, value });
     return value;
   }
+  /** The next who asks has it worked out anew. */
+  forget(of: string): void {
+    this.kept.delete(of);
+  }
 }

@@ -10,22 +10,25 @@ const WORTH_MOVING = 3;
 /** What finds no room costs more than any place there is; what is sick may be set apart outside of all of them. */
 const NO_ROOM_COST = 60;
 const SET_APART_COST = 6;
-/** It is the sick thing that leaves: the others lie where they are well. */
-const LEAVES_OTHERS_COST = 20;
 
 export type Household = { things: readonly Housed[]; places: readonly PlaceClimate[]; school: Schools['store'] };
 
 const nowhereOf = ({ id }: Housed): string => `${NOWHERE}/${id}`;
 
-/** All things and all places at once. What lies somewhere may stay there, however full it is; what is sick lives alone. */
+/**
+ * All things and all places at once. What lies somewhere may stay there, however full it is. What is sick lives alone, in a
+ * place that is empty now: nobody clears a cabinet for it, and it is the sick thing that leaves the others.
+ */
 export function householdQuestion({ things, places, school }: Household): HomesQuestion {
+  const mayLiveIn = (t: Housed, p: PlaceClimate) => !t.sick || things.every((o) => o === t || o.placeId !== p.id);
   const lies = (p: PlaceClimate) => things.filter((t) => t.placeId === p.id).reduce((sum, t) => sum + litresOf(t.kind), 0);
   const ownCosts = (t: Housed) =>
-    places.map((p): [string, number] => {
-      const moves = t.placeId !== null && t.placeId !== p.id ? WORTH_MOVING : 0;
-      const among = t.sick && t.placeId === p.id && things.some((o) => o !== t && o.placeId === p.id) ? LEAVES_OTHERS_COST : 0;
-      return [p.id, homeCost(t, p, school) + moves + among];
-    });
+    places
+      .filter((p) => mayLiveIn(t, p))
+      .map((p): [string, number] => {
+        const moves = t.placeId !== null && t.placeId !== p.id ? WORTH_MOVING : 0;
+        return [p.id, homeCost(t, p, school) + moves];
+      });
   return {
     things: things.map((t) => ({
       id: t.id,
@@ -37,7 +40,9 @@ export function householdQuestion({ things, places, school }: Household): HomesQ
       ...things.map((t) => ({ id: nowhereOf(t), roomL: litresOf(t.kind) })),
     ],
     apart: things.flatMap((t, i) =>
-      t.sick ? things.flatMap((other, j) => (j > i || (j < i && !other.sick) ? [[t.id, other.id] as const] : [])) : [],
+      t.sick && places.some((p) => mayLiveIn(t, p))
+        ? things.flatMap((other, j) => (j > i || (j < i && !other.sick) ? [[t.id, other.id] as const] : []))
+        : [],
     ),
   };
 }

@@ -38,6 +38,7 @@ export function priced(problem: Problem): Priced {
   const price = new Float64Array(places);
   const load = new Float64Array(places);
   const best: Priced = { price: price.slice(), bound: -Infinity, homeOf: null, cost: Infinity };
+  const hasFoes = problem.foes.some((own) => own.length > 0);
   let step = 1;
   let since = 0;
   for (let round = 0; round < ROUNDS; round++) {
@@ -46,10 +47,12 @@ export function priced(problem: Problem): Priced {
       [best.bound, best.price, since] = [bound, price.slice(), 0];
     } else if (++since >= PATIENCE) [step, since] = [step / 2, 0];
     if (round % TRY_EVERY === 0) {
-      const tried = greedily(problem, price);
-      const homeOf = tried && improved(problem, tried);
-      const cost = homeOf ? costOf(problem, homeOf) : Infinity;
-      if (cost < best.cost) [best.homeOf, best.cost] = [homeOf, cost];
+      for (const apart of hasFoes ? (['first', 'last'] as const) : (['last'] as const)) {
+        const tried = greedily(problem, price, apart);
+        const homeOf = tried && improved(problem, tried);
+        const cost = homeOf ? costOf(problem, homeOf) : Infinity;
+        if (cost < best.cost) [best.homeOf, best.cost] = [homeOf, cost];
+      }
     }
     if (best.cost - best.bound < 1e-7) break;
     let square = 0;

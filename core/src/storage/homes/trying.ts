@@ -1,17 +1,21 @@
 import { EPS, Trying, type Problem } from './problem.js';
 
-/** Those first that lose most if their best place is taken by another; null where somebody is left without. */
-export function greedily(problem: Problem, price: Float64Array): Int32Array | null {
+/**
+ * Those first that lose most if their best place is taken by another; null where somebody is left without.
+ *
+ * @param apart where those go that may not live with others: first, each into a place of its own, or last, where room is left.
+ */
+export function greedily(problem: Problem, price: Float64Array, apart: 'first' | 'last'): Int32Array | null {
   const { cost, ways, volume, foes } = problem;
   const at = (i: number, p: number) => cost[i]![p]! + price[p]! * volume[i]!;
   const regret = ways.map((_, i) => {
     const all = ways[i]!.map((p) => at(i, p)).sort((a, b) => a - b);
     return (all[1] ?? Infinity) - all[0]!;
   });
-  // What has to be apart goes first: it needs a whole place.
+  const by = apart === 'first' ? 1 : -1;
   const order = cost
     .map((_, i) => i)
-    .sort((a, b) => foes[b]!.length - foes[a]!.length || (regret[a] === regret[b] ? a - b : regret[b]! - regret[a]!));
+    .sort((a, b) => by * (foes[b]!.length - foes[a]!.length) || (regret[a] === regret[b] ? a - b : regret[b]! - regret[a]!));
   const trying = new Trying(problem);
   for (const i of order) {
     let best = -1;
