@@ -22,7 +22,7 @@ export {
   type IndicatorColour,
   loadingAtIndicator,
 } from './desiccants.js';
-export { type Disagreement, isDisputed } from './disagreement.js';
+export { type Disagreement, isDisputed, isOnlyWarmth, warmerBy } from './disagreement.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
 export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';

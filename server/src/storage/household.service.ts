@@ -1,7 +1,8 @@
-import { air, care, fungus, type storage, MS_PER_DAY } from '@bright-keeper/core';
+import { type air, care, fungus, schedule, storage, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/index.js';
 import type { Db } from '../db/index.js';
+import { JournalRepository } from '../journal/index.js';
 import { PlaceService, StayRepository } from '../places/index.js';
 import { Clock, Memo } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
@@ -12,9 +13,10 @@ import { printOf, SURFACE_STATE } from './placeBox.js';
 const CLIMATE_DAYS = 90;
 const YEAR_DAYS = 365;
 
-/** How damp it is on the whole, and at its dampest but for the odd day, to a per cent; null where nothing was measured. */
-function dampOf({ length, humidityPct }: air.AirLog): Pick<storage.PlaceClimate, 'meanPct' | 'highPct90'> {
-  if (length === 0) return { meanPct: null, highPct90: null };
+/** How damp it is on the whole, and at its dampest but for the odd day, to a per cent; null where too little was measured to say. */
+function dampOf({ length, ms, humidityPct }: air.AirLog): Pick<storage.PlaceClimate, 'meanPct' | 'highPct90'> {
+  const days = length > 0 ? (ms[length - 1]! - ms[0]!) / MS_PER_DAY : 0;
+  if (days < storage.LONG_ENOUGH_DAYS) return { meanPct: null, highPct90: null };
   const sorted = humidityPct.toSorted();
   // Another hour hardly moves them, and moves nothing from one home to another.
   return {
@@ -33,22 +35,29 @@ export class HouseholdService {
     private readonly stays: StayRepository,
     private readonly series: SeriesService,
     private readonly outings: OutingRepository,
+    private readonly journal: JournalRepository,
     private readonly settings: SettingsService,
     private readonly clock: Clock,
   ) {}
 
   async get(db: Db): Promise<storage.Household & { names: ReadonlyMap<string, string> }> {
-    const [{ schools }, housed, daysOut] = await Promise.all([this.settings.get(db), this.stays.housed(db), this.daysOut(db)]);
+    const [{ schools }, housed, daysOut, entries] = await Promise.all([
+      this.settings.get(db),
+      this.stays.housed(db),
+      this.daysOut(db),
+      this.journal.forDuties(db),
+    ]);
+    const journal = new schedule.Journal(entries, 'UTC', this.clock.now().toISOString());
     const places = await this.climates(db, schools.humidity);
     return {
-      things: housed.map(({ id, kind, traits, sick, placeId }) => ({
-        id,
-        kind,
-        traits: care.withDefaults(kind, traits),
-        sick,
-        placeId: places.some((p) => p.id === placeId) ? placeId : null,
-        daysOutAYear: daysOut.get(id) ?? 0,
-      })),
+      things: housed.flatMap(({ id, kind, traits, sick, placeId: lies }) => {
+        const away = schedule.awayOf({ id }, { journal }) !== null;
+        const placeId = places.some((p) => p.id === lies) ? lies : null;
+        if (away && placeId === null) return [];
+        // What is away shares its place with nobody, whatever it has.
+        const thing = { id, kind, traits: care.withDefaults(kind, traits), sick: sick && !away, away };
+        return [{ ...thing, placeId, daysOutAYear: daysOut.get(id) ?? 0 }];
+      }),
       places,
       school: schools.store,
       names: new Map(housed.map((t) => [t.id, t.name])),

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { AirModule } from '../air/index.js';
 import { GearTablesModule } from '../gear/index.js';
+import { JournalModule } from '../journal/index.js';
 import { SettingsModule } from '../settings/index.js';
 import { AdviceService } from './advice.service.js';
 import { ChartService } from './chart.service.js';
@@ -16,7 +17,7 @@ import { TripModule } from '../trip/index.js';
 import { WhatIfService } from './whatIf.service.js';
 
 @Module({
-  imports: [AirModule, GearTablesModule, PlaceModule, SettingsModule, StayModule, TripModule],
+  imports: [AirModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule, TripModule],
   controllers: [ClimateController],
   providers: [
     AdviceService,

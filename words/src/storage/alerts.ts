@@ -15,20 +15,21 @@ const THREATS: Record<storage.FungusThreat, string> = {
 const gelTitle = (daysLeft: number): string =>
   daysLeft <= 0 ? 'The desiccant is spent' : `The desiccant is spent in ${count(daysLeft, 'day', 'days')}`;
 
-/** One that reads so much warmer beside another lies in the sun, or on something warm, K (our choice). */
-const WARMER_K = 2;
-
 /** What each says, where to look first, and what counts until it is known. */
-function apartWhy({ wetter, drier }: Extract<storage.AlertFacts, { cause: 'apart' }>): string {
-  const said = ({ name, humidityPct, testedAt }: storage.ToldBy) =>
-    `${name} ${Math.round(humidityPct)} %${testedAt === null ? ' (never tested)' : ''}`;
-  const warmerK = drier.temperatureC - wetter.temperatureC;
+function apartWhy(pair: Extract<storage.AlertFacts, { cause: 'apart' }>): string {
+  const { wetter, drier } = pair;
+  const told = [wetter, drier]
+    .map(({ name, humidityPct, testedAt }) => `${name} ${Math.round(humidityPct)} %${testedAt === null ? ' (never tested)' : ''}`)
+    .join(', ');
+  const warmerK = storage.warmerBy(pair) ?? 0;
   const [warm, cool] = warmerK > 0 ? [drier, wetter] : [wetter, drier];
-  const sun =
-    Math.abs(warmerK) >= WARMER_K
-      ? ` ${warm.name} also reads ${Math.round(Math.abs(warmerK))} K warmer than ${cool.name}: see whether it lies in the sun, or on something warm.`
-      : '';
-  return `${said(wetter)}, ${said(drier)}.${sun} Until a salt test of both tells which is right, the wetter counts against growth and the drier against dryness.`;
+  const byK = `${Math.round(Math.abs(warmerK))} K warmer`;
+  const counts = 'the wetter counts against growth and the drier against dryness.';
+  const look = 'see whether it lies in the sun, or on something warm';
+  if (storage.isOnlyWarmth(pair))
+    return `${told}. Both find the same water in the air, and ${warm.name} is ${byK}: ${look}, before either is tested. Until then ${counts}`;
+  const sun = warmerK === 0 ? '' : ` ${warm.name} also reads ${byK} than ${cool.name}: ${look}.`;
+  return `${told}.${sun} Until a salt test of both tells which is right, ${counts}`;
 }
 
 export function alertWords(alert: storage.AlertFacts): AlertWords {

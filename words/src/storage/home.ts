@@ -6,7 +6,7 @@ export function homeWords(reason: storage.HomeReason): string {
     case 'air':
       return `${reason.meanPct.toFixed(0)} % on average, below ${reason.below90Pct.toFixed(0)} % nine days in ten.`;
     case 'never-measured':
-      return 'Nothing was measured there yet: put a hygrometer in it.';
+      return 'Too little was measured there to say: put a hygrometer in it.';
     case 'wants-air-and-has-it':
       return 'Its rubbery finish wants air, and gets it there.';
     case 'wants-air-open-often':

@@ -3,7 +3,7 @@ import type { Schools, Traits } from '../../care/knowledge/index.js';
 import type { RiskLevel } from '../../fungus/index.js';
 import { placeFacts, type PlaceKind } from '../knowledge/places.js';
 
-/** What is known of a place when a home is looked for. `meanPct` is null where nothing was measured. */
+/** What is known of a place when a home is looked for. `meanPct` is null where too little was measured to say. */
 export type PlaceClimate = {
   id: string;
   name: string;
@@ -21,6 +21,8 @@ export type Housed = {
   traits: Traits;
   sick: boolean;
   placeId: string | null;
+  /** On loan or at a workshop: it moves nowhere, and its place is kept for it. */
+  away?: boolean;
   /** On so many days of a year it is taken out. */
   daysOutAYear: number;
 };

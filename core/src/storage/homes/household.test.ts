@@ -106,6 +106,15 @@ describe('where everything lives best', () => {
     expect(housed(things, [full, bag]).moves).toEqual([]);
     expect(housed([...things, thing('new', 'shelf')], [full, dampShelf]).homes.get('new')!.placeId).toBe('shelf');
   });
+  it('moves nothing that is away, and keeps its place for it', () => {
+    const small = { ...cabinet, volumeL: (2 * litresOf('lens')) / 0.6 };
+    const { moves, homes } = housed(
+      [thing('lent', 'cabinet', { away: true }), thing('a', 'shelf'), thing('b', 'shelf'), thing('at service', 'shelf', { away: true })],
+      [small, dampShelf],
+    );
+    expect(moves.map((m) => m.toId)).toEqual(['cabinet']);
+    for (const id of ['lent', 'at service']) expect(homes.get(id)!.stays).toBe(true);
+  });
   it('moves one after another, each when there is room for it; in a circle one is put aside', () => {
     const one = { volumeL: litresOf('lens') / 0.6 + 0.01 };
     const two = [place('boxed', 'sealed-box', 45, one), place('shelved', 'shelf', 45, one)];
@@ -135,6 +144,10 @@ describe('where everything lives best', () => {
       const sick = { ...well, things: [...things, thing('sick', 'shelf', { sick: true })] };
       const [apart, boxed] = [sick, withOneMore(sick, more)].map((h) => bestHomes(householdQuestion(h))) as [never, never];
       expect(broughtBy(more, sick, apart, boxed)).toBeNull();
+      // Nor on the word of no hygrometer at all.
+      const unknown = { ...well, places: [place('shelf', 'shelf', null)] };
+      const [blind, bought] = [unknown, withOneMore(unknown, more)].map((h) => bestHomes(householdQuestion(h))) as [never, never];
+      expect(broughtBy(more, unknown, blind, bought)).toBeNull();
       const [as, with1] = [well, withOneMore(well, more)].map((h) => bestHomes(householdQuestion(h))) as [never, never];
       expect(broughtBy(more, well, as, with1)).toBeNull();
     }

@@ -20,7 +20,10 @@ const nowhereOf = ({ id }: Housed): string => `${NOWHERE}/${id}`;
  * place that is empty now: nobody clears a cabinet for it, and it is the sick thing that leaves the others.
  */
 export function householdQuestion({ things, places, school }: Household): HomesQuestion {
-  const mayLiveIn = (t: Housed, p: PlaceClimate) => !t.sick || things.every((o) => o === t || o.placeId !== p.id);
+  const mayLiveIn = (t: Housed, p: PlaceClimate) => {
+    if (t.away && t.placeId !== null) return t.placeId === p.id;
+    return !t.sick || things.every((o) => o === t || o.placeId !== p.id);
+  };
   const lies = (p: PlaceClimate) => things.filter((t) => t.placeId === p.id).reduce((sum, t) => sum + litresOf(t.kind), 0);
   const ownCosts = (t: Housed) =>
     places
@@ -152,8 +155,12 @@ export const withOneMore = (household: Household, { id, kind, volumeL, meanPct, 
   ...household,
   places: [...household.places, { id, name: id, kind, volumeL, meanPct, highPct90, level: 'safe' }],
 });
-/** How many things would live in one more place, where that is worth a word; null where it is not: what is sick wants a bag, no cabinet. */
-export function broughtBy({ id }: MorePlace, { things }: Household, before: Homes, after: Homes): number | null {
-  const well = things.filter((t) => !t.sick && after.homes[t.id] === id).length;
+/**
+ * How many things would live in one more place, where that is worth a word; null where it is not. What is sick wants a bag,
+ * no cabinet, and of what lies where nothing was measured nobody knows that it needs one.
+ */
+export function broughtBy({ id }: MorePlace, { things, places }: Household, before: Homes, after: Homes): number | null {
+  const unknown = new Set(places.filter((p) => p.meanPct === null).map((p) => p.id));
+  const well = things.filter((t) => !t.sick && after.homes[t.id] === id && !unknown.has(t.placeId ?? '')).length;
   return well > 0 && before.cost - after.cost >= WORTH_MOVING ? well : null;
 }

@@ -93,7 +93,7 @@ function DeviceRow({ device, open, onToggle }: { device: Device; open: boolean; 
           <h2 className="text-lg font-semibold">{device.name}</h2>
           <p className="text-sm text-soft">
             {device.outdoor ? 'outdoors' : (device.placeName ?? 'in no place')} · {SOURCE_WORDS[device.source]} ·{' '}
-            {device.readings.toLocaleString('en-GB')} readings
+            {device.readings === 1 ? '1 reading' : `${device.readings.toLocaleString('en-GB')} readings`}
             {device.driftPctPerYear !== null && ` · drifts ${device.driftPctPerYear.toFixed(1)} % a year`}
           </p>
           <Live device={device} />

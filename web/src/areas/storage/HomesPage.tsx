@@ -174,7 +174,7 @@ export function HomesPage() {
             </Section>
           )}
           {data.unmeasured.length > 0 && (
-            <Section title="Never measured">
+            <Section title="Measured too little">
               <ul className="sheet space-y-1 p-4">
                 {data.unmeasured.map((place) => (
                   <li key={place.id}>
@@ -183,7 +183,7 @@ export function HomesPage() {
                 ))}
               </ul>
               <p className="mt-2 text-sm text-soft">
-                Nothing is sent where the air is not known, unless there is no other way: put a hygrometer there.
+                Nothing is sent where the air is hardly known, unless there is no other way: two weeks of a hygrometer there tell.
               </p>
             </Section>
           )}
