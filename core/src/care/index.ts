@@ -4,7 +4,7 @@ export { closingAsDone } from './aroundTheWork.js';
 export { verdictFor } from './planSurface.js';
 export { specksFound } from './specks.js';
 export { isMeasured } from './frontMarks.js';
-export { gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.js';
+export { gravestOf, gravity, triage, VERDICTS, type Triage, type Verdict } from './triage.js';
 export { sortByRelations, workingRank, inWorkingOrder } from './workingOrder.js';
 export { RULES, type RuleId } from './rules/index.js';
 export { thingName } from './thingName.js';

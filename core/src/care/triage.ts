@@ -10,6 +10,9 @@ export const VERDICTS = ['leave', 'clean', 'wait', 'replace', 'weigh', 'hand-ove
 export type Verdict = (typeof VERDICTS)[number];
 /** How grave a verdict is: what spreads outweighs what only a workshop can halt, and that what only shows. */
 export const gravity = (verdict: Verdict): number => VERDICTS.indexOf(verdict);
+/** What a thing as a whole asks for: the gravest of its surfaces; null where none is known. */
+export const gravestOf = (states: readonly { verdict: Verdict }[]): Verdict | null =>
+  VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
 export type Triage = { verdict: Verdict; because: Because };
 
 const leave = (because: Because): Triage => ({ verdict: 'leave', because });

@@ -116,5 +116,5 @@ export {
   type CalendarOptions,
   type CalendarProblem,
 } from './icalendar/index.js';
-export { type Noted, notedOutdoors, withNoted } from './notedOutdoors.js';
+export { type Expected, expectedOf, type Noted, notedOutdoors, withNoted } from './notedOutdoors.js';
 export { seenBy, settledBy, type SettledBy, type Sight, surfacesOfSight } from './settling.js';

@@ -1,6 +1,6 @@
 import { carriedHome, type Finding } from '../care/index.js';
 import type { ItemKind } from '../care/kinds/index.js';
-import type { HappeningId, Traits } from '../care/knowledge/index.js';
+import type { HappeningId, Surface, Traits } from '../care/knowledge/index.js';
 import type { Entry } from './journal.js';
 import { seenBy } from './settling.js';
 
@@ -25,6 +25,17 @@ export function notedOutdoors({ kind, traits }: { kind: ItemKind; traits: Traits
     }
   }
   return noted;
+}
+
+/** What the next look is likely to find, surface by surface; each with what happened to it last. */
+export type Expected = { surface: Surface; findings: Omit<Finding, 'surface'>[]; note: string; noted: HappeningId };
+export function expectedOf(noted: readonly Noted[]): Expected[] {
+  const expected = new Map<Surface, Expected>();
+  for (const { surface, soil, severity, happening } of noted) {
+    const before = expected.get(surface)?.findings ?? [];
+    expected.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
+  }
+  return [...expected.values()];
 }
 
 /** What was found and what is expected, each soil of a surface once: what was found counts. */

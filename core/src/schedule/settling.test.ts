@@ -3,7 +3,7 @@ import { surfacesOf } from '../care/kinds/index.js';
 import type { Surface } from '../care/knowledge/index.js';
 import { checkDuty } from './duties/checkDuty.js';
 import { cleaned, cupboard, entry, house, NOW, outing, riskyCupboard, saw, thing, TODAY, whole, WORLDS } from './testing/worlds.js';
-import { addDays, agendaFrom, DUTY_CODES, dutyFacts, firstTurns, isAtHand, notedOutdoors } from './index.js';
+import { addDays, agendaFrom, DUTY_CODES, dutyFacts, expectedOf, firstTurns, isAtHand, notedOutdoors } from './index.js';
 import type { DutyCode, Entry, Facts, ThingFacts } from './index.js';
 
 /*
@@ -348,6 +348,16 @@ describe('what was noted outdoors', () => {
     expect(surfaces([spray, saw(TODAY, 'barrel')])).not.toContain('barrel');
     expect(surfaces([spray, saw(TODAY, 'barrel')])).toContain('front-glass');
     expect(surfaces([spray, cleaned(TODAY, { 'front-glass': 'left' })])).toContain('front-glass');
+  });
+  it('is one answer to a surface, whatever happened to it, under what happened last', () => {
+    const sand = entry('2026-06-01', { kind: 'outdoors', happening: 'sand' });
+    const noted = notedOutdoors({ kind: 'lens', traits: {} }, [spray, sand]);
+    const expected = expectedOf(noted);
+    expect(new Set(expected.map((e) => e.surface)).size).toBe(expected.length);
+    expect(expected.flatMap((e) => e.findings)).toHaveLength(noted.length);
+    const barrel = expected.find((e) => e.surface === 'barrel')!;
+    expect(barrel.findings.length).toBeGreaterThan(1);
+    expect(barrel.noted).toBe('sand');
   });
 });
 

@@ -37,7 +37,7 @@ export class InspectionService {
       const item = await this.gear.workable(db, itemId);
       const open = await this.repository.openOf(db, itemId);
       if (open) return open;
-      const answers = await this.notedOutdoors(db, item);
+      const answers = await this.expected(db, item);
       await this.repository.insert(db, { id: this.ids.next(), itemId, at: null, answers, startedAt: this.clock.now() });
       return (await this.repository.openOf(db, itemId))!;
     });
@@ -98,16 +98,8 @@ export class InspectionService {
   }
 
   /** What was noted of it outdoors and not looked at since, as what this look is likely to find. */
-  private async notedOutdoors(db: Db, item: Item): Promise<LookAnswer[]> {
-    const answers = new Map<care.Surface, LookAnswer>();
-    for (const { surface, soil, severity, happening } of schedule.notedOutdoors(
-      item,
-      await this.journal.ofThing(db, item.id, this.clock.now()),
-    )) {
-      const before = answers.get(surface)?.findings ?? [];
-      answers.set(surface, { surface, findings: [...before, { soil, severity }], note: '', noted: happening });
-    }
-    return [...answers.values()];
+  private async expected(db: Db, item: Item): Promise<LookAnswer[]> {
+    return schedule.expectedOf(schedule.notedOutdoors(item, await this.journal.ofThing(db, item.id, this.clock.now())));
   }
 
   /** A look that began on a device: one that is gone on with joins the one that is open here. */

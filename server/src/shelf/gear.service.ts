@@ -11,7 +11,6 @@ import {
   type ShelfItem,
   type ShelfQuery,
   type StatusChange,
-  type SurfaceState,
 } from '@bright-keeper/contract';
 import { care, type schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
@@ -27,9 +26,6 @@ import { GearRepository, type FirstDue, OpenWorkRepository, VerdictsService } fr
 const YEAR_DAYS = 365;
 /** Who shared a place with fungus within this time is looked at (common practice: 12 weeks). */
 const NEIGHBOUR_DAYS = 84;
-
-const gravest = (states: readonly SurfaceState[]): care.Verdict | null =>
-  care.VERDICTS.findLast((verdict) => states.some((s) => s.verdict === verdict)) ?? null;
 
 /** What its last look asks for is told by its verdict, what was begun by its own row: the rest falls due. */
 const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' && facts.says !== 'open-work';
@@ -221,7 +217,7 @@ export class GearService {
     const [states, duties] = await Promise.all([this.repository.statesOf(db, ids), asked]);
     return items.map((item) => {
       const surfaces = states.get(item.id) ?? [];
-      return { ...item, surfaces, verdict: gravest(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };
+      return { ...item, surfaces, verdict: care.gravestOf(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };
     });
   }
 

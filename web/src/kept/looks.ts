@@ -1,13 +1,12 @@
 import {
   routes,
   type ItemPage,
-  type LookAnswer,
   type LookDoc,
   type LookPhoto,
   type LookPhotoQuery,
   type SaveLook,
 } from '@bright-keeper/contract';
-import { inspection } from '@bright-keeper/core';
+import { inspection, schedule } from '@bright-keeper/core';
 import { v4 as newId } from 'uuid';
 import { outside } from '../outside';
 import type { Answers } from './answers';
@@ -37,7 +36,7 @@ export class KeptLooks {
       startedAt: now.toISOString(),
       finishedAt: null,
       at: null,
-      answers: expectedOn(item),
+      answers: schedule.expectedOf(item.noted),
     };
     await this.room.keep({ ...freshly({ id: look.id, itemId, name: item.name }, now), kind: 'look', look, base: null, endedMs: null });
     return look;
@@ -104,13 +103,4 @@ export class KeptLooks {
     const { itemId, itemName: name } = look;
     return { ...freshly({ id, itemId, name }, outside.now()), kind: 'look', look, base: look.answers, endedMs: null };
   }
-}
-
-/** What happened outdoors, as what this look is likely to find. */
-function expectedOn({ noted }: ItemPage): LookAnswer[] {
-  const surfaces = [...new Set(noted.map((n) => n.surface))];
-  return surfaces.map((surface) => {
-    const own = noted.filter((n) => n.surface === surface);
-    return { surface, findings: own.map(({ soil, severity }) => ({ soil, severity })), note: '', noted: own[0]!.happening };
-  });
 }

@@ -29,7 +29,7 @@ export function shelfItemWith<I extends Thing>(item: I, ofIt: readonly Waiting[]
     const known = knownFrom(waiting, thing, schools);
     if (known.length === 0) return thing;
     const surfaces = merged(thing.surfaces, known, endedMs(waiting));
-    return { ...thing, surfaces, verdict: care.VERDICTS.findLast((v) => surfaces.some((s) => s.verdict === v)) ?? null };
+    return { ...thing, surfaces, verdict: care.gravestOf(surfaces) };
   }, item);
 }
 

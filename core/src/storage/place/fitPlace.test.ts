@@ -153,7 +153,7 @@ describe('a place that explains its past', () => {
       expect(asked, id).toBeGreaterThan(80);
       expect(within / asked, id).toBeGreaterThanOrEqual(0.9);
     }
-  }, 120_000);
+  });
 
   it('finds the set-point of a cabinet, and tells of the days it had no current', () => {
     const held = { ...cupboard, bufferPerDay: 1, setPointPct: 42 };
@@ -249,7 +249,7 @@ describe('what went wrong meanwhile', () => {
     );
     expect(fit.hindcast.p90Pct).toBeLessThan(1.5);
     expect(fit.place.warmerC).toBeCloseTo(-1, 1);
-  }, 60_000);
+  });
   it('a box that stood open for a week is told of, with its days, and the fit is not led astray', () => {
     const odd = inside.map((r, i) =>
       i >= readingsOn(30) && i < readingsOn(37) ? { ...r, humidityPct: Math.min(99, r.humidityPct + 14) } : r,
