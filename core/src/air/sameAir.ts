@@ -27,7 +27,7 @@ export function sameAir(logs: readonly AirLog[], careful: Careful): AirLog {
     for (const [k, log] of heard.entries()) if (next[k]! < log.length && log.ms[next[k]!] === ms) there.push(k);
     const pct = (k: number) => heard[k]!.humidityPct[next[k]!]!;
     const warmth = (k: number) => heard[k]!.temperatureC[next[k]!]!;
-    const by = there.toSorted((a, b) => pct(b) - pct(a));
+    const by = there.length > 1 ? there.toSorted((a, b) => pct(b) - pct(a)) : there;
     const counts = pct(by[0]!) - pct(by.at(-1)!) > APART_PCT ? [careful === 'wetter' ? by[0]! : by.at(-1)!] : by;
     whole.ms[n] = ms;
     whole.temperatureC[n] = counts.reduce((sum, k) => sum + warmth(k), 0) / counts.length;

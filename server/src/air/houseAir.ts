@@ -13,6 +13,7 @@ type Within = { log: DeviceLog } & Span;
 export class HouseAir {
   readonly devices: ReadonlyMap<string, KnownDevice>;
   private readonly staysIn: ReadonlyMap<string, DeviceStay[]>;
+  private readonly together = new Map<string, air.AirLog>();
 
   constructor(
     rows: readonly DeviceRow[],
@@ -88,10 +89,25 @@ export class HouseAir {
 
   /** The same as columns, an hour's mean each: what the models walk along. Where devices disagree the careful one counts. */
   hourly(placeId: string, span: Span, careful: air.Careful = 'wetter'): air.AirLog {
-    return air.sameAir(
-      this.within(placeId, span).map(({ log, fromMs, toMs }) => air.between(log.hourly, fromMs, toMs)),
-      careful,
-    );
+    const stays = this.within(placeId, span);
+    const [only] = stays;
+    if (!only) return air.emptyLog(0);
+    if (stays.length === 1) return air.between(only.log.hourly, only.fromMs, only.toMs);
+    return air.between(this.ofSeveral(placeId, careful), span.fromMs, span.toMs);
+  }
+
+  /** All that several devices ever told of a place, put together once. */
+  private ofSeveral(placeId: string, careful: air.Careful): air.AirLog {
+    const key = `${careful}/${placeId}`;
+    const all = () => this.within(placeId, { fromMs: -Infinity, toMs: Infinity });
+    const told =
+      this.together.get(key) ??
+      air.sameAir(
+        all().map(({ log, fromMs, toMs }) => air.between(log.hourly, fromMs, toMs)),
+        careful,
+      );
+    this.together.set(key, told);
+    return told;
   }
 
   /** Two of the devices that lie in a place now and disagree; null where none do. */

@@ -1,11 +1,4 @@
-import {
-  routes,
-  type ItemPage,
-  type LookDoc,
-  type LookPhoto,
-  type LookPhotoQuery,
-  type SaveLook,
-} from '@bright-keeper/contract';
+import { routes, type ItemPage, type LookDoc, type LookPhoto, type LookPhotoQuery, type SaveLook } from '@bright-keeper/contract';
 import { inspection, schedule } from '@bright-keeper/core';
 import { v4 as newId } from 'uuid';
 import { outside } from '../outside';
