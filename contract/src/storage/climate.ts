@@ -78,6 +78,8 @@ export type HomesPage = { unmeasured: Named[] } & (
     }
 );
 export type RoomClimate = { source: 'place' | 'outdoors' | 'assumed'; name: string; readings: number };
+/** What opening does to a place now, and in the hours ahead as far as they are foretold; `now` is null where that is not known. */
+export type Airing = { by: 'room' | 'weather'; name: string; now: storage.AiringEffect | null; hours: storage.AiringSpan[] };
 export type PlacePage = PlaceSummary & {
   items: ThingInPlace[];
   events: ClimateEvent[];
@@ -85,6 +87,8 @@ export type PlacePage = PlaceSummary & {
   /** What the model uses: said, measured, or usual for its kind. */
   airChanges: { perDay: number | null; from: 'said' | 'measured' | 'usual' };
   room: RoomClimate;
+  /** Null where nothing is known of what would come in. */
+  airing: Airing | null;
 };
 
 /** One change by itself, and what would become of the place. */

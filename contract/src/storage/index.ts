@@ -13,6 +13,7 @@ export {
 } from './places.js';
 export {
   type AdvisedChange,
+  type Airing,
   type FitInShort,
   type GelState,
   type HomesPage,

@@ -6,6 +6,7 @@ import { calibrations, climateEvents, devices, deviceStays, readingDays, setting
 import { Kept, Database, type Db } from '../db/index.js';
 import { Clock, Ids, Memo, eachInSlices } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
+import { airingOf } from './airing.js';
 import { toEvent } from './chart.service.js';
 import { HomesService } from './homes.service.js';
 import { KnownService, type House, type Known } from './known.service.js';
@@ -93,6 +94,7 @@ export class ClimateService {
       seal,
       airChanges: airChangesOf(place, seal),
       room: known.room.climate,
+      airing: airingOf(house, known, this.clock.now().getTime()),
     };
   }
 

@@ -32,6 +32,7 @@ const cupboard = {
   seal: null,
   airChanges: { perDay: null, from: 'usual' },
   room: { source: 'assumed', name: 'a usual room', readings: 0 },
+  airing: null,
 } as unknown as PlaceData;
 const UNEXPLAINED = {
   around: { source: 'assumed', name: '20 °C, 65 %', readings: 0, dampest: null },

@@ -9,6 +9,7 @@ import { At } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { concernsPlace, Duties, useAtHand } from '../schedule';
 import { FirstReading } from '../air';
+import { AiringCard } from './AiringCard';
 import { BoxCard } from './BoxCard';
 import { Explained } from './Explained';
 import { ChartSection } from './ChartSection';
@@ -150,6 +151,7 @@ export function PlacePage() {
           )}
         </div>
         <div className="min-w-0 space-y-6 lg:col-span-4">
+          {data.airing && <AiringCard airing={data.airing} />}
           {measured && box}
           <Section title="What lies here">
             <Things place={data} />
