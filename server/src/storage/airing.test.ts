@@ -51,17 +51,22 @@ describe('when to open a place', () => {
     const room = await t.addPlace({ name: 'Open room' });
     await heard({ placeId: room.id }, reading(-0.5, 20, 60));
     const station = await heard({ name: 'Roof', outdoor: true }, reading(-0.5, 2, 90));
-    const forecast = Array.from({ length: 24 }, (_, h) => (h < 6 ? reading(h + 1, 2, 90) : reading(h + 1, 22, 80)));
+    const forecast = Array.from({ length: 40 }, (_, h) => (h < 6 ? reading(h + 1, 2, 90) : reading(h + 1, 22, 80)));
     await t.http.post('/api/air/forecast').set('authorization', `Bearer ${station}`).send(sources.toSenml('f', forecast)).expect(200);
     const found = (await airing(room.id))!;
     expect(found).toMatchObject({ by: 'weather', name: 'Roof', now: 'dries' });
     expect(found.hours.map(({ from, to, effect }) => [from, to, effect])).toEqual([
       [forecast[0]!.at, forecast[6]!.at, 'dries'],
-      [forecast[6]!.at, new Date(START.getTime() + 25 * HOUR).toISOString(), 'wets'],
+      [forecast[6]!.at, new Date(START.getTime() + 41 * HOUR).toISOString(), 'wets'],
     ]);
     // The windows are no matter of a box that stands nowhere one knows.
     const box = await t.addPlace({ name: 'Box', kind: 'sealed-box' });
     await heard({ placeId: box.id }, reading(-0.5, 20, 60));
     expect(await airing(box.id)).toBeNull();
+    // A day later the weather was not heard again, and its forecast is an old one.
+    t.clock.set(new Date(START.getTime() + 25 * HOUR));
+    await heard({ placeId: room.id, name: 'Later' }, reading(24.5, 20, 60));
+    expect(await airing(room.id)).toBeNull();
+    t.clock.set(START);
   });
 });
