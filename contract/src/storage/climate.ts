@@ -79,7 +79,7 @@ export type HomesPage = { unmeasured: Named[] } & (
 );
 export type RoomClimate = { source: 'place' | 'outdoors' | 'assumed'; name: string; readings: number };
 /** What opening does to a place now, and in the hours ahead as far as they are foretold; `now` is null where that is not known. */
-export type Airing = { by: 'room' | 'weather'; name: string; now: storage.AiringEffect | null; hours: storage.AiringSpan[] };
+export type Airing = { by: 'room' | 'weather'; name: string; now: storage.Airing | null; hours: storage.AiringSpan[] };
 export type PlacePage = PlaceSummary & {
   items: ThingInPlace[];
   events: ClimateEvent[];

@@ -1,4 +1,4 @@
-import { absoluteHumidityGm3, type AirLog, columnsOf, instantMs, type Log, type Reading } from '../air/index.js';
+import { absoluteHumidityGm3, humidityPctFrom, type AirLog, columnsOf, instantMs, type Log, type Reading } from '../air/index.js';
 import { MS_PER_DAY, MS_PER_HOUR } from '../units.js';
 
 /** Air that holds so much less water, or more, makes a difference; less is within what instruments and forecasts know, g/m3 (our choice). */
@@ -8,8 +8,10 @@ const AHEAD_MS = 2 * MS_PER_DAY;
 const DRIEST_PCT = 0.1;
 
 export type AiringEffect = 'dries' | 'wets' | 'neither';
-/** Hours in which letting that air in does the same. `byGm3`: at most so much drier, or damper, than inside; never negative. */
-export type AiringSpan = { from: string; to: string; effect: Exclude<AiringEffect, 'neither'>; byGm3: number };
+/** `toPct`: so humid that air is once it is as warm as it is inside, at the most that it dries or wets. */
+export type Airing = { effect: AiringEffect; toPct: number };
+/** Hours in which letting that air in does the same. */
+export type AiringSpan = { from: string; to: string; effect: Exclude<AiringEffect, 'neither'>; toPct: number };
 
 const waterIn = (temperatureC: number, humidityPct: number): number => absoluteHumidityGm3(temperatureC, Math.max(DRIEST_PCT, humidityPct));
 
@@ -17,9 +19,14 @@ const effectOf = (differenceGm3: number): AiringEffect =>
   differenceGm3 <= -NOTABLE_GM3 ? 'dries' : differenceGm3 >= NOTABLE_GM3 ? 'wets' : 'neither';
 
 type Air = Pick<Reading, 'temperatureC' | 'humidityPct'>;
+const MOST_PCT = 100;
+/** How humid air with so much water is once it is as warm as it is inside. */
+const warmedPct = (water: number, inside: Air): number => Math.min(MOST_PCT, humidityPctFrom(inside.temperatureC, water));
 /** What letting this air in does to that inside: it is the water in it that counts, for it is warmed or cooled to what is there. */
-export const airingNow = (inside: Air, outside: Air): AiringEffect =>
-  effectOf(waterIn(outside.temperatureC, outside.humidityPct) - waterIn(inside.temperatureC, inside.humidityPct));
+export function airingNow(inside: Air, outside: Air): Airing {
+  const comes = waterIn(outside.temperatureC, outside.humidityPct);
+  return { effect: effectOf(comes - waterIn(inside.temperatureC, inside.humidityPct)), toPct: warmedPct(comes, inside) };
+}
 
 /**
  * The hours of the next two days in which letting in the air outside dries what is inside, and those in which it wets it.
@@ -30,19 +37,19 @@ export const airingNow = (inside: Air, outside: Air): AiringEffect =>
 export function airingHours(inside: Air, outside: Log, nowMs: number): AiringSpan[] {
   const log = columnsOf(outside);
   const held = waterIn(inside.temperatureC, inside.humidityPct);
-  const spans: { fromMs: number; toMs: number; effect: AiringSpan['effect']; byGm3: number }[] = [];
+  const spans: { fromMs: number; toMs: number; effect: AiringSpan['effect']; toPct: number }[] = [];
   for (let i = 0; i < log.length; i++) {
     const fromMs = Math.max(nowMs, log.ms[i]!);
     const toMs = Math.min(nowMs + AHEAD_MS, standsUntil(log, i));
     if (toMs <= fromMs) continue;
-    const difference = waterIn(log.temperatureC[i]!, log.humidityPct[i]!) - held;
-    const effect = effectOf(difference);
+    const comes = waterIn(log.temperatureC[i]!, log.humidityPct[i]!);
+    const effect = effectOf(comes - held);
     if (effect === 'neither') continue;
     const last = spans.at(-1);
     if (last?.effect === effect && last.toMs === fromMs) {
       last.toMs = toMs;
-      last.byGm3 = Math.max(last.byGm3, Math.abs(difference));
-    } else spans.push({ fromMs, toMs, effect, byGm3: Math.abs(difference) });
+      last.toPct = (effect === 'dries' ? Math.min : Math.max)(last.toPct, warmedPct(comes, inside));
+    } else spans.push({ fromMs, toMs, effect, toPct: warmedPct(comes, inside) });
   }
   return spans.map(({ fromMs, toMs, ...span }) => ({ from: new Date(fromMs).toISOString(), to: new Date(toMs).toISOString(), ...span }));
 }

@@ -1,4 +1,4 @@
-export { type AiringEffect, airingHours, airingNow, type AiringSpan, isOfNow } from './airing.js';
+export { type Airing, type AiringEffect, airingHours, airingNow, type AiringSpan, isOfNow } from './airing.js';
 export { type AlertFacts, FUNGUS_THREATS, type FungusThreat, type ToldBy } from './alertFacts.js';
 export {
   CLOSED_FOR_LONG_DAYS,

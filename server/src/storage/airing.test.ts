@@ -43,8 +43,13 @@ describe('when to open a place', () => {
     await heard({ placeId: room.id }, reading(-0.5, 20, 50));
     await heard({ placeId: damp.id }, reading(-0.5, 20, 70));
     await heard({ placeId: drier.id }, reading(-0.5, 20, 30));
-    expect(await airing(damp.id)).toEqual({ by: 'room', name: 'Dry room', now: 'dries', hours: [] });
-    expect(await airing(drier.id)).toMatchObject({ now: 'wets' });
+    expect(await airing(damp.id)).toEqual({
+      by: 'room',
+      name: 'Dry room',
+      now: { effect: 'dries', toPct: expect.closeTo(50, 0) },
+      hours: [],
+    });
+    expect(await airing(drier.id)).toMatchObject({ now: { effect: 'wets' } });
   });
 
   it('is by the weather where it is open to a room: now, and in the hours that are foretold', async () => {
@@ -54,7 +59,7 @@ describe('when to open a place', () => {
     const forecast = Array.from({ length: 40 }, (_, h) => (h < 6 ? reading(h + 1, 2, 90) : reading(h + 1, 22, 80)));
     await t.http.post('/api/air/forecast').set('authorization', `Bearer ${station}`).send(sources.toSenml('f', forecast)).expect(200);
     const found = (await airing(room.id))!;
-    expect(found).toMatchObject({ by: 'weather', name: 'Roof', now: 'dries' });
+    expect(found).toMatchObject({ by: 'weather', name: 'Roof', now: { effect: 'dries' } });
     expect(found.hours.map(({ from, to, effect }) => [from, to, effect])).toEqual([
       [forecast[0]!.at, forecast[6]!.at, 'dries'],
       [forecast[6]!.at, new Date(START.getTime() + 41 * HOUR).toISOString(), 'wets'],

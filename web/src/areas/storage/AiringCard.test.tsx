@@ -24,15 +24,19 @@ const span = (from: string, to: string, effect: 'dries' | 'wets') => ({
   from: `2026-01-${from}:00Z`,
   to: `2026-01-${to}:00Z`,
   effect,
-  byGm3: 3.14,
+  toPct: 41.4,
 });
 
 describe('when to open', () => {
   it('says what opening does now, of a box and of a room', () => {
     const box: Omit<Airing, 'now'> = { by: 'room', name: 'Studio', hours: [] };
-    expect(nowWords({ ...box, now: 'dries' })).toBe('Opening it now dries it: the air of Studio holds less water.');
-    expect(nowWords({ ...box, now: 'wets' })).toBe('Keep it shut now: the air of Studio holds more water than it does.');
-    expect(nowWords({ by: 'weather', name: 'Roof', hours: [], now: 'neither' })).toMatch(/^Opening the windows now changes little/);
+    expect(nowWords({ ...box, now: { effect: 'dries', toPct: 38.6 } })).toBe(
+      'Opening it now dries it: the air of Studio is at 39 % once it is as warm as in here.',
+    );
+    expect(nowWords({ ...box, now: { effect: 'wets', toPct: 70 } })).toMatch(/^Keep it shut now: the air of Studio is at 70 %/);
+    expect(nowWords({ by: 'weather', name: 'Roof', hours: [], now: { effect: 'neither', toPct: 50 } })).toMatch(
+      /^Opening the windows now changes little/,
+    );
     expect(nowWords({ ...box, now: null })).toBeNull();
   });
 
@@ -40,11 +44,11 @@ describe('when to open', () => {
     show({
       by: 'weather',
       name: 'Roof',
-      now: 'dries',
+      now: { effect: 'dries', toPct: 39 },
       hours: [span('10T10:00', '10T18:00', 'dries'), span('11T02:00', '11T09:00', 'wets'), span('10T08:00', '10T09:00', 'wets')],
     });
-    expect(screen.getByText(/^12:30 to 18:00, up to 3\.1 g\/m³ drier$/)).toBeTruthy();
-    expect(screen.getByText(/^11 Jan, 02:00 to 11 Jan, 09:00, up to 3\.1 g\/m³ damper$/)).toBeTruthy();
+    expect(screen.getByText(/^12:30 to 18:00, down to 41 %$/)).toBeTruthy();
+    expect(screen.getByText(/^11 Jan, 02:00 to 11 Jan, 09:00, up to 41 %$/)).toBeTruthy();
     expect(screen.getAllByRole('listitem')).toHaveLength(2);
     expect(screen.getByText(/^By the forecast/)).toBeTruthy();
   });

@@ -6,23 +6,23 @@ import { useMoment } from '../../ui/when';
 
 /** What opening does now, in a sentence. */
 export function nowWords({ by, name, now }: Airing): string | null {
+  if (!now) return null;
   const air = by === 'room' ? `the air of ${name}` : 'the air outside';
   const open = by === 'room' ? 'Opening it' : 'Opening the windows';
-  switch (now) {
+  const warmed = `${Math.round(now.toPct)} % once it is as warm as in here`;
+  switch (now.effect) {
     case 'dries':
-      return `${open} now dries it: ${air} holds less water.`;
+      return `${open} now dries it: ${air} is at ${warmed}.`;
     case 'wets':
-      return `Keep it shut now: ${air} holds more water than it does.`;
+      return `Keep it shut now: ${air} is at ${warmed}.`;
     case 'neither':
-      return `${open} now changes little: ${air} holds about as much water.`;
-    case null:
-      return null;
+      return `${open} now changes little: ${air} is at ${warmed}.`;
     default:
-      return now satisfies never;
+      return now.effect satisfies never;
   }
 }
 
-const EFFECT: Record<storage.AiringSpan['effect'], string> = { dries: 'drier', wets: 'damper' };
+const EFFECT: Record<storage.AiringSpan['effect'], string> = { dries: 'down to', wets: 'up to' };
 
 /** When opening dries what is inside, and when it wets it. */
 export function AiringCard({ airing }: { airing: Airing }) {
@@ -42,10 +42,9 @@ export function AiringCard({ airing }: { airing: Airing }) {
               <div key={effect}>
                 <h3 className="text-sm font-semibold">{effect === 'dries' ? 'Opening dries' : 'Opening wets'}</h3>
                 <ul className="text-sm text-soft">
-                  {spans(effect).map(({ from, to, byGm3 }) => (
+                  {spans(effect).map(({ from, to, toPct }) => (
                     <li key={from}>
-                      {moment(Math.max(present, Date.parse(from)))} to {moment(Date.parse(to))}, up to {byGm3.toFixed(1)} g/m³{' '}
-                      {EFFECT[effect]}
+                      {moment(Math.max(present, Date.parse(from)))} to {moment(Date.parse(to))}, {EFFECT[effect]} {Math.round(toPct)} %
                     </li>
                   ))}
                 </ul>
