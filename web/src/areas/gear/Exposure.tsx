@@ -53,7 +53,7 @@ export function Exposure({ itemId }: { itemId: string }) {
         {home?.place && !home.stays && (
           <p className="border-t border-line pt-2 text-sm">
             A good home:{' '}
-            <Link className="font-medium hover:underline" to={`/storage/${home.place.id}`}>
+            <Link className="font-medium underline" to={`/storage/${home.place.id}`}>
               {home.place.name}
             </Link>
             . {home.reasons.slice(0, 2).map(homeWords).join(' ')}

@@ -68,7 +68,7 @@ describe('where everything should live', () => {
     const page = show(homes({ moves: [move('1'), move('2')] }), {
       [`PUT ${routes.itemPlace('2')}`]: new Refusal({ status: 404, code: 'item-not-found', title: 'There is no such thing' }),
     });
-    fireEvent.click(await screen.findByRole('button', { name: 'I moved Lens 2' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'I moved it: Lens 2' }));
     expect(await screen.findByText('There is no such thing')).toBeTruthy();
     expect(page.written()).toHaveLength(1);
   });

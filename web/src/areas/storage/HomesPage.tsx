@@ -80,7 +80,7 @@ function Carry({ moves }: { moves: readonly [MoveData, ...MoveData[]] }) {
             <Link to={`/gear/${move.itemId}`} className="min-w-0 flex-1 hover:underline">
               {move.name}
             </Link>
-            <Button aria-label={`I moved ${move.name}`} disabled={carry.isPending} onClick={() => moved([move])}>
+            <Button aria-label={`I moved it: ${move.name}`} disabled={carry.isPending} onClick={() => moved([move])}>
               I moved it
             </Button>
           </li>

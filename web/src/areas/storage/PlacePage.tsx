@@ -38,7 +38,7 @@ function Things({ place }: { place: PlaceData }) {
           {item.better?.place && (
             <p className="text-sm text-soft">
               Better in:{' '}
-              <Link to="/storage/homes" className="text-ink hover:underline">
+              <Link to="/storage/homes" className="text-ink underline">
                 {item.better.place.name}
               </Link>
               . {item.better.reasons[0] && homeWords(item.better.reasons[0])}
