@@ -1,3 +1,4 @@
+import { routes } from '@bright-keeper/contract';
 import { expect, test, type Page } from '@playwright/test';
 import type { Running } from './server.js';
 import { faults, open, startDemo } from './views.js';
@@ -26,6 +27,11 @@ test('every view can be used by everyone, none runs past the edge of a desk, and
     const plain = window.fetch;
     Object.assign(window, { asked: seen, fetch: (input: string, init?: RequestInit) => (seen.push(input), plain(input, init)) });
   });
+  // A hygrometer that is heard meanwhile is a reason to ask again: this is about what a page asks for by itself.
+  await page.route(
+    (url) => url.pathname === routes.live,
+    (route) => route.abort(),
+  );
   const sent: string[] = [];
   page.on('request', (request) => void sent.push(request.url().replace(running.url, '')));
   for (const [name, path] of Object.entries(views)) {
