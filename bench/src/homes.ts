@@ -19,7 +19,16 @@ function made(seed: number): storage.Household {
   const places = Array.from({ length: 12 }, (_, p): storage.PlaceClimate => {
     const meanPct = 38 + roll(40);
     const kind = KINDS[p % KINDS.length]!;
-    return { id: `p${p}`, name: `p${p}`, kind, volumeL: 280 + roll(160), meanPct, highPct90: meanPct + roll(12), level: LEVELS[roll(4)]! };
+    return {
+      id: `p${p}`,
+      name: `p${p}`,
+      kind,
+      volumeL: 280 + roll(160),
+      meanPct,
+      highPct90: meanPct + roll(12),
+      level: LEVELS[roll(4)]!,
+      disputed: false,
+    };
   });
   const things = Array.from({ length: THINGS }, (_, i): storage.Housed => ({
     id: `t${i}`,

@@ -74,7 +74,7 @@ export class HouseholdService {
         ...dampOf(hourly),
         level: fungus.assess(hourly, { humiditySchool, surfaceState: SURFACE_STATE }).level,
       }));
-      return { id, name, kind, volumeL, ...known };
+      return { id, name, kind, volumeL, ...known, disputed: storage.isDisputed(house.apart(id, toMs)) };
     });
   }
 

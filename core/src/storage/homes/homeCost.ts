@@ -12,6 +12,8 @@ export type PlaceClimate = {
   meanPct: number | null;
   highPct90: number | null;
   level: RiskLevel;
+  /** Its hygrometers disagree, and which is right is not known. */
+  disputed: boolean;
 };
 
 /** A thing that needs a home: `sick`, it has fungus or is in quarantine for it; `placeId`, where it lies now. */

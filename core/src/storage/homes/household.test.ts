@@ -23,6 +23,7 @@ const place = (id: string, kind: PlaceClimate['kind'], meanPct: number | null, m
   meanPct,
   highPct90: meanPct === null ? null : meanPct + 4,
   level: 'safe',
+  disputed: false,
   ...more,
 });
 const dampShelf = place('shelf', 'shelf', 74, { level: 'act' });
@@ -148,6 +149,9 @@ describe('where everything lives best', () => {
       const unknown = { ...well, places: [place('shelf', 'shelf', null)] };
       const [blind, bought] = [unknown, withOneMore(unknown, more)].map((h) => bestHomes(householdQuestion(h))) as [never, never];
       expect(broughtBy(more, unknown, blind, bought)).toBeNull();
+      // Nor on the word of one of two that disagree.
+      const disputed = { ...damp, places: [{ ...dampShelf, disputed: true }] };
+      expect(broughtBy(more, disputed, before, after)).toBeNull();
       const [as, with1] = [well, withOneMore(well, more)].map((h) => bestHomes(householdQuestion(h))) as [never, never];
       expect(broughtBy(more, well, as, with1)).toBeNull();
     }

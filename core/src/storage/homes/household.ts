@@ -153,14 +153,14 @@ export type MorePlace = (typeof MORE_PLACES)[number];
 /** The household with one more place in it. */
 export const withOneMore = (household: Household, { id, kind, volumeL, meanPct, highPct90 }: MorePlace): Household => ({
   ...household,
-  places: [...household.places, { id, name: id, kind, volumeL, meanPct, highPct90, level: 'safe' }],
+  places: [...household.places, { id, name: id, kind, volumeL, meanPct, highPct90, level: 'safe', disputed: false }],
 });
 /**
  * How many things would live in one more place, where that is worth a word; null where it is not. What is sick wants a bag,
- * no cabinet, and of what lies where nothing was measured nobody knows that it needs one.
+ * no cabinet; and nothing is bought for what lies where nothing was measured, or where hygrometers disagree.
  */
 export function broughtBy({ id }: MorePlace, { things, places }: Household, before: Homes, after: Homes): number | null {
-  const unknown = new Set(places.filter((p) => p.meanPct === null).map((p) => p.id));
+  const unknown = new Set(places.filter((p) => p.meanPct === null || p.disputed).map((p) => p.id));
   const well = things.filter((t) => !t.sick && after.homes[t.id] === id && !unknown.has(t.placeId ?? '')).length;
   return well > 0 && before.cost - after.cost >= WORTH_MOVING ? well : null;
 }
