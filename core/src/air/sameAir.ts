@@ -62,21 +62,18 @@ function nearest({ ms }: AirLog, at: number): number {
 
 function apartOf(a: Instrument, b: Instrument): Apart | null {
   const [seldom, often] = a.log.length <= b.log.length ? [a, b] : [b, a];
-  let since: number | null = null;
-  let last: { wetter: Said; drier: Said; ms: number } | null = null;
+  let last = null as { wetter: Said; drier: Said; ms: number; sinceMs: number } | null;
   for (let i = 0; i < seldom.log.length; i++) {
     const ms = seldom.log.ms[i]!;
     const k = nearest(often.log, ms);
     if (k < 0) continue;
     const both = [saidBy(seldom, i), saidBy(often, k)].sort((x, y) => y.humidityPct - x.humidityPct) as [Said, Said];
-    if (both[0].humidityPct - both[1].humidityPct > APART_PCT) {
-      since ??= ms;
-      last = { wetter: both[0], drier: both[1], ms };
-    } else if (last && ms - last.ms >= AGAIN_MS) [since, last] = [null, null];
+    if (both[0].humidityPct - both[1].humidityPct > APART_PCT) last = { wetter: both[0], drier: both[1], ms, sinceMs: last?.sinceMs ?? ms };
+    else if (last && ms - last.ms >= AGAIN_MS) last = null;
   }
-  if (since === null || !last) return null;
-  const { ms, ...sides } = last;
-  return { ...sides, at: new Date(ms).toISOString(), since: new Date(since).toISOString() };
+  if (!last) return null;
+  const { ms, sinceMs, ...sides } = last;
+  return { ...sides, at: new Date(ms).toISOString(), since: new Date(sinceMs).toISOString() };
 }
 
 /** The two that are furthest apart of those that lie in the same air now; null where none disagree. */

@@ -99,13 +99,13 @@ export class HouseAir {
   /** All that several devices ever told of a place, put together once. */
   private ofSeveral(placeId: string, careful: air.Careful): air.AirLog {
     const key = `${careful}/${placeId}`;
-    const all = () => this.within(placeId, { fromMs: -Infinity, toMs: Infinity });
-    const told =
-      this.together.get(key) ??
-      air.sameAir(
-        all().map(({ log, fromMs, toMs }) => air.between(log.hourly, fromMs, toMs)),
-        careful,
-      );
+    const known = this.together.get(key);
+    if (known) return known;
+    const stays = this.within(placeId, { fromMs: -Infinity, toMs: Infinity });
+    const told = air.sameAir(
+      stays.map(({ log, fromMs, toMs }) => air.between(log.hourly, fromMs, toMs)),
+      careful,
+    );
     this.together.set(key, told);
     return told;
   }
