@@ -37,6 +37,7 @@ export const commonErrors = errorTable({
     title: 'That cannot be kept as it is',
     remedy: 'A number or a date is too large, or a text holds a sign that is none. Correct it; nothing was saved.',
   },
+  'in-the-future': { status: 422, title: 'That is still to come', remedy: 'Correct the time; nothing was saved.' },
   'cut-off': { status: 400, title: 'The request broke off', remedy: 'Send it again.' },
   'already-there': { status: 409, title: 'That is there already', remedy: 'Look at what is there, or choose another name.' },
   busy: { status: 409, title: 'Somebody else was changing the same', remedy: 'Nothing was saved. Try once more.' },

@@ -49,7 +49,7 @@ async function putAway(
     const itemId = itemIds.get(name);
     if (!itemId) throw new Error(`the household keeps no “${name}”`);
     clock.set(at(loadedAt, daysAgo));
-    await places.move(itemId, made.get(key)!.id);
+    await places.move(itemId, { placeId: made.get(key)!.id, since: null });
   }
 }
 

@@ -36,7 +36,8 @@ export const deviceInput = Joi.object<DeviceInput>(fields).custom(outsideOrInsid
 export type DeviceUpdate = DeviceInput & { version: number };
 export const deviceUpdate = Joi.object<DeviceUpdate>({ ...fields, version: version().required() }).custom(outsideOrInside);
 
-export type CalibrationInput = { at: string; points: air.SaltTest[]; note: string };
+/** Without a time, it was now. */
+export type CalibrationInput = { at: string | null; points: air.SaltTest[]; note: string };
 const saltTest = Joi.object<air.SaltTest>({
   salt: Joi.string()
     .valid(...air.SALTS)
@@ -54,11 +55,11 @@ const believable: Joi.CustomValidator<CalibrationInput> = (input, helpers) => {
   }
 };
 export const calibrationInput = Joi.object<CalibrationInput>({
-  at: instant().required(),
+  at: instant().allow(null).default(null),
   points: Joi.array().items(saltTest).min(1).max(2).required(),
   note: Joi.string().allow('').max(500).default(''),
 }).custom(believable);
-export type Calibration = CalibrationInput & { id: string; correction: air.Correction };
+export type Calibration = CalibrationInput & { at: string; id: string; correction: air.Correction };
 
 /** What a device says now, corrected, and as it said it. */
 export type Latest = air.Reading & { rawHumidityPct: number; dewPointC: number };

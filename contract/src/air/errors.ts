@@ -21,7 +21,6 @@ export const airErrors = errorTable({
     title: 'Only a weather station sends a forecast',
     remedy: 'Mark the device as outdoors, or send readings.',
   },
-  'future-reading': { status: 422, title: 'This reading lies in the future', remedy: 'Correct the time; nothing was saved.' },
   'log-unreadable': {
     status: 422,
     title: 'This file cannot be read as a log',

@@ -1,6 +1,6 @@
 import { care, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, id } from '../joi.js';
+import { day, id, instant } from '../joi.js';
 
 const one = <T extends string>(values: readonly T[]) =>
   Joi.string()
@@ -37,6 +37,11 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   },
   frame: { frameId: id().required(), fNumber: Joi.number().required(), specks: Joi.number().required() },
   moved: { placeName: Joi.string().allow(null).required() },
+  'stay-told': {
+    placeName: Joi.string().allow(null).required(),
+    since: instant().required(),
+    before: Joi.object({ placeName: Joi.string().required(), since: instant().required() }).required(),
+  },
   outdoors: { happening: one(care.HAPPENING_IDS) },
   opened: { depth: one(care.DEPTHS), stages: Joi.number().required() },
   'left-for-home': { surfaces: Joi.array().items(surface()).required() },

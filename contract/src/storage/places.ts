@@ -1,6 +1,6 @@
 import { storage } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, version } from '../joi.js';
+import { id, instant, version } from '../joi.js';
 
 /** The gel or rice that lies in a place: how much, how full it was, and when that was known. */
 export type DesiccantInput = { kind: 'silica-gel' | 'rice'; massG: number; loadingPct: number };
@@ -47,9 +47,9 @@ export const placeInput = Joi.object<PlaceInput>(fields);
 export type PlaceUpdate = PlaceInput & { version: number };
 export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version().required() });
 
-/** Moves a thing into a place, or out of every place we know (null). */
-export type MoveItem = { placeId: string | null };
-export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required() });
+/** Moves a thing into a place, or out of every place we know (null): now, or since when it lies there. */
+export type MoveItem = { placeId: string | null; since: string | null };
+export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required(), since: instant().allow(null).default(null) });
 
 export type Place = PlaceInput & { id: string; version: number; archivedAt: string | null };
 export type Places = { places: Place[] };

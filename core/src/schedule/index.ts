@@ -67,6 +67,7 @@ export {
   type ThingLogData,
 } from './journal.js';
 export { nextAfter, occurrences, plainEvery, recurAfter, RecurrenceError, rruleOf, type Every } from './recurrence.js';
+export { instantOfLocal, localOfInstant, startOfDay, zonedToUtc } from './localTime.js';
 export { rhythmFor, sameScope, withChange, type Rhythm, type RhythmChange, type RhythmScope } from './rhythms.js';
 export { SET_UP_IDS, SET_UPS, setUpFacts, type SetUp, type SetUpId } from './setUps.js';
 export { HOUSEHOLD, SUBJECT_KINDS, subjectKey, type NamedSubject, type SubjectKind, type SubjectRef } from './subjects.js';

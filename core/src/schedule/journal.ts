@@ -42,6 +42,8 @@ export type ThingEntry =
   /** A test frame of its sensor was read. */
   | { kind: 'frame'; frameId: string; fNumber: number; specks: number }
   | { kind: 'moved'; placeName: string | null }
+  /** Since when it lies where it does was corrected; what was said before. */
+  | { kind: 'stay-told'; placeName: string | null; since: string; before: { placeName: string; since: string } }
   | { kind: 'outdoors'; happening: HappeningId }
   | { kind: 'opened'; depth: Depth; stages: number }
   /** Surfaces put off in the field. */

@@ -1,3 +1,4 @@
+export { stayChange, type StayChange, type StaySpan, type StayTold } from './stays.js';
 export { type Airing, type AiringEffect, airingHours, airingNow, type AiringSpan, isOfNow } from './airing.js';
 export { type AlertFacts, FUNGUS_THREATS, type FungusThreat, type ToldBy } from './alertFacts.js';
 export {

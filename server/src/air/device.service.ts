@@ -14,7 +14,7 @@ import { air, sources, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
-import { type Deed, problem } from '../http/index.js';
+import { type Deed, problem, toldFor } from '../http/index.js';
 import { Clock, hashOfKey, Ids, Together } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
 import { places, trail, climateEvents } from '../tables/index.js';
@@ -160,10 +160,11 @@ export class DeviceService {
     });
   }
 
-  calibrate(id: string, { at, points, note }: CalibrationInput): Promise<Device> {
+  calibrate(id: string, { at: told, points, note }: CalibrationInput): Promise<Device> {
+    const at = toldFor(told, this.clock.now());
     return this.database.transaction(async (db) => {
       await this.repository.versioned.find(db, id);
-      await this.repository.addCalibration(db, { id: this.ids.next(), deviceId: id, at: new Date(at), points, note });
+      await this.repository.addCalibration(db, { id: this.ids.next(), deviceId: id, at, points, note });
       await this.repository.touch(db, id);
       return this.view(db, id);
     });
@@ -171,11 +172,7 @@ export class DeviceService {
 
   /** A reading typed by hand. */
   addByHand(id: string, { at, temperatureC, humidityPct }: HandReading): Promise<Accepted> {
-    const now = this.clock.now();
-    const when = at ? new Date(at) : now;
-    if (when.getTime() - now.getTime() > air.CLOCK_AHEAD_MS)
-      throw problem(airErrors, 'future-reading', { fields: { at: 'This lies in the future.' } });
-    return this.store(id, [{ at: when.toISOString(), temperatureC, humidityPct }]);
+    return this.store(id, [{ at: toldFor(at, this.clock.now()).toISOString(), temperatureC, humidityPct }]);
   }
 
   /** A whole log at once, as it was read elsewhere. */
@@ -235,9 +232,6 @@ export class DeviceService {
   private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.repository.versioned.find(db, id);
-      // A log of several may be of any time.
-      const latest = readings.length === 1 ? (await this.readings.latestOf(db, [id])).get(id) : undefined;
-      if (latest) await this.markClockJump(db, id, readings[0]!, latest);
       return { ...(await this.readings.add(db, id, readings)), setAside: [] };
     });
   }

@@ -6,4 +6,3 @@ export { DAY_BYTES, packHours, READING_BYTES, SCALE, unpackReadings } from './pa
 export { ReadingRepository, type Span } from './reading.repository.js';
 export { readingsCsv } from './readingsCsv.js';
 export { SeriesService } from './series.service.js';
-export { startOfDay } from './zone.js';

@@ -1,7 +1,6 @@
 import type { DateOrder, LogFault, LogFormat } from '@bright-keeper/contract';
-import { air } from '@bright-keeper/core';
+import { air, schedule } from '@bright-keeper/core';
 import { guessDelimiter, csvRows } from '../csv/index.js';
-import { zonedToUtc } from './zone.js';
 
 /** What a heading is called in logs of many makers and languages. */
 const NAMES = {
@@ -115,7 +114,7 @@ export function instantFrom(text: string, { dateOrder, timeZone }: Pick<LogForma
   }
   if (dateOrder === 'iso' || dateOrder === 'dmy' || dateOrder === 'mdy') {
     const local = usualLocal(text, dateOrder);
-    if (!Number.isNaN(local)) return zonedToUtc(local, timeZone);
+    if (!Number.isNaN(local)) return schedule.zonedToUtc(local, timeZone);
   }
   const trimmed = text.trim();
   if (dateOrder === 'unix-s' || dateOrder === 'unix-ms')
@@ -133,7 +132,7 @@ export function instantFrom(text: string, { dateOrder, timeZone }: Pick<LogForma
   const local = dayMs(year < 100 ? 2000 + year : year, month, day) + ((hour * 60 + minute) * 60 + second) * 1000;
   if (Number.isNaN(local)) return NaN;
   const offset = OFFSET.exec(trimmed)?.[1];
-  if (!offset) return zonedToUtc(local, timeZone);
+  if (!offset) return schedule.zonedToUtc(local, timeZone);
   if (offset === 'Z') return local;
   const [hours, rest] = [Number(offset.slice(1, 3)), Number(offset.slice(-2))];
   const minutes = hours * 60 + rest;

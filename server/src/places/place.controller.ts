@@ -50,9 +50,14 @@ export class PlaceController {
   }
 
   @Put('items/:id/place')
-  @Route({ summary: 'Move a thing into a place, or out of all of them', does: ['moved', 'thing'], body: moveItem, byId: true })
-  move(@CheckedParams(idParam) { id }: ById, @CheckedBody(moveItem) { placeId }: MoveItem): Promise<Stay[]> {
-    return this.service.move(id, placeId);
+  @Route({
+    summary: 'Move a thing into a place, or out of all of them, now or since a day',
+    does: ['moved', 'thing'],
+    body: moveItem,
+    byId: true,
+  })
+  move(@CheckedParams(idParam) { id }: ById, @CheckedBody(moveItem) move: MoveItem): Promise<Stay[]> {
+    return this.service.move(id, move);
   }
 
   @Get('items/:id/stays')

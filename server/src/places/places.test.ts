@@ -1,4 +1,4 @@
-import { routes, type ItemPage, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
+import { routes, type Device, type ItemPage, type Log, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SHELF, START, testApp, type TestApp } from '../testing/testApp.js';
 
@@ -39,6 +39,64 @@ describe('places', () => {
       ['Box', '2026-03-13', '2026-03-15'],
     ]);
     expect((await page(id)).place).toBeNull();
+  });
+
+  describe('told for an earlier day', () => {
+    const put = (itemId: string, placeId: string | null, since: string) => t.http.put(routes.itemPlace(itemId)).send({ placeId, since });
+    const spans = (stays: Stay[]) => stays.map((s) => [s.placeName, s.since.slice(0, 10), s.until?.slice(0, 10) ?? null]);
+    const titles = async (id: string) =>
+      ((await t.http.get(routes.itemLog(id)).expect(200)).body as Log).entries.map((e) => [e.at.slice(0, 10), e.data.kind]);
+
+    it('have things lie there since then, with what was measured meanwhile', async () => {
+      const place = await add();
+      const { id } = await t.add('Corvane 35/2');
+      const dial = { name: 'Dial', source: 'hand', outdoor: false, placeId: place.id, everyMinutes: 1440, note: '' };
+      const device = (await t.http.post(routes.devices).send(dial).expect(201)).body as Device;
+      for (const day of [1, 3, 5, 7]) {
+        const reading = { at: `2026-03-0${day}T10:00:00Z`, temperatureC: 20, humidityPct: 70 };
+        await t.http.post(routes.deviceReadings(device.id)).send(reading).expect(200);
+      }
+      expect(spans((await put(id, place.id, '2026-03-02T10:00:00Z').expect(200)).body as Stay[])).toEqual([
+        ['Oak cupboard', '2026-03-02', null],
+      ]);
+      expect((await page(id)).place).toMatchObject({ id: place.id, since: '2026-03-02T10:00:00.000Z' });
+      // Of the four hours that were read, the first was before it came.
+      expect((await t.http.get(routes.itemExposure(id)).expect(200)).body.measuredDays).toBe(3 / 24);
+    });
+
+    it('are put right, and the log keeps what was said before', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const { id } = await t.add('Corvane 35/2');
+      await move(id, a.id).expect(200);
+      expect(spans((await put(id, a.id, '2026-02-01T12:00:00Z').expect(200)).body as Stay[])).toEqual([
+        ['Oak cupboard', '2026-02-01', null],
+      ]);
+      expect(spans((await put(id, b.id, '2026-02-20T12:00:00Z').expect(200)).body as Stay[])).toEqual([
+        ['Oak cupboard', '2026-02-01', '2026-02-20'],
+        ['Box', '2026-02-20', null],
+      ]);
+      const log = await titles(id);
+      expect(log.filter(([, kind]) => kind !== 'added')).toEqual([
+        ['2026-03-10', 'stay-told'],
+        ['2026-03-10', 'moved'],
+        ['2026-02-20', 'moved'],
+      ]);
+    });
+
+    it('refuse the future, and a day on which it still lay elsewhere, beside the field; nothing is changed', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const { id } = await t.add('Corvane 35/2');
+      await put(id, a.id, '2026-02-01T12:00:00Z').expect(200);
+      await put(id, b.id, '2026-02-20T12:00:00Z').expect(200);
+      const ahead = await put(id, a.id, '2026-03-11T12:00:00Z').expect(422);
+      expect(ahead.body.fields.since).toMatch(/future/);
+      const over = await put(id, b.id, '2026-02-10T12:00:00Z').expect(409);
+      expect(over.body.fields.since).toMatch(/still lay in Oak cupboard/);
+      expect(spans((await t.http.get(routes.itemStays(id)).expect(200)).body as Stay[])).toEqual([
+        ['Oak cupboard', '2026-02-01', '2026-02-20'],
+        ['Box', '2026-02-20', null],
+      ]);
+    });
   });
 
   it('are given up only when nothing lies in them', async () => {

@@ -118,6 +118,11 @@ export class StayRepository {
       .where(and(eq(stays.itemId, itemId), isNull(stays.until)));
   }
 
+  /** The stay that is under way was none. */
+  async dropOpen(db: Db, itemId: string): Promise<void> {
+    await db.delete(stays).where(and(eq(stays.itemId, itemId), isNull(stays.until)));
+  }
+
   async begin(db: Db, row: StayRow): Promise<void> {
     await db.insert(stays).values(row);
   }

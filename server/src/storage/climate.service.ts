@@ -1,8 +1,9 @@
 import type { ClimateEvent, PlaceEventInput, PlacePage, PlaceSummary, Settings, StorageOverview } from '@bright-keeper/contract';
 import { air, fungus, schedule, storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { DeviceRepository, latestOf, startOfDay } from '../air/index.js';
+import { DeviceRepository, latestOf } from '../air/index.js';
 import { calibrations, climateEvents, devices, deviceStays, readingDays, settings as settingsTable, places } from '../tables/index.js';
+import { toldFor } from '../http/index.js';
 import { Kept, Database, type Db } from '../db/index.js';
 import { Clock, Ids, Memo, eachInSlices } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
@@ -98,11 +99,12 @@ export class ClimateService {
     };
   }
 
-  addEvent(id: string, { at, ...data }: PlaceEventInput): Promise<PlacePage> {
+  addEvent(id: string, { at: told, ...data }: PlaceEventInput): Promise<PlacePage> {
+    const at = toldFor(told, this.clock.now());
     return this.database
       .transaction(async (db) => {
         await this.places.get(id, db);
-        await this.deviceRepository.addEvent(db, { id: this.ids.next(), placeId: id, at: at ? new Date(at) : this.clock.now(), data });
+        await this.deviceRepository.addEvent(db, { id: this.ids.next(), placeId: id, at, data });
       })
       .then(() => this.page(id));
   }
@@ -131,7 +133,7 @@ export class ClimateService {
   /** When the first day of a ribbon begins; today is its last. */
   private ribbonStart(timeZone: string): number {
     const today = schedule.localDay(this.clock.now(), timeZone);
-    return startOfDay(schedule.addDays(today, 1 - RIBBON_DAYS), timeZone);
+    return schedule.startOfDay(schedule.addDays(today, 1 - RIBBON_DAYS), timeZone);
   }
 
   private async itemsOf(db: Db, own: readonly Lying[]): Promise<PlacePage['items']> {

@@ -142,6 +142,8 @@ describe('a place', () => {
     const dried = (await event({ kind: 'gel-dried' }).expect(201)).body as PlacePage;
     expect(dried.gel!.left).toBeCloseTo(1, 1);
     await event({ kind: 'gel-set', desiccant: 'sand', massG: 5, loadingPct: 2 }).expect(400);
+    const ahead = await event({ kind: 'gel-dried', at: '2027-01-01T00:00:00Z' }).expect(422);
+    expect(ahead.body.fields.at).toBe('This lies in the future.');
     const start = await whatIfOf(box.id);
     expect(start.place.desiccant).toMatchObject({ kind: 'silica-gel', massG: 50 });
     // Nothing was measured in it: what is reckoned is a rule of thumb, and said to be.

@@ -1,6 +1,5 @@
-import { air, fungus, type storage, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, fungus, schedule, type storage, MS_PER_HOUR } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
-import { startOfDay } from '../air/index.js';
 import { ribbonOf } from './ribbon.js';
 
 /** Hours from an instant on, the first the driest: each a percent damper than the one before, so that an extreme tells which hour it is. */
@@ -40,7 +39,7 @@ describe('a day of a ribbon', () => {
     ['2026-03-29', 23],
     ['2026-10-25', 25],
   ])('has as many hours as the clock gives it: %s in Lisbon %i', (day, hours) => {
-    const around = hoursFrom(new Date(startOfDay(day, 'Europe/Lisbon') - 3 * MS_PER_HOUR).toISOString(), 48);
+    const around = hoursFrom(new Date(schedule.startOfDay(day, 'Europe/Lisbon') - 3 * MS_PER_HOUR).toISOString(), 48);
     const found = ribbon(around, 'Europe/Lisbon').find((d) => d.day === day)!;
     expect(found.maxPct - found.minPct + 1).toBe(hours);
     expect(found.minPct).toBe(13);

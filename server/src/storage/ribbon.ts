@@ -1,6 +1,5 @@
 import type { RibbonDay } from '@bright-keeper/contract';
 import { air, type fungus, schedule, type storage } from '@bright-keeper/core';
-import { startOfDay } from '../air/index.js';
 
 /** What is finer than is drawn, or than was read, is only carried about. */
 export const rounded = (value: number, digits: number): number => Math.round(value * 10 ** digits) / 10 ** digits;
@@ -24,7 +23,7 @@ export function ribbonOf(
     // To ask which day an instant is of costs more than the rest; a day is asked for once.
     if (at >= end) {
       day = schedule.localDay(new Date(at), timeZone);
-      end = startOfDay(schedule.addDays(day, 1), timeZone);
+      end = schedule.startOfDay(schedule.addDays(day, 1), timeZone);
     }
     const d = days.get(day) ?? { sum: 0, n: 0, min: Infinity, max: -Infinity };
     days.set(day, {
@@ -36,7 +35,7 @@ export function ribbonOf(
   }
   return [...days.entries()].map(([day, { sum, n, min, max }]) => {
     // A day that has only begun stands where the last whole hour left it.
-    const last = air.firstFrom(log.ms, startOfDay(schedule.addDays(day, 1), timeZone)) - 1;
+    const last = air.firstFrom(log.ms, schedule.startOfDay(schedule.addDays(day, 1), timeZone)) - 1;
     return {
       day,
       meanPct: rounded(sum / n, 2),

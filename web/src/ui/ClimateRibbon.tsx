@@ -1,4 +1,4 @@
-import type { ClimateEvent, RibbonDay } from '@bright-keeper/contract';
+import type { RibbonDay } from '@bright-keeper/contract';
 import { air, fungus, schedule } from '@bright-keeper/core';
 import { warningWords } from '@bright-keeper/words';
 import type { PointerEvent } from 'react';
@@ -145,10 +145,3 @@ export const RibbonLegend = () => (
     </li>
   </ul>
 );
-
-/** The events of a place as marks for its ribbon. */
-export const ribbonEvents = (
-  events: readonly ClimateEvent[],
-  mark: (event: ClimateEvent) => string,
-  words: (event: ClimateEvent) => string,
-): NonNullable<Props['events']> => events.map((e) => ({ at: e.at, mark: mark(e), words: words(e) }));

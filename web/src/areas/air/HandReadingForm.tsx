@@ -2,6 +2,7 @@ import type { HandReading } from '@bright-keeper/contract';
 import { useForm, type Resolver } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear';
 
@@ -19,17 +20,19 @@ const checked: Resolver<HandReading> = async (...typed) => {
   return code ? code.handReadingChecks(...typed) : { values: typed[0], errors: {} };
 };
 
-/** A reading typed by hand, now; what was typed stays where it is refused. */
+/** A reading typed by hand, of now or of an earlier time; what was typed stays where it is refused. */
 export function HandReadingForm({ id, verb, save }: Props) {
   const { register, handleSubmit, reset, setError, formState } = useForm<HandReading>({
     defaultValues: { at: null, temperatureC: '' as unknown as number, humidityPct: '' as unknown as number },
     resolver: checked,
   });
   const { errors } = formState;
+  const told = useTold();
   const submit = handleSubmit(async (reading) => {
     try {
-      await save(reading);
+      await save({ ...reading, at: told.at });
       reset();
+      told.setLocal(null);
     } catch (failure) {
       if (!(failure instanceof ApiError)) throw failure;
       setError('humidityPct', { message: failure.problem.detail });
@@ -61,9 +64,12 @@ export function HandReadingForm({ id, verb, save }: Props) {
           {...register('humidityPct', { setValueAs: toNumber })}
         />
       </Field>
-      <Button type="submit" disabled={formState.isSubmitting}>
+      <Button type="submit" disabled={formState.isSubmitting || told.wrong !== null}>
         {verb}
       </Button>
+      <div className="sm:col-span-3">
+        <ToldFor told={told} id={`at-${id}`} label="it read so on" />
+      </div>
     </form>
   );
 }

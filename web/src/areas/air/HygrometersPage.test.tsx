@@ -141,9 +141,29 @@ describe('a salt test', () => {
     await waitFor(() =>
       expect(page.written()[0]!.body).toMatchObject({
         points: [{ salt: 'NaCl', temperatureC: 20, rawPct: 78.5 }],
-        at: '2026-03-10T10:00:00.000Z',
+        at: null,
       }),
     );
+  });
+
+  it('that was done earlier is told with its day, and none of tomorrow', async () => {
+    const page = show([dial], { [`POST ${routes.deviceCalibrations('d')}`]: dial }, open);
+    await salt();
+    const test = within(screen.getByText('Keep this salt test').closest('details')!);
+    fireEvent.change(test.getByLabelText('it read, %'), { target: { value: '78,5' } });
+    fireEvent.click(test.getByRole('button', { name: 'Not now, earlier…' }));
+    const field = test.getByLabelText<HTMLInputElement>('it was tested on');
+    expect(field.value).toBe('2026-03-10T10:00');
+    const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this salt test' });
+    fireEvent.change(field, { target: { value: '2026-03-11T10:00' } });
+    expect(test.getByText('This is still to come.')).toBeTruthy();
+    expect(keep.disabled).toBe(true);
+    fireEvent.change(field, { target: { value: '' } });
+    expect(test.getByText('Give a day and a time.')).toBeTruthy();
+    fireEvent.change(field, { target: { value: '2026-03-02T18:30' } });
+    fireEvent.click(keep);
+    await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ at: '2026-03-02T18:30:00.000Z' }));
+    expect(await test.findByRole('button', { name: 'Not now, earlier…' })).toBeTruthy();
   });
 
   it('with two salts that contradict each other cannot be kept', async () => {

@@ -1,9 +1,9 @@
 import type { Device } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
 import { useState } from 'react';
-import { outside } from '../../outside';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { At } from '../../ui/when';
 import { useCalibrate } from './queries';
 
@@ -36,6 +36,7 @@ function outcome(points: air.SaltTest[]): { words: string; good: boolean } {
 export function SaltTest({ device }: { device: Device }) {
   const calibrate = useCalibrate(device.id);
   const [typed, setTyped] = useState<Typed[]>([first('NaCl')]);
+  const told = useTold();
   const points = typed.map(testOf);
   const all = points.every(complete);
   const seen = all ? outcome(points) : null;
@@ -85,14 +86,23 @@ export function SaltTest({ device }: { device: Device }) {
           )}
           <Button
             look="filled"
-            disabled={!seen?.good || calibrate.isPending}
+            disabled={!seen?.good || calibrate.isPending || told.wrong !== null}
             onClick={() =>
-              calibrate.mutate({ at: outside.now().toISOString(), points, note: '' }, { onSuccess: () => setTyped([first('NaCl')]) })
+              calibrate.mutate(
+                { at: told.at, points, note: '' },
+                {
+                  onSuccess: () => {
+                    setTyped([first('NaCl')]);
+                    told.setLocal(null);
+                  },
+                },
+              )
             }
           >
             Keep this salt test
           </Button>
         </div>
+        <ToldFor told={told} id={`tested-${device.id}`} label="it was tested on" />
         {seen && <p className={seen.good ? 'text-glass' : 'text-act'}>{seen.words}</p>}
         {calibrate.error instanceof ApiError && <Failure error={calibrate.error} />}
       </div>

@@ -1,12 +1,13 @@
 import type { LogEntry } from '@bright-keeper/contract';
 import { Button, Failure, Loading } from '../../ui/parts';
 import { At } from '../../ui/when';
+import { useZone } from '../../ui/zone';
 import { LookPhotos } from '../inspection';
 import { useLog } from './queries';
 import { logWords } from './words';
 
 function Entry({ entry }: { entry: LogEntry }) {
-  const { title, lines } = logWords(entry.data);
+  const { title, lines } = logWords(entry.data, useZone());
   return (
     <li className="relative border-l border-line pb-4 pl-5 last:pb-0">
       <span aria-hidden="true" className="absolute top-2 -left-[5px] size-[9px] rounded-full bg-fill" />

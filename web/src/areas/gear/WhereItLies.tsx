@@ -1,13 +1,29 @@
 import type { ItemPage } from '@bright-keeper/contract';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { Failure } from '../../ui/parts';
+import { Button, Failure } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { At } from '../../ui/when';
 import { useMoveItem, usePlaces } from '../storage';
 
-/** The place a thing lies in, and moving it to another. */
+/** The place a thing lies in, and moving it to another: with one tap now, or since when it lies there. */
 export function WhereItLies({ item }: { item: ItemPage }) {
   const places = usePlaces();
   const move = useMoveItem(item.id);
+  const told = useTold();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const here = item.place?.id ?? '';
+  const isEarlier = told.local !== null;
+  const tell = (placeId: string) =>
+    move.mutate(
+      { placeId: placeId || null, since: told.at },
+      {
+        onSuccess: () => {
+          told.setLocal(null);
+          setChosen(null);
+        },
+      },
+    );
   return (
     <div className="sheet space-y-2 p-4">
       {item.place ? (
@@ -23,13 +39,12 @@ export function WhereItLies({ item }: { item: ItemPage }) {
         <p className="text-soft">{item.status === 'quarantined' ? 'Apart from the rest, in quarantine.' : 'Nobody has said where.'}</p>
       )}
       <label className="block">
-        <span className="mb-1 block text-sm text-soft">Move it to</span>
+        <span className="mb-1 block text-sm text-soft">{isEarlier ? 'It lies in' : 'Move it to'}</span>
         <select
           className="input"
-          aria-label="Move it to"
-          value={item.place?.id ?? ''}
+          value={chosen ?? here}
           disabled={!places.data || move.isPending}
-          onChange={(e) => move.mutate({ placeId: e.target.value || null })}
+          onChange={(e) => (isEarlier ? setChosen(e.target.value) : tell(e.target.value))}
         >
           <option value="">no place we know</option>
           {(places.data?.places ?? []).map((p) => (
@@ -39,6 +54,12 @@ export function WhereItLies({ item }: { item: ItemPage }) {
           ))}
         </select>
       </label>
+      <ToldFor told={told} id={`since-${item.id}`} label="since" />
+      {isEarlier && (
+        <Button look="filled" disabled={told.wrong !== null || move.isPending} onClick={() => tell(chosen ?? here)}>
+          It lies there since then
+        </Button>
+      )}
       {(places.error ?? move.error) && <Failure error={places.error ?? move.error} />}
     </div>
   );

@@ -1,6 +1,7 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, schedule } from '@bright-keeper/core';
 import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
+import { shortInstant } from '../../ui/dates';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -43,8 +44,8 @@ function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
   };
 }
 
-/** What a log entry says, in plain words. */
-export function logWords(data: LogData): Words {
+/** What a log entry says, in plain words, by the clock of a zone. */
+export function logWords(data: LogData, timeZone: string): Words {
   switch (data.kind) {
     case 'added':
       return { title: 'Came on the shelf', lines: [] };
@@ -85,6 +86,13 @@ export function logWords(data: LogData): Words {
       return { title: 'It is back', lines: [] };
     case 'frame':
       return { title: `Test frame at f/${data.fNumber}`, lines: [count(data.specks, 'speck', 'specks')] };
+    case 'stay-told': {
+      const on = (instant: string) => shortInstant(Date.parse(instant), timeZone);
+      return {
+        title: data.placeName ? `Lies in ${data.placeName} since ${on(data.since)}` : `In no place since ${on(data.since)}`,
+        lines: [`Before, it was said: in ${data.before.placeName} since ${on(data.before.since)}.`],
+      };
+    }
     case 'moved':
       return { title: data.placeName ? `Moved to: ${data.placeName}` : 'Taken out of its place', lines: [] };
     case 'outdoors':

@@ -1,8 +1,9 @@
 import { AdviceWords } from './AdviceWords';
-import type { PlaceEventInput, PlaceExplanation, PlacePage } from '@bright-keeper/contract';
+import type { PlaceExplanation, PlacePage } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { useState } from 'react';
 import { Button, Failure, Section } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { toNumber } from '../../ui/toNumber';
 import { GelLine } from './PlaceCard';
 import { useExplanation, usePlaceEvent } from './queries';
@@ -32,7 +33,7 @@ const SealInterval = ({ seal }: { seal: storage.HalfLife }) => (
 );
 
 /** What goes in when it is filled: how much, how full. */
-function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; pending: boolean }) {
+function SetGel({ onSet, pending }: { onSet: (act: storage.GelAct) => void; pending: boolean }) {
   const [desiccant, setDesiccant] = useState<storage.DesiccantKind>('silica-gel');
   const [mass, setMass] = useState('100');
   const massG = toNumber(mass);
@@ -58,7 +59,7 @@ function SetGel({ onSet, pending }: { onSet: (event: PlaceEventInput) => void; p
       <Button
         className="col-span-2"
         disabled={pending || !valid}
-        onClick={() => onSet({ kind: 'gel-set', at: null, desiccant, massG: Number(massG), loadingPct })}
+        onClick={() => onSet({ kind: 'gel-set', desiccant, massG: Number(massG), loadingPct })}
       >
         Put it in, freshly dried
       </Button>
@@ -117,7 +118,10 @@ export function BoxCard({ place }: { place: PlacePage }) {
   const { data: explanation } = useExplanation(place.id);
   const { airChanges, gel, room } = place;
   const leak = leakOf(place, explanation);
-  const act = (input: PlaceEventInput) => event.mutate(input);
+  const told = useTold();
+  const act = (input: storage.GelAct | { kind: 'opened' }) =>
+    event.mutate({ ...input, at: told.at }, { onSuccess: () => told.setLocal(null) });
+  const isHeld = event.isPending || told.wrong !== null;
   return (
     <Section title="As a box">
       <div className="sheet space-y-3 p-4">
@@ -153,10 +157,10 @@ export function BoxCard({ place }: { place: PlacePage }) {
               <div className={`h-full ${gel.left < 0.15 ? 'bg-lamp' : 'bg-glass'}`} style={{ width: `${gel.left * 100}%` }} />
             </div>
             <div className="flex flex-wrap gap-2">
-              <Button disabled={event.isPending} onClick={() => act({ kind: 'gel-dried', at: null })}>
+              <Button disabled={isHeld} onClick={() => act({ kind: 'gel-dried' })}>
                 I dried it again
               </Button>
-              <Button disabled={event.isPending} onClick={() => act({ kind: 'gel-out', at: null })}>
+              <Button disabled={isHeld} onClick={() => act({ kind: 'gel-out' })}>
                 I took it out
               </Button>
             </div>
@@ -164,7 +168,7 @@ export function BoxCard({ place }: { place: PlacePage }) {
               <div className="flex flex-wrap items-center gap-2 text-sm">
                 The indicator says:
                 {storage.INDICATOR_COLOURS.map((colour) => (
-                  <Button key={colour} disabled={event.isPending} onClick={() => act({ kind: 'indicator', at: null, colour })}>
+                  <Button key={colour} disabled={isHeld} onClick={() => act({ kind: 'indicator', colour })}>
                     {colour}
                   </Button>
                 ))}
@@ -172,11 +176,12 @@ export function BoxCard({ place }: { place: PlacePage }) {
             )}
           </>
         ) : (
-          <SetGel onSet={act} pending={event.isPending} />
+          <SetGel onSet={act} pending={isHeld} />
         )}
-        <Button disabled={event.isPending} onClick={() => act({ kind: 'opened', at: null })}>
-          I opened it just now
+        <Button disabled={isHeld} onClick={() => act({ kind: 'opened' })}>
+          {told.local === null ? 'I opened it just now' : 'I opened it then'}
         </Button>
+        <ToldFor told={told} id="told-for" label="it was on" />
         {event.error && <Failure error={event.error} />}
         {leak.perDay !== null && <Sizing place={place} perDay={leak.perDay} around={explanation?.around} />}
         {explanation?.advice && <AdviceWords advice={explanation.advice} />}

@@ -58,8 +58,8 @@ describe('where everything should live', () => {
     fireEvent.click(screen.getByRole('button', { name: 'I moved all 2' }));
     await waitFor(() =>
       expect(page.written()).toEqual([
-        { method: 'PUT', path: routes.itemPlace('1'), body: { placeId: 'c' } },
-        { method: 'PUT', path: routes.itemPlace('2'), body: { placeId: 'c' } },
+        { method: 'PUT', path: routes.itemPlace('1'), body: { placeId: 'c', since: null } },
+        { method: 'PUT', path: routes.itemPlace('2'), body: { placeId: 'c', since: null } },
       ]),
     );
   });

@@ -116,3 +116,39 @@ describe('a place that alarms', () => {
     await waitFor(() => expect(page.written().map((c) => c.path)).toEqual([routes.placeArchive('p')]));
   });
 });
+
+describe('a place in the hand', () => {
+  const thing = (n: number, more = {}) => ({
+    itemId: `i${n}`,
+    name: `Thing ${n}`,
+    since: '2026-03-01T00:00:00Z',
+    sick: false,
+    better: null,
+    ...more,
+  });
+
+  it('lists what is to be said of, and folds the many others', async () => {
+    const items = Array.from({ length: 135 }, (_, n) => thing(n, n === 100 ? { sick: true } : {}));
+    show({ items: items });
+    expect(await screen.findByText('Thing 100')).toBeTruthy();
+    expect(screen.getByText(/It has fungus/)).toBeTruthy();
+    expect(screen.queryByText('Thing 1')).toBe(null);
+    fireEvent.click(screen.getByRole('button', { name: '134 more that are at home here' }));
+    expect(screen.getByText('Thing 1')).toBeTruthy();
+    expect(screen.getAllByText('Thing 100')).toHaveLength(1);
+  });
+
+  it('lists a few as they are', async () => {
+    show({ items: [thing(1), thing(2)] as never });
+    expect(await screen.findByText('Thing 2')).toBeTruthy();
+  });
+
+  it('has what is alike of one day in one line that opens', async () => {
+    const at = (n: number) => `2026-03-09T10:0${n}:00.000Z`;
+    const events = [2, 1, 0].map((n) => ({ id: `e${n}`, at: at(n), data: { kind: 'item-in', name: `Thing ${n}` } }));
+    show({ events: [...events, { id: 'n', at: at(0), data: { kind: 'note', text: 'Damp wall' } }] as never });
+    expect(await screen.findByText('3 things put in')).toBeTruthy();
+    expect(screen.getByText(/^Thing 2 put in, /)).toBeTruthy();
+    expect(screen.getByText('Damp wall')).toBeTruthy();
+  });
+});

@@ -87,7 +87,8 @@ export const useMoveItem = (itemId: string) =>
 export const useMoveItems = () =>
   useMutation({
     mutationFn: async (moves: readonly { itemId: string; placeId: string | null }[]) => {
-      for (const { itemId, placeId } of moves) await http.put<Stay[]>(routes.itemPlace(itemId), { placeId } satisfies MoveItem);
+      for (const { itemId, placeId } of moves)
+        await http.put<Stay[]>(routes.itemPlace(itemId), { placeId, since: null } satisfies MoveItem);
     },
     onSettled: () => {
       void queryClient.invalidateQueries({ queryKey: ['gear'] });

@@ -51,6 +51,20 @@ export function eventWords(data: ClimateEventData): string {
   }
 }
 
+const ALIKE: Record<ClimateEventData['kind'], (n: number) => string> = {
+  opened: (n) => `Opened ${n} times`,
+  'gel-set': (n) => `Desiccant put in ${n} times`,
+  'gel-dried': (n) => `Desiccant dried again ${n} times`,
+  'gel-out': (n) => `Desiccant taken out ${n} times`,
+  indicator: (n) => `Indicator read ${n} times`,
+  note: (n) => `${n} notes`,
+  'clock-jump': (n) => `The clock of a hygrometer was wrong ${n} times`,
+  'item-in': (n) => `${n} things put in`,
+  'item-out': (n) => `${n} things taken out`,
+};
+/** Several of a kind on one day. */
+export const eventsWords = (kind: ClimateEventData['kind'], count: number): string => ALIKE[kind](count);
+
 /** How each kind of event is marked under a ribbon: one letter, so that shape and colour need not tell. */
 export const EVENT_MARKS: Record<ClimateEventData['kind'], string> = {
   opened: 'o',

@@ -1,6 +1,7 @@
 import type { Today } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
+import { useZone } from '../../ui/zone';
 import { useInSlices } from '../../ui/useInSlices';
 import { longDate } from '../../ui/dates';
 import { At } from '../../ui/when';
@@ -45,22 +46,25 @@ function Due({ due: { first, groups }, isAll, deeds }: { due: TodayView['due']; 
   );
 }
 
-const Lately = ({ recent }: { recent: Today['recent'] }) => (
-  <Section title="Lately">
-    <ol className="sheet divide-y divide-line">
-      {recent.map((entry) => (
-        <li key={entry.id} className="px-4 py-2">
-          <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">
-            {entry.itemName}
-          </Link>
-          <span className="block text-sm text-soft">
-            {logWords(entry.data).title}, <At instant={entry.at} />
-          </span>
-        </li>
-      ))}
-    </ol>
-  </Section>
-);
+function Lately({ recent }: { recent: Today['recent'] }) {
+  const timeZone = useZone();
+  return (
+    <Section title="Lately">
+      <ol className="sheet divide-y divide-line">
+        {recent.map((entry) => (
+          <li key={entry.id} className="px-4 py-2">
+            <Link to={`/gear/${entry.itemId}`} className="font-medium hover:underline">
+              {entry.itemName}
+            </Link>
+            <span className="block text-sm text-soft">
+              {logWords(entry.data, timeZone).title}, <At instant={entry.at} />
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Section>
+  );
+}
 
 /** What needs me now, ranked by consequence, each with its one action. */
 export function TodayPage() {

@@ -1,4 +1,5 @@
-import { MS_PER_HOUR } from '@bright-keeper/core';
+import { MS_PER_HOUR } from '../units.js';
+import type { Day } from './day.js';
 
 const formats = new Map<string, Intl.DateTimeFormat>();
 /** The offset of each local hour that was asked for; logs ask for the same hour sixty times over. */
@@ -36,7 +37,17 @@ export function zonedToUtc(localMs: number, timeZone: string): number {
 }
 
 /** The instant at which a calendar day begins in a zone. */
-export const startOfDay = (day: string, timeZone: string): number => zonedToUtc(Date.parse(day), timeZone);
+export const startOfDay = (day: Day, timeZone: string): number => zonedToUtc(Date.parse(day), timeZone);
+
+/** The wall clock of a zone as one types it, "2026-11-28T18:30", as an instant; null where that is no time. */
+export function instantOfLocal(local: string, timeZone: string): string | null {
+  const ms = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2})?$/.test(local) ? Date.parse(`${local}Z`) : NaN;
+  return Number.isNaN(ms) ? null : new Date(zonedToUtc(ms, timeZone)).toISOString();
+}
+
+/** What the wall clock of a zone shows at an instant, to the minute: "2026-11-28T18:30". */
+export const localOfInstant = (at: Date, timeZone: string): string =>
+  new Date(at.getTime() + offsetAt(at.getTime(), timeZone)).toISOString().slice(0, 16);
 
 /** The hour that was asked for last: the next row of a log is mostly of the same. */
 let last = { hour: NaN, timeZone: '', offset: 0 };

@@ -1,0 +1,16 @@
+import { commonErrors } from '@bright-keeper/contract';
+import { air } from '@bright-keeper/core';
+import { problem } from './problem.js';
+
+/**
+ * When something was that a person tells: now, unless they say when. A clock may run a little ahead of ours.
+ *
+ * @throws ProblemError at `field` where it is still to come.
+ */
+export function toldFor(at: string | null, now: Date, field = 'at'): Date {
+  if (at === null) return now;
+  const when = new Date(at);
+  if (when.getTime() - now.getTime() > air.CLOCK_AHEAD_MS)
+    throw problem(commonErrors, 'in-the-future', { fields: { [field]: 'This lies in the future.' } });
+  return when;
+}
