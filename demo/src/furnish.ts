@@ -1,7 +1,7 @@
 import type { Device, Place } from '@bright-keeper/contract';
 import { air, storage, MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
 import { history, type SensorSpec, type Story } from '@bright-keeper/devices';
-import { ClimateService, DeviceService, PlaceService, WhatIfService, type SetClock } from '@bright-keeper/server';
+import { ClimateService, Database, DeviceService, KnownService, PlaceService, type SetClock } from '@bright-keeper/server';
 import type { INestApplicationContext } from '@nestjs/common';
 import { DEVICES, GEL_SPENT_IN_DAYS, LOG_DAYS, LOG_GAP, PLACES, POWER_CUT, WET_FORTNIGHT, type DemoDevice } from './household.js';
 
@@ -87,8 +87,11 @@ async function calibrate(devices: DeviceService, loadedAt: Date, { id }: Device)
 }
 
 /** How full the gel has to be now to be spent in the days the story wants, % of its dry mass. */
-async function loadingFor(whatIfs: WhatIfService, place: Place, massG: number, loadedAt: Date): Promise<number> {
-  const { outside: room } = await whatIfs.whatIf(place.id);
+async function loadingFor(context: INestApplicationContext, place: Place, massG: number, loadedAt: Date): Promise<number> {
+  const [known, { db }] = [context.get(KnownService), context.get(Database)];
+  const {
+    room: { log: room },
+  } = await known.one(db, await known.house(db), place);
   const { volumeL, airChangesPerDay, openingsPerWeek, highPct } = place;
   const box = { volumeL, airChangesPerDay: airChangesPerDay!, openingsPerWeek, targetPct: highPct };
   const now = loadedAt.toISOString();
@@ -126,7 +129,7 @@ export async function furnish(
   await calibrate(devices, loadedAt, added.get('Shelf probe')!);
   const gelBox = made.get('gel')!;
   const rice = made.get('rice')!;
-  const loadingPct = await loadingFor(context.get(WhatIfService), gelBox, GEL_G, loadedAt);
+  const loadingPct = await loadingFor(context, gelBox, GEL_G, loadedAt);
   await climate.addEvent(gelBox.id, { kind: 'gel-set', at: loadedAt.toISOString(), desiccant: 'silica-gel', massG: GEL_G, loadingPct });
   await climate.addEvent(rice.id, { kind: 'gel-set', at: at(loadedAt, 120).toISOString(), desiccant: 'rice', massG: 800, loadingPct: 11 });
   for (const daysAgo of [41, 27, 12, 3]) await climate.addEvent(gelBox.id, { kind: 'opened', at: at(loadedAt, daysAgo).toISOString() });

@@ -10,7 +10,7 @@ export { GearService } from './shelf/index.js';
 export { InspectionService } from './inspection/index.js';
 export { SuppliesService } from './supplies/index.js';
 export { PlaceService } from './places/index.js';
-export { ClimateService, WhatIfService } from './storage/index.js';
+export { ClimateService, KnownService, WhatIfService } from './storage/index.js';
 export { DeviceService } from './air/index.js';
 export { AgendaService } from './agenda/index.js';
 export { DutyService } from './schedule/index.js';

@@ -15,7 +15,9 @@ export { money } from './money.js';
 export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } from './schedule/bench.js';
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
-export { everyWords, monthWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
+export { monthWords } from './day.js';
+export { everyWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
+export { dryingWords, seasonWords } from './storage/season.js';
 export { fStop } from './sensor/fStop.js';
 export {
   changeWords,

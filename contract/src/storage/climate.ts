@@ -17,6 +17,10 @@ export type GelState = {
   spentOn: string | null;
   knownFrom: 'measured' | 'reckoned' | 'indicator';
   since: string;
+  /** What the room is taken to go on as. */
+  roomAs: storage.GelReckoning['roomAs'];
+  /** When to dry it next. */
+  drying: storage.Drying | null;
 };
 
 export type PlaceSummary = Place & {
@@ -118,6 +122,8 @@ export type PlaceExplanation = {
   fit: FitInShort | NotExplained;
   /** What would help most; null for what is made for the road: it is emptied, not improved. */
   advice: PlaceAdvice | null;
+  /** How the year ahead goes if nothing is done; null where its past does not explain it, or desiccant in it is to be dried in time. */
+  season: storage.Season | null;
 };
 
 /** Another of the keeper's places to stand in, instead of the one it stands in. */

@@ -293,6 +293,7 @@ describe('the rhythms of the trade', () => {
         drySince: null,
         dampSpells: [],
         apart: null,
+        leaves: null,
       },
     ];
     const read = entry('2026-05-25', { kind: 'gel', act: 'indicator' }, { subject: { kind: 'place', id: 'p' } });
@@ -370,6 +371,7 @@ describe('rhythms the keeper sets', () => {
       drySince: null,
       dampSpells: [],
       apart: null,
+      leaves: null,
     };
     const facts = (more: object = {}) =>
       house({ things: [lens({ stay: { placeId: 'p', name: 'Box', forTravel: false, since: NOW } })], places: [{ ...place, ...more }] });

@@ -3,7 +3,7 @@ import type { ItemKind } from '../care/kinds/index.js';
 import type { Surface, Traits } from '../care/knowledge/index.js';
 import type { Assessment } from '../fungus/index.js';
 import type { NextClean, SensorAdvice } from '../sensor/index.js';
-import type { DesiccantKind, Disagreement, TypicalThing, Wrapping } from '../storage/index.js';
+import type { DesiccantKind, Disagreement, Leaving, TypicalThing, Wrapping } from '../storage/index.js';
 import type { DrawerThing } from '../supplies/index.js';
 import type { Day } from './day.js';
 import type { Exposure, UseUnit } from './triggers.js';
@@ -80,6 +80,8 @@ export type PlaceClimateFacts = {
   drySince: string | null;
   /** Two hygrometers in it that disagree now; null where none do. */
   apart: Disagreement | null;
+  /** When the coming season takes it out of its band; null where it stays, is out already, or nobody can tell. */
+  leaves: Leaving | null;
 };
 
 export type HygrometerFacts = {

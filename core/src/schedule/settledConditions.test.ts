@@ -105,6 +105,7 @@ describe('what is settled by the state of the world', () => {
     fungus: places({ assessment: null }),
     'too-dry': places({ drySince: null }),
     apart: places({ apart: null }),
+    'leaves-band': places({ leaves: null }),
     'due-back': { kind: 'back' },
     silent: (f) => ({ ...f, hygrometers: f.hygrometers.map((h) => ({ ...h, silent: false })) }),
     restock: (f) => ({ ...f, supplies: f.supplies.map((s) => ({ ...s, stock: 500 })) }),

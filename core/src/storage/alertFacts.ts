@@ -1,5 +1,6 @@
 import type { AssessReason } from '../fungus/index.js';
 import type { DesiccantKind } from './desiccants.js';
+import type { SeasonSide } from './season.js';
 
 /** How fungus threatens: expected now, rising, left over from a damp season, or a log too thin to call it safe. */
 export const FUNGUS_THREATS = ['expected', 'rising', 'long-damp', 'thin-log'] as const;
@@ -21,6 +22,15 @@ export type AlertFacts =
       massG: number;
       left: number;
       knownFrom: 'measured' | 'reckoned' | 'indicator';
+    }
+  /** The coming season takes it out of its band. */
+  | {
+      cause: 'leaves-band';
+      side: SeasonSide;
+      /** Local days; `latest` is null where it perhaps does not. */ on: string;
+      earliest: string;
+      latest: string | null;
+      highPct: number;
     }
   /** Two hygrometers in the same air that say different things. */
   | { cause: 'apart'; wetter: ToldBy; drier: ToldBy; at: string }

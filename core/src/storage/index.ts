@@ -1,3 +1,5 @@
+export { asLastYear } from './yearAhead.js';
+export { type Leaving, type Season, seasonAhead, type SeasonSide } from './season.js';
 export { stayChange, type StayChange, type StaySpan, type StayTold } from './stays.js';
 export { type Airing, type AiringEffect, airingHours, airingNow, type AiringSpan, isOfNow } from './airing.js';
 export { type AlertFacts, FUNGUS_THREATS, type FungusThreat, type ToldBy } from './alertFacts.js';
@@ -26,7 +28,16 @@ export {
 } from './desiccants.js';
 export { type Disagreement, isDisputed, isOnlyWarmth, warmerBy } from './disagreement.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
-export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
+export {
+  type Drying,
+  DRIED_LOADING,
+  type GelAct,
+  type GelEvent,
+  type GelQuestion,
+  type GelReckoning,
+  loadingByAir,
+  reckonGel,
+} from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
 export {
   bestHomes,

@@ -9,6 +9,7 @@ import { Clock, Ids, Memo, eachInSlices } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { airingOf } from './airing.js';
 import { toEvent } from './chart.service.js';
+import { FitService } from './fit.service.js';
 import { HomesService } from './homes.service.js';
 import { KnownService, type House, type Known } from './known.service.js';
 import { PlaceService, StayRepository, type Lying } from '../places/index.js';
@@ -31,6 +32,7 @@ export class ClimateService {
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
     private readonly known: KnownService,
+    private readonly fits: FitService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -51,7 +53,7 @@ export class ClimateService {
   async facts(db: Db = this.database.db): Promise<schedule.PlaceClimateFacts[]> {
     const hour = Math.floor(this.clock.now().getTime() / MS_PER_HOUR);
     const tables = [devices, deviceStays, calibrations, readingDays, climateEvents, places, settingsTable];
-    return this.keptFacts.get(this.database.stampFor(db, tables, hour), async () => {
+    return this.keptFacts.get(this.database.stampFor(db, tables, `${hour}/${this.fits.finished}`), async () => {
       const { schools } = await this.settings.get(db);
       return eachInSlices(await this.known.all(db, await this.known.house(db)), (known) => this.factsOf(known, schools.humidity));
     });
@@ -68,10 +70,12 @@ export class ClimateService {
       drySince: storage.passedSince(driest, storage.tooDry),
       dampSpells: storage.dampSpells(whole, place.highPct),
     }));
+    const season = this.fits.seasonAtHand(known, whole);
     return {
       id: place.id,
       name: place.name,
       highPct: place.highPct,
+      leaves: season && !('cannot' in season) ? season.leaves : null,
       assessment,
       gel,
       apart: known.apart,

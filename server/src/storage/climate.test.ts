@@ -234,11 +234,12 @@ const HIDDEN: storage.FittedPlace = {
   warmerC: -2,
   lagH: 12,
 };
-function roomAndCupboard(hours: number) {
+/** `season`: how much damper than in the mean it is, so many hours ago. */
+function roomAndCupboard(hours: number, season: (hoursAgo: number) => number = () => 0) {
   const outside = Array.from({ length: hours }, (_, i) => ({
     at: new Date(START.getTime() - (hours - 1 - i) * MS_PER_HOUR).toISOString(),
     temperatureC: 20 + 1.5 * Math.sin(i / 3.8) + 1.2 * Math.sin(i / 150),
-    humidityPct: 58 + 7 * Math.sin(i / 61) + 4 * Math.sin(i / 17 + 1) + 2 * Math.sin(i * 0.7),
+    humidityPct: 58 + season(hours - 1 - i) + 7 * Math.sin(i / 61) + 4 * Math.sin(i / 17 + 1) + 2 * Math.sin(i * 0.7),
   }));
   const inside = storage.simulatePlace(HIDDEN, outside).readings;
   const read =
@@ -249,8 +250,8 @@ function roomAndCupboard(hours: number) {
     };
   return { room: read(outside), cupboard: read(inside) };
 }
-async function homeWith(days: number, more: Partial<PlaceInput> = {}) {
-  const { room, cupboard } = roomAndCupboard(days * 24);
+async function homeWith(days: number, more: Partial<PlaceInput> = {}, season?: (hoursAgo: number) => number) {
+  const { room, cupboard } = roomAndCupboard(days * 24, season);
   const around = await t.addPlace({ name: 'Room' });
   const place = await t.addPlace({
     name: 'Cupboard',
@@ -283,6 +284,36 @@ describe('a place that explains its past', () => {
     expect(advice.by).toBe('past');
     expect(advice.changes.map((c) => c.id)).toContain('off-the-wall');
   });
+  it('tells how the year ahead goes by the year behind, and warns a month before it leaves its band', async () => {
+    // Its dampest day was 310 days ago and comes again in 55; it stands at 48 % in the mean of the year.
+    const season = (hoursAgo: number) => -18 + 13 * Math.cos((2 * Math.PI * (hoursAgo / 24 - 310)) / 365);
+    const { place } = await homeWith(400, { highPct: 59 }, season);
+    const { season: ahead } = await explanationOf(place.id);
+    if (!ahead || 'cannot' in ahead) throw new Error(`nobody can tell: ${JSON.stringify(ahead)}`);
+    expect(ahead.out).toBe(null);
+    expect(ahead.leaves!.side).toBe('damp');
+    const inDays = (Date.parse(ahead.leaves!.at) - START.getTime()) / DAY;
+    expect(inDays).toBeGreaterThan(3);
+    expect(inDays).toBeLessThan(30);
+    // The fit is done by now: Today says the same.
+    const [told] = (await inTheAir()).filter((f) => f.cause === 'leaves-band');
+    expect(told).toMatchObject({ side: 'damp', on: ahead.leaves!.at.slice(0, 10), highPct: 59, placeId: place.id });
+    // Where gel lies in it, that is told of the gel instead.
+    const at = START.toISOString();
+    await t.http
+      .post(routes.placeEvents(place.id))
+      .send({ kind: 'gel-set', at, desiccant: 'silica-gel', massG: 500, loadingPct: 2 })
+      .expect(201);
+    expect((await explanationOf(place.id)).season).toBe(null);
+    expect((await inTheAir()).filter((f) => f.cause === 'leaves-band')).toEqual([]);
+    expect((await page(place.id)).gel!.roomAs).toBe('last-year');
+  });
+
+  it('says that nobody can tell the year ahead where the room was not read for one', async () => {
+    const { place } = await homeWith(120);
+    expect((await explanationOf(place.id)).season).toEqual({ cannot: 'no-year' });
+  });
+
   it('says the same on its page and as its what-if, while nothing is changed', async () => {
     const { place } = await homeWith(120);
     const { assessment } = await page(place.id);

@@ -78,9 +78,14 @@ export class KnownService {
     };
   }
 
+  /** A place's log up to its last whole hour. */
+  wholeOf({ hourly }: Pick<KnownPlace, 'hourly'>): air.AirLog {
+    return air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
+  }
+
   /** The risk of a place's log up to its last whole hour: the one that is not over yet still changes. The same log is not walked twice. */
   assessed({ place, hourly }: Known, humiditySchool: fungus.HumiditySchool) {
-    const whole = air.between(hourly, -Infinity, this.clock.now().getTime() - MS_PER_HOUR);
+    const whole = this.wholeOf({ hourly });
     const print = printOf(whole);
     const assess = () => fungus.assess(whole, { humiditySchool, surfaceState: SURFACE_STATE });
     const assessment = whole.length > 0 ? this.memo.get(`risk/${place.id}`, `${humiditySchool}/${print}`, assess) : null;

@@ -40,8 +40,10 @@ export class WhatIfService {
   async explanation(id: string): Promise<PlaceExplanation> {
     const { db } = this.database;
     const place = await this.known.place(db, id);
-    const { around, fit, ...reckoned } = await this.reckon(await this.knownOf(place, await this.known.house(db)));
-    return { around, fit, advice: await this.adviceOf(place, fit, reckoned) };
+    const known = await this.knownOf(place, await this.known.house(db));
+    const { around, fit, ...reckoned } = await this.reckon(known);
+    const season = await this.fits.seasonOf(known, this.known.wholeOf(known));
+    return { around, fit, advice: await this.adviceOf(place, fit, reckoned), season };
   }
 
   /** The place as it is, and the air around it over the last weeks, or that of another place it might stand in. */

@@ -1,3 +1,4 @@
+import { monthWords } from '../day.js';
 import { schedule } from '@bright-keeper/core';
 import { count } from '../text.js';
 import { MET, USES } from './due.js';
@@ -12,11 +13,9 @@ const WEEKDAYS: Record<string, string> = {
   SU: 'Sunday',
 };
 const PLACES: Record<string, string> = { '1': 'first', '2': 'second', '3': 'third', '4': 'fourth', '-1': 'last' };
-const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 
 export const weekdayWords = (weekday: number): string =>
   ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'][weekday]!;
-export const monthWords = (month: number): string => MONTHS[month - 1]!;
 
 /** "every 3 months", "every 2 weeks". */
 export function everyWords(every: schedule.Every): string {

@@ -1,6 +1,7 @@
 import { storage } from '@bright-keeper/core';
 import { assessWords } from '../fungus/assessment.js';
 import { count } from '../text.js';
+import { leavingTitle, leavingWords } from './season.js';
 
 /** What one reads of an alert: what it is, why, and what its one action is called. */
 export type AlertWords = { title: string; why: string; action: string };
@@ -60,6 +61,8 @@ export function alertWords(alert: storage.AlertFacts): AlertWords {
         why: `Shut in for longer than ${storage.CLOSED_FOR_LONG_DAYS} days is too long: trapped damp feeds fungus, and rubbery finishes turn sticky.`,
         action: 'Take it out',
       };
+    case 'leaves-band':
+      return { title: leavingTitle(alert), why: leavingWords(alert), action: 'What would help?' };
     case 'apart':
       return { title: 'Its hygrometers disagree', why: apartWhy(alert), action: 'See the hygrometers' };
     case 'silent':

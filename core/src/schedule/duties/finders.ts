@@ -1,5 +1,6 @@
 import { airOutDue } from './airOut.js';
 import { apartDue } from './apart.js';
+import { leavesBandDue } from './leavesBand.js';
 import { batteryContactsDue } from './batteryContacts.js';
 import { capMissingDue } from './capMissing.js';
 import { cellChangeDue } from './cellChange.js';
@@ -73,6 +74,7 @@ export const FINDERS: Record<DutyCode, Finder> = {
   damp: ofPlaces(dampDue),
   'too-dry': ofPlaces(tooDryDue),
   apart: ofPlaces(apartDue),
+  'leaves-band': ofPlaces(leavesBandDue),
   'gel-spent': ofPlaces(gelSpentDue),
   'gel-read': ofPlaces(gelReadDue),
   silent: ofHygrometers(silentDue),

@@ -1,5 +1,6 @@
 import { airOut } from './airOut.js';
 import { apart } from './apart.js';
+import { leavesBand } from './leavesBand.js';
 import { batteryContacts } from './batteryContacts.js';
 import { capMissing } from './capMissing.js';
 import { cellChange } from './cellChange.js';
@@ -75,6 +76,7 @@ export const DUTIES = {
   'gel-read': gelRead,
   silent,
   apart,
+  'leaves-band': leavesBand,
   'salt-test': saltTest,
   'cap-missing': capMissing,
   'cell-change': cellChange,

@@ -60,6 +60,7 @@ export const cupboard = (more: Partial<PlaceClimateFacts> = {}): PlaceClimateFac
   dampSpells: [],
   assessment: null,
   apart: null,
+  leaves: null,
   ...more,
 });
 /** One whose air lets growth be feared, and does no more than that. */
@@ -182,6 +183,16 @@ export const WORLDS: [Facts, Entry[]][] = [
     [],
   ],
   [house([], { places: [cupboard({ apart: disagreement })] }), []],
+  [
+    house([], {
+      places: [
+        cupboard({
+          leaves: { side: 'damp', at: '2026-06-15T12:00:00Z', earliest: '2026-06-09T12:00:00Z', latest: '2026-07-01T12:00:00Z' },
+        }),
+      ],
+    }),
+    [],
+  ],
   [
     house([], {
       hygrometers: [device],

@@ -43,6 +43,7 @@ const ICONS: Partial<Record<schedule.DutyCode, LucideIcon>> = {
   'air-out': Luggage,
   silent: BatteryWarning,
   apart: Scale,
+  'leaves-band': CalendarClock,
   'warm-up': Hourglass,
   'cloth-wash': Shirt,
   'return-look': PackageCheck,

@@ -9,6 +9,7 @@ function airRoute(facts: Extract<schedule.DutyFacts, { says: 'air' }>): string {
     case 'fungus':
       return facts.threat === 'thin-log' ? '/hygrometers' : `/storage/${facts.placeId}/what-if`;
     case 'damp':
+    case 'leaves-band':
       return `/storage/${facts.placeId}/what-if`;
     case 'too-dry':
     case 'gel-spent':

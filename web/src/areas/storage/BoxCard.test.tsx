@@ -27,6 +27,7 @@ const unexplained: PlaceExplanation = {
   around: { source: 'assumed', name: '20 °C, 65 %', readings: 0, dampest: null },
   fit: { cannot: 'inside-not-measured' },
   advice: null,
+  season: null,
 };
 const show = (size: (question: Question) => unknown, more: Record<string, Handler> = {}, explanation = unexplained) =>
   showPage(
@@ -98,6 +99,7 @@ describe('a place as a box', () => {
           fittedDays: 60,
           leakPerDay: storage.leakOf(place),
         },
+        season: null,
         advice: { by: 'measured', verdict: 'nothing-needed' },
       },
     );

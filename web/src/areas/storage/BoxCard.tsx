@@ -1,10 +1,12 @@
 import { AdviceWords } from './AdviceWords';
 import type { PlaceExplanation, PlacePage } from '@bright-keeper/contract';
-import { storage } from '@bright-keeper/core';
+import { schedule, storage } from '@bright-keeper/core';
+import { dryingWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Button, Failure, Section } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { toNumber } from '../../ui/toNumber';
+import { useZone } from '../../ui/zone';
 import { GelLine } from './PlaceCard';
 import { useExplanation, usePlaceEvent } from './queries';
 import { useSizing } from './useSizing';
@@ -17,6 +19,10 @@ const SEAL_WORDS: Record<Leak['from'], string> = {
   measured: 'measured from the log',
   usual: 'usual for its kind',
 };
+const ROOM_AS = {
+  'last-year': 'If the room goes on as in the year before.',
+  'last-month': 'If the room goes on as in the last month: it was not measured all through the year before.',
+} as const;
 const KNOWN_WORDS = { measured: 'told by the air inside', reckoned: 'reckoned', indicator: 'corrected by its indicator' } as const;
 
 /** How fast its air is changed: one answer, the best that is known. Its past comes first, where that tells it. */
@@ -119,6 +125,7 @@ export function BoxCard({ place }: { place: PlacePage }) {
   const { airChanges, gel, room } = place;
   const leak = leakOf(place, explanation);
   const told = useTold();
+  const timeZone = useZone();
   const act = (input: storage.GelAct | { kind: 'opened' }) =>
     event.mutate({ ...input, at: told.at }, { onSuccess: () => told.setLocal(null) });
   const isHeld = event.isPending || told.wrong !== null;
@@ -145,6 +152,10 @@ export function BoxCard({ place }: { place: PlacePage }) {
           <>
             <p>
               <GelLine gel={gel} />. <span className="text-sm text-soft">{KNOWN_WORDS[gel.knownFrom]}</span>
+            </p>
+            <p className="text-sm">
+              {gel.drying && <>{dryingWords(gel.drying, (instant) => schedule.localDay(instant, timeZone))} </>}
+              <span className="text-soft">{ROOM_AS[gel.roomAs]}</span>
             </p>
             <div
               role="meter"
@@ -178,10 +189,12 @@ export function BoxCard({ place }: { place: PlacePage }) {
         ) : (
           <SetGel onSet={act} pending={isHeld} />
         )}
-        <Button disabled={isHeld} onClick={() => act({ kind: 'opened' })}>
-          {told.local === null ? 'I opened it just now' : 'I opened it then'}
-        </Button>
-        <ToldFor told={told} id="told-for" label="it was on" />
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <Button disabled={isHeld} onClick={() => act({ kind: 'opened' })}>
+            {told.local === null ? 'I opened it just now' : 'I opened it then'}
+          </Button>
+          <ToldFor told={told} id="told-for" label="it was on" />
+        </div>
         {event.error && <Failure error={event.error} />}
         {leak.perDay !== null && <Sizing place={place} perDay={leak.perDay} around={explanation?.around} />}
         {explanation?.advice && <AdviceWords advice={explanation.advice} />}

@@ -38,6 +38,7 @@ const UNEXPLAINED = {
   around: { source: 'assumed', name: '20 °C, 65 %', readings: 0, dampest: null },
   fit: { cannot: 'too-short', days: 9.6, needDays: 21 },
   advice: null,
+  season: null,
 };
 const show = (place: Partial<PlaceData>, more: Record<string, Handler> = {}) =>
   showPage(PlacePage, '/storage/:id', '/storage/p', {
@@ -150,5 +151,34 @@ describe('a place in the hand', () => {
     expect(await screen.findByText('3 things put in')).toBeTruthy();
     expect(screen.getByText(/^Thing 2 put in, /)).toBeTruthy();
     expect(screen.getByText('Damp wall')).toBeTruthy();
+  });
+});
+
+describe('the year ahead of a place', () => {
+  const latest = { at: '2026-03-10T10:00:00Z', temperatureC: 18.5, humidityPct: 52, dewPointC: 8.4 };
+  const day = (d: number) => ({ day: `2026-03-0${d}`, meanPct: 52, maxPct: 55, minPct: 50, dose: 0, daysPast: 0 });
+  const lived = { latest, zone: 'good', ribbon: [day(8), day(9)] } as never;
+  const weeksPct = Array.from({ length: 53 }, (_, i) => 45 + i / 2);
+  const showWith = (season: object | null) =>
+    show(lived, {
+      [`GET ${routes.placeExplanation('p')}`]: { ...UNEXPLAINED, season },
+      [`GET ${routes.placeChart('p')}`]: { points: [], events: [] },
+    });
+
+  it('names the day it leaves its band, between which days that lies, and draws the weeks', async () => {
+    const leaves = { side: 'damp', at: '2026-06-12T09:00:00Z', earliest: '2026-06-01T09:00:00Z', latest: null };
+    showWith({ out: null, leaves, mayLeave: null, weeksPct });
+    expect(await screen.findByText('It will be damper than 60 % from about 12 June.')).toBeTruthy();
+    expect(screen.getByText(/^At the earliest on 1 June, and perhaps not at all, if nothing is done/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: /^The year ahead by weeks: between 45 and 71 %/ })).toBeTruthy();
+  });
+
+  it('says why nobody can tell, and nothing where its past does not explain it', async () => {
+    showWith({ cannot: 'no-year' });
+    expect(await screen.findByText(/was not measured all through the last year/)).toBeTruthy();
+    endPage();
+    showWith(null);
+    expect(await screen.findByText(/It takes 21: 11 days more/)).toBeTruthy();
+    expect(screen.queryByText('The year ahead')).toBe(null);
   });
 });

@@ -17,6 +17,7 @@ import { Explained } from './Explained';
 import { ChartSection } from './ChartSection';
 import { useArchivePlace, usePlace } from './queries';
 import { Risk } from './Risk';
+import { SeasonCard } from './SeasonCard';
 import { StandingChip } from './StandingChip';
 import { airWords, EVENT_MARKS, eventsWords, eventWords, zoneName } from './words';
 
@@ -61,8 +62,9 @@ const ThingList = ({ items, isAlone }: { items: readonly Thing[]; isAlone: boole
 function Things({ items }: { items: PlaceData['items'] }) {
   if (items.length === 0) return <p className="text-soft">Nothing lies here.</p>;
   const isAlone = items.length === 1;
-  if (items.length <= MOST_LISTED) return <ThingList items={items} isAlone={isAlone} />;
-  const toTell = items.filter((item) => item.sick || item.better?.place);
+  const sickFirst = items.toSorted((a, b) => Number(b.sick) - Number(a.sick));
+  if (items.length <= MOST_LISTED) return <ThingList items={sickFirst} isAlone={isAlone} />;
+  const toTell = sickFirst.filter((item) => item.sick || item.better?.place);
   const others = items.filter((item) => !toTell.includes(item));
   return (
     <>
@@ -190,6 +192,7 @@ export function PlacePage() {
             </>
           )}
           {measured && <Explained placeId={data.id} isOpen={!closed} />}
+          {measured && <SeasonCard placeId={data.id} highPct={data.highPct} />}
           {data.assessment && (
             <Section title="Fungus risk">
               <Risk assessment={data.assessment} />
