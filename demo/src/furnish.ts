@@ -1,7 +1,7 @@
 import type { Device, Place } from '@bright-keeper/contract';
 import { air, storage, MS_PER_DAY, MS_PER_MINUTE } from '@bright-keeper/core';
 import { history, type SensorSpec, type Story } from '@bright-keeper/devices';
-import { ClimateService, Database, DeviceService, KnownService, PlaceService, type SetClock } from '@bright-keeper/server';
+import { ClimateService, Database, DeviceService, KnownService, MoveService, PlaceService, type SetClock } from '@bright-keeper/server';
 import type { INestApplicationContext } from '@nestjs/common';
 import { DEVICES, GEL_SPENT_IN_DAYS, LOG_DAYS, LOG_GAP, PLACES, POWER_CUT, WET_FORTNIGHT, type DemoDevice } from './household.js';
 
@@ -38,18 +38,18 @@ async function putUpPlaces(places: PlaceService): Promise<Map<string, Place>> {
 
 /** The stays of things, each begun on its day. */
 async function putAway(
-  places: PlaceService,
+  moves: MoveService,
   clock: SetClock,
   loadedAt: Date,
   made: Map<string, Place>,
   itemIds: Map<string, string>,
 ): Promise<void> {
-  const moves = PLACES.flatMap(({ key, things }) => things.map(([name, daysAgo]) => ({ key, name, daysAgo })));
-  for (const { key, name, daysAgo } of moves.sort((a, b) => b.daysAgo - a.daysAgo)) {
+  const stays = PLACES.flatMap(({ key, things }) => things.map(([name, daysAgo]) => ({ key, name, daysAgo })));
+  for (const { key, name, daysAgo } of stays.sort((a, b) => b.daysAgo - a.daysAgo)) {
     const itemId = itemIds.get(name);
     if (!itemId) throw new Error(`the household keeps no “${name}”`);
     clock.set(at(loadedAt, daysAgo));
-    await places.move(itemId, { placeId: made.get(key)!.id, since: null });
+    await moves.move(itemId, { placeId: made.get(key)!.id, since: null });
   }
 }
 
@@ -123,7 +123,7 @@ export async function furnish(
   const climate = context.get(ClimateService);
   clock.set(at(loadedAt, LOG_DAYS));
   const made = await putUpPlaces(places);
-  await putAway(places, clock, loadedAt, made, itemIds);
+  await putAway(context.get(MoveService), clock, loadedAt, made, itemIds);
   const added = await putUpDevices(devices, clock, loadedAt, made);
   clock.set(loadedAt);
   await calibrate(devices, loadedAt, added.get('Shelf probe')!);

@@ -9,7 +9,7 @@ export { CareService, FieldService } from './care/index.js';
 export { GearService } from './shelf/index.js';
 export { InspectionService } from './inspection/index.js';
 export { SuppliesService } from './supplies/index.js';
-export { PlaceService } from './places/index.js';
+export { MoveService, PlaceService } from './places/index.js';
 export { ClimateService, KnownService, WhatIfService } from './storage/index.js';
 export { DeviceService } from './air/index.js';
 export { AgendaService } from './agenda/index.js';

@@ -1,4 +1,5 @@
 export {
+  type DoneToMany,
   DUE_FILTERS,
   idParam,
   IMPORT_TARGETS,
@@ -14,6 +15,8 @@ export {
   itemUpdate,
   type LogQuery,
   logQuery,
+  manyThings,
+  type ManyThings,
   type Need,
   NEEDS,
   SHELF_SORTS,

@@ -75,6 +75,13 @@ export const statusChange = Joi.object<StatusChange>({
 export type Versioned = { version: number };
 export const versioned = Joi.object<Versioned>({ version: version().required() });
 
+/** As many as a shelf is walked at once. */
+const MOST_AT_ONCE = 2000;
+export type ManyThings = { itemIds: string[] };
+export const manyThings = Joi.object<ManyThings>({ itemIds: Joi.array().items(id()).min(1).max(MOST_AT_ONCE).unique().required() });
+/** Which of them it was done to: the others were so already. */
+export type DoneToMany = { itemIds: string[] };
+
 export const idParam = Joi.object<{ id: string }>({ id: id().required() });
 
 /** What the shelf may be filtered by. `needs` is the gravest verdict over all surfaces, or `never-looked`. */

@@ -40,7 +40,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   'stay-told': {
     placeName: Joi.string().allow(null).required(),
     since: instant().required(),
-    before: Joi.object({ placeName: Joi.string().required(), since: instant().required() }).required(),
+    before: Joi.object({ placeId: id().required(), placeName: Joi.string().required(), since: instant().required() }).required(),
   },
   outdoors: { happening: one(care.HAPPENING_IDS) },
   opened: { depth: one(care.DEPTHS), stages: Joi.number().required() },

@@ -10,6 +10,12 @@ export {
   type PlaceUpdate,
   placeUpdate,
   type Stay,
+  type Moved,
+  moveItems,
+  type MoveItems,
+  type MovesTakenBack,
+  takeMovesBack,
+  type TakeMovesBack,
 } from './places.js';
 export {
   type AdvisedChange,

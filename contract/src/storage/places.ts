@@ -51,6 +51,23 @@ export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version
 export type MoveItem = { placeId: string | null; since: string | null };
 export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required(), since: instant().allow(null).default(null) });
 
+/** As many as a shelf is walked at once. */
+const MOST_AT_ONCE = 2000;
+const many = () => Joi.array().items(id()).min(1).max(MOST_AT_ONCE).unique().required();
+/** The same for many things at once. */
+export type MoveItems = MoveItem & { itemIds: string[] };
+export const moveItems = Joi.object<MoveItems>({
+  itemIds: many(),
+  placeId: id().allow(null).required(),
+  since: instant().allow(null).default(null),
+});
+/** What became of it: the entries that take it back, and what could not be moved since it lay elsewhere then. */
+export type Moved = { entryIds: string[]; refused: { itemId: string; name: string; placeName: string }[] };
+/** Takes moves back; what was moved again since stays where it is. */
+export type TakeMovesBack = { entryIds: string[] };
+export const takeMovesBack = Joi.object<TakeMovesBack>({ entryIds: many() });
+export type MovesTakenBack = { takenBack: number; kept: number };
+
 export type Place = PlaceInput & { id: string; version: number; archivedAt: string | null };
 export type Places = { places: Place[] };
 /** One thing's stay in one place; `until` is null while it lies there. */

@@ -43,7 +43,7 @@ export type ThingEntry =
   | { kind: 'frame'; frameId: string; fNumber: number; specks: number }
   | { kind: 'moved'; placeName: string | null }
   /** Since when it lies where it does was corrected; what was said before. */
-  | { kind: 'stay-told'; placeName: string | null; since: string; before: { placeName: string; since: string } }
+  | { kind: 'stay-told'; placeName: string | null; since: string; before: { placeId: string; placeName: string; since: string } }
   | { kind: 'outdoors'; happening: HappeningId }
   | { kind: 'opened'; depth: Depth; stages: number }
   /** Surfaces put off in the field. */

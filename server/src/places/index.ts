@@ -1,3 +1,4 @@
+export { MoveService } from './move.service.js';
 export { PlaceModule } from './place.module.js';
 export { PlaceService } from './place.service.js';
 export { StayModule } from './stay.module.js';

@@ -1,20 +1,27 @@
 import {
   idParam,
   moveItem,
+  moveItems,
   placeInput,
   placeUpdate,
+  takeMovesBack,
   versioned,
+  type Moved,
   type MoveItem,
+  type MoveItems,
+  type MovesTakenBack,
   type Place,
   type PlaceInput,
   type Places,
   type PlaceUpdate,
   type Stay,
+  type TakeMovesBack,
   type Versioned,
 } from '@bright-keeper/contract';
 import { Controller, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, Route } from '../http/index.js';
+import { MoveService } from './move.service.js';
 import { PlaceService } from './place.service.js';
 
 type ById = { id: string };
@@ -22,7 +29,10 @@ type ById = { id: string };
 @ApiTags('storage')
 @Controller('api/storage')
 export class PlaceController {
-  constructor(private readonly service: PlaceService) {}
+  constructor(
+    private readonly service: PlaceService,
+    private readonly moves: MoveService,
+  ) {}
 
   @Get('places')
   @Route({ summary: 'Every place, in the order they were made' })
@@ -57,7 +67,25 @@ export class PlaceController {
     byId: true,
   })
   move(@CheckedParams(idParam) { id }: ById, @CheckedBody(moveItem) move: MoveItem): Promise<Stay[]> {
-    return this.service.move(id, move);
+    return this.moves.move(id, move);
+  }
+
+  @Post('moves')
+  @Route({
+    summary: 'Move many things into one place, or out of all of them, in one go',
+    does: ['moved', 'things'],
+    body: moveItems,
+    answers: 201,
+  })
+  moveAll(@CheckedBody(moveItems) move: MoveItems): Promise<Moved> {
+    return this.moves.moveAll(move);
+  }
+
+  @Post('moves/take-back')
+  @HttpCode(200)
+  @Route({ summary: 'Take moves back, as if they had never been told', does: ['taken-back', 'things'], body: takeMovesBack })
+  takeBack(@CheckedBody(takeMovesBack) { entryIds }: TakeMovesBack): Promise<MovesTakenBack> {
+    return this.moves.takeBack(entryIds);
   }
 
   @Get('items/:id/stays')

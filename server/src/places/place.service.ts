@@ -1,10 +1,7 @@
-import { storageErrors, type MoveItem, type Place, type PlaceInput, type PlaceUpdate, type Stay } from '@bright-keeper/contract';
-import { storage, type schedule } from '@bright-keeper/core';
+import { storageErrors, type Place, type PlaceInput, type PlaceUpdate, type Stay } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
-import { GearRepository } from '../gear/index.js';
-import { JournalRepository } from '../journal/index.js';
-import { problem, toldFor, type ProblemError } from '../http/index.js';
+import { problem } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { PlaceRepository } from './place.repository.js';
 import { StayRepository } from './stay.repository.js';
@@ -16,8 +13,6 @@ export class PlaceService {
     private readonly database: Database,
     private readonly repository: PlaceRepository,
     private readonly stays: StayRepository,
-    private readonly gear: GearRepository,
-    private readonly journal: JournalRepository,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -62,40 +57,6 @@ export class PlaceService {
     });
   }
 
-  /** Moves a thing, now or since when it lies there: its stay ends here and begins there, and the log says so. */
-  move(itemId: string, { placeId, since: told }: MoveItem): Promise<Stay[]> {
-    const since = toldFor(told, this.clock.now(), 'since');
-    return this.database.transaction(async (db) => {
-      await this.gear.versioned.find(db, itemId);
-      const place = placeId === null ? null : await this.get(placeId, db);
-      const before = await this.stays.ofItem(db, itemId);
-      // Told of no day, it is only moved: since when it lies where it does is not touched.
-      const stays = told === null && before.at(-1)?.until === null && before.at(-1)?.placeId === placeId;
-      const change = stays ? null : storage.stayChange(before, { placeId, since: since.toISOString() });
-      if (!change || change.change === 'none') return before;
-      if (change.change === 'refused') throw layElsewhere(change.lay);
-      if (change.change === 'moved') await this.stays.end(db, itemId, since);
-      else await this.stays.dropOpen(db, itemId);
-      if (place) await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: place.id, since });
-      await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, ...this.logOf(change, place?.name ?? null, since) }]);
-      return this.stays.ofItem(db, itemId);
-    });
-  }
-
-  /** What the log tells of it: a move on the day it was, a correction on the day it was made. */
-  private logOf(
-    change: Extract<storage.StayChange<Stay>, { change: 'moved' | 'corrected' }>,
-    placeName: string | null,
-    since: Date,
-  ): { at: Date; data: schedule.JournalData } {
-    if (change.change === 'moved') return { at: since, data: { kind: 'moved', placeName } };
-    const { placeName: was, since: from } = change.before;
-    return {
-      at: this.clock.now(),
-      data: { kind: 'stay-told', placeName, since: since.toISOString(), before: { placeName: was, since: from } },
-    };
-  }
-
   async staysOf(itemId: string): Promise<Stay[]> {
     return this.stays.ofItem(this.database.db, itemId);
   }
@@ -108,10 +69,3 @@ export class PlaceService {
     }
   }
 }
-
-/** The last stay that is over stands: what is told must come after it. */
-const layElsewhere = ({ placeName }: Stay): ProblemError =>
-  problem(storageErrors, 'lay-elsewhere', {
-    detail: `It still lay in ${placeName} then. Give a later day; nothing was changed.`,
-    fields: { since: `It still lay in ${placeName} then: give a later day.` },
-  });

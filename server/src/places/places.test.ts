@@ -1,4 +1,14 @@
-import { routes, type Device, type ItemPage, type Log, type PlaceInput, type Stay, type Today } from '@bright-keeper/contract';
+import {
+  routes,
+  type Device,
+  type ItemPage,
+  type Log,
+  type Moved,
+  type MovesTakenBack,
+  type PlaceInput,
+  type Stay,
+  type Today,
+} from '@bright-keeper/contract';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SHELF, START, testApp, type TestApp } from '../testing/testApp.js';
 
@@ -96,6 +106,94 @@ describe('places', () => {
         ['Oak cupboard', '2026-02-01', '2026-02-20'],
         ['Box', '2026-02-20', null],
       ]);
+    });
+  });
+
+  describe('many at once', () => {
+    const moveAll = (itemIds: string[], placeId: string | null, since: string | null = null) =>
+      t.http.post(routes.moves).send({ itemIds, placeId, since });
+    const takeBack = async (entryIds: string[]) =>
+      (await t.http.post(routes.movesTakenBack).send({ entryIds }).expect(200)).body as MovesTakenBack;
+    const staysOf = async (id: string) =>
+      ((await t.http.get(routes.itemStays(id)).expect(200)).body as Stay[]).map(({ placeName, since, until }) => ({
+        placeName,
+        since,
+        until,
+      }));
+    const shelf = async (n: number) => {
+      const things: string[] = [];
+      for (let i = 0; i < n; i++) things.push((await t.add(`Thing ${i}`)).id);
+      return things;
+    };
+
+    it('are moved in one go and taken back in one, as if it had never been told', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const things = await shelf(4);
+      await move(things[0]!, a.id).expect(200);
+      await move(things[1]!, b.id).expect(200);
+      const before = await Promise.all(things.map(staysOf));
+      daysLater(3);
+      const { entryIds, refused } = (await moveAll(things, b.id).expect(201)).body as Moved;
+      expect(refused).toEqual([]);
+      // One lay there already.
+      expect(entryIds).toHaveLength(3);
+      for (const id of things) expect((await page(id)).place?.name).toBe('Box');
+      daysLater(4);
+      expect(await takeBack(entryIds)).toEqual({ takenBack: 3, kept: 0 });
+      expect(await Promise.all(things.map(staysOf))).toEqual(before);
+      const log = ((await t.http.get(routes.itemLog(things[2]!)).expect(200)).body as Log).entries;
+      expect(log.map((e) => e.data.kind)).toEqual(['added']);
+      expect(await takeBack(entryIds)).toEqual({ takenBack: 0, kept: 3 });
+    });
+
+    it('are told for an earlier day, what was corrected by it included, and what lay elsewhere then is named', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const [never, lately, elsewhere] = (await shelf(3)) as [string, string, string];
+      await move(lately, a.id).expect(200);
+      await t.http.put(routes.itemPlace(elsewhere)).send({ placeId: a.id, since: '2026-01-01T00:00:00Z' }).expect(200);
+      await t.http.put(routes.itemPlace(elsewhere)).send({ placeId: null, since: '2026-03-05T00:00:00Z' }).expect(200);
+      const before = await Promise.all([never, lately, elsewhere].map(staysOf));
+      const { entryIds, refused } = (await moveAll([never, lately, elsewhere], b.id, '2026-02-01T00:00:00Z').expect(201)).body as Moved;
+      expect(refused).toEqual([{ itemId: elsewhere, name: 'Thing 2', placeName: 'Oak cupboard' }]);
+      const since = { placeName: 'Box', since: '2026-02-01T00:00:00.000Z', until: null };
+      expect([await staysOf(never), await staysOf(lately)]).toEqual([[since], [since]]);
+      expect(await takeBack(entryIds)).toEqual({ takenBack: 2, kept: 0 });
+      expect(await Promise.all([never, lately, elsewhere].map(staysOf))).toEqual(before);
+    });
+
+    it('that were moved again since stay as they are, and nothing else is taken back by it', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const [one, two] = (await shelf(2)) as [string, string];
+      const { entryIds } = (await moveAll([one, two], a.id).expect(201)).body as Moved;
+      daysLater(1);
+      await move(one, b.id).expect(200);
+      expect(await takeBack(entryIds)).toEqual({ takenBack: 1, kept: 1 });
+      expect((await page(one)).place?.name).toBe('Box');
+      expect((await page(two)).place).toBe(null);
+      const added = ((await t.http.get(routes.itemLog(two)).expect(200)).body as Log).entries.find((e) => e.data.kind === 'added')!;
+      expect(await takeBack([added.id, '018f0000-0000-7000-8000-000000000000'])).toEqual({ takenBack: 0, kept: 2 });
+    });
+
+    it('refuse an unknown place, the future, and more than can be walked at once; nothing is moved', async () => {
+      const a = await add();
+      const things = await shelf(2);
+      await moveAll(things, '018f0000-0000-7000-8000-000000000000').expect(404);
+      await moveAll(things, a.id, '2027-01-01T00:00:00Z').expect(422);
+      await moveAll([], a.id).expect(400);
+      await moveAll([things[0]!, things[0]!], a.id).expect(400);
+      for (const id of things) expect((await page(id)).place).toBe(null);
+    });
+
+    it('are archived and put back in one go, each once', async () => {
+      const things = await shelf(3);
+      const did = async (route: string, itemIds = things) =>
+        (await t.http.post(route).send({ itemIds }).expect(200)).body.itemIds as string[];
+      expect(await did(routes.gearArchive, [things[0]!])).toEqual([things[0]]);
+      expect((await did(routes.gearArchive)).sort()).toEqual(things.slice(1).sort());
+      for (const id of things) expect((await page(id)).archivedAt).not.toBe(null);
+      expect((await did(routes.gearRestore, things.slice(1))).sort()).toEqual(things.slice(1).sort());
+      expect((await page(things[0]!)).archivedAt).not.toBe(null);
+      expect((await page(things[1]!)).archivedAt).toBe(null);
     });
   });
 

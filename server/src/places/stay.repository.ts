@@ -123,6 +123,14 @@ export class StayRepository {
     await db.delete(stays).where(and(eq(stays.itemId, itemId), isNull(stays.until)));
   }
 
+  /** The stay that ended then goes on. */
+  async reopen(db: Db, itemId: string, until: Date): Promise<void> {
+    await db
+      .update(stays)
+      .set({ until: null })
+      .where(and(eq(stays.itemId, itemId), eq(stays.until, until)));
+  }
+
   async begin(db: Db, row: StayRow): Promise<void> {
     await db.insert(stays).values(row);
   }

@@ -20,6 +20,9 @@ import {
   type ShelfQuery,
   type StatusChange,
   type Versioned,
+  type DoneToMany,
+  manyThings,
+  type ManyThings,
 } from '@bright-keeper/contract';
 import { Controller, Get, Header, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
@@ -68,6 +71,20 @@ export class GearController {
   @Route({ summary: 'Import a CSV file, all of it or nothing', does: ['taken-in', 'things'], body: importRequest, answers: 201 })
   import(@CheckedBody(importRequest) request: ImportRequest): Promise<ImportResult> {
     return this.imports.confirm(request);
+  }
+
+  @Post('archive')
+  @HttpCode(200)
+  @Route({ summary: 'Take many things off the shelf in one go', does: ['put-away', 'things'], body: manyThings })
+  archiveAll(@CheckedBody(manyThings) { itemIds }: ManyThings): Promise<DoneToMany> {
+    return this.gear.archiveAll(itemIds, true);
+  }
+
+  @Post('restore')
+  @HttpCode(200)
+  @Route({ summary: 'Put many archived things back in one go', does: ['brought-back', 'things'], body: manyThings })
+  restoreAll(@CheckedBody(manyThings) { itemIds }: ManyThings): Promise<DoneToMany> {
+    return this.gear.archiveAll(itemIds, false);
   }
 
   @Get(':id')

@@ -1,4 +1,5 @@
 import {
+  type DoneToMany,
   gearErrors,
   type Item,
   type ItemInput,
@@ -140,6 +141,17 @@ export class GearService {
 
   restore(id: string, version: number): Promise<Item> {
     return this.database.transaction((db) => this.change(db, id, version, { archivedAt: null }, { kind: 'restored' }));
+  }
+
+  /** Takes many things off the shelf, or puts them back, in one go. @returns those that were not so already. */
+  archiveAll(itemIds: readonly string[], archived: boolean): Promise<DoneToMany> {
+    return this.database.transaction(async (db) => {
+      const at = this.clock.now();
+      const found = (await this.repository.findMany(db, itemIds)).filter((i) => (i.archivedAt !== null) !== archived);
+      for (const { id, version } of found)
+        await this.change(db, id, version, { archivedAt: archived ? at : null }, { kind: archived ? 'archived' : 'restored' });
+      return { itemIds: found.map((i) => i.id) };
+    });
   }
 
   async log(id: string, { limit, cursor }: LogQuery): Promise<Log> {

@@ -2,16 +2,22 @@ import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Upload } from 'lucide-react';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
 import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
+import { NOTHING_CHOSEN, tapped, withAll, type Chosen } from './choosing';
 import { useShelf, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
 import { useChoices, withChoice } from '../../ui/choices';
+
+// Most who come look for one thing: what is done to many comes when it is asked for.
+const ManyBar = lazy(async () => ({ default: (await import('./ManyBar')).ManyBar }));
+/** As high as the bar, so that the shelf does not jump when it comes. */
+const BAR_SPACE = <div className="mb-4 h-33" />;
 
 const FILTER_KEYS = ['search', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
 const filtersFrom = (params: URLSearchParams): ShelfFilters =>
@@ -56,11 +62,32 @@ const COLUMNS: Columns<ShelfItem> = [
   { id: 'due', header: 'Next', accessorFn: (item) => item.nextDue?.window.due, cell: ({ row }) => <DueCell item={row.original} /> },
 ];
 
+/** What is chosen, and what a tap on one does; null while nobody chooses. */
+type Choosing = { isChosen: (id: string) => boolean; tap: (id: string, isRange: boolean) => void } | null;
+
+const ChoiceBox = ({ item, choosing }: { item: ShelfItem; choosing: NonNullable<Choosing> }) => (
+  <input
+    type="checkbox"
+    className="check"
+    aria-label={`Choose ${item.name}`}
+    checked={choosing.isChosen(item.id)}
+    onChange={(e) => choosing.tap(item.id, (e.nativeEvent as MouseEvent).shiftKey)}
+  />
+);
+const choiceColumn = (choosing: NonNullable<Choosing>): Columns<ShelfItem>[number] => ({
+  id: 'chosen',
+  header: 'Chosen',
+  enableSorting: false,
+  cell: ({ row }) => <ChoiceBox item={row.original} choosing={choosing} />,
+});
+
+type ShelfTableProps = { items: ShelfItem[]; sort: string; onSort: (sort: string) => void; choosing: Choosing };
+
 /** The shelf is sorted where it is kept, over all its pages; a heading asks for it, one way. */
-const ShelfTable = ({ items, sort, onSort }: { items: ShelfItem[]; sort: string; onSort: (sort: string) => void }) => (
+const ShelfTable = ({ items, sort, onSort, choosing }: ShelfTableProps) => (
   <DataTable
     caption="The shelf"
-    columns={COLUMNS}
+    columns={choosing ? [choiceColumn(choosing), ...COLUMNS] : COLUMNS}
     rows={items}
     rowKey={(item) => item.id}
     rowClass={() => 'hover:bg-well'}
@@ -74,23 +101,25 @@ const ShelfTable = ({ items, sort, onSort }: { items: ShelfItem[]; sort: string;
 /** A card of three lines with the space below it. */
 const CARD_PX = 103;
 
-function ShelfCards({ items }: { items: ShelfItem[] }) {
+function ShelfCards({ items, choosing }: { items: ShelfItem[]; choosing: Choosing }) {
   const list = useRef<HTMLUListElement>(null);
   const shown = useWindowed(list, items.length, CARD_PX);
   return (
     <ul ref={list} style={{ paddingTop: shown.above, paddingBottom: shown.below }}>
       {shown.rows.map(({ index }) => {
         const item = items[index];
-        return item && <ShelfCard key={item.id} item={item} index={index} measure={shown.measure} />;
+        return item && <ShelfCard key={item.id} item={item} index={index} measure={shown.measure} choosing={choosing} />;
       })}
     </ul>
   );
 }
 
 /** Kept as it is while one scrolls: only what comes into sight is drawn. */
-const ShelfCard = memo(({ item, index, measure }: { item: ShelfItem; index: number; measure: Windowed['measure'] }) => (
-  <li ref={measure} data-index={index} className="pb-2">
-    <Link to={`/gear/${item.id}`} className="sheet block p-3">
+type ShelfCardProps = { item: ShelfItem; index: number; measure: Windowed['measure']; choosing: Choosing };
+const ShelfCard = memo(({ item, index, measure, choosing }: ShelfCardProps) => (
+  <li ref={measure} data-index={index} className="flex items-center gap-2 pb-2">
+    {choosing && <ChoiceBox item={item} choosing={choosing} />}
+    <Link to={`/gear/${item.id}`} className="sheet block min-w-0 flex-1 p-3">
       <span className="flex items-start justify-between gap-3">
         <span className="font-semibold">{item.name}</span>
         <VerdictChip verdict={item.verdict} />
@@ -120,7 +149,7 @@ const SELECTS = [
 /** Typing in the search waits for a pause before it asks. */
 const SEARCH_PAUSE_MS = 200;
 
-function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
+function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFilter; children: ReactNode }) {
   const asked = filters.search ?? '';
   const [typed, setTyped] = useState({ over: asked, text: asked });
   // Whatever else changes the search since is newer than what was typed before it.
@@ -163,6 +192,7 @@ function Filters({ filters, set }: { filters: ShelfFilters; set: SetFilter }) {
           </select>
         ))}
       </div>
+      {children}
     </div>
   );
 }
@@ -176,6 +206,19 @@ export function ShelfPage() {
   const items = shelf.data?.pages.flatMap((p) => p.items) ?? [];
   const total = shelf.data?.pages[0]?.total ?? 0;
   const isFiltered = params.size > 0;
+  const [chosen, setChosen] = useState<Chosen | null>(null);
+  const choosing: Choosing = chosen && {
+    isChosen: (id) => chosen.ids.has(id),
+    tap: (id, isRange) =>
+      setChosen(
+        tapped(
+          chosen,
+          id,
+          isRange,
+          items.map((i) => i.id),
+        ),
+      ),
+  };
 
   return (
     <Page
@@ -199,7 +242,24 @@ export function ShelfPage() {
         </>
       }
     >
-      <Filters filters={filters} set={set} />
+      <Filters filters={filters} set={set}>
+        {(items.length > 0 || chosen) && (
+          <Button className="max-md:col-span-2" aria-pressed={chosen !== null} onClick={() => setChosen(chosen ? null : NOTHING_CHOSEN)}>
+            {chosen ? 'Done choosing' : 'Choose several'}
+          </Button>
+        )}
+      </Filters>
+      {chosen && (
+        <Suspense fallback={BAR_SPACE}>
+          <ManyBar
+            chosen={chosen.ids}
+            filters={filters}
+            total={total}
+            onAlso={(ids) => setChosen(withAll(chosen, ids))}
+            onNone={() => setChosen(NOTHING_CHOSEN)}
+          />
+        </Suspense>
+      )}
       {shelf.isPending && <Loading />}
       {shelf.isError && <Failure error={shelf.error} onRetry={() => void shelf.refetch()} />}
       {shelf.data &&
@@ -224,9 +284,9 @@ export function ShelfPage() {
       {items.length > 0 && (
         <>
           {isWide ? (
-            <ShelfTable items={items} sort={filters.sort ?? 'name'} onSort={(sort) => set('sort', sort)} />
+            <ShelfTable items={items} sort={filters.sort ?? 'name'} onSort={(sort) => set('sort', sort)} choosing={choosing} />
           ) : (
-            <ShelfCards items={items} />
+            <ShelfCards items={items} choosing={choosing} />
           )}
         </>
       )}

@@ -96,6 +96,80 @@ describe('the shelf', () => {
     expect(screen.getByRole('columnheader', { name: /^Next/ }).getAttribute('aria-sort')).toBe('ascending');
   });
 
+  describe('many at once', () => {
+    const places = { places: [{ id: 'box', name: 'Gasket box' }] };
+    const choose = (more: Record<string, Handler>) => {
+      const items = ['1', '2', '3', '4'].map((id) => item(id));
+      return showPage(ShelfPage, '/gear', '/gear', {
+        [`GET ${routes.gear}`]: { items, nextCursor: null, total: 4 } satisfies Shelf,
+        [`GET ${routes.places}`]: places,
+        ...more,
+      });
+    };
+    const box = (n: number) => screen.getByRole<HTMLInputElement>('checkbox', { name: `Choose Lens ${n}` });
+    const begin = async () => {
+      fireEvent.click(await screen.findByRole('button', { name: 'Choose several' }));
+      return screen.findByText('0 things chosen');
+    };
+
+    it('are chosen by taps and ranges, moved in one go, and taken back in one', async () => {
+      const page = choose({
+        [`POST ${routes.moves}`]: { entryIds: ['e1', 'e2'], refused: [{ itemId: '3', name: 'Lens 3', placeName: 'Bag' }] },
+        [`POST ${routes.movesTakenBack}`]: { takenBack: 1, kept: 1 },
+      });
+      await begin();
+      const moveThem = screen.getByRole<HTMLButtonElement>('button', { name: 'Move them' });
+      expect(moveThem.disabled).toBe(true);
+      fireEvent.click(box(1));
+      fireEvent.click(box(3), { shiftKey: true });
+      expect(screen.getByText('3 things chosen')).toBeTruthy();
+      expect(moveThem.disabled).toBe(true);
+      await screen.findByRole('option', { name: 'Gasket box' });
+      fireEvent.change(screen.getByLabelText('Move them to'), { target: { value: 'box' } });
+      fireEvent.click(moveThem);
+      expect(await screen.findByText('2 things moved to Gasket box. Not moved: Lens 3 still lay in Bag then.')).toBeTruthy();
+      expect(page.written()[0]!.body).toEqual({ itemIds: ['1', '2', '3'], placeId: 'box', since: null });
+      expect(screen.getByText('0 things chosen')).toBeTruthy();
+      fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+      expect(await screen.findByText('Taken back for 1 thing. 1 thing changed since and stayed as they are.')).toBeTruthy();
+      expect(page.written()[1]!.body).toEqual({ entryIds: ['e1', 'e2'] });
+      expect(screen.queryByRole('button', { name: 'Take it back' })).toBe(null);
+    });
+
+    it('are told to lie there since a day, and none of tomorrow', async () => {
+      const page = choose({ [`POST ${routes.moves}`]: { entryIds: ['e1'], refused: [] } });
+      await begin();
+      fireEvent.click(box(2));
+      await screen.findByRole('option', { name: 'Gasket box' });
+      fireEvent.click(screen.getByRole('button', { name: 'Not now, earlier…' }));
+      fireEvent.change(screen.getByLabelText('They lie in'), { target: { value: 'box' } });
+      const since = screen.getByLabelText('since');
+      fireEvent.change(since, { target: { value: '2999-01-01T10:00' } });
+      expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Move them' }).disabled).toBe(true);
+      fireEvent.change(since, { target: { value: '2026-01-05T12:00' } });
+      fireEvent.click(screen.getByRole('button', { name: 'Move them' }));
+      await waitFor(() => expect(page.written()[0]!.body).toEqual({ itemIds: ['2'], placeId: 'box', since: '2026-01-05T12:00:00.000Z' }));
+    });
+
+    it('are archived, all that match, over every page of them, and put back', async () => {
+      const all = ['1', '2', '3', '4'];
+      const page = choose({ [`POST ${routes.gearArchive}`]: { itemIds: all }, [`POST ${routes.gearRestore}`]: { itemIds: all } });
+      await begin();
+      fireEvent.click(screen.getByRole('button', { name: 'Choose all 4 that match' }));
+      expect(await screen.findByText('4 things chosen')).toBeTruthy();
+      fireEvent.click(screen.getByRole('button', { name: 'Archive them' }));
+      expect(await screen.findByText('4 things taken off the shelf.')).toBeTruthy();
+      fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+      expect(await screen.findByText('Taken back for 4 things.')).toBeTruthy();
+      expect(page.written().map((c) => [c.path, c.body])).toEqual([
+        [routes.gearArchive, { itemIds: all }],
+        [routes.gearRestore, { itemIds: all }],
+      ]);
+      fireEvent.click(screen.getByRole('button', { name: 'Done choosing' }));
+      expect(screen.queryByRole('checkbox')).toBe(null);
+    });
+  });
+
   it('tells an empty shelf from one on which nothing matches', async () => {
     show([]);
     expect(await screen.findByText('The shelf is empty')).toBeTruthy();

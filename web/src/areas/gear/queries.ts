@@ -1,4 +1,5 @@
 import {
+  type DoneToMany,
   routes,
   type ImportPreview,
   type ImportRequest,
@@ -9,13 +10,18 @@ import {
   type ItemStatus,
   type ItemUpdate,
   type Log,
+  type Moved,
+  type MoveItems,
+  type MovesTakenBack,
   type Shelf,
   type ShelfQuery,
+  type TakeMovesBack,
 } from '@bright-keeper/contract';
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
-import { gearChanged } from '../../api/client';
+import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
+import { storageChanged } from '../storage';
 import { wholeShelf } from '../../api/wholeShelf';
 
 export type ShelfFilters = Partial<Omit<ShelfQuery, 'cursor' | 'limit'>>;
@@ -61,6 +67,37 @@ export const useSetArchived = (id: string) =>
     mutationFn: ({ version, archived }: { version: number; archived: boolean }) =>
       http.post<Item>(archived ? routes.itemArchive(id) : routes.itemRestore(id), { version }),
     onSettled: () => gearChanged(id),
+  });
+
+/** Every id that the filters leave, over all pages. */
+export const useMatching = () =>
+  useMutation({
+    mutationFn: async (filters: ShelfFilters): Promise<string[]> => {
+      const ids: string[] = [];
+      for (let cursor: string | null = null; ;) {
+        const page: Shelf = await http.get<Shelf>(routes.gear + queryString({ ...filters, limit: 200, cursor }));
+        ids.push(...page.items.map((i) => i.id));
+        cursor = page.nextCursor;
+        if (cursor === null) return ids;
+      }
+    },
+  });
+
+/** What many things share: the shelf, what is due of it, and each page of theirs. */
+function manyChanged(): void {
+  gearChanged();
+  storageChanged();
+  void queryClient.invalidateQueries({ queryKey: ['gear'] });
+}
+export const useMoveMany = () =>
+  useMutation({ mutationFn: (move: MoveItems) => http.post<Moved>(routes.moves, move), onSettled: manyChanged });
+export const useTakeMovesBack = () =>
+  useMutation({ mutationFn: (moves: TakeMovesBack) => http.post<MovesTakenBack>(routes.movesTakenBack, moves), onSettled: manyChanged });
+export const useArchiveMany = () =>
+  useMutation({
+    mutationFn: ({ itemIds, archived }: { itemIds: string[]; archived: boolean }) =>
+      http.post<DoneToMany>(archived ? routes.gearArchive : routes.gearRestore, { itemIds }),
+    onSettled: manyChanged,
   });
 
 export const usePreview = () =>

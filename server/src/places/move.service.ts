@@ -1,0 +1,136 @@
+import {
+  storageErrors,
+  type MoveItem,
+  type MoveItems,
+  type Moved,
+  type MovesTakenBack,
+  type Place,
+  type Stay,
+} from '@bright-keeper/contract';
+import { storage, type schedule } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+import { problem, toldFor, type ProblemError } from '../http/index.js';
+import { JournalRepository } from '../journal/index.js';
+import { Clock, Ids } from '../platform/index.js';
+import { PlaceService } from './place.service.js';
+import { StayRepository } from './stay.repository.js';
+
+type Told = { place: Place | null; /** It lies there since then; null is now. */ since: Date | null };
+type Begun = Extract<storage.StayChange<Stay>, { change: 'moved' | 'corrected' }>;
+type MoveEntry = schedule.Entry & { data: Extract<schedule.JournalData, { kind: 'moved' | 'stay-told' }> };
+
+/** Where things lie: moved one by one or many at once, now or since a day, and taken back. */
+@Injectable()
+export class MoveService {
+  constructor(
+    private readonly database: Database,
+    private readonly places: PlaceService,
+    private readonly stays: StayRepository,
+    private readonly gear: GearRepository,
+    private readonly journal: JournalRepository,
+    private readonly clock: Clock,
+    private readonly ids: Ids,
+  ) {}
+
+  /** Moves a thing: its stay ends and the next begins, and the log says so. @throws ProblemError where it lay elsewhere then. */
+  move(itemId: string, move: MoveItem): Promise<Stay[]> {
+    return this.database.transaction(async (db) => {
+      const told = await this.told(db, move);
+      await this.gear.versioned.find(db, itemId);
+      const { change } = await this.moveOne(db, itemId, told);
+      if (change.change === 'refused') throw layElsewhere(change.lay);
+      return this.stays.ofItem(db, itemId);
+    });
+  }
+
+  /** Many things into one place, in one go; what lay elsewhere then is named and stays. */
+  moveAll({ itemIds, ...move }: MoveItems): Promise<Moved> {
+    return this.database.transaction(async (db) => {
+      const told = await this.told(db, move);
+      const names = new Map((await this.gear.findMany(db, itemIds)).map((i) => [i.id, i.name]));
+      const moved: Moved = { entryIds: [], refused: [] };
+      for (const itemId of itemIds) {
+        const name = names.get(itemId);
+        if (name === undefined) continue;
+        const { change, entryId } = await this.moveOne(db, itemId, told);
+        if (entryId) moved.entryIds.push(entryId);
+        if (change.change === 'refused') moved.refused.push({ itemId, name, placeName: change.lay.placeName });
+      }
+      return moved;
+    });
+  }
+
+  /** As if the moves had never been told; what was moved again since, or taken back already, stays as it is. */
+  takeBack(entryIds: readonly string[]): Promise<MovesTakenBack> {
+    return this.database.transaction(async (db) => {
+      let takenBack = 0;
+      for (const id of entryIds) if (await this.takeOneBack(db, id)) takenBack += 1;
+      return { takenBack, kept: entryIds.length - takenBack };
+    });
+  }
+
+  private async told(db: Db, { placeId, since }: MoveItem): Promise<Told> {
+    return {
+      place: placeId === null ? null : await this.places.get(placeId, db),
+      since: since === null ? null : toldFor(since, this.clock.now(), 'since'),
+    };
+  }
+
+  private async moveOne(db: Db, itemId: string, told: Told): Promise<{ change: storage.StayChange<Stay>; entryId: string | null }> {
+    const { place } = told;
+    const since = told.since ?? this.clock.now();
+    const before = await this.stays.ofItem(db, itemId);
+    const open = before.at(-1)?.until === null ? before.at(-1)! : null;
+    // Told of no day, it is only moved: since when it lies where it does is not touched.
+    const isThere = told.since === null && open?.placeId === place?.id;
+    const change = isThere
+      ? ({ change: 'none' } as const)
+      : storage.stayChange(before, { placeId: place?.id ?? null, since: since.toISOString() });
+    if (change.change === 'none' || change.change === 'refused') return { change, entryId: null };
+    if (change.change === 'moved') await this.stays.end(db, itemId, since);
+    else await this.stays.dropOpen(db, itemId);
+    if (place) await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: place.id, since });
+    const entryId = this.ids.next();
+    await this.journal.addForThings(db, [{ id: entryId, itemId, ...this.logOf(change, place?.name ?? null, since) }]);
+    return { change, entryId };
+  }
+
+  /** What the log tells of it: a move on the day it was, a correction on the day it was made. */
+  private logOf(change: Begun, placeName: string | null, since: Date): { at: Date; data: MoveEntry['data'] } {
+    if (change.change === 'moved') return { at: since, data: { kind: 'moved', placeName } };
+    const { placeId, placeName: was, since: from } = change.before;
+    const before = { placeId, placeName: was, since: from };
+    return { at: this.clock.now(), data: { kind: 'stay-told', placeName, since: since.toISOString(), before } };
+  }
+
+  private async takeOneBack(db: Db, entryId: string): Promise<boolean> {
+    const entry = await this.journal.find(db, entryId);
+    if (!entry || !isMove(entry) || (await this.journal.isUndone(db, entryId))) return false;
+    const itemId = entry.subject.id;
+    const since = entry.data.kind === 'moved' ? entry.at : entry.data.since;
+    const stays = await this.stays.ofItem(db, itemId);
+    const last = stays.at(-1);
+    const open = last?.until === null ? last : null;
+    // It must lie where the entry put it, since then: else something was told of it later.
+    if ((open?.placeName ?? null) !== entry.data.placeName || (open && open.since !== since)) return false;
+    if (open) await this.stays.dropOpen(db, itemId);
+    if (entry.data.kind === 'moved') await this.stays.reopen(db, itemId, new Date(since));
+    else {
+      const { before } = entry.data;
+      await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: before.placeId, since: new Date(before.since) });
+    }
+    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId } }]);
+    return true;
+  }
+}
+
+const isMove = (entry: schedule.Entry): entry is MoveEntry => entry.data.kind === 'moved' || entry.data.kind === 'stay-told';
+
+/** The last stay that is over stands: what is told must come after it. */
+const layElsewhere = ({ placeName }: Stay): ProblemError =>
+  problem(storageErrors, 'lay-elsewhere', {
+    detail: `It still lay in ${placeName} then. Give a later day; nothing was changed.`,
+    fields: { since: `It still lay in ${placeName} then: give a later day.` },
+  });

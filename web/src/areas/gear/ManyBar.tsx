@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { Button, Failure } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
+import { usePlaces } from '../storage';
+import { useArchiveMany, useMoveMany, useMatching, useTakeMovesBack, type ShelfFilters } from './queries';
+
+const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
+
+/** What was done to all of them, in words, and how it is taken back. */
+type Done = { words: string; takeBack: () => void };
+
+type Props = {
+  chosen: ReadonlySet<string>;
+  filters: ShelfFilters;
+  /** So many match the filters. */
+  total: number;
+  onAlso: (ids: readonly string[]) => void;
+  /** What was done is done: nothing is chosen any more. */
+  onNone: () => void;
+};
+
+/** What can be done with all that is chosen on the shelf, and one step back for the lot. */
+export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
+  const places = usePlaces();
+  const [move, takeMovesBack, archive, matching] = [useMoveMany(), useTakeMovesBack(), useArchiveMany(), useMatching()];
+  const [done, setDone] = useState<Done | null>(null);
+  const told = useTold();
+  const [to, setTo] = useState('');
+  const itemIds = [...chosen];
+  const isArchived = filters.archived !== undefined && String(filters.archived) === 'true';
+  const busy = move.isPending || archive.isPending || takeMovesBack.isPending || matching.isPending;
+  const error = move.error ?? archive.error ?? takeMovesBack.error ?? matching.error;
+  const isHeld = busy || chosen.size === 0;
+  const finish = (result: Done) => {
+    setDone(result);
+    told.setLocal(null);
+    onNone();
+  };
+
+  const moveTo = (placeId: string | null) => {
+    const name = places.data?.places.find((p) => p.id === placeId)?.name;
+    move.mutate(
+      { itemIds, placeId, since: told.at },
+      {
+        onSuccess: ({ entryIds, refused }) => {
+          const where = name ? `moved to ${name}` : 'taken out of their places';
+          const stayed = refused.map((r) => `${r.name} still lay in ${r.placeName} then`).join('; ');
+          finish({
+            words: `${things(entryIds.length)} ${where}.${stayed && ` Not moved: ${stayed}.`}`,
+            takeBack: () => takeMovesBack.mutate({ entryIds }, { onSuccess: ({ takenBack, kept }) => setDone(backWords(takenBack, kept)) }),
+          });
+        },
+      },
+    );
+  };
+  const archiveAll = (archived: boolean) =>
+    archive.mutate(
+      { itemIds, archived },
+      {
+        onSuccess: ({ itemIds: changed }) =>
+          finish({
+            words: `${things(changed.length)} ${archived ? 'taken off the shelf' : 'put back on the shelf'}.`,
+            takeBack: () =>
+              archive.mutate({ itemIds: changed, archived: !archived }, { onSuccess: () => setDone(backWords(changed.length, 0)) }),
+          }),
+      },
+    );
+
+  return (
+    <div role="group" aria-label="With all that is chosen" className="sheet mb-4 space-y-2 p-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="font-semibold" aria-live="polite">
+          {things(chosen.size)} chosen
+        </span>
+        <Button
+          disabled={busy || total === 0}
+          onClick={() => matching.mutate(filters, { onSuccess: onAlso })}
+        >{`Choose all ${total} that match`}</Button>
+        {chosen.size > 0 && (
+          <Button look="quiet" onClick={onNone}>
+            Choose none
+          </Button>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <label className="flex items-center gap-2">
+          <span className="text-sm text-soft">{told.local === null ? 'Move them to' : 'They lie in'}</span>
+          <select className="input w-auto" value={to} disabled={!places.data} onChange={(e) => setTo(e.target.value)}>
+            <option value="" disabled>
+              choose a place
+            </option>
+            {(places.data?.places ?? []).map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+            <option value={NO_PLACE}>no place we know</option>
+          </select>
+        </label>
+        <ToldFor told={told} id="many-since" label="since" />
+        <Button disabled={isHeld || to === '' || told.wrong !== null} onClick={() => moveTo(to === NO_PLACE ? null : to)}>
+          Move them
+        </Button>
+        <Button disabled={isHeld} onClick={() => archiveAll(!isArchived)}>
+          {isArchived ? 'Put them back on the shelf' : 'Archive them'}
+        </Button>
+      </div>
+      {done && (
+        <p role="status" className="flex flex-wrap items-center gap-3">
+          {done.words}
+          {done.takeBack !== NOTHING && (
+            <Button disabled={busy} onClick={done.takeBack}>
+              Take it back
+            </Button>
+          )}
+        </p>
+      )}
+      {error && <Failure error={error} />}
+    </div>
+  );
+}
+
+const NO_PLACE = 'none';
+const NOTHING = (): void => undefined;
+const backWords = (takenBack: number, kept: number): Done => ({
+  words: `Taken back for ${things(takenBack)}.${kept > 0 ? ` ${things(kept)} changed since and stayed as they are.` : ''}`,
+  takeBack: NOTHING,
+});
