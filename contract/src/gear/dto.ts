@@ -1,6 +1,6 @@
 import type { care, schedule } from '@bright-keeper/core';
 import type { Neighbour } from '../storage/places.js';
-import type { ImportMapping, ItemInput, ItemStatus } from './schema.js';
+import type { ImportMapping, ImportTarget, ItemInput, ItemStatus } from './schema.js';
 
 export type SurfaceState = {
   surface: care.Surface;
@@ -55,7 +55,24 @@ export type LogData = schedule.ThingLogData;
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };
 
-export type ImportRow = { line: number; input: ItemInput | null; cells: Record<string, string>; errors: Record<string, string> };
+/** What becomes of a row: a new thing, one that is there already and changed by it or not, or none. */
+export type ImportFate = 'new' | 'update' | 'same' | 'wrong';
+export type ImportRow = {
+  line: number;
+  fate: ImportFate;
+  input: ItemInput | null;
+  /** Where it goes; null where the file does not say, or not so that we know. */
+  place: { id: string; name: string } | null;
+  cells: Record<string, string>;
+  /** By the heading of its column. */
+  errors: Record<string, string>;
+  /** What can be corrected where it stands. */
+  wrong: ImportTarget[];
+  /** The kind was told by the words of the row. */
+  isKindGuessed: boolean;
+  /** What was left out of it or taken otherwise, by the heading of its column. */
+  told: Record<string, string>;
+};
 export type ImportPreview = {
   encoding: string;
   delimiter: string;
@@ -64,9 +81,14 @@ export type ImportPreview = {
   total: number;
   good: number;
   bad: number;
-  /** Every bad row up to a limit, and the first good ones. */
+  /** Of the good ones: those that are there already and are changed by the list, and those it says nothing new of. */
+  updates: number;
+  same: number;
+  /** Days were found that can be read day first and month first. */
+  areDaysAmbiguous: boolean;
+  /** Every bad row up to a limit, and the first good ones, those first of which something is told. */
   rows: ImportRow[];
   /** What was noticed about the file as a whole. */
   notices: string[];
 };
-export type ImportResult = { imported: number };
+export type ImportResult = { imported: number; updated: number; same: number; leftOut: number };

@@ -5,7 +5,7 @@ export const gearErrors = errorTable({
   'item-archived': { status: 409, title: 'This thing is archived', remedy: 'Restore it first.' },
   'import-has-errors': {
     status: 422,
-    title: 'Some rows cannot be imported',
+    title: 'None of it can be imported',
     remedy: 'Correct the rows named, or map the columns differently. Nothing was imported.',
   },
   'import-unreadable': {

@@ -3,6 +3,7 @@ export {
   DUE_FILTERS,
   idParam,
   IMPORT_TARGETS,
+  type ImportCorrections,
   type ImportMapping,
   type ImportRequest,
   importRequest,
@@ -30,6 +31,7 @@ export {
   versioned,
 } from './schema.js';
 export type {
+  ImportFate,
   ImportPreview,
   ImportResult,
   ImportRow,

@@ -118,21 +118,40 @@ export type LogQuery = { limit: number; cursor?: string };
 export const logQuery = Joi.object<LogQuery>({ limit: Joi.number().integer().min(1).max(200).default(40), cursor: Joi.string().max(600) });
 
 /** Where a column of the file goes; a trait column is `trait:<id>`. */
-export const IMPORT_TARGETS = ['name', 'kind', 'notes', 'acquiredOn', ...care.TRAIT_IDS.map((t) => `trait:${t}` as const)] as const;
+export const IMPORT_TARGETS = [
+  'name',
+  'kind',
+  'notes',
+  'acquiredOn',
+  'place',
+  ...care.TRAIT_IDS.map((t) => `trait:${t}` as const),
+] as const;
 export type ImportTarget = (typeof IMPORT_TARGETS)[number];
 export type ImportMapping = Partial<Record<ImportTarget, string>>;
+/** What is to stand in a row instead of what the file has there, by the line of the row. */
+export type ImportCorrections = Record<string, Partial<Record<ImportTarget, string>>>;
 
 const LARGEST_FILE_BASE64 = 14_000_000;
+const LONGEST_CELL = 5000;
 
 export type ImportRequest = {
   fileBase64: string;
   /** The column of the file for each target; left out, it is guessed from the headings. */
   mapping?: ImportMapping;
-  /** The kind for rows whose file has no kind column. */
+  /** The kind for rows that give none and whose words tell of none. */
   defaultKind?: care.ItemKind;
+  corrections?: ImportCorrections;
+  /** Dates that can be read both ways have their month first; the day first where left out. */
+  monthFirst?: boolean;
 };
+const eachTarget = (schema: () => Joi.Schema) => Joi.object(Object.fromEntries(IMPORT_TARGETS.map((t) => [t, schema()])));
 export const importRequest = Joi.object<ImportRequest>({
   fileBase64: Joi.string().base64().max(LARGEST_FILE_BASE64).required(),
-  mapping: Joi.object(Object.fromEntries(IMPORT_TARGETS.map((t) => [t, Joi.string().max(500)]))),
+  mapping: eachTarget(() => Joi.string().max(500)),
   defaultKind: Joi.string().valid(...care.ITEM_KINDS),
+  corrections: Joi.object().pattern(
+    /^\d{1,7}$/,
+    eachTarget(() => Joi.string().allow('').max(LONGEST_CELL)),
+  ),
+  monthFirst: Joi.boolean(),
 });

@@ -38,6 +38,7 @@ export {
   capsOf,
   surfacesOf,
   type TraitChange,
+  guessKind,
   traitsOf,
   withDefaults,
   type Work,

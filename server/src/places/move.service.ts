@@ -71,6 +71,11 @@ export class MoveService {
     });
   }
 
+  /** Moves a thing now, in the caller's transaction. */
+  async moveIn(db: Db, itemId: string, placeId: string): Promise<void> {
+    await this.moveOne(db, itemId, { place: await this.places.get(placeId, db), since: null });
+  }
+
   private async told(db: Db, { placeId, since }: MoveItem): Promise<Told> {
     return {
       place: placeId === null ? null : await this.places.get(placeId, db),

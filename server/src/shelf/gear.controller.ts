@@ -63,12 +63,17 @@ export class GearController {
   @Post('import/preview')
   @HttpCode(200)
   @Route({ summary: 'What a CSV file would put on the shelf, and which rows it cannot', does: 'asks', body: importRequest })
-  preview(@CheckedBody(importRequest) request: ImportRequest): ImportPreview {
+  preview(@CheckedBody(importRequest) request: ImportRequest): Promise<ImportPreview> {
     return this.imports.preview(request);
   }
 
   @Post('import')
-  @Route({ summary: 'Import a CSV file, all of it or nothing', does: ['taken-in', 'things'], body: importRequest, answers: 201 })
+  @Route({
+    summary: 'Import a CSV file: what can come, comes, and what is there already is brought up to it',
+    does: ['taken-in', 'things'],
+    body: importRequest,
+    answers: 201,
+  })
   import(@CheckedBody(importRequest) request: ImportRequest): Promise<ImportResult> {
     return this.imports.confirm(request);
   }

@@ -116,15 +116,17 @@ export class GearService {
   }
 
   update(id: string, { version, ...given }: ItemUpdate): Promise<Item> {
+    return this.database.transaction(async (db) => this.updateIn(db, { ...(await this.get(db, id)), version }, given));
+  }
+
+  /** Edits a thing in the caller's transaction. @param before as whoever edits it has seen it. */
+  async updateIn(db: Db, before: Item, given: ItemInput): Promise<Item> {
     const input = { ...given, name: given.name.trim() };
-    return this.database.transaction(async (db) => {
-      const before = await this.get(db, id);
-      const changed = changedFields(before, input);
-      const item = await this.change(db, id, version, input, { kind: 'edited', changed });
-      await this.repository.dropStatesBeyond(db, id, care.surfacesOf(item.kind, item.traits));
-      if (changed.includes('traits') || changed.includes('kind')) await this.verdicts.judge(db, item);
-      return item;
-    });
+    const changed = changedFields(before, input);
+    const item = await this.change(db, before.id, before.version, input, { kind: 'edited', changed });
+    await this.repository.dropStatesBeyond(db, item.id, care.surfacesOf(item.kind, item.traits));
+    if (changed.includes('traits') || changed.includes('kind')) await this.verdicts.judge(db, item);
+    return item;
   }
 
   setStatus(id: string, { version, status }: StatusChange): Promise<Item> {

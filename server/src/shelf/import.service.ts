@@ -1,34 +1,41 @@
 import {
   gearErrors,
   IMPORT_TARGETS,
+  type ImportFate,
   type ImportMapping,
   type ImportPreview,
   type ImportRequest,
   type ImportResult,
-  type ImportRow,
   type ImportTarget,
   type Item,
 } from '@bright-keeper/contract';
 import type { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { Database } from '../db/index.js';
+import { Database, type Db } from '../db/index.js';
 import { problem } from '../http/index.js';
 import { readCsv, writeCsv, type CsvFile } from './csvFile.js';
 import { GearRepository } from '../gear/index.js';
 import { GearService } from './gear.service.js';
-import { guessMapping, readRow } from './importRows.js';
+import { MoveService, PlaceService, StayRepository } from '../places/index.js';
+import { Clock, grouped } from '../platform/index.js';
+import { orderOf } from './cells.js';
+import { guessMapping, readRow, shelfKey, type ReadAgainst, type ReadRow } from './importRows.js';
 
 /** How many rows a preview shows of each sort. */
 const GOOD_SHOWN = 20;
+const TOLD_SHOWN = 200;
 const BAD_SHOWN = 200;
 const MOST_ROWS = 50_000;
 
-const cellOf = (item: Item, target: ImportTarget): unknown => {
+const cellOf = (item: Item, placeName: string, target: ImportTarget): unknown => {
+  if (target === 'place') return placeName;
   if (!target.startsWith('trait:')) return item[target as 'name' | 'kind' | 'notes' | 'acquiredOn'] ?? '';
   const value = item.traits[target.slice(6) as care.TraitId];
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return value ?? '';
 };
+
+type Read = { file: CsvFile; mapping: ImportMapping; rows: ReadRow[]; areDaysAmbiguous: boolean };
 
 @Injectable()
 export class ImportService {
@@ -36,48 +43,62 @@ export class ImportService {
     private readonly database: Database,
     private readonly gear: GearService,
     private readonly repository: GearRepository,
+    private readonly places: PlaceService,
+    private readonly stays: StayRepository,
+    private readonly moves: MoveService,
+    private readonly clock: Clock,
   ) {}
 
-  preview(request: ImportRequest): ImportPreview {
-    const { file, mapping, rows } = this.read(request);
-    const good = rows.filter((r) => r.input);
-    const bad = rows.filter((r) => !r.input);
-    const shown = [...bad.slice(0, BAD_SHOWN), ...good.slice(0, GOOD_SHOWN)].sort((a, b) => a.line - b.line);
+  async preview(request: ImportRequest): Promise<ImportPreview> {
+    const { file, mapping, rows, areDaysAmbiguous } = await this.read(this.database.db, request);
+    const of = (...fates: ImportFate[]) => rows.filter((r) => fates.includes(r.fate));
+    const [bad, good] = [of('wrong'), of('new', 'update', 'same')];
+    const isTold = (r: ReadRow) => r.isKindGuessed || Object.keys(r.told).length > 0;
+    const shownGood = [...good.filter(isTold).slice(0, TOLD_SHOWN), ...good.filter((r) => !isTold(r)).slice(0, GOOD_SHOWN)];
+    const shown = [...bad.slice(0, BAD_SHOWN), ...shownGood].sort((a, b) => a.line - b.line);
     const { encoding, delimiter, columns, notices } = file;
-    return { encoding, delimiter, columns, mapping, total: rows.length, good: good.length, bad: bad.length, rows: shown, notices };
+    return {
+      ...{ encoding, delimiter, columns, mapping, notices, areDaysAmbiguous },
+      ...{ total: rows.length, good: good.length, bad: bad.length, updates: of('update').length, same: of('same').length },
+      rows: shown.map(({ there: _, ...row }) => row),
+    };
   }
 
-  /** All rows or none: one bad row leaves the shelf as it was. */
+  /** What can come, comes, all of it or nothing; a row that cannot is left out. What is there already is brought up to the list. */
   async confirm(request: ImportRequest): Promise<ImportResult> {
-    const { rows } = this.read(request);
-    const bad = rows.filter((r) => !r.input);
-    if (bad.length > 0 || rows.length === 0)
-      throw problem(gearErrors, 'import-has-errors', {
-        detail:
-          rows.length === 0
-            ? 'There are no rows below the heading line.'
-            : `${bad.length} of ${rows.length} rows cannot be imported. Nothing was imported.`,
-        fields: Object.fromEntries(
-          bad.slice(0, BAD_SHOWN).map((r) => [
-            `line ${r.line}`,
-            Object.entries(r.errors)
-              .map(([c, m]) => `${c}: ${m}`)
-              .join(' '),
-          ]),
-        ),
-      });
-    const inputs = rows.flatMap((r) => (r.input ? [r.input] : []));
-    await this.database.transaction((db) => this.gear.insertAll(db, inputs, 'imported'));
-    return { imported: inputs.length };
+    return this.database.transaction(async (db) => {
+      const { rows } = await this.read(db, request);
+      const good = rows.filter((r) => r.input !== null);
+      if (good.length === 0) throw nothingCanCome(rows);
+      const fresh = good.filter((r) => r.fate === 'new');
+      const ids = await this.gear.insertAll(
+        db,
+        fresh.map((r) => r.input!),
+        'imported',
+      );
+      const updated = good.filter((r) => r.fate === 'update');
+      for (const { there, input } of updated) await this.gear.updateIn(db, there!, input!);
+      for (const [itemId, { place }] of [...fresh.map((r, i) => [ids[i]!, r] as const), ...updated.map((r) => [r.there!.id, r] as const)])
+        if (place) await this.moves.moveIn(db, itemId, place.id);
+      return {
+        imported: fresh.length,
+        updated: updated.length,
+        same: good.length - fresh.length - updated.length,
+        leftOut: rows.length - good.length,
+      };
+    });
   }
 
   /** The shelf with one column for each import target, so that the file can be read back. */
   async export(): Promise<string> {
-    const items = await this.repository.all(this.database.db);
-    return writeCsv(IMPORT_TARGETS, items, (item) => IMPORT_TARGETS.map((target) => cellOf(item, target)));
+    const { db } = this.database;
+    const [items, open] = await Promise.all([this.repository.all(db), this.stays.open(db)]);
+    const placeOf = new Map(open.map((s) => [s.itemId, s.name]));
+    return writeCsv(IMPORT_TARGETS, items, (item) => IMPORT_TARGETS.map((target) => cellOf(item, placeOf.get(item.id) ?? '', target)));
   }
 
-  private read({ fileBase64, mapping: given, defaultKind }: ImportRequest): { file: CsvFile; mapping: ImportMapping; rows: ImportRow[] } {
+  private async read(db: Db, request: ImportRequest): Promise<Read> {
+    const { fileBase64, mapping: given, defaultKind, corrections = {}, monthFirst } = request;
     const file = readCsv(Buffer.from(fileBase64, 'base64'));
     if (!file) throw problem(gearErrors, 'import-unreadable');
     if (file.rows.length > MOST_ROWS)
@@ -85,6 +106,51 @@ export class ImportService {
         detail: `The file has ${file.rows.length} rows; split it into files of at most ${MOST_ROWS}.`,
       });
     const mapping = given ?? guessMapping(file.columns);
-    return { file, mapping, rows: file.rows.map(({ line, cells }) => readRow(line, cells, mapping, defaultKind)) };
+    const daysIn = mapping.acquiredOn;
+    const { order, ambiguous } = orderOf(daysIn === undefined ? [] : file.rows.map((r) => r.cells[daysIn] ?? ''));
+    const against: ReadAgainst = {
+      mapping,
+      corrections,
+      defaultKind: defaultKind ?? null,
+      dayOrder: order ?? (monthFirst ? 'month-first' : 'day-first'),
+      now: this.clock.now(),
+      ...(await this.whatIsThere(db)),
+    };
+    const rows = file.rows.filter(({ cells }) => !isBlank(cells)).map(({ line, cells }) => readRow(line, cells, against));
+    return { file, mapping, rows, areDaysAmbiguous: ambiguous };
   }
+
+  private async whatIsThere(db: Db): Promise<Pick<ReadAgainst, 'places' | 'take'>> {
+    const [items, open, places] = await Promise.all([this.repository.all(db), this.stays.open(db), this.places.all(db)]);
+    const placeOf = new Map(open.map((s) => [s.itemId, s.placeId]));
+    const shelf = grouped(items, shelfKey);
+    const taken = new Map<string, number>();
+    return {
+      places: new Map(places.map(({ id, name }) => [name.trim().toLowerCase(), { id, name }])),
+      take: (key) => {
+        const n = taken.get(key) ?? 0;
+        const item = shelf.get(key)?.[n];
+        if (!item) return null;
+        taken.set(key, n + 1);
+        return { ...item, placeId: placeOf.get(item.id) ?? null };
+      },
+    };
+  }
+}
+
+const isBlank = (cells: Record<string, string>): boolean => Object.values(cells).every((cell) => cell === '');
+
+function nothingCanCome(rows: readonly ReadRow[]) {
+  return problem(gearErrors, 'import-has-errors', {
+    detail:
+      rows.length === 0 ? 'There are no rows below the heading line.' : `None of the ${rows.length} rows can be imported as they are.`,
+    fields: Object.fromEntries(
+      rows.slice(0, BAD_SHOWN).map((r) => [
+        `line ${r.line}`,
+        Object.entries(r.errors)
+          .map(([c, m]) => `${c}: ${m}`)
+          .join(' '),
+      ]),
+    ),
+  });
 }

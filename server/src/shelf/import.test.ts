@@ -1,4 +1,4 @@
-import { routes, type ImportPreview } from '@bright-keeper/contract';
+import { routes, type ImportPreview, type ItemPage, type Shelf } from '@bright-keeper/contract';
 import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -39,19 +39,85 @@ describe('a gear list from CSV', () => {
   it('marks each bad row with its line, its column and the reason, and keeps the good ones apart', async () => {
     const p = await preview('name,kind,year\nGood,lens,1990\n,lens,1990\nOdd,submarine,\nLate,lens,soon\n');
     expect([p.total, p.good, p.bad]).toEqual([4, 1, 3]);
-    expect(p.rows.filter((r) => !r.input).map((r) => [r.line, Object.keys(r.errors)[0]])).toEqual([
-      [3, 'name'],
-      [4, 'kind'],
-      [5, 'year'],
+    expect(p.rows.filter((r) => !r.input).map((r) => [r.line, Object.keys(r.errors)[0], r.wrong])).toEqual([
+      [3, 'name', ['name']],
+      [4, 'kind', ['kind']],
+      [5, 'year', ['trait:yearMade']],
     ]);
   });
 
-  it('imports all or nothing', async () => {
-    const bad = await confirm('name,kind\nHalf one,lens\n,lens\n').expect(422);
+  it('takes what can come and leaves out what cannot; nothing at all where no row can', async () => {
+    await confirm('name,kind\nHalf one,lens\n,lens\n').expect(201, { imported: 1, updated: 0, same: 0, leftOut: 1 });
+    expect(await total('Half')).toBe(1);
+    const bad = await confirm('name,kind\nNone of it,submarine\n,lens\n').expect(422);
     expect(bad.body).toMatchObject({ code: 'import-has-errors', fields: { 'line 3': expect.stringMatching(/name/) } });
-    expect(await total('Half')).toBe(0);
+    expect(await total('None')).toBe(0);
+    await confirm('name,kind\n').expect(422);
     await confirm('name,kind\nWhole one,lens\nWhole two,filter\n').expect(201);
     expect(await total('Whole')).toBe(2);
+  });
+
+  it('takes a correction in place of what the file has there', async () => {
+    const corrections = { 2: { kind: 'lens' }, 3: { name: 'Named after all', 'trait:yearMade': '1970' } };
+    const file = 'name,kind,year\nOdd craft,submarine,1990\n,lens,soon\n';
+    expect((await preview(file)).bad).toBe(2);
+    const p = await preview(file, { corrections });
+    expect(p.rows.map((r) => [r.input?.name, r.input?.kind, r.input?.traits.yearMade])).toEqual([
+      ['Odd craft', 'lens', 1990],
+      ['Named after all', 'lens', 1970],
+    ]);
+  });
+
+  it('tells the kind by the words of a row, sets aside what is not asked of it, and says both', async () => {
+    const p = await preview('Bezeichnung;Baujahr;Gekauft am;Preis;Wetterschutz\nUV 52 mm;1990;03/2019;€ 1.250,00;ja\n');
+    expect(p.rows[0]).toMatchObject({
+      isKindGuessed: true,
+      input: { kind: 'filter', acquiredOn: '2019-03-01' },
+      told: { Baujahr: expect.stringMatching(/1990.*filter/), 'Gekauft am': expect.stringMatching(/2019-03-01/) },
+    });
+    expect(p.rows[0]!.input!.traits.value).toBe(1250);
+  });
+
+  it('asks about days that can be read both ways, and not where one of them cannot', async () => {
+    const both = 'name,kind,bought\nBoth A,lens,03/04/2019\n';
+    expect(await preview(both)).toMatchObject({ areDaysAmbiguous: true, rows: [{ input: { acquiredOn: '2019-04-03' } }] });
+    expect(await preview(both, { monthFirst: true })).toMatchObject({ rows: [{ input: { acquiredOn: '2019-03-04' } }] });
+    const sure = await preview(`${both}Both B,lens,04/25/2019\n`);
+    expect(sure.areDaysAmbiguous).toBe(false);
+    expect(sure.rows.map((r) => r.input?.acquiredOn)).toEqual(['2019-03-04', '2019-04-25']);
+  });
+
+  it('puts things into the places it names, and says of a place nobody knows that it is none', async () => {
+    const place = await t.addPlace({ name: 'Oak cupboard' });
+    const file = 'name,kind,location\nPlaced one,lens,oak CUPBOARD\nPlaced two,lens,the attic\n';
+    const p = await preview(file);
+    expect(p.rows.map((r) => [r.place?.name ?? null, r.told.location ?? ''])).toEqual([
+      ['Oak cupboard', ''],
+      [null, expect.stringMatching(/the attic.*no place of yours/)],
+    ]);
+    await confirm(file).expect(201);
+    const shelf = (await t.http.get(`${routes.gear}?search=Placed`)).body as Shelf;
+    const pages = await Promise.all(shelf.items.map(async (i) => (await t.http.get(routes.item(i.id))).body as ItemPage));
+    expect(pages.map((i) => i.place?.id ?? null)).toEqual([place.id, null]);
+  });
+
+  it('that comes again changes what is there and doubles nothing', async () => {
+    const first = 'name,kind,year,notes\nAgain one,lens,1990,sharp\nAgain two,lens,,\nAgain same,filter,,\nAgain same,filter,,\n';
+    await confirm(first).expect(201, { imported: 4, updated: 0, same: 0, leftOut: 0 });
+    await confirm(first).expect(201, { imported: 0, updated: 0, same: 4, leftOut: 0 });
+    // One more of two that are alike, a year that was not known, and a note that is not taken away by an empty cell.
+    const second =
+      'name,kind,year,notes\nagain ONE,lens,1990,\nAgain two,lens,1975,\nAgain same,filter,,\nAgain same,filter,,\nAgain same,filter,,\n';
+    expect(await preview(second)).toMatchObject({ total: 5, updates: 2, same: 2 });
+    await confirm(second).expect(201, { imported: 1, updated: 2, same: 2, leftOut: 0 });
+    expect(await total('Again')).toBe(5);
+    const shelf = (await t.http.get(`${routes.gear}?search=again`)).body as Shelf;
+    expect(shelf.items.find((i) => i.name === 'Again two')!.traits.yearMade).toBe(1975);
+    expect(shelf.items.find((i) => i.name === 'again ONE')!.notes).toBe('sharp');
+  });
+
+  it('skips lines of nothing', async () => {
+    expect(await preview('name;kind\nLine one;lens\n;\n\n;\nLine two;lens\n')).toMatchObject({ total: 2, good: 2, bad: 0 });
   });
 
   it.each([
@@ -103,7 +169,7 @@ describe('a gear list from CSV', () => {
 
   it('takes 10,000 rows in one go', async () => {
     const rows = Array.from({ length: 10_000 }, (_, i) => `Bulk ${i},${['lens', 'filter', 'body'][i % 3]}`);
-    await confirm(`name,kind\n${rows.join('\n')}\n`).expect(201, { imported: 10_000 });
+    await confirm(`name,kind\n${rows.join('\n')}\n`).expect(201, { imported: 10_000, updated: 0, same: 0, leftOut: 0 });
     expect(await total('Bulk')).toBe(10_000);
   });
 });
@@ -126,5 +192,7 @@ describe('the shelf as CSV', () => {
     const p = await preview(text);
     expect(p.bad).toBe(0);
     expect(p.total).toBe((await t.http.get(routes.gear)).body.total);
+    // It says nothing new of any of them.
+    expect(p).toMatchObject({ same: p.total, updates: 0 });
   });
 });

@@ -3,6 +3,7 @@ export { checkKind } from './checkKind.js';
 export { DEPTHS, OPENING_BARS, type Depth, type Kind, type Line, type Opening, type OpeningBar, type Preset } from './kind.js';
 export type { LineId } from './lines.js';
 export { presetsFor, retrait, withDefaults, type TraitChange } from './retrait.js';
+export { guessKind } from './guessKind.js';
 export type { LookManner } from './lookManner.js';
 export { acrossMm, capsOf, hasSurface, surfacesOf } from './surfacesOf.js';
 export { defaultsOf, traitsOf } from '../knowledge/traits.js';

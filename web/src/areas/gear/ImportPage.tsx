@@ -1,4 +1,12 @@
-import { IMPORT_TARGETS, type ImportMapping, type ImportPreview, type ImportRequest } from '@bright-keeper/contract';
+import {
+  IMPORT_TARGETS,
+  type ImportCorrections,
+  type ImportFate,
+  type ImportMapping,
+  type ImportPreview,
+  type ImportRequest,
+  type ImportTarget,
+} from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { useState } from 'react';
@@ -13,6 +21,7 @@ const TARGET_WORDS: Record<string, string> = {
   kind: 'Kind',
   notes: 'Notes',
   acquiredOn: 'Day it came',
+  place: 'Where it lies',
   ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
 };
 const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };
@@ -44,33 +53,124 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
   );
 }
 
-/** What a row becomes, or every field of it that is wrong. */
-const Result = ({ row }: { row: ImportPreview['rows'][number] }) =>
-  row.input ? (
-    <span className="text-glass">{care.kindFacts(row.input.kind).name}</span>
-  ) : (
-    Object.entries(row.errors).map(([field, message]) => (
-      <p key={field}>
-        <span className="font-semibold">{field}:</span> {message}
-      </p>
-    ))
+type Row = ImportPreview['rows'][number];
+/** Puts something else where the file has what cannot come, or where a kind was guessed. */
+type Correct = (line: number, target: ImportTarget, value: string) => void;
+
+const KindChoice = ({ value, label, onChoose }: { value: string; label: string; onChoose: (kind: string) => void }) => (
+  <select className="input w-auto" aria-label={label} value={value} onChange={(e) => onChoose(e.target.value)}>
+    {value === '' && <option value="">choose</option>}
+    {care.ITEM_KINDS.map((k) => (
+      <option key={k} value={k}>
+        {care.kindFacts(k).name}
+      </option>
+    ))}
+  </select>
+);
+
+/** A cell that cannot come, to be written anew where it stands: taken when one leaves it. */
+function CellField({ label, start, onTake }: { label: string; start: string; onTake: (value: string) => void }) {
+  const [text, setText] = useState(start);
+  const take = () => text !== start && onTake(text);
+  return (
+    <input
+      className="input w-auto"
+      aria-label={label}
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={take}
+      onKeyDown={(e) => e.key === 'Enter' && take()}
+    />
   );
+}
+
+const FATE_WORDS: Record<Exclude<ImportFate, 'wrong'>, string> = {
+  new: 'new',
+  update: 'is on the shelf, will be changed',
+  same: 'is on the shelf as it is here',
+};
+
+/** What a row becomes, what is left out of it, and every field of it that is wrong, to be corrected there. */
+function Result({
+  row,
+  mapping,
+  corrected,
+  onCorrect,
+}: {
+  row: Row;
+  mapping: ImportMapping;
+  corrected: (target: ImportTarget) => string | undefined;
+  onCorrect: Correct;
+}) {
+  const { line, input, fate } = row;
+  const put = (target: ImportTarget) => (value: string) => onCorrect(line, target, value);
+  return (
+    <div className="min-w-60 space-y-1">
+      {input && fate !== 'wrong' && (
+        <p className="flex flex-wrap items-center gap-2">
+          {row.isKindGuessed || corrected('kind') !== undefined ? (
+            <KindChoice label={`Kind in line ${line}`} value={input.kind} onChoose={put('kind')} />
+          ) : (
+            <span className="text-glass">{care.kindFacts(input.kind).name}</span>
+          )}
+          <span className="text-soft">
+            {FATE_WORDS[fate]}
+            {row.place && `, in ${row.place.name}`}
+          </span>
+        </p>
+      )}
+      {row.wrong.map((target) => {
+        const heading = mapping[target] ?? TARGET_WORDS[target]!;
+        const label = `${heading} in line ${line}`;
+        const value = corrected(target) ?? row.cells[mapping[target] ?? ''] ?? '';
+        return (
+          <div key={target}>
+            <p>
+              <span className="font-semibold">{heading}:</span> {row.errors[mapping[target] ?? target]}
+            </p>
+            {target === 'kind' ? (
+              <KindChoice label={label} value="" onChoose={put('kind')} />
+            ) : (
+              <CellField label={label} start={value} onTake={put(target)} />
+            )}
+          </div>
+        );
+      })}
+      {Object.entries(row.told).map(([column, words]) => (
+        <p key={column} className="text-soft">
+          <span className="font-semibold">{TARGET_WORDS[column] ?? column}:</span> {words}
+        </p>
+      ))}
+    </div>
+  );
+}
 
 /** More columns than this do not help to see whether the file is read as it should be. */
 const MOST_COLUMNS = 6;
 
-function Rows({ preview }: { preview: ImportPreview }) {
-  const columns: Columns<ImportPreview['rows'][number]> = [
+type RowsProps = { preview: ImportPreview; corrections: ImportCorrections; onCorrect: Correct };
+function Rows({ preview, corrections, onCorrect }: RowsProps) {
+  const columns: Columns<Row> = [
     { id: 'line', header: 'Line', enableSorting: false, cell: ({ row }) => <span className="font-mono">{row.original.line}</span> },
+    {
+      id: 'result',
+      header: 'Result',
+      enableSorting: false,
+      cell: ({ row }) => (
+        <Result
+          row={row.original}
+          mapping={preview.mapping}
+          corrected={(target) => corrections[row.original.line]?.[target]}
+          onCorrect={onCorrect}
+        />
+      ),
+    },
     ...preview.columns.slice(0, MOST_COLUMNS).map((name, i) => ({
       id: `column-${i}`,
       header: name,
       enableSorting: false,
-      cell: ({ row }: { row: { original: ImportPreview['rows'][number] } }) => (
-        <span className="block max-w-48 truncate">{row.original.cells[name]}</span>
-      ),
+      cell: ({ row }: { row: { original: Row } }) => <span className="block max-w-48 truncate">{row.original.cells[name]}</span>,
     })),
-    { id: 'result', header: 'Result', enableSorting: false, cell: ({ row }) => <Result row={row.original} /> },
   ];
   return (
     <div className="text-sm">
@@ -85,7 +185,28 @@ function Rows({ preview }: { preview: ImportPreview }) {
   );
 }
 
-/** A gear list from CSV: choose, map, see every bad row with its reason, then all of it or nothing. */
+const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
+
+/** What the button does: how many come, how many of those there are brought up to the list, and what stays away. */
+function goWords({ good, bad, updates, same }: ImportPreview): string {
+  const fresh = good - updates - same;
+  const parts = [
+    fresh > 0 ? `Put ${things(fresh)} on the shelf` : '',
+    updates > 0 ? `${fresh > 0 ? 'change' : 'Change'} ${updates} that ${updates === 1 ? 'is' : 'are'} there` : '',
+  ];
+  const does = parts.filter(Boolean).join(', ');
+  if (does === '') return 'Nothing to do';
+  return bad > 0 ? `${does}, leave ${bad} out` : does;
+}
+
+/** What is in the list, in a line. */
+function sumWords({ total, bad, updates, same }: ImportPreview): string {
+  const rows = total === 1 ? '1 row' : `${total} rows`;
+  const there = updates + same > 0 ? `, ${updates + same} of them on the shelf already` : '';
+  return bad > 0 ? `${bad} of ${rows} cannot be imported yet${there}` : `${rows}, all good${there}`;
+}
+
+/** A gear list from CSV: choose, see how each row is read, correct what cannot come where it stands; the rest comes. */
 export function ImportPage() {
   const navigate = useNavigate();
   const preview = usePreview();
@@ -103,9 +224,12 @@ export function ImportPage() {
   };
   const data = preview.data;
   const withKind = (value: string): ImportRequest => {
-    const { fileBase64, mapping } = request!;
-    return { fileBase64, ...(mapping ? { mapping } : {}), ...(value ? { defaultKind: value as care.ItemKind } : {}) };
+    const { defaultKind: _, ...rest } = request!;
+    return { ...rest, ...(value ? { defaultKind: value as care.ItemKind } : {}) };
   };
+  const corrections = request?.corrections ?? {};
+  const correct: Correct = (line, target, value) =>
+    ask({ ...request!, corrections: { ...corrections, [line]: { ...corrections[String(line)], [target]: value } } });
 
   return (
     <Page title="Import a gear list" sub="A CSV file with a heading line. Nothing is put on the shelf before you have seen every row.">
@@ -128,7 +252,7 @@ export function ImportPage() {
             <Section title="What the columns mean" aside="Guessed from the headings; change what is wrong.">
               <MappingFields preview={data} onChange={(mapping) => ask({ ...request, mapping })} />
               <label className="mt-4 block max-w-xs">
-                <span className="mb-1 block text-sm font-medium">Where no kind is given</span>
+                <span className="mb-1 block text-sm font-medium">Where no kind is given, nor told by the words</span>
                 <select className="input" value={request.defaultKind ?? ''} onChange={(e) => ask(withKind(e.target.value))}>
                   <option value="">Refuse the row</option>
                   {care.ITEM_KINDS.map((k) => (
@@ -138,22 +262,30 @@ export function ImportPage() {
                   ))}
                 </select>
               </label>
+              {data.areDaysAmbiguous && (
+                <label className="mt-4 block max-w-xs">
+                  <span className="mb-1 block text-sm font-medium">A day like 03/04/2019 is</span>
+                  <select
+                    className="input"
+                    value={request.monthFirst ? 'month' : 'day'}
+                    onChange={(e) => ask({ ...request, monthFirst: e.target.value === 'month' })}
+                  >
+                    <option value="day">the 3rd of April</option>
+                    <option value="month">the 4th of March</option>
+                  </select>
+                </label>
+              )}
             </Section>
-            <Section
-              title={data.bad > 0 ? `${data.bad} of ${data.total} rows cannot be imported` : `${data.total} rows, all good`}
-              aside={data.rows.length < data.total ? `showing ${data.rows.length}` : undefined}
-            >
-              <Rows preview={data} />
+            <Section title={sumWords(data)} aside={data.rows.length < data.total ? `showing ${data.rows.length}` : undefined}>
+              <Rows preview={data} corrections={corrections} onCorrect={correct} />
             </Section>
             {confirm.isError && <Failure error={confirm.error} />}
             <Button
               look="filled"
-              disabled={data.bad > 0 || data.total === 0 || confirm.isPending || preview.isPending}
+              disabled={goWords(data) === 'Nothing to do' || confirm.isPending || preview.isPending}
               onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}
             >
-              {data.bad > 0
-                ? 'Correct the rows above first'
-                : `Put ${data.total === 1 ? 'this thing' : `${data.total} things`} on the shelf`}
+              {goWords(data)}
             </Button>
           </>
         )}

@@ -67,7 +67,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
     );
 
   return (
-    <div role="group" aria-label="With all that is chosen" className="sheet mb-4 space-y-2 p-3">
+    <div role="group" aria-label="With all that is chosen" className="sheet mb-4 space-y-2 p-3 md:sticky md:top-2 md:z-10">
       <div className="flex flex-wrap items-center gap-2">
         <span className="font-semibold" aria-live="polite">
           {things(chosen.size)} chosen

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import { orderOf, readDay, readNumber, readYesNo } from './cells.js';
+
+const now = new Date('2026-03-10T10:00:00Z');
+
+/** How people write (common practice). */
+describe('a cell of a list', () => {
+  it.each([
+    ['900', 900],
+    ['€ 900', 900],
+    ['900 €', 900],
+    ['900,- EUR', 900],
+    ['EUR 1.250,00', 1250],
+    ['1,250.00', 1250],
+    ['1.250,00', 1250],
+    ['$1,250', 1250],
+    ['1.250', 1250],
+    ["1'250.50", 1250.5],
+    ['1 250,50', 1250.5],
+    ['1.234.567', 1234567],
+    ['12,5', 12.5],
+    ['12.5', 12.5],
+    ['0.125', 0.125],
+    ['0,5', 0.5],
+    ['58 mm', 58],
+    ['ø58mm', 58],
+    ['f/22', 22],
+    ['f/2.8', 2.8],
+    ['c. 1965', 1965],
+    ['1965', 1965],
+    ['24.2 MP', 24.2],
+    ['soon', 'soon'],
+    ['1965-70', '1965-70'],
+    ['2x', 2],
+    ['', ''],
+    ['.', '.'],
+    ['=1+1', '=1+1'],
+  ])('%s is %s', (cell, value) => {
+    expect(readNumber(cell)).toBe(value);
+  });
+
+  it.each([
+    ['2019-03-12', 'day-first', '2019-03-12', false],
+    ['12.03.2019', 'day-first', '2019-03-12', false],
+    ['12.03.19', 'day-first', '2019-03-12', false],
+    ['3/12/19', 'month-first', '2019-03-12', false],
+    ['12-03-1998', 'day-first', '1998-03-12', false],
+    ['12/03/98', 'day-first', '1998-03-12', false],
+    ['3/2019', 'day-first', '2019-03-01', true],
+    ['2019-03', 'day-first', '2019-03-01', true],
+    ['2019', 'day-first', '2019-01-01', true],
+    ['last spring', 'day-first', 'last spring', false],
+  ] as const)('%s, %s, is the day %s', (cell, order, day, taken) => {
+    expect(readDay(cell, order, now)).toEqual({ day, taken });
+  });
+
+  it('tells which comes first in a column by the dates in it that can be read one way only', () => {
+    expect(orderOf(['03/04/2019', '25/04/2019'])).toEqual({ order: 'day-first', ambiguous: false });
+    expect(orderOf(['03/04/2019', '04/25/2019'])).toEqual({ order: 'month-first', ambiguous: false });
+    expect(orderOf(['03/04/2019', ''])).toEqual({ order: null, ambiguous: true });
+    expect(orderOf(['04/04/2019', '2019-05-06'])).toEqual({ order: null, ambiguous: false });
+  });
+
+  it.each([
+    ['ja', true],
+    ['X', true],
+    ['Nein', false],
+    ['–', false],
+    ['perhaps', 'perhaps'],
+  ])('%s is %s', (cell, value) => {
+    expect(readYesNo(cell)).toBe(value);
+  });
+});

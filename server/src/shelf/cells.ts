@@ -1,0 +1,66 @@
+/** What people write in the cells of a list, read as they mean it. What cannot be read stays text, so that it is named. */
+
+const YES = ['yes', 'y', 'true', '1', 'x', 'ja', 'oui', 'si', 'sí', 'sim', '✓'];
+const NO = ['no', 'n', 'false', '0', '-', 'nein', 'non', 'não', '–'];
+
+export const isNo = (cell: string): boolean => NO.includes(cell.toLowerCase());
+
+export function readYesNo(cell: string): boolean | string {
+  const word = cell.toLowerCase();
+  if (YES.includes(word)) return true;
+  return NO.includes(word) ? false : cell;
+}
+
+/** Currencies, units and what else stands around a number: "€ 900", "900,- EUR", "ø 58 mm", "f/22", "c. 1965". */
+const AROUND = /^(?:[\p{Sc}ø⌀]|ca?\.|approx\.|f\/|[A-Z]{3}\b)?\s*([\d.,'’\s]*\d)(?:[.,]-+)?\s*(?:[\p{Sc}°%]|[a-zµ]{1,10}\.?|[A-Z]{2,3})?$/u;
+const THOUSANDS = /^[1-9]\d{0,2}(?:([.,'’])\d{3})(?:\1\d{3})*$/;
+
+/** "1.250,00", "1,250.00", "1'250", "12,5", with whatever stands around it: by its last mark, which parts the decimals. */
+export function readNumber(cell: string): number | string {
+  const digits = AROUND.exec(cell.trim())?.[1]?.replace(/\s/g, '');
+  if (!digits) return cell;
+  if (THOUSANDS.test(digits)) return Number(digits.replace(/[.,'’]/g, ''));
+  const mark = Math.max(digits.lastIndexOf('.'), digits.lastIndexOf(','));
+  const whole = (mark < 0 ? digits : digits.slice(0, mark)).replace(/[.,'’]/g, '');
+  const value = Number(mark < 0 ? whole : `${whole}.${digits.slice(mark + 1)}`);
+  return Number.isFinite(value) ? value : cell;
+}
+
+const IN_PARTS = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2}|\d{4})$/;
+const MONTH = /^(\d{1,2})[./-](\d{4})$/;
+const MONTH_ISO = /^(\d{4})-(\d{2})$/;
+const YEAR = /^(\d{4})$/;
+
+/** Dates in figures: which comes first, where both could. */
+export type DayOrder = 'day-first' | 'month-first';
+
+/** Does one of these dates have its month first, or its day, beyond doubt? Null where each could be read both ways, and where there is none. */
+export function orderOf(cells: readonly string[]): { order: DayOrder | null; ambiguous: boolean } {
+  const parts = cells.flatMap((cell) => {
+    const match = IN_PARTS.exec(cell);
+    return match ? [[Number(match[1]), Number(match[2])] as const] : [];
+  });
+  if (parts.some(([first]) => first > 12)) return { order: 'day-first', ambiguous: false };
+  if (parts.some(([, second]) => second > 12)) return { order: 'month-first', ambiguous: false };
+  return { order: null, ambiguous: parts.some(([first, second]) => first !== second) };
+}
+
+/** A date of two figures in its year lies in the past: 98 is 1998. */
+const fullYear = (year: string, now: Date): string =>
+  year.length === 4 ? year : String(2000 + Number(year) > now.getUTCFullYear() ? 1900 + Number(year) : 2000 + Number(year));
+
+/** A day as people write it; a month or a year alone is its first day, and `taken` says so. */
+export function readDay(cell: string, order: DayOrder, now: Date): { day: string; taken: boolean } {
+  const two = (text: string) => text.padStart(2, '0');
+  const parts = IN_PARTS.exec(cell);
+  if (parts) {
+    const [, a, b, year] = parts as unknown as [string, string, string, string];
+    const [dayOfMonth, month] = order === 'day-first' ? [a, b] : [b, a];
+    return { day: `${fullYear(year, now)}-${two(month)}-${two(dayOfMonth)}`, taken: false };
+  }
+  const month = MONTH.exec(cell);
+  if (month) return { day: `${month[2]!}-${two(month[1]!)}-01`, taken: true };
+  const iso = MONTH_ISO.exec(cell);
+  if (iso) return { day: `${cell}-01`, taken: true };
+  return YEAR.test(cell) ? { day: `${cell}-01-01`, taken: true } : { day: cell, taken: false };
+}
