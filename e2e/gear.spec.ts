@@ -16,12 +16,12 @@ test('a gear list: read as people write it, what cannot come is corrected there 
     page.locator('input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
   await choose();
   await expect(page.getByText('cells parted by semicolons')).toBeVisible();
-  // The heading nobody knew is said to be the name; the kind of the first is told by its words.
+  // The kind of the first is told by its words.
   await expect(page.getByRole('heading', { name: '2 of 4 rows cannot be imported yet' })).toBeVisible();
   await expect(page.getByRole('row').filter({ hasText: 'submarine' })).toContainText('Choose one of');
   await expect(page.getByRole('row').filter({ hasText: '=1+1' })).toContainText('“1990” was left out');
   await expect(page.getByLabel('Kind in line 2')).toHaveValue('lens');
-  await page.getByLabel('Type in line 4').selectOption({ label: 'drone' });
+  await page.getByLabel('Type in line 4').selectOption('drone');
   await expect(page.getByRole('heading', { name: '1 of 4 rows cannot be imported yet' })).toBeVisible();
   await page.getByRole('button', { name: 'Put 3 things on the shelf, leave 1 out' }).click();
   await expect(page.getByRole('link', { name: '=1+1' }).first()).toBeVisible();
@@ -32,7 +32,7 @@ test('a gear list: read as people write it, what cannot come is corrected there 
   await choose();
   await page.getByLabel('Titel in line 5').fill('Named after all');
   await page.getByLabel('Titel in line 5').press('Enter');
-  await page.getByLabel('Type in line 4').selectOption({ label: 'drone' });
+  await page.getByLabel('Type in line 4').selectOption('drone');
   await page.getByRole('button', { name: 'Put 1 thing on the shelf', exact: true }).click();
   await expect(page.getByText('4 things on the shelf')).toBeVisible();
 

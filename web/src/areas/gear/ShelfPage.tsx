@@ -205,7 +205,7 @@ export function ShelfPage() {
   const set: SetFilter = (key, value) => setParams(withChoice(params, key, value || null), { replace: true });
   const items = shelf.data?.pages.flatMap((p) => p.items) ?? [];
   const total = shelf.data?.pages[0]?.total ?? 0;
-  const isFiltered = params.size > 0;
+  const isFiltered = FILTER_KEYS.some((key) => key !== 'sort' && filters[key] !== undefined);
   const [chosen, setChosen] = useState<Chosen | null>(null);
   const choosing: Choosing = chosen && {
     isChosen: (id) => chosen.ids.has(id),
