@@ -19,8 +19,6 @@ export type GelState = {
   since: string;
   /** What the room is taken to go on as. */
   roomAs: storage.GelReckoning['roomAs'];
-  /** When to dry it next. */
-  drying: storage.Drying | null;
 };
 
 export type PlaceSummary = Place & {
@@ -93,6 +91,8 @@ export type PlacePage = PlaceSummary & {
   room: RoomClimate;
   /** Null where nothing is known of what would come in. */
   airing: Airing | null;
+  /** When its desiccant goes into the oven next; null where that is not within the year, or nobody can tell. */
+  drying: storage.Drying | null;
 };
 
 /** One change by itself, and what would become of the place. */

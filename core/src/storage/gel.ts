@@ -3,7 +3,7 @@ import { boxAlong, type Box } from './box.js';
 import { desiccantUptake, loadingAtIndicator, type DesiccantKind, type IndicatorColour } from './desiccants.js';
 import { spellsPast, tooDamp } from './alerts.js';
 import { asLastYear, SEASON_DAYS, thinned } from './yearAhead.js';
-import { MS_PER_DAY, MS_PER_HOUR } from '../units.js';
+import { MS_PER_HOUR } from '../units.js';
 
 /** What was done with, or read off, the desiccant of a place. */
 export type GelAct =
@@ -31,8 +31,6 @@ export type GelReckoning = {
   spentOn: string | null;
   /** The room is taken to go on as in the year before; as in the last month where that was not read. */
   roomAs: 'last-year' | 'last-month';
-  /** When to dry it next; null where it is not spent within the year, or nobody knows how that will go. */
-  drying: Drying | null;
   knownFrom: 'measured' | 'reckoned' | 'indicator';
   since: string;
 };
@@ -68,6 +66,14 @@ const mean = (column: Float64Array): number => column.reduce((sum, value) => sum
 export const loadingByAir = (kind: DesiccantKind, { temperatureC, humidityPct }: AirLog): number =>
   desiccantUptake(kind, mean(temperatureC), mean(humidityPct));
 
+/** The room of the year ahead: as in the year behind where that was read, else as in the last month again and again. */
+export function yearOf(room: AirLog, nowMs: number): { ahead: AirLog; roomAs: GelReckoning['roomAs'] } {
+  const lastYear = asLastYear(room, nowMs);
+  return lastYear
+    ? { ahead: thinned(lastYear, AHEAD_STEP_H), roomAs: 'last-year' }
+    : { ahead: roomAhead(room, nowMs), roomAs: 'last-month' };
+}
+
 /** The room's last month again and again, from now on for a year. */
 function roomAhead(room: AirLog, nowMs: number): AirLog {
   // A room that was not read lately is taken to be as it was read last.
@@ -84,58 +90,10 @@ function roomAhead(room: AirLog, nowMs: number): AirLog {
   return ahead;
 }
 
-/** The damp season of a box is over when it would not stand damp any more without desiccant. */
-export type Drying =
-  /** Dried once on a day of these it lasts past the damp season, which ends on `until`; null: for a year and longer. */
-  | { dry: 'once'; from: string; by: string; until: string | null }
-  /** No one time is enough: dried by each of these it holds until then. */
-  | { dry: 'again'; by: string[]; until: string | null }
-  /** It is spent again within days. */
-  | { dry: 'too-little' };
-
-const FINENESS_DAYS = 7;
-/** Who has to dry it more often than once a week has too little of it (our choice). */
-const SHORTEST_DAYS = 7;
-
 /** The first instant, and its place, at which a course of air is too damp; null where it never is. */
-function dampFrom(air: AirLog, highPct: number): number | null {
+export function dampFrom(air: AirLog, highPct: number): number | null {
   const [first] = spellsPast(air, tooDamp(highPct));
   return first ? Date.parse(first.from) : null;
-}
-
-/** The first day on which it may be dried to last: what is dried later lasts longer, so the span is halved down to a week. */
-function earliest(nowMs: number, byMs: number, againAfter: (fromMs: number) => number | null): number {
-  if (againAfter(nowMs) === null) return nowMs;
-  let [tooSoon, soonEnough] = [nowMs, byMs];
-  while (soonEnough - tooSoon > FINENESS_DAYS * MS_PER_DAY) {
-    const mid = (tooSoon + soonEnough) / 2;
-    if (againAfter(mid) === null) soonEnough = mid;
-    else tooSoon = mid;
-  }
-  return soonEnough;
-}
-
-function dryingOf(box: Box & { desiccant: NonNullable<Box['desiccant']> }, ahead: AirLog, spentMs: number): Drying {
-  const { desiccant, ...bare } = box;
-  const dried: Box = { ...bare, desiccant: { ...desiccant, loadingGPerG: DRIED_LOADING[desiccant.kind] } };
-  const iso = (ms: number) => new Date(ms).toISOString();
-  const until = spellsPast(boxAlong(bare, ahead).air, tooDamp(box.targetPct)).at(-1)?.until ?? null;
-  const endMs = until === null ? Infinity : Date.parse(until);
-  /** When it is spent again before the damp season is over; null where it lasts. */
-  const againAfter = (fromMs: number): number | null => {
-    const air = boxAlong(dried, part(ahead, firstFrom(ahead.ms, fromMs), ahead.length)).air;
-    const ms = air.length > 0 ? dampFrom(air, box.targetPct) : null;
-    return ms !== null && ms < endMs ? ms : null;
-  };
-  if (againAfter(spentMs) === null) return { dry: 'once', from: iso(earliest(ahead.ms[0]!, spentMs, againAfter)), by: iso(spentMs), until };
-  const by: string[] = [];
-  for (let ms: number | null = spentMs; ms !== null;) {
-    by.push(iso(ms));
-    const next: number | null = againAfter(ms);
-    if (next !== null && next - ms < SHORTEST_DAYS * MS_PER_DAY) return { dry: 'too-little' };
-    ms = next;
-  }
-  return { dry: 'again', by, until };
 }
 
 /** The loading now: what the air inside tells, else reckoned from when it was last known. */
@@ -163,8 +121,7 @@ export function reckonGel(question: GelQuestion): GelReckoning | null {
   const room = columnsOf(question.room);
   const { loading, from } = loadingNow(known, box, room, columnsOf(question.inside));
   const nowMs = Date.parse(now);
-  const lastYear = asLastYear(room, nowMs);
-  const ahead = lastYear ? thinned(lastYear, AHEAD_STEP_H) : roomAhead(room, nowMs);
+  const { ahead, roomAs } = yearOf(room, nowMs);
   const filled = { ...box, desiccant: { kind: known.kind, massG: known.massG, loadingGPerG: loading } };
   const spentMs = ahead.length > 0 ? dampFrom(boxAlong(filled, ahead).air, box.targetPct) : null;
   const temperatureC = room.length > 0 ? mean(room.temperatureC.slice(-24)) : 20;
@@ -176,8 +133,7 @@ export function reckonGel(question: GelQuestion): GelReckoning | null {
     loadingGPerG: loading,
     left: Math.min(1, Math.max(0, (full - loading) / (full - dry))),
     spentOn: spentMs === null ? null : new Date(spentMs).toISOString(),
-    roomAs: lastYear ? 'last-year' : 'last-month',
-    drying: lastYear && spentMs !== null ? dryingOf(filled, ahead, spentMs) : null,
+    roomAs,
     knownFrom: from,
     since: known.at,
   };

@@ -28,16 +28,8 @@ export {
 } from './desiccants.js';
 export { type Disagreement, isDisputed, isOnlyWarmth, warmerBy } from './disagreement.js';
 export { type Bucket, downsample, type Part, Stretches } from './downsample.js';
-export {
-  type Drying,
-  DRIED_LOADING,
-  type GelAct,
-  type GelEvent,
-  type GelQuestion,
-  type GelReckoning,
-  loadingByAir,
-  reckonGel,
-} from './gel.js';
+export { type Drying, dryingOf } from './drying.js';
+export { DRIED_LOADING, type GelAct, type GelEvent, type GelQuestion, type GelReckoning, loadingByAir, reckonGel } from './gel.js';
 export { fitMoistureHalfLife, type HalfLife, type HalfLifeOptions } from './halfLife.js';
 export {
   bestHomes,

@@ -4,7 +4,7 @@ import { columnsOf, readingsOf, type AirLog } from '../air/index.js';
 import { logOf, LOG_START } from '../testing/logs.js';
 import { MS_PER_DAY } from '../units.js';
 import { spellsPast } from './alerts.js';
-import { boxAlong, DRIED_LOADING, reckonGel, seasonAhead, tooDamp, usualPlace, type GelEvent, type Season } from './index.js';
+import { boxAlong, DRIED_LOADING, dryingOf, reckonGel, seasonAhead, tooDamp, usualPlace, type GelEvent, type Season } from './index.js';
 import { asLastYear } from './yearAhead.js';
 
 const DAYS = 400;
@@ -127,6 +127,7 @@ describe('when gel goes into the oven next', () => {
   const box = { volumeL: 60, airChangesPerDay: 2, openingsPerWeek: 2, targetPct: 45 };
   const reckon = (massG: number, room = year(15, 150), loadingPct = 8) =>
     reckonGel({ events: [set(massG, loadingPct)], box, room, inside: columnsOf([]), now })!;
+  const dryingIn = (massG: number, room = year(15, 150)) => dryingOf({ box, room, now }, reckon(massG, room))!;
   /** Walked through by itself: is it damp in the box between two instants, dried on the first of them? */
   const isDamp = (massG: number, room: AirLog, from: string, to: string | null): boolean => {
     const ahead = asLastYear(room, nowMs)!;
@@ -147,14 +148,16 @@ describe('when gel goes into the oven next', () => {
       inside: [],
       now: logOf(60 * 24, () => [20, 60]).at(-1)!.at,
     })!;
-    expect(short).toMatchObject({ roomAs: 'last-month', drying: null });
+    expect(short.roomAs).toBe('last-month');
+    const lately = logOf(60 * 24, () => [20, 60]);
+    expect(dryingOf({ box, room: lately, now: lately.at(-1)!.at }, short)).toBe(null);
   });
 
   it('names the days between which one drying lasts past the damp season, and no earlier one does', () => {
     const room = year(15, 150);
     const gel = reckon(500, room);
-    expect(gel.drying!.dry).toBe('once');
-    const drying = gel.drying as Extract<typeof gel.drying, { dry: 'once' }>;
+    const drying = dryingIn(500, room);
+    if (drying.dry !== 'once') throw new Error(drying.dry);
     expect(drying.by).toBe(gel.spentOn);
     expect(drying.from <= drying.by).toBe(true);
     expect(isDamp(500, room, drying.from, drying.until)).toBe(false);
@@ -165,21 +168,22 @@ describe('when gel goes into the oven next', () => {
   it('names each drying where one is not enough, and says where no number of them is', () => {
     const room = year(15, 150);
     const gel = reckon(120, room);
-    expect(gel.drying!.dry).toBe('again');
-    const { by, until } = gel.drying as Extract<typeof gel.drying, { dry: 'again' }>;
+    const drying = dryingIn(120, room);
+    if (drying.dry !== 'again') throw new Error(drying.dry);
+    const { by, until } = drying;
     expect(by[0]).toBe(gel.spentOn);
     by.forEach((at, i) => {
       expect(isDamp(120, room, at, by[i + 1] ?? until)).toBe(false);
       if (by[i + 1]) expect(isDamp(120, room, at, null)).toBe(true);
     });
-    expect(reckon(10, room).drying).toEqual({ dry: 'too-little' });
+    expect(dryingIn(10, room)).toEqual({ dry: 'too-little' });
   });
 
   it('asks for none where the room stays dry all year', () => {
-    expect(reckonGel({ events: [set(200)], box, room: logOf(DAYS * 24, () => [20, 40]), inside: [], now })).toMatchObject({
-      spentOn: null,
-      drying: null,
-    });
+    const room = logOf(DAYS * 24, () => [20, 40]);
+    const gel = reckonGel({ events: [set(200)], box, room, inside: [], now })!;
+    expect(gel.spentOn).toBe(null);
+    expect(dryingOf({ box, room, now }, gel)).toBe(null);
   });
 
   it('in more gel is never spent earlier', () => {

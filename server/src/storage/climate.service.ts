@@ -99,6 +99,7 @@ export class ClimateService {
       seal,
       airChanges: airChangesOf(place, seal),
       room: known.room.climate,
+      drying: this.known.dryingOf(known),
       airing: airingOf(house, known, this.clock.now().getTime()),
     };
   }

@@ -118,6 +118,17 @@ export class KnownService {
     return this.memo.get(`seal/${place.id}`, key, () => fitSeal(known, fromMs));
   }
 
+  /** When its desiccant goes into the oven next: a year is walked a dozen times, so only a page asks for it. */
+  dryingOf(known: KnownPlace): storage.Drying | null {
+    const gel = this.gelOf(known);
+    if (!gel) return null;
+    const { place, room } = known;
+    const now = this.clock.now();
+    const box = boxOf(place, null, null);
+    const key = `${JSON.stringify(box)}/${gel.massG}/${gel.kind}/${gel.spentOn}/${room.log.length}`;
+    return this.memo.get(`drying/${place.id}`, key, () => storage.dryingOf({ box, room: room.log, now: now.toISOString() }, gel));
+  }
+
   /** Gel is reckoned once an hour at most: a year ahead is walked each time. No seal is measured while it lies there. */
   gelOf({ place, hourly, events, room }: KnownPlace): GelState | null {
     const gelEvents = gelEventsOf(events);

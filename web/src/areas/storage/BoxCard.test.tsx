@@ -127,4 +127,25 @@ describe('a place as a box', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Put it in, freshly dried' }));
     await waitFor(() => expect(page.written()[0]!.body).toMatchObject({ kind: 'gel-set', desiccant: 'silica-gel', massG: 250 }));
   });
+
+  it('says when its gel goes into the oven next, by what, and tells what was done for an earlier day', async () => {
+    const gel = { kind: 'silica-gel', massG: 150, left: 0.4, spentOn: '2026-06-01T10:00:00Z', knownFrom: 'reckoned', roomAs: 'last-year' };
+    const drying = { dry: 'once', from: '2026-04-01T10:00:00Z', by: '2026-06-01T10:00:00Z', until: '2026-11-02T10:00:00Z' };
+    const page = showPage(
+      () => <BoxCard place={{ ...box, gel, drying } as unknown as PlacePage} />,
+      '/',
+      '/',
+      { [`GET ${routes.placeExplanation('p')}`]: unexplained, [`POST ${routes.placeEvents('p')}`]: box },
+      { startWorker: () => workerOf({ size: () => ({ 'silica-gel': grams(1), rice: grams(1) }) }) },
+    );
+    expect(
+      screen.getByText(/^Dry it between 1 April and 1 June: then it lasts past the damp season, which ends about 2 November\./),
+    ).toBeTruthy();
+    expect(screen.getByText('If the room goes on as in the year before.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Not now, earlier…' }));
+    fireEvent.change(screen.getByLabelText('it was on'), { target: { value: '2026-03-01T18:30' } });
+    fireEvent.click(screen.getByRole('button', { name: 'I dried it again' }));
+    await waitFor(() => expect(page.written()[0]!.body).toEqual({ kind: 'gel-dried', at: '2026-03-01T18:30:00.000Z' }));
+    expect(await screen.findByRole('button', { name: 'Not now, earlier…' })).toBeTruthy();
+  });
 });

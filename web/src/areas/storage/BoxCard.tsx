@@ -122,7 +122,7 @@ function Sizing({ place, perDay, around }: { place: PlacePage; perDay: number; a
 export function BoxCard({ place }: { place: PlacePage }) {
   const event = usePlaceEvent(place.id);
   const { data: explanation } = useExplanation(place.id);
-  const { airChanges, gel, room } = place;
+  const { airChanges, gel, room, drying } = place;
   const leak = leakOf(place, explanation);
   const told = useTold();
   const timeZone = useZone();
@@ -154,7 +154,7 @@ export function BoxCard({ place }: { place: PlacePage }) {
               <GelLine gel={gel} />. <span className="text-sm text-soft">{KNOWN_WORDS[gel.knownFrom]}</span>
             </p>
             <p className="text-sm">
-              {gel.drying && <>{dryingWords(gel.drying, (instant) => schedule.localDay(instant, timeZone))} </>}
+              {drying && <>{dryingWords(drying, (instant) => schedule.localDay(instant, timeZone))} </>}
               <span className="text-soft">{ROOM_AS[gel.roomAs]}</span>
             </p>
             <div
