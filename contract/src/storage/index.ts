@@ -14,6 +14,7 @@ export {
   moveItems,
   type MoveItems,
   type MovesTakenBack,
+  type NotMoved,
   takeMovesBack,
   type TakeMovesBack,
 } from './places.js';

@@ -61,8 +61,9 @@ export const moveItems = Joi.object<MoveItems>({
   placeId: id().allow(null).required(),
   since: instant().allow(null).default(null),
 });
-/** What became of it: the entries that take it back, and what could not be moved since it lay elsewhere then. */
-export type Moved = { entryIds: string[]; refused: { itemId: string; name: string; placeName: string }[] };
+/** What became of it: the entries that take it back, and what was not moved, with its reason. */
+export type NotMoved = { itemId: string; name: string } & ({ because: 'lay-elsewhere'; placeName: string } | { because: 'quarantined' });
+export type Moved = { entryIds: string[]; refused: NotMoved[] };
 /** Takes moves back; what was moved again since stays where it is. */
 export type TakeMovesBack = { entryIds: string[] };
 export const takeMovesBack = Joi.object<TakeMovesBack>({ entryIds: many() });

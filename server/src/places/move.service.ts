@@ -49,20 +49,22 @@ export class MoveService {
   moveAll({ itemIds, ...move }: MoveItems): Promise<Moved> {
     return this.database.transaction(async (db) => {
       const told = await this.told(db, move);
-      const names = new Map((await this.gear.findMany(db, itemIds)).map((i) => [i.id, i.name]));
       const moved: Moved = { entryIds: [], refused: [] };
-      for (const itemId of itemIds) {
-        const name = names.get(itemId);
-        if (name === undefined) continue;
+      for (const { id: itemId, name, status } of await this.gear.findMany(db, itemIds)) {
+        // What has fungus is put with others by nobody who did not mean it: one by one it may be.
+        if (told.place && status === 'quarantined') {
+          moved.refused.push({ itemId, name, because: 'quarantined' });
+          continue;
+        }
         const { change, entryId } = await this.moveOne(db, itemId, told);
         if (entryId) moved.entryIds.push(entryId);
-        if (change.change === 'refused') moved.refused.push({ itemId, name, placeName: change.lay.placeName });
+        if (change.change === 'refused') moved.refused.push({ itemId, name, because: 'lay-elsewhere', placeName: change.lay.placeName });
       }
       return moved;
     });
   }
 
-  /** As if the moves had never been told; what was moved again since, or taken back already, stays as it is. */
+  /** As if the moves had never been told; what was moved again since, or came from a place that was given up, stays where it is. */
   takeBack(entryIds: readonly string[]): Promise<MovesTakenBack> {
     return this.database.transaction(async (db) => {
       let takenBack = 0;
@@ -77,10 +79,9 @@ export class MoveService {
   }
 
   private async told(db: Db, { placeId, since }: MoveItem): Promise<Told> {
-    return {
-      place: placeId === null ? null : await this.places.get(placeId, db),
-      since: since === null ? null : toldFor(since, this.clock.now(), 'since'),
-    };
+    const place = placeId === null ? null : await this.places.get(placeId, db);
+    if (place?.archivedAt) throw problem(storageErrors, 'place-not-found');
+    return { place, since: since === null ? null : toldFor(since, this.clock.now(), 'since') };
   }
 
   private async moveOne(db: Db, itemId: string, told: Told): Promise<{ change: storage.StayChange<Stay>; entryId: string | null }> {
@@ -119,12 +120,14 @@ export class MoveService {
     const last = stays.at(-1);
     const open = last?.until === null ? last : null;
     // It must lie where the entry put it, since then: else something was told of it later.
-    if ((open?.placeName ?? null) !== entry.data.placeName || (open && open.since !== since)) return false;
+    if ((open?.placeName ?? null) !== entry.data.placeName || (open ? open.since : last?.until) !== since) return false;
+    const before = entry.data.kind === 'moved' ? stays.findLast((s) => s.until === since)?.placeId : entry.data.before.placeId;
+    if (before !== undefined && (await this.places.get(before, db)).archivedAt !== null) return false;
     if (open) await this.stays.dropOpen(db, itemId);
     if (entry.data.kind === 'moved') await this.stays.reopen(db, itemId, new Date(since));
     else {
-      const { before } = entry.data;
-      await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: before.placeId, since: new Date(before.since) });
+      const { placeId, since: from } = entry.data.before;
+      await this.stays.begin(db, { id: this.ids.next(), itemId, placeId, since: new Date(from) });
     }
     await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId } }]);
     return true;

@@ -154,7 +154,7 @@ describe('places', () => {
       await t.http.put(routes.itemPlace(elsewhere)).send({ placeId: null, since: '2026-03-05T00:00:00Z' }).expect(200);
       const before = await Promise.all([never, lately, elsewhere].map(staysOf));
       const { entryIds, refused } = (await moveAll([never, lately, elsewhere], b.id, '2026-02-01T00:00:00Z').expect(201)).body as Moved;
-      expect(refused).toEqual([{ itemId: elsewhere, name: 'Thing 2', placeName: 'Oak cupboard' }]);
+      expect(refused).toEqual([{ itemId: elsewhere, name: 'Thing 2', because: 'lay-elsewhere', placeName: 'Oak cupboard' }]);
       const since = { placeName: 'Box', since: '2026-02-01T00:00:00.000Z', until: null };
       expect([await staysOf(never), await staysOf(lately)]).toEqual([[since], [since]]);
       expect(await takeBack(entryIds)).toEqual({ takenBack: 2, kept: 0 });
@@ -172,6 +172,39 @@ describe('places', () => {
       expect((await page(two)).place).toBe(null);
       const added = ((await t.http.get(routes.itemLog(two)).expect(200)).body as Log).entries.find((e) => e.data.kind === 'added')!;
       expect(await takeBack([added.id, '018f0000-0000-7000-8000-000000000000'])).toEqual({ takenBack: 0, kept: 2 });
+    });
+
+    it('of which one has fungus leave it apart', async () => {
+      const a = await add();
+      const [sick, well] = (await shelf(2)) as [string, string];
+      const { version } = await page(sick);
+      await t.http.put(routes.itemStatus(sick)).send({ version, status: 'quarantined' }).expect(200);
+      const { entryIds, refused } = (await moveAll([sick, well], a.id).expect(201)).body as Moved;
+      expect([entryIds.length, refused]).toEqual([1, [{ itemId: sick, name: 'Thing 0', because: 'quarantined' }]]);
+      expect((await page(sick)).place).toBe(null);
+    });
+
+    it('are not taken back over what was told later, nor into a place that was given up', async () => {
+      const [a, b] = [await add(), await add({ name: 'Box' })];
+      const [one, two] = (await shelf(2)) as [string, string];
+      await moveAll([one, two], a.id).expect(201);
+      daysLater(1);
+      const out = (await moveAll([one], null).expect(201)).body as Moved;
+      daysLater(2);
+      await move(one, b.id).expect(200);
+      daysLater(3);
+      await move(one, null).expect(200);
+      const before = await staysOf(one);
+      expect(await takeBack(out.entryIds)).toEqual({ takenBack: 0, kept: 1 });
+      expect(await staysOf(one)).toEqual(before);
+      const away = (await moveAll([two], b.id).expect(201)).body as Moved;
+      await t.http
+        .post(`${routes.place(a.id)}/archive`)
+        .send({ version: a.version })
+        .expect(200);
+      expect(await takeBack(away.entryIds)).toEqual({ takenBack: 0, kept: 1 });
+      await move(two, a.id).expect(404);
+      expect((await page(two)).place?.name).toBe('Box');
     });
 
     it('refuse an unknown place, the future, and more than can be walked at once; nothing is moved', async () => {

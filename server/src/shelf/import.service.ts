@@ -64,7 +64,7 @@ export class ImportService {
     };
   }
 
-  /** What can come, comes, all of it or nothing; a row that cannot is left out. What is there already is brought up to the list. */
+  /** Every row that can come, comes, together or not at all; one that cannot is left out. What is there already is brought up to the list. */
   async confirm(request: ImportRequest): Promise<ImportResult> {
     return this.database.transaction(async (db) => {
       const { rows } = await this.read(db, request);

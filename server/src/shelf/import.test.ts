@@ -116,6 +116,21 @@ describe('a gear list from CSV', () => {
     expect(shelf.items.find((i) => i.name === 'again ONE')!.notes).toBe('sharp');
   });
 
+  it('leaves what is in quarantine apart, whatever place a list still gives it', async () => {
+    await t.addPlace({ name: 'Shared box' });
+    const file = 'name,kind,place\nSick one,lens,Shared box\n';
+    await confirm(file).expect(201);
+    const sick = ((await t.http.get(`${routes.gear}?search=Sick`)).body as Shelf).items[0]!;
+    await t.http.put(routes.itemStatus(sick.id)).send({ version: sick.version, status: 'quarantined' }).expect(200);
+    expect((await preview(file)).rows[0]).toMatchObject({
+      fate: 'same',
+      place: null,
+      told: { place: expect.stringMatching(/stays apart/) },
+    });
+    await confirm(file).expect(201, { imported: 0, updated: 0, same: 1, leftOut: 0 });
+    expect(((await t.http.get(routes.item(sick.id))).body as ItemPage).place).toBe(null);
+  });
+
   it('skips lines of nothing', async () => {
     expect(await preview('name;kind\nLine one;lens\n;\n\n;\nLine two;lens\n')).toMatchObject({ total: 2, good: 2, bad: 0 });
   });

@@ -191,9 +191,13 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
     };
   }
   const there = against.take(shelfKey(checked.value));
+  // What has fungus is not put with the others because a list still says so.
+  const isApart = place !== null && there?.status === 'quarantined';
+  if (isApart) told[heading('place')] = `It is in quarantine and stays apart, not in ${place.name}.`;
   const input = there ? merged(there, checked.value) : checked.value;
-  const fate = !there ? 'new' : isChanged(there, input, place) ? 'update' : 'same';
-  return { ...row, fate, input, there, errors: {}, wrong: [] };
+  const goes = isApart ? null : place;
+  const fate = !there ? 'new' : isChanged(there, input, goes) ? 'update' : 'same';
+  return { ...row, place: goes, fate, input, there, errors: {}, wrong: [] };
 }
 
 /** What is there, with what the list says of it: a cell that is empty takes nothing away. */

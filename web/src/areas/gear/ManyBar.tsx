@@ -1,3 +1,4 @@
+import type { NotMoved } from '@bright-keeper/contract';
 import { useState } from 'react';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
@@ -44,7 +45,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
       {
         onSuccess: ({ entryIds, refused }) => {
           const where = name ? `moved to ${name}` : 'taken out of their places';
-          const stayed = refused.map((r) => `${r.name} still lay in ${r.placeName} then`).join('; ');
+          const stayed = refused.map(stayedWords).join('; ');
           finish({
             words: `${things(entryIds.length)} ${where}.${stayed && ` Not moved: ${stayed}.`}`,
             takeBack: () => takeMovesBack.mutate({ entryIds }, { onSuccess: ({ takenBack, kept }) => setDone(backWords(takenBack, kept)) }),
@@ -119,6 +120,9 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
     </div>
   );
 }
+
+const stayedWords = (r: NotMoved): string =>
+  r.because === 'quarantined' ? `${r.name} is in quarantine and stays apart` : `${r.name} still lay in ${r.placeName} then`;
 
 const NO_PLACE = 'none';
 const NOTHING = (): void => undefined;

@@ -114,7 +114,13 @@ describe('the shelf', () => {
 
     it('are chosen by taps and ranges, moved in one go, and taken back in one', async () => {
       const page = choose({
-        [`POST ${routes.moves}`]: { entryIds: ['e1', 'e2'], refused: [{ itemId: '3', name: 'Lens 3', placeName: 'Bag' }] },
+        [`POST ${routes.moves}`]: {
+          entryIds: ['e1', 'e2'],
+          refused: [
+            { itemId: '3', name: 'Lens 3', because: 'lay-elsewhere', placeName: 'Bag' },
+            { itemId: '4', name: 'Lens 4', because: 'quarantined' },
+          ],
+        },
         [`POST ${routes.movesTakenBack}`]: { takenBack: 1, kept: 1 },
       });
       await begin();
@@ -127,7 +133,11 @@ describe('the shelf', () => {
       await screen.findByRole('option', { name: 'Gasket box' });
       fireEvent.change(screen.getByLabelText('Move them to'), { target: { value: 'box' } });
       fireEvent.click(moveThem);
-      expect(await screen.findByText('2 things moved to Gasket box. Not moved: Lens 3 still lay in Bag then.')).toBeTruthy();
+      expect(
+        await screen.findByText(
+          '2 things moved to Gasket box. Not moved: Lens 3 still lay in Bag then; Lens 4 is in quarantine and stays apart.',
+        ),
+      ).toBeTruthy();
       expect(page.written()[0]!.body).toEqual({ itemIds: ['1', '2', '3'], placeId: 'box', since: null });
       expect(screen.getByText('0 things chosen')).toBeTruthy();
       fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
