@@ -97,3 +97,38 @@ test('a school chosen in Settings changes the plan', async ({ page }) => {
   await page.goto(`${running.url}/gear/${id}/plan`);
   await expect(page.getByRole('list', { name: /Touch ladder/ }).getByText(/isopropanol/)).toBeVisible();
 });
+
+test('forty things are chosen, told to lie in a box since January, archived and taken back, each in one go', async ({ page }) => {
+  const place = { kind: 'sealed-box', volumeL: 40, airChangesPerDay: null, openingsPerWeek: 1, lining: 'none', lowPct: 35, highPct: 55 };
+  await page.request.post(running.url + routes.places, { data: { ...place, name: 'Gasket box', standsInId: null, note: '' } });
+  for (let i = 0; i < 40; i++)
+    await page.request.post(running.url + routes.gear, {
+      data: { name: `Fortieth ${String(i).padStart(2, '0')}`, kind: 'filter', traits: {}, notes: '', acquiredOn: null },
+    });
+  await page.goto(`${running.url}/gear?search=Fortieth`);
+  await page.getByRole('button', { name: 'Choose several' }).click();
+  await page.getByRole('checkbox', { name: 'Choose Fortieth 02' }).click();
+  await page.getByRole('checkbox', { name: 'Choose Fortieth 05' }).click({ modifiers: ['Shift'] });
+  await expect(page.getByText('4 things chosen')).toBeVisible();
+  await page.getByRole('button', { name: 'Choose all 40 that match' }).click();
+  await expect(page.getByText('40 things chosen')).toBeVisible();
+  await page.getByRole('button', { name: 'Not now, earlier…' }).click();
+  await page.getByLabel('since').fill('2026-01-05T12:00');
+  await page.getByLabel('They lie in').selectOption({ label: 'Gasket box' });
+  await page.getByRole('button', { name: 'Move them' }).click();
+  await expect(page.getByText('40 things moved to Gasket box.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Fortieth 07' }).click();
+  await expect(page.getByRole('link', { name: 'Gasket box' })).toBeVisible();
+  await expect(page.getByText('Moved to: Gasket box')).toBeVisible();
+
+  await page.goto(`${running.url}/gear?search=Fortieth`);
+  await page.getByRole('button', { name: 'Choose several' }).click();
+  await page.getByRole('button', { name: 'Choose all 40 that match' }).click();
+  await page.getByRole('button', { name: 'Archive them' }).click();
+  await expect(page.getByText('40 things taken off the shelf.')).toBeVisible();
+  await expect(page.getByText('Nothing matches')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('Taken back for 40 things.')).toBeVisible();
+  await expect(page.getByText('40 things match')).toBeVisible();
+});
