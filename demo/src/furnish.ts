@@ -106,7 +106,8 @@ async function loadingFor(context: INestApplicationContext, place: Place, massG:
     if (daysLeft(mid) > GEL_SPENT_IN_DAYS + 0.5) low = mid;
     else high = mid;
   }
-  return Math.round(high * 10) / 10;
+  // Where a day is skipped, what lasts longer: it is to be spent in about so many days, and not before.
+  return Math.floor(low * 10) / 10;
 }
 
 const GEL_G = 150;
