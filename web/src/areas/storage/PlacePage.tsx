@@ -70,7 +70,7 @@ function Things({ items }: { items: PlaceData['items'] }) {
     <>
       {toTell.length > 0 && <ThingList items={toTell} isAlone={isAlone} />}
       {others.length > 0 && (
-        <Fold title={toTell.length > 0 ? `${others.length} more that are at home here` : `${others.length} things`}>
+        <Fold title={toTell.length > 0 ? `${others.length} more` : `${others.length} things`}>
           <ThingList items={others} isAlone={isAlone} />
         </Fold>
       )}
