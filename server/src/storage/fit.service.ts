@@ -34,14 +34,13 @@ function undisturbed({ events }: KnownPlace): { fromMs: number; desiccant: NonNu
   return { fromMs, desiccant };
 }
 
-/** A fit that is being worked out, and what came of it; null until then. */
-type Begun = { answer: Promise<Fit>; done: Fit | null };
+/** A fit that is being worked out, what came of it (null until then), and the year ahead by it. */
+type Begun = { answer: Promise<Fit>; done: Fit | null; seasons: Memo };
 
 /** What explains the past of a place, and how its year ahead goes by that. Worked out once a day, in a thread of its own: the day that is not over yet says little more. */
 @Injectable()
 export class FitService {
   private readonly memo = new Memo();
-  private readonly seasons = new Memo();
   /** How many fits are done: what was worked out while one was missing is worked out anew. */
   finished = 0;
 
@@ -54,21 +53,22 @@ export class FitService {
 
   /** How its year ahead goes if nothing is done; null where nobody can tell. @param whole its air up to the last whole hour. */
   async seasonOf(known: Known, whole: air.AirLog): Promise<storage.Season | null> {
-    return this.season(known, whole, await this.fitOf(known));
+    const { answer, seasons } = this.begun(known);
+    return this.season(known, whole, await answer, seasons);
   }
 
   /** The same at once, for whoever does not wait; null too where the fit is not done yet: it is begun then. */
   seasonAtHand(known: Known, whole: air.AirLog): storage.Season | null {
-    const { done } = this.begun(known);
-    return done && this.season(known, whole, done);
+    const { done, seasons } = this.begun(known);
+    return done && this.season(known, whole, done, seasons);
   }
 
-  private season(known: Known, whole: air.AirLog, fit: Fit): storage.Season | null {
+  private season(known: Known, whole: air.AirLog, fit: Fit, seasons: Memo): storage.Season | null {
     const nowMs = this.clock.now().getTime();
     const { id, highPct } = known.place;
     const disputed = storage.isDisputed(known.apart);
-    const key = `${Math.floor(nowMs / MS_PER_HOUR)}/${highPct}/${disputed}/${known.events.length}/${printOf(whole)}/${this.finished}`;
-    return this.seasons.get(id, key, () => seasonOf(known, whole, fit, nowMs));
+    const key = `${Math.floor(nowMs / MS_PER_HOUR)}/${highPct}/${disputed}/${known.events.length}/${printOf(whole)}`;
+    return seasons.get(id, key, () => seasonOf(known, whole, fit, nowMs));
   }
 
   private begun(known: KnownPlace): Begun {
@@ -94,9 +94,13 @@ export class FitService {
     const isShort = Math.min(spanMs(inside), spanMs(outside)) < storage.FEWEST_DAYS * MS_PER_DAY;
     if (isShort) {
       const done = storage.fitPlace(inside, outside, options);
-      return { answer: Promise.resolve(done), done };
+      return { answer: Promise.resolve(done), done, seasons: new Memo() };
     }
-    const begun: Begun = { answer: explain({ inside: copied(inside), outside: copied(outside), options }), done: null };
+    const begun: Begun = {
+      answer: explain({ inside: copied(inside), outside: copied(outside), options }),
+      done: null,
+      seasons: new Memo(),
+    };
     begun.answer.then(
       (fit) => {
         begun.done = fit;

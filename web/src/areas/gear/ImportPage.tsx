@@ -282,7 +282,7 @@ export function ImportPage() {
             {confirm.isError && <Failure error={confirm.error} />}
             <Button
               look="filled"
-              disabled={goWords(data) === 'Nothing to do' || confirm.isPending || preview.isPending}
+              disabled={data.good === data.same || confirm.isPending || preview.isPending}
               onClick={() => confirm.mutate(request, { onSuccess: () => void navigate('/gear?sort=added') })}
             >
               {goWords(data)}

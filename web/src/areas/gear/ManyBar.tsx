@@ -8,7 +8,7 @@ import { useArchiveMany, useMoveMany, useMatching, useTakeMovesBack, type ShelfF
 const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
 
 /** What was done to all of them, in words, and how it is taken back. */
-type Done = { words: string; takeBack: () => void };
+type Done = { words: string; /** Null where that was taken back already. */ takeBack: (() => void) | null };
 
 type Props = {
   chosen: ReadonlySet<string>;
@@ -109,7 +109,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
       {done && (
         <p role="status" className="flex flex-wrap items-center gap-3">
           {done.words}
-          {done.takeBack !== NOTHING && (
+          {done.takeBack && (
             <Button disabled={busy} onClick={done.takeBack}>
               Take it back
             </Button>
@@ -125,8 +125,7 @@ const stayedWords = (r: NotMoved): string =>
   r.because === 'quarantined' ? `${r.name} is in quarantine and stays apart` : `${r.name} still lay in ${r.placeName} then`;
 
 const NO_PLACE = 'none';
-const NOTHING = (): void => undefined;
 const backWords = (takenBack: number, kept: number): Done => ({
   words: `Taken back for ${things(takenBack)}.${kept > 0 ? ` ${things(kept)} changed since and stayed as they are.` : ''}`,
-  takeBack: NOTHING,
+  takeBack: null,
 });
