@@ -279,6 +279,17 @@ describe('the rhythms of the trade', () => {
     expect(first('restock', [], { facts: packs(0, 2) })).toMatchObject({ facts: { stock: 2 } });
   });
 
+  it('gel is spent in as many days as the calendar has until then, at whatever hour', () => {
+    const daysLeft = (spentOn: string) => {
+      const gel = { kind: 'silica-gel', massG: 50, left: 0.1, spentOn, knownFrom: 'reckoned' } as const;
+      const place = { id: 'p', name: 'Box', highPct: 50, assessment: null, gel, indicatorSince: null };
+      const places = [{ ...place, dampSince: null, drySince: null, dampSpells: [], apart: null, leaves: null }];
+      return first('gel-spent', [], { facts: house({ places }) })!.facts;
+    };
+    for (const hour of ['00:30', '09:00', '23:30']) expect(daysLeft(`${addDays(TODAY, 11)}T${hour}:00Z`)).toMatchObject({ daysLeft: 11 });
+    expect(daysLeft(`${TODAY}T23:30:00Z`)).toMatchObject({ daysLeft: 0 });
+  });
+
   it('indicator gel is read every 2 weeks, give or take 4 days', () => {
     const gel = { kind: 'silica-gel', massG: 50, left: 0.5, spentOn: null, knownFrom: 'indicator' } as const;
     const places = [

@@ -1,6 +1,7 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import type { PlaceGel } from '../facts.js';
 import { rhythmFor } from '../rhythms.js';
+import { daysBetween, localDay } from '../day.js';
 import { firstCall } from '../triggers.js';
 import { windowOf } from '../dueWindows.js';
 import type { Due, DutyKind } from './duty.js';
@@ -34,9 +35,10 @@ export const gelSpentDue: Due<'place'> = {
   dueFrom: ({ id, gel }, context, code) => {
     const held = rhythmFor(code, rhythm, { id }, context.changes);
     if (!held) return [];
-    const { facts, now, today } = context;
+    const { facts, today } = context;
     const { kind, massG, left, knownFrom, spentOn } = gel!;
-    const daysLeft = Math.floor((Date.parse(spentOn!) - Date.parse(now)) / MS_PER_DAY);
+    // Counted on the calendar, as every page tells a day that is to come.
+    const daysLeft = daysBetween(today, localDay(spentOn!, facts.timeZone));
     const asked = {
       lastDone: today,
       earlyDays: 0,

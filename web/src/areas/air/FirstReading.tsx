@@ -7,7 +7,7 @@ import { useFirstReading } from './queries';
 // It comes with what forms are made of: most places are measured and never show it.
 const HandReadingForm = lazy(async () => ({ default: (await import('./HandReadingForm')).HandReadingForm }));
 /** As high as the form, so that what stands below does not jump when it comes. */
-const FORM_SPACE = <div className="min-h-53 sm:min-h-18" />;
+const FORM_SPACE = <div className="min-h-67 sm:min-h-32" />;
 
 type Place = Pick<PlacePage, 'id' | 'name' | 'latest' | 'zone'>;
 
