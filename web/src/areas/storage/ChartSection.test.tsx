@@ -7,17 +7,6 @@ import { settingsIn } from '../../testing/settings';
 import { InZone } from '../../ui/zone';
 import { ChartSection } from './ChartSection';
 
-// A canvas cannot be drawn on here: what it is given is told instead. The browser tests draw it.
-vi.mock('react-chartjs-2', () => ({
-  Line: ({ data, options }: { data: { datasets: { label: string; data: unknown[] }[] }; options: Options }) => (
-    <p data-testid="drawn">
-      {data.datasets.map(({ label, data: points }) => `${label}: ${points.length}`).join('; ')} |{' '}
-      {Object.keys(options.plugins.annotation.annotations).join(' ')}
-    </p>
-  ),
-}));
-type Options = { plugins: { annotation: { annotations: Record<string, unknown> } } };
-
 const START = Date.UTC(2026, 2, 9, 12);
 const chart: Chart = {
   from: '2026-03-09T12:00:00.000Z',
