@@ -14,6 +14,12 @@ const OUR_SOURCES = Object.fromEntries(
 );
 
 /**
+ * A canvas cannot be drawn on in a test of a page: what a chart is given is told in words instead, and the browser tests draw
+ * it. By name and for all of them, since tests of one worker share what was loaded: a mock comes too late for the second.
+ */
+const TOLD_CHARTS = { 'react-chartjs-2': fileURLToPath(new URL('./web/src/testing/drawnChart.tsx', import.meta.url)) };
+
+/**
  * The rooms of services: their tests run over PostgreSQL, which answers three times as quickly. Over the embedded database
  * the same services are gone through by the demo household and by the browser; `EVERYWHERE=1` runs their tests there, too.
  */
@@ -69,7 +75,7 @@ export default defineConfig({
       },
       {
         // By name, not by condition: packages of others name their sources too, and would be taken at that word.
-        resolve: { conditions: ['module', 'browser', 'development'], alias: OUR_SOURCES },
+        resolve: { conditions: ['module', 'browser', 'development'], alias: { ...OUR_SOURCES, ...TOLD_CHARTS } },
         test: {
           name: 'web',
           isolate: false,

@@ -30,6 +30,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Today: '/',
     Gear: '/gear',
     'Add a thing': '/gear/new',
+    'What fits what': '/gear/fit',
     Import: '/gear/import',
     Item: `/gear/${id}`,
     Edit: `/gear/${id}/edit`,

@@ -8,6 +8,8 @@ export const routes = {
   itemArchive: (id: string) => `/api/gear/${id}/archive`,
   itemRestore: (id: string) => `/api/gear/${id}/restore`,
   itemLog: (id: string) => `/api/gear/${id}/log`,
+  gearVocabulary: '/api/gear/vocabulary',
+  gearFit: '/api/gear/fit',
   gearExport: '/api/gear/export.csv',
   importPreview: '/api/gear/import/preview',
   importConfirm: '/api/gear/import',

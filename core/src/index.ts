@@ -1,10 +1,12 @@
 export * as air from './air/index.js';
 export * as care from './care/index.js';
 export * as fungus from './fungus/index.js';
+export * as gear from './gear/index.js';
 export * as inspection from './inspection/index.js';
 export * as schedule from './schedule/index.js';
 export * as sensor from './sensor/index.js';
 export * as sources from './sources/index.js';
 export * as storage from './storage/index.js';
 export * as supplies from './supplies/index.js';
+export * as trip from './trip/index.js';
 export * from './units.js';

@@ -23,6 +23,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/', 'today/TodayPage', [routes.today, routes.storage]),
   page('/gear', 'gear/ShelfPage'),
   page('/gear/new', 'gear/AddItemPage'),
+  page('/gear/fit', 'gear/FitPage', [routes.gearFit]),
   page('/gear/import', 'gear/ImportPage'),
   page('/gear/:id', 'gear/ItemPage', [THING, `${routes.itemLog(':id')}?limit=20`, routes.places, routes.itemExposure(':id')]),
   page('/gear/:id/edit', 'gear/EditItemPage', [THING]),

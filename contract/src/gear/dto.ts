@@ -1,4 +1,4 @@
-import type { care, schedule } from '@bright-keeper/core';
+import type { care, gear, schedule } from '@bright-keeper/core';
 import type { Neighbour } from '../storage/places.js';
 import type { ImportMapping, ImportTarget, ItemInput, ItemStatus } from './schema.js';
 
@@ -12,6 +12,7 @@ export type SurfaceState = {
 };
 
 export type Item = ItemInput & {
+  particulars: gear.Particulars;
   id: string;
   version: number;
   status: ItemStatus;
@@ -45,9 +46,34 @@ export type ItemPage = ShelfItem & {
   neighbours: Neighbour[];
   /** What is expected on it since something happened outdoors, where nobody has looked since. */
   noted: schedule.Noted[];
+  /** Other things with the same serial number: one of them is mistyped, or the same thing twice. */
+  sameSerial: NamedThing[];
+  fit: ThingFit;
   openTeardownId: string | null;
   openLookId: string | null;
   openCleaningId: string | null;
+};
+
+/** A thing another one has to do with. */
+export type NamedThing = { id: string; name: string };
+/** What it goes on or what goes on it, by mount, with what stands between; and what is screwed before it, or it before. */
+export type ThingFit = {
+  mounts: { with: NamedThing; through: NamedThing[] }[];
+  threads: { with: NamedThing; fit: gear.FilterFit; rings: NamedThing[] }[];
+};
+/** The words a shelf uses already, for whoever types the next: each once, the most used first. */
+export type Vocabulary = { tags: { tag: string; things: number }[]; words: Partial<Record<gear.ParticularId, string[]>> };
+/** What fits what over the whole shelf. */
+export type FitPage = {
+  mounts: { thing: NamedThing; on: { thing: NamedThing; through: NamedThing[] }[] }[];
+  /** Things with a mount to go on that nothing here takes. */
+  nowhere: NamedThing[];
+  pairs: { filter: NamedThing; before: NamedThing; fit: gear.FilterFit; rings: NamedThing[] }[];
+  /** The step rings to add, the fewest that bring every filter before every lens it is not too small for. */
+  ringsToAdd: [number, number][];
+  areRingsFewest: boolean;
+  /** How many things say nothing of a mount or a thread though their kind has one. */
+  silent: number;
 };
 
 /** What the log of a thing tells: the journal's entries about it. */

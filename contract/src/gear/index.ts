@@ -20,6 +20,7 @@ export {
   type ManyThings,
   type Need,
   NEEDS,
+  particularsDocument,
   SHELF_SORTS,
   type ShelfQuery,
   shelfQuery,
@@ -31,6 +32,7 @@ export {
   versioned,
 } from './schema.js';
 export type {
+  FitPage,
   ImportFate,
   ImportPreview,
   ImportResult,
@@ -40,8 +42,11 @@ export type {
   Log,
   LogData,
   LogEntry,
+  NamedThing,
   Shelf,
   ShelfItem,
   SurfaceState,
+  ThingFit,
+  Vocabulary,
 } from './dto.js';
 export { gearErrors } from './errors.js';

@@ -1,4 +1,4 @@
-import { care } from '@bright-keeper/core';
+import { care, gear } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, id, version } from '../joi.js';
 
@@ -12,6 +12,8 @@ export type ItemInput = {
   traits: care.Traits;
   notes: string;
   acquiredOn: string | null;
+  /** Where left out, a new thing has none, and one that is there keeps its own. */
+  particulars?: gear.Particulars;
 };
 export type ItemUpdate = ItemInput & { version: number };
 
@@ -41,6 +43,46 @@ export const traitsSchema = (kind: care.ItemKind): Joi.ObjectSchema =>
 /** Traits as they are kept: whatever kind it is. */
 export const traitsDocument = Joi.object(Object.fromEntries(care.TRAIT_IDS.map((trait) => [trait, traitSchema(trait)])));
 
+/** A line of text with something in it: it is kept as it is typed, without the blanks around it. */
+const line = (longest: number): Joi.StringSchema =>
+  Joi.string()
+    .pattern(/^\S(.*\S)?$/, 'something to read, without blanks around it')
+    .max(longest);
+
+function particularSchema(id: gear.ParticularId): Joi.Schema {
+  const facts = gear.particularFacts(id);
+  switch (facts.input) {
+    case 'text':
+      return line(facts.longest);
+    case 'choice':
+      return Joi.string().valid(...facts.choices);
+    case 'number':
+      return Joi.number().min(facts.min).max(facts.max);
+    case 'day':
+      return day();
+    case 'words':
+      return Joi.array()
+        .items(line(facts.longest).pattern(/^[^,;|]+$/, 'one word or several, without commas, semicolons or bars'))
+        .min(1)
+        .max(facts.most)
+        .unique((a: string, b: string) => a.toLowerCase() === b.toLowerCase());
+    default:
+      return facts satisfies never;
+  }
+}
+
+const schemaOf = (ids: readonly gear.ParticularId[]): Joi.ObjectSchema<gear.Particulars> =>
+  Joi.object(Object.fromEntries(ids.map((id) => [id, particularSchema(id)])));
+
+/** Particulars as they are kept: whatever kind it is. */
+export const particularsDocument = schemaOf(gear.PARTICULAR_IDS);
+
+/** The particulars a kind has, and no others. */
+const particularsByKind = Joi.when('kind', {
+  switch: care.ITEM_KINDS.map((kind) => ({ is: kind, then: schemaOf(gear.particularsOf(kind)) })),
+  otherwise: Joi.object().unknown(),
+});
+
 const traitsByKind = Joi.when('kind', {
   switch: care.ITEM_KINDS.map((kind) => ({ is: kind, then: traitsSchema(kind).required() })),
   otherwise: Joi.object().unknown().required(),
@@ -59,6 +101,7 @@ const itemFields = {
   traits: traitsByKind,
   notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),
   acquiredOn: day().allow(null).default(null),
+  particulars: particularsByKind,
 };
 
 export const itemInput = Joi.object<ItemInput>(itemFields);
@@ -91,6 +134,7 @@ export const DUE_FILTERS = ['overdue', 'this-month'] as const;
 export const SHELF_SORTS = ['name', 'added', 'due'] as const;
 export type ShelfQuery = {
   search: string;
+  tag?: string;
   kind?: care.ItemKind;
   needs?: Need;
   due?: (typeof DUE_FILTERS)[number];
@@ -102,6 +146,7 @@ export type ShelfQuery = {
 };
 export const shelfQuery = Joi.object<ShelfQuery>({
   search: Joi.string().allow('').max(LONGEST_NAME).default(''),
+  tag: Joi.string().max(40),
   kind: Joi.string().valid(...care.ITEM_KINDS),
   needs: Joi.string().valid(...NEEDS),
   due: Joi.string().valid(...DUE_FILTERS),
@@ -117,13 +162,14 @@ export const shelfQuery = Joi.object<ShelfQuery>({
 export type LogQuery = { limit: number; cursor?: string };
 export const logQuery = Joi.object<LogQuery>({ limit: Joi.number().integer().min(1).max(200).default(40), cursor: Joi.string().max(600) });
 
-/** Where a column of the file goes; a trait column is `trait:<id>`. */
+/** Where a column of the file goes: a particular by its own name, a trait as `trait:<id>`. */
 export const IMPORT_TARGETS = [
   'name',
   'kind',
   'notes',
   'acquiredOn',
   'place',
+  ...gear.PARTICULAR_IDS,
   ...care.TRAIT_IDS.map((t) => `trait:${t}` as const),
 ] as const;
 export type ImportTarget = (typeof IMPORT_TARGETS)[number];

@@ -1,5 +1,6 @@
 import { care, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
+import { particularsDocument } from '../gear/schema.js';
 import { day, id, instant } from '../joi.js';
 
 const one = <T extends string>(values: readonly T[]) =>
@@ -17,7 +18,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   restored: {},
   quarantined: {},
   released: {},
-  edited: { changed: Joi.array().items(Joi.string()).required() },
+  edited: { changed: Joi.array().items(Joi.string()).required(), was: particularsDocument },
   look: {
     lookId: id().required(),
     verdicts: Joi.array().required(),

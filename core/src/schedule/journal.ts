@@ -1,6 +1,7 @@
 import type { Finding, Outcome, Place, Verdict } from '../care/index.js';
 import type { Depth } from '../care/kinds/index.js';
 import type { HappeningId, Method, Surface } from '../care/knowledge/index.js';
+import type { Particulars } from '../gear/index.js';
 import type { GelAct } from '../storage/index.js';
 import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
@@ -16,7 +17,8 @@ export type SkipReason = (typeof SKIP_REASONS)[number];
 /** What was done with a thing, or what happened to it. */
 export type ThingEntry =
   | { kind: 'added' | 'imported' | 'archived' | 'restored' | 'quarantined' | 'released' }
-  | { kind: 'edited'; changed: string[] }
+  /** What was changed, and what stood there before of its particulars; an earlier version did not keep that. */
+  | { kind: 'edited'; changed: string[]; was?: Particulars }
   | {
       kind: 'look';
       lookId: string;

@@ -1,11 +1,11 @@
 import { type Item, type ShelfQuery, type SurfaceState, gearErrors } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care, type gear, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { type Mark, problem } from '../http/index.js';
 import { grouped } from '../platform/index.js';
-import { contacts, items, surfaceStates } from '../tables/index.js';
+import { contacts, items, places, stays, surfaceStates } from '../tables/index.js';
 import { Versioned } from '../versioned/index.js';
 
 type ItemRow = typeof items.$inferSelect;
@@ -34,6 +34,19 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
   added: { key: () => sql<string>`to_char(${items.createdAt} at time zone 'UTC', 'YYYY-MM-DD HH24:MI:SS.MS')`, descending: true },
   due: { key: (dueOn) => sql<string>`coalesce(${dueOn}::text, '9999-12-31')`, descending: false },
 };
+
+/** The words in the particulars of a thing, and the names of the places it lies in. */
+const saysInParticulars = (pattern: string): SQL =>
+  sql`exists (select 1 from jsonb_each_text(${items.particulars}->'data') said where said.value ilike ${pattern})`;
+const liesIn = (pattern: string): SQL =>
+  sql`exists (select 1 from ${stays} join ${places} on ${places.id} = ${stays.placeId} where ${stays.itemId} = ${items.id} and ${stays.until} is null and ${places.name} ilike ${pattern})`;
+/** Whether it is found by a text: by its name, its notes, any of its particulars, or where it lies. */
+function isFoundBy(text: string): SQL | undefined {
+  const pattern = likePattern(text);
+  return or(ilike(items.name, pattern), ilike(items.notes, pattern), saysInParticulars(pattern), liesIn(pattern));
+}
+const hasTag = (tag: string): SQL =>
+  sql`exists (select 1 from jsonb_array_elements_text(coalesce(${items.particulars}->'data'->'tags', '[]')) tag where lower(tag) = lower(${tag}))`;
 
 const CHUNK = 500;
 const READ_AT_ONCE = 300;
@@ -91,7 +104,8 @@ export class GearRepository {
 
     const filters: (SQL | undefined)[] = [
       query.archived ? isNotNull(items.archivedAt) : isNull(items.archivedAt),
-      query.search ? or(ilike(items.name, likePattern(query.search)), ilike(items.notes, likePattern(query.search))) : undefined,
+      query.search ? isFoundBy(query.search) : undefined,
+      query.tag ? hasTag(query.tag) : undefined,
       query.kind ? eq(items.kind, query.kind) : undefined,
       query.status ? eq(items.status, query.status) : undefined,
       query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
@@ -137,6 +151,15 @@ export class GearRepository {
       all.push(...ids.flatMap((id) => found.get(id) ?? []));
     }
     return all;
+  }
+
+  /** What is known of every thing on the shelf besides its traits, by name. */
+  async particulars(db: Db): Promise<(gear.Fitting & { name: string })[]> {
+    return db
+      .select({ id: items.id, name: items.name, kind: items.kind, particulars: items.particulars })
+      .from(items)
+      .where(isNull(items.archivedAt))
+      .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
   }
 
   /** What came when, those that are off the shelf among them: their leaving moves nobody's turn. */

@@ -45,18 +45,24 @@ export function orderOf(cells: readonly string[]): { order: DayOrder | null; amb
   return { order: null, ambiguous: parts.some(([first, second]) => first !== second) };
 }
 
-/** A date of two figures in its year lies in the past: 98 is 1998. */
-const fullYear = (year: string, now: Date): string =>
-  year.length === 4 ? year : String(2000 + Number(year) > now.getUTCFullYear() ? 1900 + Number(year) : 2000 + Number(year));
+/** Whether a day is one of the past, or of a warranty that may run for years yet. */
+type When = 'past' | 'may-be-ahead';
+const YEARS_AHEAD = 30;
+/** A date of two figures in its year: 98 is 1998, and 31 is 2031 only of what may lie ahead. */
+function fullYear(year: string, now: Date, when: When): string {
+  if (year.length === 4) return year;
+  const latest = now.getUTCFullYear() + (when === 'past' ? 0 : YEARS_AHEAD);
+  return String(2000 + Number(year) > latest ? 1900 + Number(year) : 2000 + Number(year));
+}
 
 /** A day as people write it; a month or a year alone is its first day, and `taken` says so. */
-export function readDay(cell: string, order: DayOrder, now: Date): { day: string; taken: boolean } {
+export function readDay(cell: string, order: DayOrder, now: Date, when: When = 'past'): { day: string; taken: boolean } {
   const two = (text: string) => text.padStart(2, '0');
   const parts = IN_PARTS.exec(cell);
   if (parts) {
     const [, a, b, year] = parts as unknown as [string, string, string, string];
     const [dayOfMonth, month] = order === 'day-first' ? [a, b] : [b, a];
-    return { day: `${fullYear(year, now)}-${two(month)}-${two(dayOfMonth)}`, taken: false };
+    return { day: `${fullYear(year, now, when)}-${two(month)}-${two(dayOfMonth)}`, taken: false };
   }
   const month = MONTH.exec(cell);
   if (month) return { day: `${month[2]!}-${two(month[1]!)}-01`, taken: true };

@@ -21,12 +21,15 @@ import {
   type StatusChange,
   type Versioned,
   type DoneToMany,
+  type FitPage,
+  type Vocabulary,
   manyThings,
   type ManyThings,
 } from '@bright-keeper/contract';
 import { Controller, Get, Header, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
+import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
 
@@ -38,6 +41,7 @@ export class GearController {
   constructor(
     private readonly gear: GearService,
     private readonly imports: ImportService,
+    private readonly fitting: FittingService,
   ) {}
 
   @Get()
@@ -50,6 +54,18 @@ export class GearController {
   @Route({ summary: 'Put a thing on the shelf', does: ['added', 'thing'], body: itemInput, answers: 201 })
   add(@CheckedBody(itemInput) input: ItemInput): Promise<Item> {
     return this.gear.add(input);
+  }
+
+  @Get('vocabulary')
+  @Route({ summary: 'The words the shelf uses already: tags, makers, mounts, shops' })
+  vocabulary(): Promise<Vocabulary> {
+    return this.fitting.vocabulary();
+  }
+
+  @Get('fit')
+  @Route({ summary: 'What goes on what by mount and thread, and the fewest step rings to add' })
+  fit(): Promise<FitPage> {
+    return this.fitting.page();
   }
 
   @Get('export.csv')

@@ -4,6 +4,7 @@ import { AgendaModule } from '../agenda/index.js';
 import { SettingsModule } from '../settings/index.js';
 import { PlaceModule, StayModule } from '../places/index.js';
 import { GearController } from './gear.controller.js';
+import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { GearTablesModule } from '../gear/index.js';
 import { ImportService } from './import.service.js';
@@ -11,7 +12,7 @@ import { ImportService } from './import.service.js';
 @Module({
   imports: [AgendaModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
   controllers: [GearController],
-  providers: [GearService, ImportService],
+  providers: [FittingService, GearService, ImportService],
   exports: [GearTablesModule, GearService],
 })
 export class GearModule {}

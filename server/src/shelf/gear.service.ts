@@ -13,7 +13,7 @@ import {
   type ShelfQuery,
   type StatusChange,
 } from '@bright-keeper/contract';
-import { care, type schedule, MS_PER_DAY } from '@bright-keeper/core';
+import { care, gear, type schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { readCursor, writeCursor, problem } from '../http/index.js';
@@ -22,6 +22,7 @@ import { AgendaService, type ThingDuties } from '../agenda/index.js';
 import { SettingsService } from '../settings/index.js';
 import { StayRepository } from '../places/index.js';
 import { JournalRepository } from '../journal/index.js';
+import { FittingService } from './fitting.service.js';
 import { GearRepository, type FirstDue, OpenWorkRepository, VerdictsService } from '../gear/index.js';
 
 const YEAR_DAYS = 365;
@@ -31,11 +32,19 @@ const NEIGHBOUR_DAYS = 84;
 /** What its last look asks for is told by its verdict, what was begun by its own row: the rest falls due. */
 const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' && facts.says !== 'open-work';
 
-/** The names of the fields in which two versions of a thing differ. */
-const changedFields = (before: Item, after: ItemInput): string[] =>
-  (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter(
-    (field) => JSON.stringify(before[field]) !== JSON.stringify(after[field]),
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** The names of the fields and particulars in which two versions of a thing differ, and what stood in the latter before. */
+function changesOf(before: Item, after: ItemInput & { particulars: gear.Particulars }): Pick<Edited, 'changed' | 'was'> {
+  const fields = (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter((field) => !isSame(before[field], after[field]));
+  const told = gear.PARTICULAR_IDS.filter((id) => !isSame(before.particulars[id], after.particulars[id]));
+  const was: gear.Particulars = Object.fromEntries(
+    told.flatMap((id) => (before.particulars[id] === undefined ? [] : [[id, before.particulars[id]]])),
   );
+  return { changed: [...fields, ...told], ...(Object.keys(was).length > 0 ? { was } : {}) };
+}
+
+type Edited = Extract<LogData, { kind: 'edited' }>;
 
 @Injectable()
 export class GearService {
@@ -48,6 +57,7 @@ export class GearService {
     private readonly stays: StayRepository,
     private readonly settings: SettingsService,
     private readonly verdicts: VerdictsService,
+    private readonly fitting: FittingService,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -62,7 +72,14 @@ export class GearService {
   /** Puts many things on the shelf in the caller's transaction, and says so in the journal. */
   async insertAll(db: Db, inputs: readonly ItemInput[], how: 'added' | 'imported'): Promise<string[]> {
     const at = this.clock.now();
-    const rows = inputs.map((input) => ({ ...input, name: input.name.trim(), id: this.ids.next(), createdAt: at, updatedAt: at }));
+    const rows = inputs.map((input) => ({
+      ...input,
+      particulars: input.particulars ?? {},
+      name: input.name.trim(),
+      id: this.ids.next(),
+      createdAt: at,
+      updatedAt: at,
+    }));
     await this.repository.insert(db, rows);
     await this.journal.addForThings(
       db,
@@ -93,13 +110,14 @@ export class GearService {
     const { db } = this.database;
     const found = await this.get(db, id);
     const duties = this.agenda.ofThings(db, [found]);
-    const [of, [item], open, touches, place, neighbours] = await Promise.all([
+    const [of, [item], open, touches, place, neighbours, fitting] = await Promise.all([
       duties.then((all) => all.get(id)),
       this.withStates(db, [found], duties),
       this.openWork.of(db, id),
       this.touches(db, found),
       this.stays.current(db, id),
       found.status === 'quarantined' ? this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
+      this.fitting.of(db, found),
     ]);
     return {
       ...item!,
@@ -107,6 +125,7 @@ export class GearService {
       away: of?.away ?? null,
       noted: of?.noted ?? [],
       ...touches,
+      ...fitting,
       place,
       neighbours,
       openTeardownId: open.teardown,
@@ -121,9 +140,12 @@ export class GearService {
 
   /** Edits a thing in the caller's transaction. @param before as whoever edits it has seen it. */
   async updateIn(db: Db, before: Item, given: ItemInput): Promise<Item> {
-    const input = { ...given, name: given.name.trim() };
-    const changed = changedFields(before, input);
-    const item = await this.change(db, before.id, before.version, input, { kind: 'edited', changed });
+    // Whoever says nothing of its particulars takes nothing from them but what another kind does not have.
+    const particulars = given.particulars ?? gear.ofKind(given.kind, before.particulars);
+    const input = { ...given, particulars, name: given.name.trim() };
+    const changes = changesOf(before, input);
+    const { changed } = changes;
+    const item = await this.change(db, before.id, before.version, input, { kind: 'edited', ...changes });
     await this.repository.dropStatesBeyond(db, item.id, care.surfacesOf(item.kind, item.traits));
     if (changed.includes('traits') || changed.includes('kind')) await this.verdicts.judge(db, item);
     return item;

@@ -1,4 +1,4 @@
-import { routes, type Item, type ItemPage, type Shelf } from '@bright-keeper/contract';
+import { routes, type Item, type ItemPage, type Log, type Shelf } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Database } from '../db/index.js';
@@ -35,6 +35,11 @@ describe('putting a thing on the shelf', () => {
     ['half a year', { traits: { yearMade: 1957.5 } }, 'traits.yearMade', /whole number/],
     ['a day that does not exist', { acquiredOn: '2026-02-30' }, 'acquiredOn', /not a day of the calendar/],
     ['an unknown key', { colour: 'black' }, 'colour', /not known here/],
+    ['a particular of another kind', { particulars: { takesMount: 'Arc' } }, 'particulars.takesMount', /not known here/],
+    ['a serial number of blanks', { particulars: { serial: '  ' } }, 'particulars.serial', /something to read/],
+    ['one tag twice', { particulars: { tags: ['Kit', 'kit'] } }, 'particulars.tags.1', /twice|unique|already/i],
+    ['a thread of a bucket', { particulars: { threadMm: 400 } }, 'particulars.threadMm', /At most 200/],
+    ['a weight below nothing', { particulars: { massG: -3 } }, 'particulars.massG', /At least/],
   ])('refuses %s and names the field', async (_, change, field, message) => {
     const { body, headers } = await t.http
       .post(routes.gear)
@@ -52,6 +57,55 @@ describe('putting a thing on the shelf', () => {
     expect((await t.http.get('/api/attic').expect(404)).body.code).toBe('not-found');
     expect((await t.http.get(routes.item('01980000-0000-7000-8000-000000000000')).expect(404)).body.code).toBe('item-not-found');
     expect((await t.http.get(routes.item('one')).expect(400)).body.fields.id).toMatch(/id/);
+  });
+});
+
+describe('the particulars of a thing', () => {
+  const told = { maker: 'Corvane', serial: 'K 11-204', tags: ['kit'], threadMm: 52, insuredFor: 900 };
+  const put = (item: Item, change: object) =>
+    t.http
+      .put(routes.item(item.id))
+      .send({ ...lens, name: item.name, version: item.version, ...change })
+      .expect(200);
+  const log = async (id: string) => ((await t.http.get(routes.itemLog(id))).body as Log).entries.map((e) => e.data);
+
+  it('are kept, changed, and what stood there before is told by its log', async () => {
+    const item = await t.add('Told lens', { particulars: told });
+    expect(item.particulars).toEqual(told);
+    const { insuredFor: _, ...rest } = told;
+    const { body } = await put(item, { particulars: { ...rest, insuredFor: 1200, paid: 450 } });
+    expect((body as Item).particulars).toMatchObject({ insuredFor: 1200, paid: 450 });
+    expect((await log(item.id))[0]).toEqual({ kind: 'edited', changed: ['paid', 'insuredFor'], was: { insuredFor: 900 } });
+  });
+
+  it('stay where an edit says nothing of them, but for those another kind does not have', async () => {
+    const item = await t.add('Silent edit', { particulars: { ...told, mount: 'Arc' } });
+    const kept = (await put(item, {})).body as Item;
+    expect(kept.particulars).toEqual({ ...told, mount: 'Arc' });
+    const filter = (await put(kept, { kind: 'filter' })).body as Item;
+    expect(filter.particulars).toEqual(told);
+    expect((await log(item.id))[0]).toMatchObject({ changed: ['kind', 'mount'], was: { mount: 'Arc' } });
+    expect(((await put(filter, { kind: 'filter', particulars: {} })).body as Item).particulars).toEqual({});
+  });
+
+  it('find it: by a piece of its serial, its maker, a tag, or where it lies; and not by what a field is called', async () => {
+    const item = await t.add('Sought one', { particulars: { maker: 'Zephyrine', serial: 'QQ-778-41', tags: ['glen shoot'] } });
+    const place = await t.addPlace({ name: 'Larch chest' });
+    await t.http.put(routes.itemPlace(item.id)).send({ placeId: place.id }).expect(200);
+    for (const search of ['778-4', 'zephy', 'glen', 'larch']) expect(await names(`?search=${search}`), search).toEqual(['Sought one']);
+    for (const search of ['insuredFor', 'maker']) expect(await names(`?search=${search}`), search).toEqual([]);
+    expect(await names('?tag=GLEN%20shoot')).toEqual(['Sought one']);
+    expect(await names('?tag=glen')).toEqual([]);
+    await t.http.put(routes.itemPlace(item.id)).send({ placeId: null }).expect(200);
+    expect(await names('?search=larch')).toEqual([]);
+  });
+
+  it('say where another thing has its serial number', async () => {
+    const one = await t.add('First of a number', { particulars: { serial: 'Z 1' } });
+    const two = await t.add('Second of a number', { particulars: { serial: 'z-1' } });
+    await t.add('Other number', { particulars: { serial: 'Z 2' } });
+    const page = (await t.http.get(routes.item(one.id))).body as ItemPage;
+    expect(page.sameSerial).toEqual([{ id: two.id, name: 'Second of a number' }]);
   });
 });
 

@@ -9,7 +9,7 @@ import {
   type ImportTarget,
   type Item,
 } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import { type care, gear } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { problem } from '../http/index.js';
@@ -17,9 +17,11 @@ import { readCsv, writeCsv, type CsvFile } from './csvFile.js';
 import { GearRepository } from '../gear/index.js';
 import { GearService } from './gear.service.js';
 import { MoveService, PlaceService, StayRepository } from '../places/index.js';
-import { Clock, grouped } from '../platform/index.js';
+import { Clock } from '../platform/index.js';
 import { orderOf } from './cells.js';
-import { guessMapping, readRow, shelfKey, type ReadAgainst, type ReadRow } from './importRows.js';
+import { guessMapping } from './headings.js';
+import { readRow, type ReadAgainst, type ReadRow } from './importRows.js';
+import { takingFrom } from './listAgain.js';
 
 /** How many rows a preview shows of each sort. */
 const GOOD_SHOWN = 20;
@@ -29,6 +31,11 @@ const MOST_ROWS = 50_000;
 
 const cellOf = (item: Item, placeName: string, target: ImportTarget): unknown => {
   if (target === 'place') return placeName;
+  const particular = gear.PARTICULAR_IDS.find((id) => id === target);
+  if (particular) {
+    const told = item.particulars[particular];
+    return Array.isArray(told) ? told.join(', ') : (told ?? '');
+  }
   if (!target.startsWith('trait:')) return item[target as 'name' | 'kind' | 'notes' | 'acquiredOn'] ?? '';
   const value = item.traits[target.slice(6) as care.TraitId];
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
@@ -106,8 +113,8 @@ export class ImportService {
         detail: `The file has ${file.rows.length} rows; split it into files of at most ${MOST_ROWS}.`,
       });
     const mapping = given ?? guessMapping(file.columns);
-    const daysIn = mapping.acquiredOn;
-    const { order, ambiguous } = orderOf(daysIn === undefined ? [] : file.rows.map((r) => r.cells[daysIn] ?? ''));
+    const daysIn = [mapping.acquiredOn, mapping.warrantyUntil].filter((column) => column !== undefined);
+    const { order, ambiguous } = orderOf(daysIn.flatMap((column) => file.rows.map((r) => r.cells[column] ?? '')));
     const against: ReadAgainst = {
       mapping,
       corrections,
@@ -123,17 +130,9 @@ export class ImportService {
   private async whatIsThere(db: Db): Promise<Pick<ReadAgainst, 'places' | 'take'>> {
     const [items, open, places] = await Promise.all([this.repository.all(db), this.stays.open(db), this.places.all(db)]);
     const placeOf = new Map(open.map((s) => [s.itemId, s.placeId]));
-    const shelf = grouped(items, shelfKey);
-    const taken = new Map<string, number>();
     return {
       places: new Map(places.map(({ id, name }) => [name.trim().toLowerCase(), { id, name }])),
-      take: (key) => {
-        const n = taken.get(key) ?? 0;
-        const item = shelf.get(key)?.[n];
-        if (!item) return null;
-        taken.set(key, n + 1);
-        return { ...item, placeId: placeOf.get(item.id) ?? null };
-      },
+      take: takingFrom(items.map((item) => ({ ...item, placeId: placeOf.get(item.id) ?? null }))),
     };
   }
 }

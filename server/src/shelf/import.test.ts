@@ -116,6 +116,64 @@ describe('a gear list from CSV', () => {
     expect(shelf.items.find((i) => i.name === 'again ONE')!.notes).toBe('sharp');
   });
 
+  it('takes an inventory: maker, serial, mount, thread, weight, tags and what was paid, as people write them', async () => {
+    const file =
+      'Hersteller;Modell;Seriennr;Typ;Anschluss;Filtergewinde;Gewicht;Schlagworte;Kaufpreis;Garantie bis;Zustand;Händler\n' +
+      'Corvane;35/2;K 11-204;Objektiv;Arc;⌀ 52 mm;310 g;Reise, studio;1.250,00 €;12.03.31;as new;Flohmarkt\n' +
+      'Orrery;M 2;0099;mirrorless body;Arc;;650 g;;;;;\n';
+    const p = await preview(file.replace('Seriennr', 'Seriennummer'));
+    expect(p.mapping).toMatchObject({ maker: 'Hersteller', serial: 'Seriennummer', mount: 'Anschluss', paid: 'Kaufpreis' });
+    // Where no column is called a name, the model is one.
+    expect(p.mapping.name).toBe('Modell');
+    expect(p.rows.map((r) => [r.fate, r.input?.name, r.input?.particulars])).toEqual([
+      [
+        'new',
+        '35/2',
+        {
+          maker: 'Corvane',
+          serial: 'K 11-204',
+          mount: 'Arc',
+          threadMm: 52,
+          massG: 310,
+          tags: ['Reise', 'studio'],
+          paid: 1250,
+          warrantyUntil: '2031-03-12',
+          condition: 'as-new',
+          boughtFrom: 'Flohmarkt',
+        },
+      ],
+      // A body takes the mount a lens goes on.
+      ['new', 'M 2', { maker: 'Orrery', serial: '0099', takesMount: 'Arc', massG: 650 }],
+    ]);
+  });
+
+  it('names a thing by maker and model where nothing else does, and sets aside a mount of a filter', async () => {
+    const mapping = { maker: 'Brand', model: 'Model', kind: 'Type', mount: 'Mount' };
+    const p = await preview('Brand,Model,Type,Mount\nCorvane,Polariser 52,filter,Arc\n', { mapping });
+    expect(p.rows[0]).toMatchObject({
+      input: { name: 'Corvane Polariser 52', particulars: { maker: 'Corvane', model: 'Polariser 52' } },
+      told: { Mount: expect.stringMatching(/left out.*filter/) },
+    });
+  });
+
+  it('says what is no weight, no condition and no day, and lets it be corrected there', async () => {
+    const file = 'name,kind,weight,condition,warranty\nHeavy one,lens,heavy,shiny,soon\n';
+    expect((await preview(file)).rows[0]!.wrong).toEqual(['massG', 'condition', 'warrantyUntil']);
+    const right = { 2: { massG: '1,2', condition: 'worn', warrantyUntil: '' } };
+    expect((await preview(file, { corrections: right })).rows[0]!.input!.particulars).toEqual({ massG: 1.2, condition: 'worn' });
+  });
+
+  it('knows a thing again by its serial number, however it is named now, and none by its name that has another number', async () => {
+    await confirm('name,kind,serial\nTwin,lens,AB-1\nTwin,lens,AB-2\n').expect(201, { imported: 2, updated: 0, same: 0, leftOut: 0 });
+    const again = 'name,kind,serial\nTwin the second,lens,ab 2\nTwin,lens,AB-3\nTwin,filter,AB-1\n';
+    expect((await preview(again)).rows.map((r) => r.fate)).toEqual(['update', 'new', 'new']);
+    await confirm(again).expect(201, { imported: 2, updated: 1, same: 0, leftOut: 0 });
+    const shelf = (await t.http.get(`${routes.gear}?search=Twin`)).body as Shelf;
+    expect(shelf.items.map((i) => `${i.name}, ${i.kind}, ${i.particulars.serial}`)).toEqual(
+      expect.arrayContaining(['Twin, lens, AB-1', 'Twin the second, lens, ab 2', 'Twin, lens, AB-3', 'Twin, filter, AB-1']),
+    );
+  });
+
   it('leaves what is in quarantine apart, whatever place a list still gives it', async () => {
     await t.addPlace({ name: 'Shared box' });
     const file = 'name,kind,place\nSick one,lens,Shared box\n';

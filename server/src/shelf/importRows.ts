@@ -1,6 +1,5 @@
 import {
   fieldsOf,
-  IMPORT_TARGETS,
   itemInput,
   JOI_OPTIONS,
   type ImportCorrections,
@@ -10,101 +9,9 @@ import {
   type Item,
   type ItemInput,
 } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, gear } from '@bright-keeper/core';
+import { bare } from './headings.js';
 import { isNo, readDay, readNumber, readYesNo, type DayOrder } from './cells.js';
-
-/** Words people write over such columns, besides our own names for them. */
-const OTHER_HEADINGS: Partial<Record<ImportTarget, string[]>> = {
-  name: [
-    'item',
-    'title',
-    'model',
-    'lens',
-    'thing',
-    'description',
-    'bezeichnung',
-    'titel',
-    'titre',
-    'título',
-    'gegenstand',
-    'what',
-    'gerät',
-    'modell',
-    'nom',
-    'désignation',
-    'modèle',
-    'nombre',
-    'modelo',
-    'objeto',
-  ],
-  kind: ['type', 'category', 'class', 'art', 'typ', 'kategorie', 'genre', 'catégorie', 'tipo', 'clase', 'categoría'],
-  notes: ['note', 'remark', 'remarks', 'comment', 'comments', 'notizen', 'bemerkung', 'bemerkungen', 'remarque', 'notas', 'observaciones'],
-  acquiredOn: [
-    'acquired',
-    'acquired on',
-    'bought',
-    'bought on',
-    'purchased',
-    'purchase date',
-    'date',
-    'since',
-    'gekauft',
-    'gekauft am',
-    'kaufdatum',
-    'datum',
-    'achete le',
-    'acheté le',
-    'achat',
-    'date d achat',
-    'comprado',
-    'fecha',
-    'fecha de compra',
-  ],
-  place: [
-    'place',
-    'location',
-    'where',
-    'stored in',
-    'storage',
-    'kept in',
-    'ort',
-    'lagerort',
-    'lieu',
-    'emplacement',
-    'rangement',
-    'lugar',
-    'ubicación',
-  ],
-  'trait:yearMade': ['year', 'made', 'baujahr', 'jahr', 'année', 'annee', 'año', 'ano'],
-  'trait:value': ['price', 'worth', 'preis', 'wert', 'prix', 'valeur', 'precio', 'valor'],
-};
-
-const traitOf = (target: ImportTarget): care.TraitId | null => (target.startsWith('trait:') ? (target.slice(6) as care.TraitId) : null);
-const bare = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
-function headingsFor(target: ImportTarget): string[] {
-  const trait = traitOf(target);
-  const own = trait ? [trait, care.TRAITS[trait].name] : [target];
-  return [target, ...own, ...(OTHER_HEADINGS[target] ?? [])].map(bare);
-}
-
-/** The column for each target, by the words over it; each column is taken once. */
-export function guessMapping(columns: readonly string[]): ImportMapping {
-  const free = new Set(columns);
-  const mapping: ImportMapping = {};
-  for (const target of IMPORT_TARGETS) {
-    const names = headingsFor(target);
-    const column = [...free].find((c) => names.includes(bare(c)));
-    if (!column) continue;
-    mapping[target] = column;
-    free.delete(column);
-  }
-  return mapping;
-}
 
 const KIND_WORDS = new Map<string, care.ItemKind>(
   care.ITEM_KINDS.flatMap((kind) => [kind, care.KINDS[kind].name, care.KINDS[kind].plural].map((word) => [bare(word), kind] as const)),
@@ -125,12 +32,9 @@ export type ReadAgainst = {
   now: Date;
   /** By their names in small letters. */
   places: ReadonlyMap<string, { id: string; name: string }>;
-  /** What stands on the shelf under this `shelfKey` and no row before has taken for its own; null where there is none. */
-  take: (key: string) => OnShelf | null;
+  /** What stands on the shelf that this row is of, and no row before has taken for its own; null where there is none. */
+  take: (input: ItemInput) => OnShelf | null;
 };
-
-/** Things of one name and kind are one thing where a list comes again. */
-export const shelfKey = ({ name, kind }: Pick<ItemInput, 'name' | 'kind'>): string => `${kind}/${name.trim().toLowerCase()}`;
 
 /** A cell as the trait's type; what cannot be read stays text, so that the schema names it. */
 function readTrait(trait: care.TraitId, cell: string): unknown {
@@ -139,6 +43,24 @@ function readTrait(trait: care.TraitId, cell: string): unknown {
   if (facts.input === 'choice') return cell.toLowerCase().replaceAll(' ', '-');
   return readYesNo(cell);
 }
+
+/** A cell as the particular's type; what cannot be read stays text, so that the schema names it. */
+function readParticular(id: gear.ParticularId, cell: string, { dayOrder, now }: ReadAgainst): unknown {
+  const { input } = gear.particularFacts(id);
+  if (input === 'number') return readNumber(cell);
+  if (input === 'choice') return cell.toLowerCase().replaceAll(' ', '-');
+  if (input === 'day') return readDay(cell, dayOrder, now, 'may-be-ahead').day;
+  if (input === 'words')
+    return cell
+      .split(/[,;|]/)
+      .map((word) => word.trim())
+      .filter((word) => word !== '');
+  return cell.replace(/\s+/g, ' ');
+}
+
+/** One column for all mounts: of what only takes one, it is that. */
+const particularMeant = (id: gear.ParticularId, kind: care.ItemKind): gear.ParticularId =>
+  id === 'mount' && !gear.particularsOf(kind).includes('mount') ? 'takesMount' : id;
 
 /** The kind as it is written, else as the words of the row tell, else as the keeper said for those. */
 function kindOf(written: string, name: string, defaultKind: care.ItemKind | null): { kind: unknown; isGuessed: boolean } {
@@ -150,7 +72,10 @@ function kindOf(written: string, name: string, defaultKind: care.ItemKind | null
 }
 
 /** Errors by the heading of the column they came from, so that the person finds the cell. */
-const targetOf = (field: string): ImportTarget => (field.startsWith('traits.') ? `trait:${field.slice(7)}` : field) as ImportTarget;
+const targetOf = (field: string): ImportTarget => {
+  const [part, name] = field.split('.');
+  return (part === 'traits' ? `trait:${name}` : part === 'particulars' ? name : part) as ImportTarget;
+};
 
 /** A row, and the thing it is of where that is there already. */
 export type ReadRow = ImportRow & { there: OnShelf | null };
@@ -164,16 +89,28 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
   const heading = (target: ImportTarget): string => mapping[target] ?? target;
   const told: Record<string, string> = {};
 
-  const { kind, isGuessed } = kindOf(cell('kind'), cell('name'), against.defaultKind);
+  // A list with a maker and a model has no name besides.
+  const name = cell('name') || [cell('maker'), cell('model')].filter((word) => word !== '').join(' ');
+  const { kind, isGuessed } = kindOf(cell('kind'), name, against.defaultKind);
   const knownKind = care.ITEM_KINDS.find((k) => k === kind);
+  // A column for all kinds is empty or "no" where a kind has no such thing; what says more is set aside and told.
+  const setAside = (target: ImportTarget) => {
+    if (knownKind && !isNo(cell(target)))
+      told[heading(target)] = `“${cell(target)}” was left out: nothing is asked of it for a ${care.kindFacts(knownKind).name}.`;
+  };
   const traits: Record<string, unknown> = {};
   for (const trait of care.TRAIT_IDS) {
     const target = `trait:${trait}` as const;
-    const text = cell(target);
-    if (text === '') continue;
-    if (!knownKind || care.traitsOf(knownKind).includes(trait)) traits[trait] = readTrait(trait, text);
-    // A column for all kinds is empty or "no" where a kind has no such trait; what says more is set aside and told.
-    else if (!isNo(text)) told[heading(target)] = `“${text}” was left out: nothing is asked of it for a ${care.kindFacts(knownKind).name}.`;
+    if (cell(target) === '') continue;
+    if (!knownKind || care.traitsOf(knownKind).includes(trait)) traits[trait] = readTrait(trait, cell(target));
+    else setAside(target);
+  }
+  const particulars: Record<string, unknown> = {};
+  for (const target of gear.PARTICULAR_IDS) {
+    if (cell(target) === '') continue;
+    const id = knownKind ? particularMeant(target, knownKind) : target;
+    if (!knownKind || gear.particularsOf(knownKind).includes(id)) particulars[id] ??= readParticular(id, cell(target), against);
+    else setAside(target);
   }
   const acquired = cell('acquiredOn');
   const { day, taken } = readDay(acquired, dayOrder, now);
@@ -182,7 +119,7 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
   if (cell('place') !== '' && !place)
     told[heading('place')] = `“${cell('place')}” is no place of yours: it is put nowhere. Make the place first, or move it later.`;
 
-  const draft = { name: cell('name'), kind, traits, notes: cell('notes'), acquiredOn: acquired === '' ? null : day };
+  const draft = { name, kind, traits, particulars, notes: cell('notes'), acquiredOn: acquired === '' ? null : day };
   const checked = itemInput.validate(draft, JOI_OPTIONS);
   const row = { line, cells, place, isKindGuessed: isGuessed, told, there: null };
   if (checked.error) {
@@ -195,7 +132,7 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
       wrong: fields.map(([target]) => target),
     };
   }
-  const there = against.take(shelfKey(checked.value));
+  const there = against.take(checked.value);
   // What has fungus is not put with the others because a list still says so.
   const isApart = place !== null && there?.status === 'quarantined';
   if (isApart) told[heading('place')] = `It is in quarantine and stays apart, not in ${place.name}.`;
@@ -206,18 +143,20 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
 }
 
 /** What is there, with what the list says of it: a cell that is empty takes nothing away. */
-const merged = (there: Item, { name, kind, traits, notes, acquiredOn }: ItemInput): ItemInput => ({
+const merged = (there: Item, { name, kind, traits, particulars, notes, acquiredOn }: ItemInput): ItemInput => ({
   name,
   kind,
   traits: { ...there.traits, ...traits },
+  particulars: { ...there.particulars, ...particulars },
   notes: notes || there.notes,
   acquiredOn: acquiredOn ?? there.acquiredOn,
 });
 
-const sorted = (traits: care.Traits): string => JSON.stringify(Object.entries(traits).sort(([a], [b]) => a.localeCompare(b)));
+const sorted = (told: object): string => JSON.stringify(Object.entries(told).sort(([a], [b]) => a.localeCompare(b)));
 const isChanged = (there: OnShelf, input: ItemInput, place: { id: string } | null): boolean =>
   there.name !== input.name ||
   there.notes !== input.notes ||
   there.acquiredOn !== input.acquiredOn ||
   sorted(there.traits) !== sorted(input.traits) ||
+  sorted(there.particulars) !== sorted(input.particulars ?? {}) ||
   (place !== null && place.id !== there.placeId);

@@ -82,7 +82,8 @@ describe.each(SCHEMAS.slice(0, -1))('a household kept under %s', (name) => {
     await migrate(db, SCHEMAS.slice(at + 1));
     // What the last program kept is as this one would keep it.
     const rewritten = await rewriteOldDocuments(db.db, DOCUMENTS);
-    expect(rewritten, `${rewritten} rewritten`).toBeGreaterThan(0);
+    // Since the seventh schema documents are what they were: only columns came.
+    expect(rewritten > 0, `${rewritten} rewritten`).toBe(name < '0007');
     expect(await rewriteOldDocuments(db.db, DOCUMENTS), 'a second time').toBe(0);
   });
   afterAll(() => db.close());

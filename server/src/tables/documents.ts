@@ -1,5 +1,5 @@
 import { CHOSEN_SCHOOLS_DOCUMENT, EVENTS_DOCUMENT, PLAN_DOCUMENT, REQUEST_DOCUMENT, STAGES_DOCUMENT } from './care.documents.js';
-import { BECAUSE_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
+import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 import { ANSWERS_DOCUMENT } from './inspection.documents.js';
 import { JOURNAL_DOCUMENT } from './journal.documents.js';
 import {
@@ -24,6 +24,7 @@ const lies = <T>(table: string, column: string, kind: DocumentKind<T>, key: read
 /** Every document that is kept, and where. */
 export const DOCUMENTS: readonly DocumentColumn[] = [
   lies('item', 'traits', TRAITS_DOCUMENT),
+  lies('item', 'particulars', PARTICULARS_DOCUMENT),
   lies('surface_state', 'because', BECAUSE_DOCUMENT, ['item_id', 'surface']),
   lies('journal_entry', 'data', JOURNAL_DOCUMENT),
   lies('rhythm', 'rhythm', RHYTHM_DOCUMENT),

@@ -1,9 +1,17 @@
-import { care, inspection } from '@bright-keeper/core';
-import { traitsDocument, BECAUSE } from '@bright-keeper/contract';
+import { care, type gear, inspection } from '@bright-keeper/core';
+import { particularsDocument, traitsDocument, BECAUSE } from '@bright-keeper/contract';
 import { defineDocument } from '../db/index.js';
 
 /** What is known of a thing that changes advice. */
 export const TRAITS_DOCUMENT = defineDocument<care.Traits>({ name: 'item.traits', version: 1, schema: traitsDocument, upgrades: {} });
+
+/** What the inventory holds of a thing besides. */
+export const PARTICULARS_DOCUMENT = defineDocument<gear.Particulars>({
+  name: 'item.particulars',
+  version: 1,
+  schema: particularsDocument,
+  upgrades: {},
+});
 
 /** A surface as version 1 kept it: its reason was a sentence. The thing and the schools came beside it. */
 export type SurfaceStateV1 = {

@@ -1,8 +1,9 @@
-import type { care } from '@bright-keeper/core';
+import type { care, gear } from '@bright-keeper/core';
 import type { ItemStatus } from '@bright-keeper/contract';
+import { sql } from 'drizzle-orm';
 import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
 import { instant, document } from '../db/index.js';
-import { BECAUSE_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
+import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 
 export const items = pgTable(
   'item',
@@ -12,6 +13,9 @@ export const items = pgTable(
     name: text().notNull(),
     kind: text().$type<care.ItemKind>().notNull(),
     traits: document('traits', TRAITS_DOCUMENT).notNull(),
+    particulars: document<gear.Particulars>('particulars', PARTICULARS_DOCUMENT)
+      .notNull()
+      .default(sql`'{"v":1,"data":{}}'::jsonb`),
     notes: text().notNull(),
     acquiredOn: date('acquired_on', { mode: 'string' }),
     status: text().$type<ItemStatus>().notNull().default('in-use'),

@@ -3,6 +3,9 @@ export const keys = {
   today: ['today'] as const,
   shelf: ['gear', 'shelf'] as const,
   wholeShelf: ['gear', 'shelf', 'whole'] as const,
+  // With the shelf, since every thing on it may say something of them.
+  vocabulary: ['gear', 'shelf', 'vocabulary'] as const,
+  fit: ['gear', 'shelf', 'fit'] as const,
   shelfBy: (filters: object) => ['gear', 'shelf', filters] as const,
   item: (id: string) => ['gear', 'item', id] as const,
   log: (id: string) => ['gear', 'log', id] as const,

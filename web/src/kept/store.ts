@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { WAITING_VERSION, type Waiting } from './waiting';
 
-/** The last answer to an address, and when it came, ms. */
+/** The last answer to an address, and when it came, ms; the address after the shape of answers it was kept in. */
 export type Answer = { address: string; body: unknown; atMs: number };
 
 interface Schema extends DBSchema {
@@ -12,6 +12,13 @@ interface Schema extends DBSchema {
 /** The database of this browser. */
 export const STORE = 'bright-keeper kept';
 const VERSION = 1;
+
+/**
+ * Goes up whenever the pages come to ask more of an answer than one of before has: what an earlier program kept is a copy,
+ * and not looked at any more.
+ */
+const ANSWERS_SHAPE = 2;
+const keyOf = (address: string): string => `${ANSWERS_SHAPE} ${address}`;
 
 /** What this browser keeps, in its own database: answers of the household, and what waits to be carried over to it. */
 export class Store {
@@ -28,16 +35,16 @@ export class Store {
   }
 
   answer(address: string): Promise<Answer | undefined> {
-    return this.db.get('answers', address);
+    return this.db.get('answers', keyOf(address));
   }
 
   /** Without reading it: every call asks. */
   async hasAnswer(address: string): Promise<boolean> {
-    return (await this.db.getKey('answers', address)) !== undefined;
+    return (await this.db.getKey('answers', keyOf(address))) !== undefined;
   }
 
   async putAnswer(answer: Answer): Promise<void> {
-    await this.db.put('answers', answer);
+    await this.db.put('answers', { ...answer, address: keyOf(answer.address) });
   }
 
   /** @param ms moment before which they came. */

@@ -1,4 +1,4 @@
-/** What a chart is given, told in words: see `setup.ts`. */
+/** What a chart is given, told in words: see `vitest.config.ts`. */
 type Drawn = {
   data: { datasets: readonly { label: string; data: readonly unknown[] }[] };
   options: { plugins: { annotation: { annotations: Record<string, unknown> } } };

@@ -1,9 +1,4 @@
 import { configure, getConfig } from '@testing-library/react';
-import { vi } from 'vitest';
-
-// A canvas cannot be drawn on here: what it is given is told instead. The browser tests draw it. It is for all tests at once,
-// since they share what was loaded: a chart that one of them drew would be drawn for the next.
-vi.mock('react-chartjs-2', () => import('./drawnChart'));
 
 // No test is about time, and a machine may be busy with others.
 configure({ asyncUtilTimeout: 20_000 });

@@ -1,9 +1,18 @@
 import { ChevronDown } from 'lucide-react';
 import { useId, useState, type ReactNode } from 'react';
 
+type FoldProps = {
+  title: string;
+  aside?: string;
+  /** Something in it has to be seen, whether it was opened or not. */
+  mustShow?: boolean;
+  children: ReactNode;
+};
+
 /** One line that opens; what it holds is drawn when it does. */
-export function Fold({ title, aside, children }: { title: string; aside?: string; children: ReactNode }) {
-  const [open, setOpen] = useState(false);
+export function Fold({ title, aside, mustShow = false, children }: FoldProps) {
+  const [wasOpened, setOpen] = useState(false);
+  const open = wasOpened || mustShow;
   const held = useId();
   return (
     <div>

@@ -1,21 +1,31 @@
-import { care } from '@bright-keeper/core';
+import type { Item, ItemInput } from '@bright-keeper/contract';
+import { care, gear } from '@bright-keeper/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
-import { Button, ButtonLink, Failure, Page } from '../../ui/parts';
+import { failsAll } from '../../api/client';
+import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
 import { useStartLook } from '../inspection';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
-import { useAddItem } from './queries';
+import { ParticularFields } from './ParticularFields';
+import { useAddItem, useItem } from './queries';
 import { useItemForm } from './useItemForm';
 
 const NO_STATES: never[] = [];
 
+const EMPTY: ItemInput = { name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null, particulars: {} };
+/** The next of a kind: what two of them share is there already, what is of one alone is asked. */
+const nextOf = ({ name, kind, traits, particulars }: Item): ItemInput => ({
+  ...{ name, kind, traits, notes: '', acquiredOn: null },
+  particulars: gear.sharedWithTheNext(particulars),
+});
+
 /** Name, kind, and the traits that change advice: under twenty seconds, and the section grows as you tick. */
-export function AddItemPage() {
+function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
   const navigate = useNavigate();
   const add = useAddItem();
-  const [more, setMore] = useState(false);
-  const { form, kind, fields, changeKind, showProblem } = useItemForm({ name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null });
+  const [more, setMore] = useState(like !== null);
+  const { form, kind, fields, changeKind, showProblem } = useItemForm(start);
   const traits = form.watch('traits');
   const [params] = useSearchParams();
   const startLook = useStartLook();
@@ -32,17 +42,27 @@ export function AddItemPage() {
       : void navigate(`/gear/${itemId}`);
   const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => shown(item.id), onError: showProblem }));
   return (
-    <Page title="Put a thing on the shelf" sub="Name and kind are enough. The ticks change what Bright Keeper advises.">
+    <Page
+      title={like ? 'Put the next one on the shelf' : 'Put a thing on the shelf'}
+      sub={
+        like
+          ? `Like ${like}; its own number and what was paid for it are asked anew.`
+          : 'Name and kind are enough. The ticks change what Bright Keeper advises.'
+      }
+    >
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-8 lg:grid-cols-[3fr_2fr]">
         <div className="space-y-6">
           <NameField {...fields} />
           <KindField control={fields.control} onKind={changeKind} />
           <TraitFields kind={kind} form={fields} />
           {more ? (
-            <MoreFields {...fields} />
+            <>
+              <MoreFields {...fields} />
+              <ParticularFields kind={kind} form={fields} given={form.watch('particulars')} />
+            </>
           ) : (
             <Button look="quiet" onClick={() => setMore(true)}>
-              Add notes or the day it came
+              Add its number, mount, price, notes…
             </Button>
           )}
           {add.error && <Failure error={add.error} />}
@@ -60,4 +80,12 @@ export function AddItemPage() {
       </form>
     </Page>
   );
+}
+
+export function AddItemPage() {
+  const [params] = useSearchParams();
+  const like = useItem(params.get('like') ?? undefined);
+  if (!params.get('like')) return <AddForm start={EMPTY} like={null} />;
+  if (failsAll(like)) return <Failure error={like.error!} onRetry={() => void like.refetch()} />;
+  return like.data ? <AddForm key={like.data.id} start={nextOf(like.data)} like={like.data.name} /> : <Loading />;
 }

@@ -6,6 +6,7 @@ import { newerIn } from '../../api/http';
 import { useUpToDate } from '../../api/useOpened';
 import { Button, ButtonLink, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { KindField, MoreFields, NameField, TraitFields } from './ItemFields';
+import { ParticularFields } from './ParticularFields';
 import { useItem, useUpdateItem } from './queries';
 import { useItemForm } from './useItemForm';
 
@@ -13,8 +14,10 @@ function EditForm({ item }: { item: Item }) {
   const navigate = useNavigate();
   const update = useUpdateItem(item.id);
   const [version, setVersion] = useState(item.version);
-  const { name, kind: itemKind, traits, notes, acquiredOn } = item;
-  const { form, kind, fields, changeKind, takeRow, showProblem } = useItemForm({ name, kind: itemKind, traits, notes, acquiredOn });
+  const { name, kind: itemKind, traits, notes, acquiredOn, particulars } = item;
+  const { form, kind, fields, changeKind, takeRow, showProblem } = useItemForm({
+    ...{ name, kind: itemKind, traits, notes, acquiredOn, particulars },
+  });
   const save = (asVersion: number) =>
     form.handleSubmit((input) =>
       update.mutate({ ...input, version: asVersion }, { onSuccess: () => void navigate(`/gear/${item.id}`), onError: showProblem }),
@@ -48,6 +51,7 @@ function EditForm({ item }: { item: Item }) {
       <KindField control={fields.control} onKind={changeKind} />
       <TraitFields kind={kind} form={fields} />
       <MoreFields {...fields} />
+      <ParticularFields kind={kind} form={fields} given={form.watch('particulars')} />
       {update.error && !newer && <Failure error={update.error} />}
       <div className="flex gap-3">
         <Button look="filled" type="submit" disabled={update.isPending}>

@@ -7,7 +7,7 @@ import {
   type ImportRequest,
   type ImportTarget,
 } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, gear } from '@bright-keeper/core';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -22,6 +22,7 @@ const TARGET_WORDS: Record<string, string> = {
   notes: 'Notes',
   acquiredOn: 'Day it came',
   place: 'Where it lies',
+  ...Object.fromEntries(gear.PARTICULAR_IDS.map((id) => [id, gear.particularFacts(id).name])),
   ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
 };
 const DELIMITER_WORDS: Record<string, string> = { ',': 'commas', ';': 'semicolons', '\t': 'tabs', '|': 'bars' };

@@ -4,9 +4,10 @@ import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { useCurrency } from '../settings';
 import { toNumber } from '../../ui/toNumber';
+import { withUnit } from '../../ui/withUnit';
 import { choiceWords } from './words';
 
-type FormProps = {
+export type FormProps = {
   control: Control<ItemInput>;
   register: UseFormRegister<ItemInput>;
   errors: FieldErrors<ItemInput>;
@@ -46,7 +47,7 @@ export function Field({
   );
 }
 
-const invalid = (id: string, error: unknown) => (error ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` } : {});
+export const invalid = (id: string, error: unknown) => (error ? { 'aria-invalid': true, 'aria-describedby': `${id}-error` } : {});
 
 export function NameField({ register, errors }: FormProps) {
   return (
@@ -98,9 +99,6 @@ export function KindField({ control, onKind }: Pick<FormProps, 'control'> & { on
     />
   );
 }
-
-/** A name with the unit it is typed in; a sum with its currency. */
-const withUnit = (name: string, unit: string): string => (unit ? `${name}, ${unit}` : name);
 
 function TraitField({ trait, kind, form }: { trait: care.TraitId; kind: care.ItemKind; form: FormProps }) {
   const currency = useCurrency();

@@ -14,6 +14,7 @@ import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
 import { Exposure } from './Exposure';
 import { MissingCap } from './MissingCap';
+import { Fits, Particulars } from './Particulars';
 import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
@@ -54,6 +55,7 @@ function Housekeeping({ item }: { item: ItemPageData }) {
       {(setStatus.error ?? setArchived.error) && <Failure error={setStatus.error ?? setArchived.error} />}
       <div className="flex flex-wrap gap-2">
         <ButtonLink to={`/gear/${item.id}/edit`}>Edit</ButtonLink>
+        <ButtonLink to={`/gear/new?like=${item.id}`}>Another like it</ButtonLink>
         {!archived && (
           <Button
             disabled={setStatus.isPending}
@@ -188,6 +190,8 @@ export function ItemPage() {
             <DueList item={data} />
           </Section>
           <SensorDoors item={data} />
+          <Particulars item={data} />
+          <Fits item={data} />
           {data.notes && (
             <Section title="Notes">
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>

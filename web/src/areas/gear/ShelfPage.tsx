@@ -1,7 +1,7 @@
 import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
-import { Download, Plus, Upload } from 'lucide-react';
+import { Download, Plus, Puzzle, Upload } from 'lucide-react';
 import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
@@ -10,7 +10,7 @@ import { SearchField } from '../../ui/SearchField';
 import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
 import { NOTHING_CHOSEN, tapped, withAll, type Chosen } from './choosing';
-import { useShelf, type ShelfFilters } from './queries';
+import { useShelf, useVocabulary, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
 import { useChoices, withChoice } from '../../ui/choices';
 
@@ -19,7 +19,7 @@ const ManyBar = lazy(async () => ({ default: (await import('./ManyBar')).ManyBar
 /** As high as the bar, so that the shelf does not jump when it comes. */
 const BAR_SPACE = <div className="mb-4 h-33" />;
 
-const FILTER_KEYS = ['search', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
+const FILTER_KEYS = ['search', 'tag', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
 const filtersFrom = (params: URLSearchParams): ShelfFilters =>
   Object.fromEntries(FILTER_KEYS.flatMap((key) => (params.get(key) ? [[key, params.get(key)]] : [])));
 
@@ -42,6 +42,13 @@ function DueCell({ item }: { item: ShelfItem }) {
 const StatusNote = ({ item }: { item: ShelfItem }) =>
   item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null;
 
+const Tags = ({ item }: { item: ShelfItem }) =>
+  item.particulars.tags?.map((tag) => (
+    <span key={tag} className="ml-2 rounded bg-well px-1.5 py-0.5 text-sm text-soft">
+      {tag}
+    </span>
+  ));
+
 const COLUMNS: Columns<ShelfItem> = [
   {
     id: 'name',
@@ -54,6 +61,7 @@ const COLUMNS: Columns<ShelfItem> = [
           {item.name}
         </Link>
         <StatusNote item={item} />
+        <Tags item={item} />
       </>
     ),
   },
@@ -127,6 +135,7 @@ const ShelfCard = memo(({ item, index, measure, choosing }: ShelfCardProps) => (
       <span className="mt-1 block text-sm text-soft">
         {care.kindFacts(item.kind).name}
         <StatusNote item={item} />
+        <Tags item={item} />
       </span>
       <span className="block text-sm">
         <DueCell item={item} />
@@ -146,6 +155,13 @@ const SELECTS = [
   { key: 'sort', label: 'Sort', all: 'Sort: name', options: SORT_WORDS },
 ] as const;
 
+/** The tags there are; one that is asked for and gone is still named. */
+function tagSelect(tags: readonly { tag: string; things: number }[], asked: string | undefined) {
+  const all = asked && !tags.some(({ tag }) => tag === asked) ? [...tags, { tag: asked, things: 0 }] : tags;
+  const options: Record<string, string> = Object.fromEntries(all.map(({ tag, things }) => [tag, `${tag} (${things})`]));
+  return { key: 'tag', label: 'Tag', all: 'Any tag', options } as const;
+}
+
 /** Typing in the search waits for a pause before it asks. */
 const SEARCH_PAUSE_MS = 200;
 
@@ -155,7 +171,9 @@ function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFi
   // Whatever else changes the search since is newer than what was typed before it.
   const search = typed.over === asked ? typed.text : asked;
   const [open, setOpen] = useState(false);
-  const chosen = SELECTS.filter(({ key }) => filters[key] !== undefined).length;
+  const tags = useVocabulary().data?.tags ?? [];
+  const selects = [...(tags.length > 0 || filters.tag ? [tagSelect(tags, filters.tag)] : []), ...SELECTS];
+  const chosen = selects.filter(({ key }) => filters[key] !== undefined).length;
   useEffect(() => {
     if (search === asked) return;
     const timer = setTimeout(() => set('search', search), SEARCH_PAUSE_MS);
@@ -166,7 +184,7 @@ function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFi
       <SearchField
         className="col-span-2 md:w-56"
         label="Search the shelf"
-        placeholder="Search name or notes"
+        placeholder="Name, number, tag, place…"
         value={search}
         onChange={(text) => setTyped({ over: asked, text })}
       />
@@ -175,7 +193,7 @@ function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFi
         Filter and sort{chosen > 0 && ` (${chosen})`}
       </Button>
       <div className={open ? 'contents' : 'hidden md:contents'}>
-        {SELECTS.map(({ key, label, all, options }) => (
+        {selects.map(({ key, label, all, options }) => (
           <select
             key={key}
             aria-label={label}
@@ -233,6 +251,9 @@ export function ShelfPage() {
           >
             <Download size={18} aria-hidden="true" /> Export CSV
           </a>
+          <ButtonLink to="/gear/fit">
+            <Puzzle size={18} aria-hidden="true" /> What fits what
+          </ButtonLink>
           <ButtonLink to="/gear/import">
             <Upload size={18} aria-hidden="true" /> Import
           </ButtonLink>
@@ -266,7 +287,7 @@ export function ShelfPage() {
         items.length === 0 &&
         (isFiltered ? (
           <Empty title="Nothing matches" action={<Button onClick={() => setParams({})}>Show the whole shelf</Button>}>
-            Take a filter away, or search for a part of the name.
+            Take a filter away, or search for a part of a name, a number, a tag or a place.
           </Empty>
         ) : (
           <Empty

@@ -1,7 +1,8 @@
-import { routes, type Shelf, type ShelfItem } from '@bright-keeper/contract';
+import { routes, type ItemInput, type Shelf, type ShelfItem, type Vocabulary } from '@bright-keeper/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
+import { idOf, pageOf } from '../../testing/kept';
 import { settingsIn } from '../../testing/settings';
 import { AddItemPage } from './AddItemPage';
 import { ShelfPage } from './ShelfPage';
@@ -49,6 +50,79 @@ describe('a new thing', () => {
     expect(page.written()).toEqual([]);
   });
 
+  const open = (group: RegExp) => fireEvent.click(screen.getByRole('button', { name: group }));
+  const type = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+  it('takes its number, tags, thread and price where one wants to say them, and nothing of the rest', async () => {
+    const page = show('', { [`GET ${routes.gearVocabulary}`]: { tags: [{ tag: 'kit', things: 2 }], words: { mount: ['Arc'] } } });
+    named('Corvane 35/2');
+    fireEvent.click(screen.getByRole('button', { name: /^Add its number/ }));
+    open(/^Maker, serial/);
+    type('Serial number', '  K 11-204 ');
+    type('Tags', 'kit, her lenses,,');
+    expect(await screen.findByText('In use: kit.')).toBeTruthy();
+    open(/^What it fits/);
+    type('Filter thread, mm', '40,5');
+    open(/^Bought/);
+    type('Paid, NOK', '900');
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(page.address()).toBe('/gear/n1'));
+    expect((page.written()[0]!.body as ItemInput).particulars).toEqual({
+      serial: 'K 11-204',
+      tags: ['kit', 'her lenses'],
+      threadMm: 40.5,
+      paid: 900,
+    });
+  });
+
+  it('opens what is refused though it was folded, and says why beside the field', async () => {
+    const page = show('', { [`GET ${routes.gearVocabulary}`]: { tags: [], words: {} } });
+    named('Corvane 35/2');
+    fireEvent.click(screen.getByRole('button', { name: /^Add its number/ }));
+    open(/^What it fits/);
+    type('Filter thread, mm', 'wide');
+    open(/^What it fits/);
+    expect(screen.queryByLabelText('Filter thread, mm')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    const field = await screen.findByLabelText<HTMLInputElement>('Filter thread, mm');
+    expect(field.value).toBe('wide');
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(page.written()).toEqual([]);
+  });
+
+  it('of another kind leaves behind what that does not have', async () => {
+    const page = show('', { [`GET ${routes.gearVocabulary}`]: { tags: [], words: {} } });
+    named('Corvane');
+    fireEvent.click(screen.getByRole('button', { name: /^Add its number/ }));
+    open(/^What it fits/);
+    type('Goes on mount', 'Arc');
+    open(/^Maker, serial/);
+    type('Maker', 'Corvane');
+    fireEvent.click(screen.getByRole('radio', { name: 'filter' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(page.written()).toHaveLength(1));
+    expect(page.written()[0]!.body).toMatchObject({ kind: 'filter', particulars: { maker: 'Corvane' } });
+  });
+
+  it('like another has what two of them share, and asks for what is of one alone', async () => {
+    const before = pageOf(idOf(1), {
+      name: 'ND 64',
+      kind: 'filter',
+      traits: { coating: 'single' },
+      particulars: { maker: 'Corvane', threadMm: 77, serial: '12', paid: 80 },
+    });
+    const page = show(`?like=${before.id}`, {
+      [`GET ${routes.item(before.id)}`]: before,
+      [`GET ${routes.gearVocabulary}`]: { tags: [], words: {} },
+    });
+    expect(await screen.findByText(/^Like ND 64/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await waitFor(() => expect(page.written()).toHaveLength(1));
+    const sent = page.written()[0]!.body as ItemInput;
+    expect([sent.name, sent.kind, sent.particulars]).toEqual(['ND 64', 'filter', { maker: 'Corvane', threadMm: 77 }]);
+    expect(sent.traits.coating).toBe('single');
+  });
+
   it('keeps everything that was typed when the server refuses it', async () => {
     show('', {
       [`POST ${routes.gear}`]: new Refusal({
@@ -72,14 +146,18 @@ describe('the shelf', () => {
       name: `Lens ${id}`,
       kind: 'lens',
       traits: {},
+      particulars: {},
       status: 'in-use',
       surfaces: [],
       verdict: null,
       nextDue: null,
       ...more,
     }) as unknown as ShelfItem;
-  const show = (items: ShelfItem[], query = '', total = items.length) =>
-    showPage(ShelfPage, '/gear', `/gear${query}`, { [`GET ${routes.gear}`]: { items, nextCursor: null, total } satisfies Shelf });
+  const show = (items: ShelfItem[], query = '', tags: Vocabulary['tags'] = []) =>
+    showPage(ShelfPage, '/gear', `/gear${query}`, {
+      [`GET ${routes.gear}`]: { items, nextCursor: null, total: items.length } satisfies Shelf,
+      [`GET ${routes.gearVocabulary}`]: { tags, words: {} } satisfies Vocabulary,
+    });
 
   it('is a table of things with their last verdict and what comes next', async () => {
     show([item('1', { verdict: 'clean' }), item('2', { status: 'quarantined', verdict: 'isolate' })]);
@@ -102,6 +180,7 @@ describe('the shelf', () => {
       const items = ['1', '2', '3', '4'].map((id) => item(id));
       return showPage(ShelfPage, '/gear', '/gear', {
         [`GET ${routes.gear}`]: { items, nextCursor: null, total: 4 } satisfies Shelf,
+        [`GET ${routes.gearVocabulary}`]: { tags: [], words: {} },
         [`GET ${routes.places}`]: places,
         ...more,
       });
@@ -178,6 +257,17 @@ describe('the shelf', () => {
       fireEvent.click(screen.getByRole('button', { name: 'Done choosing' }));
       expect(screen.queryByRole('checkbox')).toBe(null);
     });
+  });
+
+  it('shows its tags, and is filtered by one; one that is asked for and gone is still named', async () => {
+    const tags = [{ tag: 'kit', things: 2 }];
+    const page = show([item('1', { particulars: { tags: ['kit', 'old'] } })], '', tags);
+    expect(await screen.findByRole('row', { name: /^Lens 1 ?kit ?old lens/ })).toBeTruthy();
+    fireEvent.change(await screen.findByLabelText('Tag'), { target: { value: 'kit' } });
+    await waitFor(() => expect(page.address()).toBe('/gear?tag=kit'));
+    endPage();
+    show([], '?tag=gone', tags);
+    expect(await screen.findByRole('option', { name: 'gone (0)' })).toBeTruthy();
   });
 
   it('tells an empty shelf from one on which nothing matches', async () => {

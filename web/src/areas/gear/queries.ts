@@ -1,5 +1,7 @@
 import {
   type DoneToMany,
+  type FitPage,
+  type Vocabulary,
   routes,
   type ImportPreview,
   type ImportRequest,
@@ -41,6 +43,11 @@ export const useWholeShelf = () => useQuery({ queryKey: keys.wholeShelf, queryFn
 /** `id` is not known until what names the thing has come. */
 export const useItem = (id: string | undefined) =>
   useQuery({ queryKey: keys.item(id ?? ''), queryFn: () => http.get<ItemPage>(routes.item(id!)), enabled: id !== undefined });
+
+/** The words the shelf uses already. */
+export const useVocabulary = () => useQuery({ queryKey: keys.vocabulary, queryFn: () => http.get<Vocabulary>(routes.gearVocabulary) });
+/** What fits what over the whole shelf. */
+export const useFit = () => useQuery({ queryKey: keys.fit, queryFn: () => http.get<FitPage>(routes.gearFit) });
 
 export const useLog = (id: string) =>
   useInfiniteQuery({

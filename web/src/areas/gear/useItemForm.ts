@@ -1,5 +1,5 @@
 import { itemInput, JOI_OPTIONS, type ItemInput } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, gear } from '@bright-keeper/core';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useRef } from 'react';
 import { useForm } from 'react-hook-form';
@@ -24,16 +24,19 @@ export function useItemForm(start: ItemInput) {
     form.setValue('traits', traits);
   };
   /** Another kind sets the traits anew; only what is true of the thing itself is kept. */
-  const changeKind = (kind: care.ItemKind) => setTraits(care.retrait(kind, form.getValues('traits'), { kind }));
+  const changeKind = (kind: care.ItemKind) => {
+    setTraits(care.retrait(kind, form.getValues('traits'), { kind }));
+    form.setValue('particulars', gear.ofKind(kind, form.getValues('particulars') ?? {}));
+  };
   /** A trait that others are preset by (its year, above all) moves those nobody has set otherwise. */
   const changeTrait = (trait: care.TraitId) => {
     const { kind, traits } = form.getValues();
     setTraits(care.retrait(kind, last.current, { trait, value: traits[trait] }));
   };
   /** Takes the newer row in place of what was typed. */
-  const takeRow = ({ name, kind, traits, notes, acquiredOn }: ItemInput) => {
+  const takeRow = ({ name, kind, traits, notes, acquiredOn, particulars = {} }: ItemInput) => {
     last.current = filledTraits(kind, traits);
-    form.reset({ name, kind, traits: last.current, notes, acquiredOn });
+    form.reset({ name, kind, traits: last.current, notes, acquiredOn, particulars });
   };
   /** Puts the server's messages beside their fields; what was typed stays. */
   const showProblem = (error: unknown) => {

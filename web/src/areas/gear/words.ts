@@ -1,7 +1,8 @@
 import type { LogData } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { care, gear, schedule } from '@bright-keeper/core';
 import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
 import { shortInstant } from '../../ui/dates';
+import { particularWords } from './particularWords';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -19,7 +20,10 @@ export const OUTCOME_WORDS: Record<care.Outcome, string> = {
   'not-reached': 'not reached',
 };
 
-const FIELD_WORDS: Record<string, string> = { name: 'name', kind: 'kind', traits: 'traits', notes: 'notes', acquiredOn: 'day it came' };
+const FIELD_WORDS: Record<string, string> = {
+  ...{ name: 'name', kind: 'kind', traits: 'traits', notes: 'notes', acquiredOn: 'day it came' },
+  ...Object.fromEntries(gear.PARTICULAR_IDS.map((id) => [id, gear.particularFacts(id).name.toLowerCase()])),
+};
 
 type Words = { title: string; lines: string[] };
 
@@ -44,6 +48,14 @@ function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
   };
 }
 
+/** What was changed, and what stood there before. */
+function editedWords({ changed, was = {} }: Extract<LogData, { kind: 'edited' }>): Words {
+  const before = gear.PARTICULAR_IDS.flatMap((id) =>
+    was[id] === undefined ? [] : [`Before, ${FIELD_WORDS[id]}: ${particularWords(id, was[id], '')}.`],
+  );
+  return { title: 'Edited', lines: [...(changed.length > 0 ? [changed.map((f) => FIELD_WORDS[f] ?? f).join(', ')] : []), ...before] };
+}
+
 /** What a log entry says, in plain words, by the clock of a zone. */
 export function logWords(data: LogData, timeZone: string): Words {
   switch (data.kind) {
@@ -60,7 +72,7 @@ export function logWords(data: LogData, timeZone: string): Words {
     case 'released':
       return { title: 'Back from quarantine', lines: [] };
     case 'edited':
-      return { title: 'Edited', lines: data.changed.length > 0 ? [data.changed.map((f) => FIELD_WORDS[f] ?? f).join(', ')] : [] };
+      return editedWords(data);
     case 'look':
       return lookWords(data);
     case 'clean':

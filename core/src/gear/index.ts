@@ -1,0 +1,28 @@
+export {
+  checkParticular,
+  type Condition,
+  CONDITIONS,
+  ofKind,
+  PARTICULAR_GROUPS,
+  PARTICULAR_IDS,
+  type ParticularFacts,
+  particularFacts,
+  type ParticularGroup,
+  type ParticularId,
+  type Particulars,
+  PARTICULARS,
+  particularsOf,
+  sameSerial,
+  sharedWithTheNext,
+} from './particulars.js';
+export {
+  filtersBefore,
+  type FilterFit,
+  type Fitting,
+  goesOnWhat,
+  type Joint,
+  MOST_BETWEEN,
+  sameMount,
+  type Screwed,
+  threadsOf,
+} from './fit.js';

@@ -1,0 +1,1 @@
+ALTER TABLE "item" ADD COLUMN "particulars" jsonb DEFAULT '{"v":1,"data":{}}'::jsonb NOT NULL;

@@ -1,0 +1,110 @@
+import type { FitPage, Item, ItemPage, NamedThing, Vocabulary } from '@bright-keeper/contract';
+import { gear, trip } from '@bright-keeper/core';
+import { Injectable } from '@nestjs/common';
+import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
+
+type Told = gear.Fitting & { name: string };
+const named = ({ id, name }: NamedThing): NamedThing => ({ id, name });
+
+/** Particulars whose words are offered to whoever types the next. */
+const OFFERED = ['maker', 'mount', 'takesMount', 'boughtFrom'] as const;
+const MOST_OFFERED = 50;
+
+/** What joins things: by mount or thread. */
+const JOINING = ['mount', 'takesMount', 'threadMm'] as const;
+const joins = ({ particulars }: Pick<gear.Fitting, 'particulars'>): boolean => JOINING.some((id) => particulars[id] !== undefined);
+/** A lens, a body or a filter of which nobody said what it fits; of a bag that is no question. */
+const isSilent = (thing: gear.Fitting): boolean =>
+  thing.kind !== 'accessory' && JOINING.some((id) => gear.particularsOf(thing.kind).includes(id)) && !joins(thing);
+
+/** Each word once however it is written, the most used first. */
+function byUse(words: readonly string[]): { word: string; uses: number }[] {
+  const counted = new Map<string, { word: string; uses: number }>();
+  for (const word of words) {
+    const key = word.toLowerCase();
+    counted.set(key, { word: counted.get(key)?.word ?? word, uses: (counted.get(key)?.uses ?? 0) + 1 });
+  }
+  return [...counted.values()].sort((a, b) => b.uses - a.uses || a.word.localeCompare(b.word));
+}
+
+/** What fits what on the shelf, and the words it is told in. */
+@Injectable()
+export class FittingService {
+  constructor(
+    private readonly database: Database,
+    private readonly repository: GearRepository,
+  ) {}
+
+  async vocabulary(): Promise<Vocabulary> {
+    const things = await this.repository.particulars(this.database.db);
+    const words = OFFERED.map((id) => {
+      const used = byUse(things.flatMap(({ particulars }) => particulars[id] ?? []));
+      return [id, used.slice(0, MOST_OFFERED).map((w) => w.word)] as const;
+    });
+    return {
+      tags: byUse(things.flatMap((t) => t.particulars.tags ?? [])).map(({ word, uses }) => ({ tag: word, things: uses })),
+      words: Object.fromEntries(words.filter(([, used]) => used.length > 0)),
+    };
+  }
+
+  async page(): Promise<FitPage> {
+    const things = await this.repository.particulars(this.database.db);
+    const name = namesOf(things);
+    const goers = things.filter((t) => t.particulars.mount !== undefined && t.particulars.takesMount === undefined);
+    const mounts = goers.map((thing) => ({
+      thing: named(thing),
+      on: gear.goesOnWhat(thing, things).map(({ on, through }) => ({ thing: name(on), through: through.map(name) })),
+    }));
+    const { threads, filters, rings } = gear.threadsOf(things);
+    const wanted = trip.fewestRings({
+      threads,
+      filters,
+      rings: [...rings.map((ring) => ({ ...ring, owned: true })), ...trip.ringsBetween([...threads, ...filters])],
+    });
+    const isOwned = ([from, to]: readonly [number, number]) => rings.some((ring) => ring.from === from && ring.to === to);
+    return {
+      mounts: mounts.filter((m) => m.on.length > 0),
+      nowhere: mounts.filter((m) => m.on.length === 0).map((m) => m.thing),
+      pairs: gear.filtersBefore(things).map((s) => ({ ...s, filter: name(s.filter), before: name(s.before), rings: s.rings.map(name) })),
+      ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
+      areRingsFewest: wanted.proven,
+      silent: things.filter(isSilent).length,
+    };
+  }
+
+  /** What one thing fits, and what else carries its serial number. */
+  async of(db: Db, { id, kind, particulars }: Item): Promise<Pick<ItemPage, 'fit' | 'sameSerial'>> {
+    const serial = gear.sameSerial(particulars.serial);
+    if (serial === '' && !joins({ particulars })) return { fit: { mounts: [], threads: [] }, sameSerial: [] };
+    const things = await this.repository.particulars(db);
+    const others = things.filter((t) => t.id !== id);
+    const thing: gear.Fitting = { id, kind, particulars };
+    const all = [thing, ...others];
+    const name = namesOf(things);
+    // What it goes on, and what goes on it or through it.
+    const on = gear.goesOnWhat(thing, all).map(({ on: end, through }) => ({ with: name(end), through: through.map(name) }));
+    const takes =
+      particulars.takesMount === undefined
+        ? []
+        : others.flatMap((other) =>
+            gear
+              .goesOnWhat(other, all)
+              .filter((joint) => joint.on === id)
+              .map(({ through }) => ({ with: named(other), through: through.map(name) })),
+          );
+    const threads = gear
+      .filtersBefore(all)
+      .filter((s) => s.filter === id || s.before === id)
+      .map((s) => ({ with: name(s.filter === id ? s.before : s.filter), fit: s.fit, rings: s.rings.map(name) }));
+    return {
+      fit: { mounts: [...on, ...takes], threads },
+      sameSerial: serial === '' ? [] : others.filter((t) => gear.sameSerial(t.particulars.serial) === serial).map(named),
+    };
+  }
+}
+
+function namesOf(things: readonly Told[]): (id: string) => NamedThing {
+  const names = new Map(things.map((t) => [t.id, t.name]));
+  return (id) => ({ id, name: names.get(id) ?? '' });
+}

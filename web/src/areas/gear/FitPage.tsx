@@ -1,0 +1,112 @@
+import type { FitPage as FitPageData } from '@bright-keeper/contract';
+import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { FIT_WORDS, Through, ThingLink } from './Particulars';
+import { useFit } from './queries';
+
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+/** Lenses on bodies, eyepieces in telescopes. */
+function Mounts({ mounts, nowhere }: Pick<FitPageData, 'mounts' | 'nowhere'>) {
+  if (mounts.length === 0 && nowhere.length === 0) return null;
+  return (
+    <Section title="What goes on what">
+      <ul className="sheet divide-y divide-line">
+        {mounts.map(({ thing, on }) => (
+          <li key={thing.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
+            <ThingLink thing={thing} />
+            <ul>
+              {on.map((joint) => (
+                <li key={joint.thing.id}>
+                  on <ThingLink thing={joint.thing} />
+                  <Through things={joint.through} word="through" />
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+        {nowhere.map((thing) => (
+          <li key={thing.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
+            <ThingLink thing={thing} />
+            <span className="text-soft">goes on nothing on this shelf</span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-sm text-soft">
+        By the mounts that were said. Whether a lens is sharp at a distance through an adapter is another matter: one without glass can be
+        too thick for it.
+      </p>
+    </Section>
+  );
+}
+
+const RingsToAdd = ({ ringsToAdd, areRingsFewest, pairs }: Pick<FitPageData, 'ringsToAdd' | 'areRingsFewest' | 'pairs'>) => {
+  const wanting = pairs.filter((p) => p.fit === 'ring-missing').length;
+  if (ringsToAdd.length === 0) return <p className="mb-3">Every filter comes before every lens it is large enough for.</p>;
+  return (
+    <p className="mb-3">
+      <strong>
+        {count(ringsToAdd.length, 'step ring', 'step rings')} more: {ringsToAdd.map(([from, to]) => `${from} to ${to} mm`).join(', ')}.
+      </strong>{' '}
+      {count(wanting, 'pair', 'pairs')} of a filter and a lens {wanting === 1 ? 'wants' : 'want'} {ringsToAdd.length === 1 ? 'it' : 'them'}
+      {areRingsFewest ? '; fewer will not do' : ''}. Rings may be screwed into each other; on a wide lens a pile of them shades the corners.
+    </p>
+  );
+};
+
+/** Filters before lenses: what of each filter asks for something, and before how many lenses it simply goes. */
+function Threads(fit: Pick<FitPageData, 'pairs' | 'ringsToAdd' | 'areRingsFewest'>) {
+  if (fit.pairs.length === 0) return null;
+  const filters = [...new Set(fit.pairs.map((p) => p.filter.id))].map((id) => fit.pairs.filter((p) => p.filter.id === id));
+  return (
+    <Section title="Filters before lenses">
+      <RingsToAdd {...fit} />
+      <ul className="sheet divide-y divide-line">
+        {filters.map((pairs) => (
+          <li key={pairs[0]!.filter.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
+            <ThingLink thing={pairs[0]!.filter} />
+            <ul>
+              {pairs.map((pair) => (
+                <li key={pair.before.id}>
+                  <ThingLink thing={pair.before} />
+                  <Through things={pair.rings} word="with" />{' '}
+                  {pair.rings.length === 0 && <span className="text-soft">{FIT_WORDS[pair.fit]}</span>}
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+/** What goes on what by mount and thread, and which step rings are missing. */
+export function FitPage() {
+  const fit = useFit();
+  if (fit.isPending) return <Loading />;
+  if (fit.isError) return <Failure error={fit.error} onRetry={() => void fit.refetch()} />;
+  const { mounts, nowhere, pairs, silent } = fit.data;
+  const isEmpty = mounts.length === 0 && nowhere.length === 0 && pairs.length === 0;
+  return (
+    <Page title="What fits what" sub="Lenses on bodies, filters before lenses, by the mounts and threads you wrote down.">
+      <div className="max-w-4xl space-y-6">
+        {isEmpty ? (
+          <Empty title="No mounts or threads yet" action={<ButtonLink to="/gear">To the shelf</ButtonLink>}>
+            Write a mount or a filter thread into two things (Edit, “What it fits”), or import them with a list: then it stands here what
+            goes on what, through which adapter, and which step rings are missing.
+          </Empty>
+        ) : (
+          <>
+            <Mounts mounts={mounts} nowhere={nowhere} />
+            <Threads {...fit.data} />
+          </>
+        )}
+        {!isEmpty && silent > 0 && (
+          <p className="text-sm text-soft">
+            Of {count(silent, 'thing', 'things')} nobody said a mount or a thread; {silent === 1 ? 'it is' : 'they are'} not reckoned with.
+          </p>
+        )}
+      </div>
+    </Page>
+  );
+}
