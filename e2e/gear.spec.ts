@@ -132,3 +132,54 @@ test('forty things are chosen, told to lie in a box since January, archived and 
   await expect(page.getByText('Taken back for 40 things.')).toBeVisible();
   await expect(page.getByText('40 things match')).toBeVisible();
 });
+
+test('an inventory: numbers, mounts and tags are typed once, found again, told from each side, and asked anew for the next', async ({
+  page,
+}) => {
+  await page.goto(`${running.url}/gear/new`);
+  const add = async (name: string, kind: string, more: () => Promise<void>) => {
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.getByText(kind, { exact: true }).click();
+    const asks = page.getByRole('button', { name: /^Add its number/ });
+    if (await asks.isVisible()) await asks.click();
+    await more();
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+  };
+  const fold = (name: RegExp) => page.getByRole('button', { name, expanded: false }).click();
+  await add('Lantern 40/2', 'lens', async () => {
+    await fold(/^Maker, serial/);
+    await page.getByLabel('Serial number').fill('LT-5521-B');
+    await page.getByLabel('Tags').fill('walks, old glass');
+    await fold(/^What it fits/);
+    await page.getByLabel('Goes on mount').fill('Lantern K');
+    await page.getByLabel('Filter thread, mm').fill('55');
+  });
+  await page.goto(`${running.url}/gear/new`);
+  await add('Lantern body', 'SLR body', async () => {
+    await fold(/^What it fits/);
+    await page.getByLabel('Takes mount').fill('lantern k');
+  });
+  await expect(page.getByText('Takes Lantern 40/2')).toBeVisible();
+
+  await page.goto(`${running.url}/gear`);
+  await page.getByLabel('Search the shelf').fill('5521');
+  await expect(page.getByRole('row', { name: /Lantern 40\/2 walks old glass/ })).toBeVisible();
+  await page.getByLabel('Search the shelf').fill('');
+  await page.getByLabel('Tag', { exact: true }).selectOption('walks');
+  await expect(page).toHaveURL(/tag=walks/);
+  await page.getByRole('link', { name: 'Lantern 40/2' }).click();
+  await expect(page.getByText('Goes on Lantern body')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Another like it' }).click();
+  await expect(page.getByText(/^Like Lantern 40\/2/)).toBeVisible();
+  await fold(/^Maker, serial/);
+  await expect(page.getByLabel('Serial number')).toHaveValue('');
+  await expect(page.getByLabel('Tags')).toHaveValue('walks, old glass');
+  await page.getByLabel('Serial number').fill('lt 5521 b');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText(/The same serial number stands on Lantern 40\/2/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'What fits what' }).click();
+  await expect(page.getByText('Lantern 40/2 and Lantern 40/2 on Lantern body')).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { openInMemory } from '@bright-keeper/server';
 import { describe, expect, it } from 'vitest';
+import { INVENTORY } from './inventory.js';
 import { playDemo, THINGS } from './play.js';
 
 const LOADED_AT = new Date('2026-05-20T09:00:00Z');
@@ -20,6 +21,8 @@ describe('the demo household', () => {
   });
 
   it('holds at least fifteen things with their past', () => {
+    const names = THINGS.map((thing) => thing.name);
+    expect(Object.keys(INVENTORY).filter((name) => !names.includes(name))).toEqual([]);
     expect(THINGS.length).toBeGreaterThanOrEqual(15);
     expect(THINGS.filter((t) => t.history.some((h) => h.did === 'look')).length).toBeGreaterThanOrEqual(15);
     expect(THINGS.filter((t) => t.history.some((h) => h.did === 'clean')).length).toBeGreaterThanOrEqual(6);

@@ -20,6 +20,7 @@ import { BODIES, FILTERS } from './bodiesAndFilters.js';
 import { DRAWER } from './drawer.js';
 import { takeFrames } from './frames.js';
 import { furnish } from './furnish.js';
+import { INVENTORY } from './inventory.js';
 import { inSeason, OUTINGS } from './outings.js';
 import { LENSES } from './lenses.js';
 import { OTHERS } from './otherThings.js';
@@ -165,6 +166,7 @@ export async function playDemo(database: Database, loadedAt: Date): Promise<void
       kind: thing.kind,
       traits: thing.traits,
       notes: thing.notes ?? '',
+      particulars: INVENTORY[thing.name] ?? {},
       acquiredOn: came.toISOString().slice(0, 10),
     };
     const add: Event = { at: came, play: async () => void ids.set(thing, (await services.gear.add(input)).id) };

@@ -56,19 +56,20 @@ export type ItemPage = ShelfItem & {
 
 /** A thing another one has to do with. */
 export type NamedThing = { id: string; name: string };
-/** What it goes on or what goes on it, by mount, with what stands between; and what is screwed before it, or it before. */
-export type ThingFit = {
-  mounts: { with: NamedThing; through: NamedThing[] }[];
-  threads: { with: NamedThing; fit: gear.FilterFit; rings: NamedThing[] }[];
-};
+/** What goes on what by mount, and what stands between. */
+export type JoinedThings = { thing: NamedThing; on: NamedThing; through: NamedThing[] };
+/** A filter before a lens, and by which rings. */
+export type ScrewedThings = { filter: NamedThing; before: NamedThing; fit: gear.FilterFit; rings: NamedThing[] };
+/** Every joint and every pair of filter and lens a thing has a part in. */
+export type ThingFit = { mounts: JoinedThings[]; threads: ScrewedThings[] };
 /** The words a shelf uses already, for whoever types the next: each once, the most used first. */
 export type Vocabulary = { tags: { tag: string; things: number }[]; words: Partial<Record<gear.ParticularId, string[]>> };
 /** What fits what over the whole shelf. */
 export type FitPage = {
-  mounts: { thing: NamedThing; on: { thing: NamedThing; through: NamedThing[] }[] }[];
+  mounts: JoinedThings[];
   /** Things with a mount to go on that nothing here takes. */
   nowhere: NamedThing[];
-  pairs: { filter: NamedThing; before: NamedThing; fit: gear.FilterFit; rings: NamedThing[] }[];
+  pairs: ScrewedThings[];
   /** The step rings to add, the fewest that bring every filter before every lens it is not too small for. */
   ringsToAdd: [number, number][];
   areRingsFewest: boolean;

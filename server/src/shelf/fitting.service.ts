@@ -1,4 +1,4 @@
-import type { FitPage, Item, ItemPage, NamedThing, Vocabulary } from '@bright-keeper/contract';
+import type { FitPage, Item, ItemPage, JoinedThings, NamedThing, ScrewedThings, Vocabulary } from '@bright-keeper/contract';
 import { gear, trip } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
@@ -50,12 +50,8 @@ export class FittingService {
 
   async page(): Promise<FitPage> {
     const things = await this.repository.particulars(this.database.db);
-    const name = namesOf(things);
+    const mounts = jointsOf(things);
     const goers = things.filter((t) => t.particulars.mount !== undefined && t.particulars.takesMount === undefined);
-    const mounts = goers.map((thing) => ({
-      thing: named(thing),
-      on: gear.goesOnWhat(thing, things).map(({ on, through }) => ({ thing: name(on), through: through.map(name) })),
-    }));
     const { threads, filters, rings } = gear.threadsOf(things);
     const wanted = trip.fewestRings({
       threads,
@@ -64,9 +60,9 @@ export class FittingService {
     });
     const isOwned = ([from, to]: readonly [number, number]) => rings.some((ring) => ring.from === from && ring.to === to);
     return {
-      mounts: mounts.filter((m) => m.on.length > 0),
-      nowhere: mounts.filter((m) => m.on.length === 0).map((m) => m.thing),
-      pairs: gear.filtersBefore(things).map((s) => ({ ...s, filter: name(s.filter), before: name(s.before), rings: s.rings.map(name) })),
+      mounts,
+      nowhere: goers.filter((t) => !mounts.some((joint) => joint.thing.id === t.id)).map(named),
+      pairs: pairsOf(things),
       ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
       areRingsFewest: wanted.proven,
       silent: things.filter(isSilent).length,
@@ -74,34 +70,34 @@ export class FittingService {
   }
 
   /** What one thing fits, and what else carries its serial number. */
-  async of(db: Db, { id, kind, particulars }: Item): Promise<Pick<ItemPage, 'fit' | 'sameSerial'>> {
+  async of(db: Db, { id, name, kind, particulars }: Item): Promise<Pick<ItemPage, 'fit' | 'sameSerial'>> {
     const serial = gear.sameSerial(particulars.serial);
     if (serial === '' && !joins({ particulars })) return { fit: { mounts: [], threads: [] }, sameSerial: [] };
-    const things = await this.repository.particulars(db);
-    const others = things.filter((t) => t.id !== id);
-    const thing: gear.Fitting = { id, kind, particulars };
-    const all = [thing, ...others];
-    const name = namesOf(things);
-    // What it goes on, and what goes on it or through it.
-    const on = gear.goesOnWhat(thing, all).map(({ on: end, through }) => ({ with: name(end), through: through.map(name) }));
-    const takes =
-      particulars.takesMount === undefined
-        ? []
-        : others.flatMap((other) =>
-            gear
-              .goesOnWhat(other, all)
-              .filter((joint) => joint.on === id)
-              .map(({ through }) => ({ with: named(other), through: through.map(name) })),
-          );
-    const threads = gear
-      .filtersBefore(all)
-      .filter((s) => s.filter === id || s.before === id)
-      .map((s) => ({ with: name(s.filter === id ? s.before : s.filter), fit: s.fit, rings: s.rings.map(name) }));
+    const others = (await this.repository.particulars(db)).filter((t) => t.id !== id);
+    const all = [{ id, name, kind, particulars }, ...others];
+    const hasPart = (...parts: NamedThing[]) => parts.some((part) => part.id === id);
     return {
-      fit: { mounts: [...on, ...takes], threads },
+      fit: {
+        mounts: jointsOf(all).filter((joint) => hasPart(joint.thing, joint.on, ...joint.through)),
+        threads: pairsOf(all).filter((pair) => hasPart(pair.filter, pair.before, ...pair.rings)),
+      },
       sameSerial: serial === '' ? [] : others.filter((t) => gear.sameSerial(t.particulars.serial) === serial).map(named),
     };
   }
+}
+
+function jointsOf(things: readonly Told[]): JoinedThings[] {
+  const name = namesOf(things);
+  return things.flatMap((thing) =>
+    gear.goesOnWhat(thing, things).map(({ on, through }) => ({ thing: named(thing), on: name(on), through: through.map(name) })),
+  );
+}
+
+function pairsOf(things: readonly Told[]): ScrewedThings[] {
+  const name = namesOf(things);
+  return gear
+    .filtersBefore(things)
+    .map(({ filter, before, fit, rings }) => ({ filter: name(filter), before: name(before), fit, rings: rings.map(name) }));
 }
 
 function namesOf(things: readonly Told[]): (id: string) => NamedThing {

@@ -25,17 +25,18 @@ describe('what fits what', () => {
     const named = ({ id, name }: { id: string; name: string }) => ({ id, name });
 
     const told = await fit();
-    expect(told.mounts).toEqual([{ thing: named(lens), on: [{ thing: named(body), through: [named(adapter)] }] }]);
+    const joint = { thing: named(lens), on: named(body), through: [named(adapter)] };
+    const pair = { filter: named(filter), before: named(lens), fit: 'ring-missing', rings: [] };
+    expect(told.mounts).toEqual([joint]);
     expect(told.nowhere).toEqual([named(stray)]);
-    expect(told.pairs).toEqual([{ filter: named(filter), before: named(lens), fit: 'ring-missing', rings: [] }]);
+    expect(told.pairs).toEqual([pair]);
     expect([told.ringsToAdd, told.areRingsFewest, told.silent]).toEqual([[[52, 77]], true, 1]);
 
-    expect((await page(lens.id)).fit).toEqual({
-      mounts: [{ with: named(body), through: [named(adapter)] }],
-      threads: [{ with: named(filter), fit: 'ring-missing', rings: [] }],
-    });
-    expect((await page(body.id)).fit.mounts).toEqual([{ with: named(lens), through: [named(adapter)] }]);
-    expect((await page(filter.id)).fit.threads).toEqual([{ with: named(lens), fit: 'ring-missing', rings: [] }]);
+    expect((await page(lens.id)).fit).toEqual({ mounts: [joint], threads: [pair] });
+    expect((await page(body.id)).fit).toEqual({ mounts: [joint], threads: [] });
+    expect((await page(adapter.id)).fit).toEqual({ mounts: [joint], threads: [] });
+    expect((await page(filter.id)).fit).toEqual({ mounts: [], threads: [pair] });
+    expect((await page(stray.id)).fit).toEqual({ mounts: [], threads: [] });
 
     const ring = await t.add('Ring 52 to 77', { kind: 'accessory', particulars: { threadMm: 52, takesThreadMm: 77 } });
     const after = await fit();

@@ -5,7 +5,8 @@ import { idOf, pageOf } from '../../testing/kept';
 import { endPage, showPage } from '../../testing/page';
 import { settingsIn } from '../../testing/settings';
 import { FitPage } from './FitPage';
-import { Fits, Particulars } from './Particulars';
+import { Fits } from './Fits';
+import { Particulars } from './Particulars';
 import { logWords } from './words';
 
 afterEach(endPage);
@@ -24,12 +25,22 @@ describe('what fits what', () => {
   });
 
   it('says what goes on what and through what, what goes nowhere, and of how many nobody said', async () => {
-    show({ mounts: [{ thing: LENS, on: [{ thing: BODY, through: [ADAPTER, thing('Ring')] }] }], nowhere: [thing('Stray')], silent: 1 });
+    const other = thing('Other');
+    show({
+      mounts: [
+        { thing: LENS, on: BODY, through: [ADAPTER, thing('Ring')] },
+        { thing: LENS, on: other, through: [] },
+        { thing: thing('Second'), on: other, through: [] },
+        { thing: thing('Third'), on: other, through: [] },
+      ],
+      nowhere: [thing('Stray')],
+      silent: 1,
+    });
     expect(await screen.findByText('Stray')).toBeTruthy();
     expect(list()).toEqual([
-      'Lenson Body through Adapter and Ring',
-      'on Body through Adapter and Ring',
-      'Straygoes on nothing on this shelf',
+      'Lens on Body (through Adapter and Ring) and Other',
+      'Second and Third on Other',
+      'Stray on nothing on this shelf',
     ]);
     expect(screen.getByText('Of 1 thing nobody said a mount or a thread; it is not reckoned with.')).toBeTruthy();
   });
@@ -38,7 +49,7 @@ describe('what fits what', () => {
     show({ pairs: [{ filter: FILTER, before: LENS, fit: 'ring-missing', rings: [] }], ringsToAdd: [[52, 77]] });
     expect(await screen.findByText('1 step ring more: 52 to 77 mm.')).toBeTruthy();
     expect(screen.getByText(/1 pair of a filter and a lens wants it; fewer will not do\./)).toBeTruthy();
-    expect(list()[1]).toBe('Lens wants a step ring you do not have');
+    expect(list()).toEqual(['With a step ring you do not have before Lens']);
   });
 
   it('promises no fewest where that was not proven', async () => {
@@ -54,10 +65,18 @@ describe('what fits what', () => {
     expect(screen.queryByText(/fewer will not do/)).toBeNull();
   });
 
+  it('tells filters together that come before the same lenses', async () => {
+    const direct = (filter: typeof LENS, before: typeof LENS) => ({ filter, before, fit: 'direct' as const, rings: [] });
+    const small = { filter: thing('Small'), before: LENS, fit: 'too-small' as const, rings: [] };
+    show({ pairs: [direct(FILTER, LENS), direct(thing('Other'), LENS), small] });
+    expect(await screen.findByRole('heading', { name: 'Filter and Other' })).toBeTruthy();
+    expect(list()).toEqual(['As it is before Lens', 'Smaller than the thread, so that it shades the corners, of Lens']);
+  });
+
   it('asks for no ring where none is wanted', async () => {
     show({ pairs: [{ filter: FILTER, before: LENS, fit: 'by-rings', rings: [thing('Ring')] }] });
     expect(await screen.findByText('Every filter comes before every lens it is large enough for.')).toBeTruthy();
-    expect(list()[1]).toBe('Lens with Ring ');
+    expect(list()).toEqual(['With rings you have before Lens (with Ring)']);
   });
 });
 
@@ -74,8 +93,24 @@ describe('the inventory on the page of a thing', () => {
   };
 
   it('has no heading where there is nothing under it', () => {
-    page({ fit: { mounts: [], threads: [{ with: FILTER, fit: 'too-small', rings: [] }] } });
+    page({ fit: { mounts: [], threads: [{ filter: FILTER, before: thing('x'), fit: 'too-small', rings: [] }] } });
     expect(screen.queryAllByRole('heading')).toEqual([]);
+  });
+
+  it.each([
+    ['the lens', LENS.id, ['Goes on Body (through Adapter)', 'Takes, as they are: Filter']],
+    ['the body', BODY.id, ['Takes Lens (through Adapter)']],
+    ['the adapter', ADAPTER.id, ['Brings Lens on Body (through Adapter)']],
+    ['the filter', FILTER.id, ['As it is before Lens']],
+  ])('tells what fits from its own side: %s', (_, id, lines) => {
+    const isPart = (...parts: { id: string }[]) => parts.some((part) => part.id === id);
+    const joint = { thing: LENS, on: BODY, through: [ADAPTER] };
+    const pair = { filter: FILTER, before: LENS, fit: 'direct' as const, rings: [] };
+    page({
+      id,
+      fit: { mounts: isPart(LENS, BODY, ADAPTER) ? [joint] : [], threads: isPart(FILTER, LENS) ? [pair] : [] },
+    });
+    expect(list()).toEqual(lines);
   });
 
   it('tells each particular with its unit, and where its number stands as well', async () => {

@@ -1,6 +1,6 @@
 import type { FitPage as FitPageData } from '@bright-keeper/contract';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
-import { FIT_WORDS, Through, ThingLink } from './Particulars';
+import { filtersAlike, FitLines, jointLines, pairLines, ThingLinks } from './fitLists';
 import { useFit } from './queries';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -8,29 +8,14 @@ const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : 
 /** Lenses on bodies, eyepieces in telescopes. */
 function Mounts({ mounts, nowhere }: Pick<FitPageData, 'mounts' | 'nowhere'>) {
   if (mounts.length === 0 && nowhere.length === 0) return null;
+  const stray = {
+    key: 'nowhere',
+    label: <ThingLinks things={nowhere} />,
+    things: <span className="text-soft">on nothing on this shelf</span>,
+  };
   return (
     <Section title="What goes on what">
-      <ul className="sheet divide-y divide-line">
-        {mounts.map(({ thing, on }) => (
-          <li key={thing.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
-            <ThingLink thing={thing} />
-            <ul>
-              {on.map((joint) => (
-                <li key={joint.thing.id}>
-                  on <ThingLink thing={joint.thing} />
-                  <Through things={joint.through} word="through" />
-                </li>
-              ))}
-            </ul>
-          </li>
-        ))}
-        {nowhere.map((thing) => (
-          <li key={thing.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
-            <ThingLink thing={thing} />
-            <span className="text-soft">goes on nothing on this shelf</span>
-          </li>
-        ))}
-      </ul>
+      <FitLines lines={[...jointLines(mounts), ...(nowhere.length > 0 ? [stray] : [])]} />
       <p className="mt-2 text-sm text-soft">
         By the mounts that were said. Whether a lens is sharp at a distance through an adapter is another matter: one without glass can be
         too thick for it.
@@ -53,29 +38,22 @@ const RingsToAdd = ({ ringsToAdd, areRingsFewest, pairs }: Pick<FitPageData, 'ri
   );
 };
 
-/** Filters before lenses: what of each filter asks for something, and before how many lenses it simply goes. */
+/** Filters before lenses: of each filter how it comes before which. */
 function Threads(fit: Pick<FitPageData, 'pairs' | 'ringsToAdd' | 'areRingsFewest'>) {
   if (fit.pairs.length === 0) return null;
-  const filters = [...new Set(fit.pairs.map((p) => p.filter.id))].map((id) => fit.pairs.filter((p) => p.filter.id === id));
   return (
     <Section title="Filters before lenses">
       <RingsToAdd {...fit} />
-      <ul className="sheet divide-y divide-line">
-        {filters.map((pairs) => (
-          <li key={pairs[0]!.filter.id} className="grid gap-x-4 px-4 py-2 sm:grid-cols-2">
-            <ThingLink thing={pairs[0]!.filter} />
-            <ul>
-              {pairs.map((pair) => (
-                <li key={pair.before.id}>
-                  <ThingLink thing={pair.before} />
-                  <Through things={pair.rings} word="with" />{' '}
-                  {pair.rings.length === 0 && <span className="text-soft">{FIT_WORDS[pair.fit]}</span>}
-                </li>
-              ))}
-            </ul>
-          </li>
+      <div className="space-y-3">
+        {filtersAlike(fit.pairs).map((alike) => (
+          <div key={alike[0]![0]!.filter.id}>
+            <h3 className="mb-1">
+              <ThingLinks things={alike.map((pairs) => pairs[0]!.filter)} />
+            </h3>
+            <FitLines lines={pairLines(alike[0]!, 'before')} />
+          </div>
         ))}
-      </ul>
+      </div>
     </Section>
   );
 }

@@ -14,7 +14,8 @@ import { useItem, useSetArchived, useSetStatus } from './queries';
 import { SurfaceCard } from './SurfaceCard';
 import { Exposure } from './Exposure';
 import { MissingCap } from './MissingCap';
-import { Fits, Particulars } from './Particulars';
+import { Fits } from './Fits';
+import { Particulars } from './Particulars';
 import { MechanicalCare } from './MechanicalCare';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
@@ -190,8 +191,6 @@ export function ItemPage() {
             <DueList item={data} />
           </Section>
           <SensorDoors item={data} />
-          <Particulars item={data} />
-          <Fits item={data} />
           {data.notes && (
             <Section title="Notes">
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>
@@ -200,6 +199,8 @@ export function ItemPage() {
           <Section title="Where it lies">
             <WhereItLies item={data} />
           </Section>
+          <Particulars item={data} />
+          <Fits item={data} />
           <Exposure itemId={data.id} />
           <MechanicalCare item={data} />
           <Section title="This thing">

@@ -1,5 +1,7 @@
 import type { Vocabulary } from '@bright-keeper/contract';
 import { type care, gear } from '@bright-keeper/core';
+import { useState, type ReactNode } from 'react';
+import { Controller } from 'react-hook-form';
 import { Fold } from '../../ui/Fold';
 import { toNumber } from '../../ui/toNumber';
 import { useCurrency } from '../settings';
@@ -7,15 +9,39 @@ import { Field, invalid, type FormProps } from './ItemFields';
 import { CONDITION_WORDS, GROUP_WORDS, particularLabel } from './particularWords';
 import { useVocabulary } from './queries';
 
+type Common = { id: string; className: string };
+
 /** An empty field says nothing of a particular: it is left out. */
 const orNothing = (value: unknown): unknown => (value === '' || value === null ? undefined : value);
 const toText = (value: unknown): unknown => (typeof value === 'string' ? orNothing(value.trim().replace(/\s+/g, ' ')) : value);
-const toWords = (value: unknown): unknown => {
-  if (typeof value !== 'string') return value;
-  const words = value.split(',').map((word) => word.trim());
-  const some = words.filter((word) => word !== '');
-  return some.length > 0 ? some : undefined;
+const toWords = (text: string): string[] | undefined => {
+  const words = text
+    .split(',')
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
+  return words.length > 0 ? words : undefined;
 };
+
+/** Words with commas between, as they are typed; another value than was typed (a newer version) is shown as it is. */
+function WordsInput({
+  value = [],
+  onWords,
+  ...input
+}: { value: string[] | undefined; onWords: (words: string[] | undefined) => void } & Common) {
+  const [typed, setTyped] = useState(value.join(', '));
+  const isTyped = JSON.stringify(toWords(typed) ?? []) === JSON.stringify(value);
+  return (
+    <input
+      {...input}
+      autoComplete="off"
+      value={isTyped ? typed : value.join(', ')}
+      onChange={({ target }) => {
+        setTyped(target.value);
+        onWords(toWords(target.value));
+      }}
+    />
+  );
+}
 
 type Offered = { words: string[] | undefined; tags: Vocabulary['tags'] };
 function ParticularField({ id: particular, form, offered }: { id: gear.ParticularId; form: FormProps; offered: Offered }) {
@@ -28,7 +54,7 @@ function ParticularField({ id: particular, form, offered }: { id: gear.Particula
   const error = (Array.isArray(fault) ? fault.find(Boolean) : fault)?.message;
   const label = particularLabel(particular, currency);
   const common = { id, className: 'input', ...invalid(id, error) };
-  const field = (input: React.ReactNode) => (
+  const field = (input: ReactNode) => (
     <Field label={label} id={id} error={error} {...(facts.hint === undefined ? {} : { hint: facts.hint })}>
       {input}
     </Field>
@@ -48,7 +74,11 @@ function ParticularField({ id: particular, form, offered }: { id: gear.Particula
     case 'words':
       return field(
         <>
-          <input {...common} autoComplete="off" {...form.register(path, { setValueAs: toWords })} />
+          <Controller
+            control={form.control}
+            name="particulars.tags"
+            render={({ field: { value, onChange } }) => <WordsInput {...common} value={value} onWords={onChange} />}
+          />
           {offered.tags.length > 0 && <p className="mt-1 text-sm text-soft">In use: {offered.tags.map(({ tag }) => tag).join(', ')}.</p>}
         </>,
       );

@@ -2,7 +2,7 @@ import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Puzzle, Upload } from 'lucide-react';
-import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Fragment, lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
@@ -44,9 +44,10 @@ const StatusNote = ({ item }: { item: ShelfItem }) =>
 
 const Tags = ({ item }: { item: ShelfItem }) =>
   item.particulars.tags?.map((tag) => (
-    <span key={tag} className="ml-2 rounded bg-well px-1.5 py-0.5 text-sm text-soft">
-      {tag}
-    </span>
+    <Fragment key={tag}>
+      {' '}
+      <span className="ml-1 rounded bg-well px-1.5 py-0.5 text-sm text-soft">{tag}</span>
+    </Fragment>
   ));
 
 const COLUMNS: Columns<ShelfItem> = [
@@ -182,7 +183,7 @@ function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFi
   return (
     <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
       <SearchField
-        className="col-span-2 md:w-56"
+        className="col-span-2 md:w-72"
         label="Search the shelf"
         placeholder="Name, number, tag, place…"
         value={search}
@@ -197,7 +198,7 @@ function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFi
           <select
             key={key}
             aria-label={label}
-            className="input md:w-auto"
+            className="input md:w-auto md:max-w-44"
             value={String(filters[key] ?? '')}
             onChange={(e) => set(key, e.target.value)}
           >

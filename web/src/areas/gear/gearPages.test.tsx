@@ -262,7 +262,7 @@ describe('the shelf', () => {
   it('shows its tags, and is filtered by one; one that is asked for and gone is still named', async () => {
     const tags = [{ tag: 'kit', things: 2 }];
     const page = show([item('1', { particulars: { tags: ['kit', 'old'] } })], '', tags);
-    expect(await screen.findByRole('row', { name: /^Lens 1 ?kit ?old lens/ })).toBeTruthy();
+    expect(await screen.findByRole('row', { name: /^Lens 1 kit old lens/ })).toBeTruthy();
     fireEvent.change(await screen.findByLabelText('Tag'), { target: { value: 'kit' } });
     await waitFor(() => expect(page.address()).toBe('/gear?tag=kit'));
     endPage();
