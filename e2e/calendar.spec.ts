@@ -173,6 +173,10 @@ test('a lens that is lent is not asked for; when it is back it is looked at', as
   await button(page, 'It goes away…').click();
   await page.getByLabel('Where is it?').selectOption('On loan');
   await button(page, 'It is away').click();
+  await expect(page.getByText('Whom is it lent to? A name is enough.')).toBeVisible();
+  await page.getByLabel('Lent to').fill('Mara');
+  await button(page, 'It is away').click();
+  await expect(page.getByText(/^It is on loan to Mara since/)).toBeVisible();
   await expect(page.getByText('Nothing is asked for while it is away.')).toBeVisible();
   await button(page, 'It is back').click();
   await expect(page.getByText('Look at it: it is back')).toBeVisible();

@@ -8,6 +8,7 @@ export const routes = {
   itemArchive: (id: string) => `/api/gear/${id}/archive`,
   itemRestore: (id: string) => `/api/gear/${id}/restore`,
   itemLog: (id: string) => `/api/gear/${id}/log`,
+  gearTags: '/api/gear/tags',
   gearVocabulary: '/api/gear/vocabulary',
   gearFit: '/api/gear/fit',
   gearExport: '/api/gear/export.csv',

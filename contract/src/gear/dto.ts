@@ -35,7 +35,7 @@ export type Shelf = { items: ShelfItem[]; nextCursor: string | null; total: numb
 export type ItemPage = ShelfItem & {
   due: schedule.Duty[];
   /** Why and since when it is not here; null while it is. */
-  away: { why: schedule.AwayReason; since: string; until: string | null } | null;
+  away: { why: schedule.AwayReason; since: string; until: string | null; to: string | null } | null;
   /** Touches per surface over the last 12 months. */
   contacts: Partial<Record<care.Surface, number>>;
   /** A gentle word about surfaces that are touched without evidence or more than their peers. */

@@ -26,6 +26,8 @@ export {
   shelfQuery,
   type StatusChange,
   statusChange,
+  tagThings,
+  type TagThings,
   traitsDocument,
   traitsSchema,
   type Versioned,

@@ -49,6 +49,9 @@ const line = (longest: number): Joi.StringSchema =>
     .pattern(/^\S(.*\S)?$/, 'something to read, without blanks around it')
     .max(longest);
 
+/** A tag: words that a list of them can be told apart in. */
+const tagWords = line(gear.PARTICULARS.tags.longest).pattern(/^[^,;|]+$/, 'one word or several, without commas, semicolons or bars');
+
 function particularSchema(id: gear.ParticularId): Joi.Schema {
   const facts = gear.particularFacts(id);
   switch (facts.input) {
@@ -62,7 +65,7 @@ function particularSchema(id: gear.ParticularId): Joi.Schema {
       return day();
     case 'words':
       return Joi.array()
-        .items(line(facts.longest).pattern(/^[^,;|]+$/, 'one word or several, without commas, semicolons or bars'))
+        .items(tagWords)
         .min(1)
         .max(facts.most)
         .unique((a: string, b: string) => a.toLowerCase() === b.toLowerCase());
@@ -122,6 +125,13 @@ export const versioned = Joi.object<Versioned>({ version: version().required() }
 const MOST_AT_ONCE = 2000;
 export type ManyThings = { itemIds: string[] };
 export const manyThings = Joi.object<ManyThings>({ itemIds: Joi.array().items(id()).min(1).max(MOST_AT_ONCE).unique().required() });
+/** One tag that many things are to have, or to have no more. */
+export type TagThings = ManyThings & { tag: string; has: boolean };
+export const tagThings = Joi.object<TagThings>({
+  itemIds: manyThings.extract('itemIds').required(),
+  tag: tagWords.required(),
+  has: Joi.boolean().required(),
+});
 /** Which of them it was done to: the others were so already. */
 export type DoneToMany = { itemIds: string[] };
 

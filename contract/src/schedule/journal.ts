@@ -48,7 +48,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   'left-for-home': { surfaces: Joi.array().items(surface()).required() },
   'neighbour-isolated': { name: Joi.string().allow(null).required() },
   'cap-missing': { surface: surface().required() },
-  away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required() },
+  away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required(), to: Joi.string() },
   back: {},
   care: { task: task() },
   skipped: { task: task(), reason: one(schedule.SKIP_REASONS), note: Joi.string().allow('').required() },
@@ -73,7 +73,8 @@ export type SkipDuty = DutyRef & { reason: schedule.SkipReason; note: string };
 export type SnoozeDuty = DutyRef & { until: string };
 /** `expected` is the day it was on when it was moved: another browser may have moved it since. */
 export type PlanDuty = DutyRef & { day: string | null; expected: string | null };
-export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null };
+/** `to` is whom it is with: of a loan that is always said. */
+export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null; to?: string };
 export type CapMissing = { itemId: string; surface: care.Surface };
 export type SayBack = { itemId: string };
 /** What was written, for taking it back. */
@@ -100,6 +101,11 @@ export const sendAway = Joi.object<SendAway>({
   itemId: id().required(),
   why: one(schedule.AWAY_REASONS),
   until: day().allow(null).required(),
+  to: Joi.string()
+    .pattern(/\S/, 'something to read')
+    .max(120)
+    .when('why', { is: 'loan', then: Joi.required() })
+    .messages({ 'any.required': 'Whom is it lent to? A name is enough.', 'string.empty': 'Whom is it lent to? A name is enough.' }),
 });
 export const capMissing = Joi.object<CapMissing>({ itemId: id().required(), surface: surface().required() });
 export const sayBack = Joi.object<SayBack>({ itemId: id().required() });

@@ -14,6 +14,7 @@ export {
   particularsOf,
   sameSerial,
   sharedWithTheNext,
+  tagged,
 } from './particulars.js';
 export {
   filtersBefore,

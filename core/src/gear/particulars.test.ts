@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ITEM_KINDS } from '../care/kinds/index.js';
-import { TRAITS } from '../care/knowledge/index.js';
+import { TRAITS } from '../care/index.js';
 import {
   checkParticular,
   ofKind,
@@ -9,7 +9,9 @@ import {
   particularFacts,
   particularsOf,
   sameSerial,
+  PARTICULARS,
   sharedWithTheNext,
+  tagged,
   type ParticularFacts,
   type Particulars,
 } from './particulars.js';
@@ -64,6 +66,16 @@ describe('what an inventory holds', () => {
     expect(
       sharedWithTheNext({ maker: 'Corvane', serial: '4711', threadMm: 52, paid: 90, warrantyUntil: '2027-01-01', tags: ['kit'] }),
     ).toEqual({ maker: 'Corvane', threadMm: 52, tags: ['kit'] });
+  });
+
+  it('is tagged and untagged without doubling, in whatever letters, and never beyond its room', () => {
+    expect(tagged({ tags: ['Kit'] }, 'kit', true)).toEqual({ tags: ['Kit'] });
+    expect(tagged({ maker: 'A' }, 'kit', true)).toEqual({ maker: 'A', tags: ['kit'] });
+    expect(tagged({ maker: 'A', tags: ['Kit'] }, 'kit', false)).toEqual({ maker: 'A' });
+    expect(tagged({ tags: ['a', 'b'] }, 'a', false)).toEqual({ tags: ['b'] });
+    expect(tagged({ tags: ['a'] }, 'b', false)).toEqual({ tags: ['a'] });
+    const full = { tags: Array.from({ length: PARTICULARS.tags.most }, (_, i) => `t${i}`) };
+    expect(tagged(full, 'one more', true)).toBe(full);
   });
 
   it('tells serials apart by their letters and digits only', () => {

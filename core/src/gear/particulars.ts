@@ -152,6 +152,15 @@ export const particularsOf = (kind: ItemKind): ParticularId[] => PARTICULAR_IDS.
 export const ofKind = (kind: ItemKind, particulars: Particulars): Particulars =>
   Object.fromEntries(Object.entries(particulars).filter(([id]) => has(id as ParticularId, kind)));
 
+/** With a tag, or without it, however it is written; the same where it was so already, or where there is no room for one more. */
+export function tagged(particulars: Particulars, tag: string, has: boolean): Particulars {
+  const { tags = [], ...rest } = particulars;
+  const others = tags.filter((t) => t.toLowerCase() !== tag.toLowerCase());
+  if (others.length < tags.length === has) return particulars;
+  if (has) return tags.length < PARTICULARS.tags.most ? { ...particulars, tags: [...tags, tag] } : particulars;
+  return others.length > 0 ? { ...rest, tags: others } : rest;
+}
+
 /** What the next of its kind has as well: all but what belongs to this one alone. */
 export const sharedWithTheNext = (particulars: Particulars): Particulars =>
   Object.fromEntries(Object.entries(particulars).filter(([id]) => !particularFacts(id as ParticularId).isOfOneThing));

@@ -54,7 +54,8 @@ export type ThingEntry =
   | { kind: 'neighbour-isolated'; name: string | null }
   /** One of its caps is lost; that it has one again is ticked off. */
   | { kind: 'cap-missing'; surface: Surface }
-  | { kind: 'away'; why: AwayReason; until: Day | null }
+  /** Since when it is not here, until when if that was agreed, and whom it is with. */
+  | { kind: 'away'; why: AwayReason; until: Day | null; to?: string }
   | { kind: 'back' };
 
 /** What can be done to any duty, whatever it is about. */

@@ -83,10 +83,10 @@ export class DutyService {
   }
 
   /** It is sent to a workshop or lent: nothing of it is asked for until it is back. */
-  sendAway({ itemId, why, until }: SendAway): Promise<Written> {
+  sendAway({ itemId, why, until, to }: SendAway): Promise<Written> {
     return this.database.transaction(async (db) => {
       if (await this.awayOf(db, itemId)) throw problem(scheduleErrors, 'already-away');
-      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'away', why, until });
+      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'away', why, until, ...(to === undefined ? {} : { to: to.trim() }) });
     });
   }
 

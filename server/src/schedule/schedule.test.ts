@@ -91,10 +91,13 @@ describe('what the keeper says of a duty', () => {
 
   it('waits while the thing is away, and asks for a look when it is back', async () => {
     const { id } = await t.add('Lent');
-    await post(routes.away, { itemId: id, why: 'loan', until: '2026-04-01' });
-    expect((await post(routes.away, { itemId: id, why: 'loan', until: null }, 409)).body.code).toBe('already-away');
+    const nobody = await post(routes.away, { itemId: id, why: 'loan', until: '2026-04-01' }, 400);
+    expect(nobody.body.fields.to).toMatch(/Whom is it lent to/);
+    await post(routes.away, { itemId: id, why: 'loan', until: '2026-04-01', to: '  ' }, 400);
+    await post(routes.away, { itemId: id, why: 'loan', until: '2026-04-01', to: ' Mara ' });
+    expect((await post(routes.away, { itemId: id, why: 'loan', until: null, to: 'Mara' }, 409)).body.code).toBe('already-away');
     const page = async () => (await t.http.get(routes.item(id)).expect(200)).body as ItemPage;
-    expect(await page()).toMatchObject({ away: { why: 'loan', until: '2026-04-01' }, due: [{ code: 'due-back' }] });
+    expect(await page()).toMatchObject({ away: { why: 'loan', until: '2026-04-01', to: 'Mara' }, due: [{ code: 'due-back' }] });
     daysLater(30);
     await post(routes.back, { itemId: id });
     expect((await page()).due.map((d) => d.code)).toContain('return-look');

@@ -5,6 +5,8 @@ import {
   itemUpdate,
   logQuery,
   shelfQuery,
+  tagThings,
+  type TagThings,
   statusChange,
   versioned,
   type ImportPreview,
@@ -99,6 +101,13 @@ export class GearController {
   @Route({ summary: 'Take many things off the shelf in one go', does: ['put-away', 'things'], body: manyThings })
   archiveAll(@CheckedBody(manyThings) { itemIds }: ManyThings): Promise<DoneToMany> {
     return this.gear.archiveAll(itemIds, true);
+  }
+
+  @Post('tags')
+  @HttpCode(200)
+  @Route({ summary: 'Tag many things, or take a tag off them, in one go', does: ['changed', 'things'], body: tagThings })
+  tagAll(@CheckedBody(tagThings) tagging: TagThings): Promise<DoneToMany> {
+    return this.gear.tagAll(tagging);
   }
 
   @Post('restore')

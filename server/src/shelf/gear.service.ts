@@ -12,6 +12,7 @@ import {
   type ShelfItem,
   type ShelfQuery,
   type StatusChange,
+  type TagThings,
 } from '@bright-keeper/contract';
 import { care, gear, type schedule, MS_PER_DAY } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
@@ -175,6 +176,21 @@ export class GearService {
       for (const { id, version } of found)
         await this.change(db, id, version, { archivedAt: archived ? at : null }, { kind: archived ? 'archived' : 'restored' });
       return { itemIds: found.map((i) => i.id) };
+    });
+  }
+
+  /** Gives many things a tag, or takes it off them, in one go. @returns those that it changed. */
+  tagAll({ itemIds: asked, tag, has }: TagThings): Promise<DoneToMany> {
+    return this.database.transaction(async (db) => {
+      const found = await this.repository.findMany(db, asked);
+      const itemIds: string[] = [];
+      for (const item of found) {
+        const particulars = gear.tagged(item.particulars, tag, has);
+        if (particulars === item.particulars) continue;
+        await this.change(db, item.id, item.version, { particulars }, { kind: 'edited', ...changesOf(item, { ...item, particulars }) });
+        itemIds.push(item.id);
+      }
+      return { itemIds };
     });
   }
 

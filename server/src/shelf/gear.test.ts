@@ -100,6 +100,23 @@ describe('the particulars of a thing', () => {
     expect(await names('?search=larch')).toEqual([]);
   });
 
+  it('tag many in one go, say which that changed, and are untagged likewise', async () => {
+    const [a, b, c] = [await t.add('Tag A'), await t.add('Tag B', { particulars: { tags: ['Trip'] } }), await t.add('Tag C')];
+    const tag = (body: object) => t.http.post(routes.gearTags).send(body);
+    const itemIds = [a.id, b.id, c.id];
+    const on = (await tag({ itemIds, tag: 'trip', has: true }).expect(200)).body as { itemIds: string[] };
+    expect(on.itemIds.sort()).toEqual([a.id, c.id].sort());
+    expect((await names('?tag=TRIP')).sort()).toEqual(['Tag A', 'Tag B', 'Tag C']);
+    expect((await tag({ itemIds, tag: 'trip', has: true }).expect(200)).body).toEqual({ itemIds: [] });
+    expect((await log(a.id))[0]).toEqual({ kind: 'edited', changed: ['tags'] });
+    const off = (await tag({ itemIds: [a.id, b.id], tag: 'trip', has: false }).expect(200)).body as { itemIds: string[] };
+    expect(off.itemIds.sort()).toEqual([a.id, b.id].sort());
+    expect(await names('?tag=trip')).toEqual(['Tag C']);
+    expect((await log(b.id))[0]).toEqual({ kind: 'edited', changed: ['tags'], was: { tags: ['Trip'] } });
+    for (const wrong of ['', '  ', 'a,b', 'x'.repeat(41)])
+      expect((await tag({ itemIds, tag: wrong, has: true }).expect(400)).body.fields.tag).toBeDefined();
+  });
+
   it('say where another thing has its serial number', async () => {
     const one = await t.add('First of a number', { particulars: { serial: 'Z 1' } });
     const two = await t.add('Second of a number', { particulars: { serial: 'z-1' } });

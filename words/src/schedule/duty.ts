@@ -33,7 +33,9 @@ const WORK: Record<Extract<schedule.DutyFacts, { says: 'open-work' }>['work'], s
   teardown: 'It was opened and is not closed.',
 };
 const AWAY: Record<schedule.AwayReason, string> = { service: 'at a workshop', loan: 'on loan', trip: 'on a trip', other: 'away' };
-export const awayWords = (why: schedule.AwayReason): string => AWAY[why];
+/** Where it is, and with whom: "on loan to Mara", "at a workshop (Brass & Son)". */
+export const awayWords = (why: schedule.AwayReason, to: string | null = null): string =>
+  to === null ? AWAY[why] : why === 'loan' ? `${AWAY[why]} to ${to}` : `${AWAY[why]} (${to})`;
 
 /** The gravest surface with what was found there and why it matters; how many more there are. */
 function needWords({ surfaces }: Extract<schedule.DutyFacts, { says: 'need' }>): string {
@@ -113,7 +115,11 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
     case 'caps':
       return capsWords(facts);
     case 'away':
-      return { why: `It is ${AWAY[facts.why]} and was to be back by now.` };
+      return {
+        why: facts.agreed
+          ? `It is ${awayWords(facts.why, facts.to)} and was to be back by now.`
+          : `It is ${awayWords(facts.why, facts.to)} for three months, and no day was agreed.`,
+      };
     case 'sensor':
       return facts.cleanedOn
         ? {

@@ -66,7 +66,27 @@ describe('a duty in words', () => {
       /^They are missing/,
       'It has them again',
     ],
-    ['due-back', { says: 'away', why: 'loan', until: '2026-03-01' }, /due back/, /^It is on loan/, 'It is back'],
+    [
+      'due-back',
+      { says: 'away', why: 'loan', until: '2026-03-01', agreed: true },
+      /due back/,
+      /^It is on loan and was to be back/,
+      'It is back',
+    ],
+    [
+      'due-back',
+      { says: 'away', why: 'loan', until: '2026-03-01', agreed: false, to: 'Mara' },
+      /due back/,
+      /^It is on loan to Mara for three months, and no day was agreed\.$/,
+      'It is back',
+    ],
+    [
+      'due-back',
+      { says: 'away', why: 'service', until: '2026-03-01', agreed: true, to: 'Brass & Son' },
+      /due back/,
+      /^It is at a workshop \(Brass & Son\) and/,
+      'It is back',
+    ],
     [
       'look-before-outing',
       { says: 'outing', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },

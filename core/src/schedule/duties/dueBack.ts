@@ -1,9 +1,13 @@
 import { ourChoice } from '../../care/knowledge/index.js';
 import { addDays } from '../day.js';
+import type { AwayReason } from '../journal.js';
 import type { Due, DutyKind } from './duty.js';
 import { awayOf } from './recurring.js';
 
 const PATIENCE_DAYS = 7;
+/** What is lent or at a workshop with no day agreed is asked for all the same, after so long. */
+const FORGOTTEN_DAYS = 90;
+const COMES_BACK: readonly AwayReason[] = ['loan', 'service'];
 
 export const dueBack: DutyKind = {
   about: 'thing',
@@ -15,17 +19,20 @@ export const dueBack: DutyKind = {
   setUp: 'desk',
   minutes: 2,
   doneBy: 'back',
-  basis: ourChoice('A week after the agreed day one asks.'),
+  basis: ourChoice('A week after the agreed day one asks; where none was agreed, after three months.'),
 };
 
 export const dueBackDue: Due<'thing'> = {
   dueFrom: (thing, context) => {
     const away = awayOf(thing, context);
-    if (!away?.until) return [];
+    if (!away) return [];
+    const { why, since, to } = away;
+    const until = away.until ?? (COMES_BACK.includes(why) ? addDays(since, FORGOTTEN_DAYS) : null);
+    if (until === null) return [];
     return [
       {
-        window: { earliest: away.until, due: away.until, latest: addDays(away.until, PATIENCE_DAYS) },
-        facts: { says: 'away', why: away.why, until: away.until },
+        window: { earliest: until, due: until, latest: addDays(until, PATIENCE_DAYS) },
+        facts: { says: 'away', why, until, agreed: away.until !== null, ...(to === undefined ? {} : { to }) },
       },
     ];
   },

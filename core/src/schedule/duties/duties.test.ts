@@ -5,6 +5,7 @@ import { agendaFrom, type Duty, type Entry, type JournalData, type OutingFacts, 
 import { Journal } from '../journal.js';
 import type { Rhythm } from '../rhythms.js';
 import { entry, house, NOW, outing, saw, thing, TODAY } from '../testing/worlds.js';
+import { dueBackDue } from './dueBack.js';
 import type { Context } from './duty.js';
 import { awayOf, openFor, around, recurring, recurringLook, recurringMark } from './recurring.js';
 
@@ -275,6 +276,37 @@ describe('what recurs', () => {
     expect(awayOf(thing(), contextWith([sent]))).toMatchObject({ why: 'loan', since: '2026-04-20' });
     expect(awayOf(thing(), contextWith([sent, entry('2026-05-01', { kind: 'back' })]))).toBeNull();
     expect(awayOf(thing(), contextWith([]))).toBeNull();
+  });
+});
+
+describe('what is away and to come back', () => {
+  const dueOf = (sent: Extract<JournalData, { kind: 'away' }>) =>
+    dueBackDue.dueFrom(thing(), contextWith([entry('2026-02-01', sent)]), 'due-back').map((f) => ({ due: f.window.due, facts: f.facts }));
+
+  it.each<[string, Extract<JournalData, { kind: 'away' }>, { due: string; agreed: boolean } | null]>([
+    [
+      'a loan on the day that was agreed',
+      { kind: 'away', why: 'loan', until: '2026-03-01', to: 'Mara' },
+      { due: '2026-03-01', agreed: true },
+    ],
+    [
+      'a loan without a day after three months',
+      { kind: 'away', why: 'loan', until: null, to: 'Mara' },
+      { due: '2026-05-02', agreed: false },
+    ],
+    ['a repair without a day likewise', { kind: 'away', why: 'service', until: null }, { due: '2026-05-02', agreed: false }],
+    ['a trip without a day never', { kind: 'away', why: 'trip', until: null }, null],
+  ])('is asked for: %s', (_, sent, wanted) => {
+    expect(dueOf(sent)).toEqual(
+      wanted
+        ? [
+            {
+              due: wanted.due,
+              facts: { says: 'away', why: sent.why, until: wanted.due, agreed: wanted.agreed, ...(sent.to ? { to: 'Mara' } : {}) },
+            },
+          ]
+        : [],
+    );
   });
 });
 

@@ -68,7 +68,8 @@ export type DutyFacts =
   | { says: 'cloth'; uses: number; washedOn: Day | null; dirty: boolean }
   | { says: 'stock'; thing: Material | Tool; stock: number }
   | { says: 'caps'; missing: Surface[] }
-  | { says: 'away'; why: AwayReason; until: Day }
+  /** @param agreed the day was agreed, and not only that it has been long */
+  | { says: 'away'; why: AwayReason; until: Day; agreed: boolean; to?: string }
   /** The last test frame asks for it, or will before long. */
   | { says: 'sensor'; advice: SensorAdvice; shows: number; frameOn: Day; /** Where it was cleaned since. */ cleanedOn?: Day }
   | { says: 'outing'; from: Day; things: { id: string; name: string }[] };

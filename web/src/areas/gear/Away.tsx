@@ -2,23 +2,34 @@ import type { ItemPage } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { awayWords, capital } from '@bright-keeper/words';
 import { useState } from 'react';
+import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
 import { Day } from '../../ui/when';
 import { useBack, useSendAway } from '../schedule';
+
+/** Whom it is with: of a loan it is always asked. */
+const WITH_WHOM: Record<schedule.AwayReason, string> = {
+  loan: 'Lent to',
+  service: 'Which workshop (if you like)',
+  trip: 'With whom (if you like)',
+  other: 'With whom (if you like)',
+};
 
 /** Whether it is here: sent to a workshop or lent, nothing of it is asked for until it is back. */
 export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away'> }) {
   const [asking, setAsking] = useState(false);
   const [why, setWhy] = useState<schedule.AwayReason>('service');
   const [until, setUntil] = useState('');
+  const [to, setTo] = useState('');
   const send = useSendAway();
   const back = useBack();
   const error = send.error ?? back.error;
+  const wrong = send.error instanceof ApiError ? send.error.problem.fields?.to : undefined;
   if (away)
     return (
       <div className="flex w-full flex-wrap items-center gap-3 rounded bg-lamp-tint px-4 py-2">
         <p>
-          It is {awayWords(away.why)} since <Day day={away.since} />
+          It is {awayWords(away.why, away.to)} since <Day day={away.since} />
           {away.until && (
             <>
               , due back <Day day={away.until} />
@@ -38,7 +49,7 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
       className="sheet flex w-full flex-wrap items-end gap-3 p-4"
       onSubmit={(event) => {
         event.preventDefault();
-        send.mutate({ itemId: id, why, until: until || null }, { onSuccess: () => setAsking(false) });
+        send.mutate({ itemId: id, why, until: until || null, ...(to.trim() ? { to } : {}) }, { onSuccess: () => setAsking(false) });
       }}
     >
       <label className="flex flex-col gap-1">
@@ -52,6 +63,23 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
         </select>
       </label>
       <label className="flex flex-col gap-1">
+        {WITH_WHOM[why]}
+        <input
+          className="input"
+          maxLength={120}
+          value={to}
+          autoComplete="off"
+          aria-invalid={wrong !== undefined}
+          aria-describedby={wrong === undefined ? undefined : 'away-to'}
+          onChange={(e) => setTo(e.target.value)}
+        />
+        {wrong !== undefined && (
+          <span id="away-to" role="alert" className="text-sm text-act">
+            {wrong}
+          </span>
+        )}
+      </label>
+      <label className="flex flex-col gap-1">
         Due back (if agreed)
         <input type="date" className="input" value={until} onChange={(e) => setUntil(e.target.value)} />
       </label>
@@ -61,7 +89,7 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
       <Button look="quiet" onClick={() => setAsking(false)}>
         Leave it here
       </Button>
-      {error && <Failure error={error} />}
+      {error && wrong === undefined && <Failure error={error} />}
     </form>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { usePlaces } from '../storage';
-import { useArchiveMany, useMoveMany, useMatching, useTakeMovesBack, type ShelfFilters } from './queries';
+import { useArchiveMany, useMoveMany, useMatching, useTagMany, useTakeMovesBack, type ShelfFilters } from './queries';
 
 const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
 
@@ -24,13 +24,15 @@ type Props = {
 export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
   const places = usePlaces();
   const [move, takeMovesBack, archive, matching] = [useMoveMany(), useTakeMovesBack(), useArchiveMany(), useMatching()];
+  const tagging = useTagMany();
+  const [tag, setTag] = useState('');
   const [done, setDone] = useState<Done | null>(null);
   const told = useTold();
   const [to, setTo] = useState('');
   const itemIds = [...chosen];
   const isArchived = filters.archived !== undefined && String(filters.archived) === 'true';
-  const busy = move.isPending || archive.isPending || takeMovesBack.isPending || matching.isPending;
-  const error = move.error ?? archive.error ?? takeMovesBack.error ?? matching.error;
+  const busy = tagging.isPending || move.isPending || archive.isPending || takeMovesBack.isPending || matching.isPending;
+  const error = tagging.error ?? move.error ?? archive.error ?? takeMovesBack.error ?? matching.error;
   const isHeld = busy || chosen.size === 0;
   const finish = (result: Done) => {
     setDone(result);
@@ -63,6 +65,22 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
             words: `${things(changed.length)} ${archived ? 'taken off the shelf' : 'put back on the shelf'}.`,
             takeBack: () =>
               archive.mutate({ itemIds: changed, archived: !archived }, { onSuccess: () => setDone(backWords(changed.length, 0)) }),
+          }),
+      },
+    );
+
+  const tagAll = (has: boolean) =>
+    tagging.mutate(
+      { itemIds, tag: tag.trim(), has },
+      {
+        onSuccess: ({ itemIds: changed }) =>
+          finish({
+            words: `${things(changed.length)} ${has ? 'tagged' : 'no more tagged'} “${tag.trim()}”.${has ? alreadyWords(chosen.size - changed.length) : ''}`,
+            takeBack: () =>
+              tagging.mutate(
+                { itemIds: changed, tag: tag.trim(), has: !has },
+                { onSuccess: (back) => setDone(backWords(back.itemIds.length, changed.length - back.itemIds.length)) },
+              ),
           }),
       },
     );
@@ -102,6 +120,16 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
         <Button disabled={isHeld || to === '' || told.wrong !== null} onClick={() => moveTo(to === NO_PLACE ? null : to)}>
           Move them
         </Button>
+        <label className="flex items-center gap-2">
+          <span className="text-sm text-soft">Tag with</span>
+          <input className="input w-32" value={tag} maxLength={40} autoComplete="off" onChange={(e) => setTag(e.target.value)} />
+        </label>
+        <Button disabled={isHeld || tag.trim() === ''} onClick={() => tagAll(true)}>
+          Tag them
+        </Button>
+        <Button look="quiet" disabled={isHeld || tag.trim() === ''} onClick={() => tagAll(false)}>
+          Untag
+        </Button>
         <Button disabled={isHeld} onClick={() => archiveAll(!isArchived)}>
           {isArchived ? 'Put them back on the shelf' : 'Archive them'}
         </Button>
@@ -123,6 +151,9 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
 
 const stayedWords = (r: NotMoved): string =>
   r.because === 'quarantined' ? `${r.name} is in quarantine and stays apart` : `${r.name} still lay in ${r.placeName} then`;
+
+/** What a tag did not change has it already, or has no room for one more. */
+const alreadyWords = (n: number): string => (n === 0 ? '' : ` ${things(n)} had it already, or as many tags as there is room for.`);
 
 const NO_PLACE = 'none';
 const backWords = (takenBack: number, kept: number): Done => ({

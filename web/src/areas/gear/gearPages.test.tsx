@@ -259,6 +259,29 @@ describe('the shelf', () => {
     });
   });
 
+  it('tags many at once, says which had it, and takes it back', async () => {
+    const items = ['1', '2', '3'].map((id) => item(id));
+    const page = showPage(ShelfPage, '/gear', '/gear', {
+      [`GET ${routes.gear}`]: { items, nextCursor: null, total: 3 } satisfies Shelf,
+      [`GET ${routes.gearVocabulary}`]: { tags: [], words: {} },
+      [`GET ${routes.places}`]: { places: [] },
+      [`POST ${routes.gearTags}`]: { itemIds: ['1', '3'] },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Choose several' }));
+    await screen.findByText('0 things chosen');
+    for (const n of [1, 2, 3]) fireEvent.click(screen.getByRole('checkbox', { name: `Choose Lens ${n}` }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Tag them' }).disabled).toBe(true);
+    fireEvent.change(screen.getByLabelText('Tag with'), { target: { value: ' trip ' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Tag them' }));
+    expect(await screen.findByText('2 things tagged “trip”. 1 thing had it already, or as many tags as there is room for.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    expect(await screen.findByText('Taken back for 2 things.')).toBeTruthy();
+    expect(page.written().map((c) => c.body)).toEqual([
+      { itemIds: ['1', '2', '3'], tag: 'trip', has: true },
+      { itemIds: ['1', '3'], tag: 'trip', has: false },
+    ]);
+  });
+
   it('shows its tags, and is filtered by one; one that is asked for and gone is still named', async () => {
     const tags = [{ tag: 'kit', things: 2 }];
     const page = show([item('1', { particulars: { tags: ['kit', 'old'] } })], '', tags);

@@ -17,6 +17,7 @@ import {
   type MovesTakenBack,
   type Shelf,
   type ShelfQuery,
+  type TagThings,
   type TakeMovesBack,
 } from '@bright-keeper/contract';
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
@@ -100,6 +101,8 @@ export const useMoveMany = () =>
   useMutation({ mutationFn: (move: MoveItems) => http.post<Moved>(routes.moves, move), onSettled: manyChanged });
 export const useTakeMovesBack = () =>
   useMutation({ mutationFn: (moves: TakeMovesBack) => http.post<MovesTakenBack>(routes.movesTakenBack, moves), onSettled: manyChanged });
+export const useTagMany = () =>
+  useMutation({ mutationFn: (tagging: TagThings) => http.post<DoneToMany>(routes.gearTags, tagging), onSettled: manyChanged });
 export const useArchiveMany = () =>
   useMutation({
     mutationFn: ({ itemIds, archived }: { itemIds: string[]; archived: boolean }) =>

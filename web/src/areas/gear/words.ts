@@ -91,7 +91,7 @@ export function logWords(data: LogData, timeZone: string): Words {
     case 'neighbour-isolated':
       return { title: `${data.name ?? 'Something'} beside it went into quarantine`, lines: [] };
     case 'away':
-      return { title: `Away: ${awayWords(data.why)}`, lines: data.until ? [`Due back on ${data.until}.`] : [] };
+      return { title: `Away: ${awayWords(data.why, data.to)}`, lines: data.until ? [`Due back on ${data.until}.`] : [] };
     case 'cap-missing':
       return { title: `Its ${care.surfaceFacts(data.surface).name} is missing`, lines: [] };
     case 'back':
