@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { orderOf, readDay, readNumber, readYesNo } from './cells.js';
+import { orderOf, readDay, readMeasure, readNumber, readYesNo } from './cells.js';
 
 const now = new Date('2026-03-10T10:00:00Z');
 
@@ -37,6 +37,33 @@ describe('a cell of a list', () => {
     ['=1+1', '=1+1'],
   ])('%s is %s', (cell, value) => {
     expect(readNumber(cell)).toBe(value);
+  });
+
+  /** Units: the international yard and pound agreement of 1959 (exact). */
+  it.each([
+    ['310', 'g', 310],
+    ['310 g', 'g', 310],
+    ['1.250 g', 'g', 1250],
+    ['0,42 kg', 'g', 420],
+    ['1.250 kg', 'g', 1250],
+    ['1,2kg', 'g', 1200],
+    ['12 oz', 'g', 340.194],
+    ['1 lb', 'g', 453.592],
+    ['52', 'mm', 52],
+    ['⌀ 52 mm', 'mm', 52],
+    ['40,5mm', 'mm', 40.5],
+    ['6 cm', 'mm', 60],
+    ['1.25"', 'mm', 31.75],
+    ['2 in', 'mm', 50.8],
+    ['420 g', 'mm', '420 g'],
+    ['52 mm', 'g', '52 mm'],
+    ['3 stone', 'g', '3 stone'],
+    ['heavy', 'g', 'heavy'],
+    ['€ 900', 'money', 900],
+    ['f/2.8', 'f/', 2.8],
+    ['24 MP', 'megapixels', 24],
+  ])('%s, kept in %s, is %s', (cell, unit, value) => {
+    expect(readMeasure(cell, unit)).toBe(value);
   });
 
   it.each([

@@ -26,6 +26,32 @@ export function readNumber(cell: string): number | string {
   return Number.isFinite(value) ? value : cell;
 }
 
+/** What one of a unit is in the unit that is kept; inches are written in three ways. */
+const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  g: { g: 1, gr: 1, kg: 1000, oz: 28.349523125, lb: 453.59237, lbs: 453.59237 },
+  mm: { mm: 1, cm: 10, m: 1000, in: 25.4, inch: 25.4, '"': 25.4, '″': 25.4 },
+};
+const IN_A_UNIT = /^(.*\d)\s*([a-z"″]{1,5})\.?$/i;
+const ONE_MARK = /^\s*\d+[.,]\d+\s*$/;
+/** Six figures are as exact as any scale or rule. */
+const rounded = (value: number): number => Number(value.toPrecision(6));
+
+/**
+ * A number in the unit a field is kept in, whatever unit it is written in: "0,42 kg" is 420 g. What is written in a unit of
+ * something else stays text, so that it is named: a weight is never read as a length.
+ */
+export function readMeasure(cell: string, unit: string): number | string {
+  const units = UNITS[unit];
+  const written = units && IN_A_UNIT.exec(cell.trim());
+  if (!written) return readNumber(cell);
+  const factor = units[written[2]!.toLowerCase()];
+  // "1.250 kg" is no ton: in a large unit the only mark parts the decimals.
+  const isLarge = factor !== undefined && factor >= 10;
+  const decimal = isLarge && ONE_MARK.test(written[1]!) ? Number(written[1]!.trim().replace(',', '.')) : null;
+  const value = decimal ?? readNumber(written[1]!);
+  return factor === undefined || typeof value === 'string' ? cell : rounded(value * factor);
+}
+
 const IN_PARTS = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2}|\d{4})$/;
 const MONTH = /^(\d{1,2})[./-](\d{4})$/;
 const MONTH_ISO = /^(\d{4})-(\d{2})$/;

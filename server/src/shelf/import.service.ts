@@ -124,6 +124,7 @@ export class ImportService {
       ...(await this.whatIsThere(db)),
     };
     const rows = file.rows.filter(({ cells }) => !isBlank(cells)).map(({ line, cells }) => readRow(line, cells, against));
+    tellDoubled(rows, mapping.serial ?? 'serial');
     return { file, mapping, rows, areDaysAmbiguous: ambiguous };
   }
 
@@ -134,6 +135,18 @@ export class ImportService {
       places: new Map(places.map(({ id, name }) => [name.trim().toLowerCase(), { id, name }])),
       take: takingFrom(items.map((item) => ({ ...item, placeId: placeOf.get(item.id) ?? null }))),
     };
+  }
+}
+
+/** Two rows with one serial number are two things all the same, unless somebody mistyped: that is said. */
+function tellDoubled(rows: readonly ReadRow[], heading: string): void {
+  const first = new Map<string, number>();
+  for (const { line, input, told } of rows) {
+    const serial = gear.sameSerial(input?.particulars?.serial);
+    if (serial === '') continue;
+    const before = first.get(serial);
+    if (before === undefined) first.set(serial, line);
+    else told[heading] = `Line ${before} has the same serial number: one of them is mistyped, or it is one thing twice.`;
   }
 }
 

@@ -156,6 +156,27 @@ describe('a gear list from CSV', () => {
     });
   });
 
+  it('says which rows have one serial number', async () => {
+    const p = await preview('name,kind,serial no\nNumbered A,lens,77-1\nNumbered B,lens,78\nNumbered C,filter,77 1\n');
+    expect(p.rows.map((r) => [r.fate, r.told['serial no'] ?? ''])).toEqual([
+      ['new', ''],
+      ['new', ''],
+      ['new', expect.stringMatching(/^Line 2 has the same serial number/)],
+    ]);
+  });
+
+  it.each([
+    ['new', 'new'],
+    ['Neuwertig', 'as-new'],
+    ['very good', 'used'],
+    ['gebraucht', 'used'],
+    ['usé', 'worn'],
+    ['defekt', 'for-parts'],
+    ['For parts', 'for-parts'],
+  ])('knows in which state it came: %s', async (word, condition) => {
+    expect((await preview(`name,kind,Zustand\nState,lens,${word}\n`)).rows[0]!.input!.particulars).toEqual({ condition });
+  });
+
   it('says what is no weight, no condition and no day, and lets it be corrected there', async () => {
     const file = 'name,kind,weight,condition,warranty\nHeavy one,lens,heavy,shiny,soon\n';
     expect((await preview(file)).rows[0]!.wrong).toEqual(['massG', 'condition', 'warrantyUntil']);

@@ -11,7 +11,8 @@ import {
 } from '@bright-keeper/contract';
 import { care, gear } from '@bright-keeper/core';
 import { bare } from './headings.js';
-import { isNo, readDay, readNumber, readYesNo, type DayOrder } from './cells.js';
+import { conditionOf } from './conditions.js';
+import { isNo, readDay, readMeasure, readYesNo, type DayOrder } from './cells.js';
 
 const KIND_WORDS = new Map<string, care.ItemKind>(
   care.ITEM_KINDS.flatMap((kind) => [kind, care.KINDS[kind].name, care.KINDS[kind].plural].map((word) => [bare(word), kind] as const)),
@@ -39,16 +40,17 @@ export type ReadAgainst = {
 /** A cell as the trait's type; what cannot be read stays text, so that the schema names it. */
 function readTrait(trait: care.TraitId, cell: string): unknown {
   const facts = care.TRAITS[trait];
-  if (facts.input === 'number') return readNumber(cell);
+  if (facts.input === 'number') return readMeasure(cell, facts.unit);
   if (facts.input === 'choice') return cell.toLowerCase().replaceAll(' ', '-');
   return readYesNo(cell);
 }
 
 /** A cell as the particular's type; what cannot be read stays text, so that the schema names it. */
 function readParticular(id: gear.ParticularId, cell: string, { dayOrder, now }: ReadAgainst): unknown {
-  const { input } = gear.particularFacts(id);
-  if (input === 'number') return readNumber(cell);
-  if (input === 'choice') return cell.toLowerCase().replaceAll(' ', '-');
+  const facts = gear.particularFacts(id);
+  const { input } = facts;
+  if (input === 'number') return readMeasure(cell, facts.unit);
+  if (input === 'choice') return conditionOf(cell) ?? cell;
   if (input === 'day') return readDay(cell, dayOrder, now, 'may-be-ahead').day;
   if (input === 'words')
     return cell
