@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { orderOf, readDay, readMeasure, readNumber, readYesNo } from './cells.js';
+import { orderOf, otherCurrency, readDay, readMeasure, readNumber, readYesNo } from './cells.js';
 
 const now = new Date('2026-03-10T10:00:00Z');
 
@@ -86,6 +86,19 @@ describe('a cell of a list', () => {
     expect(orderOf(['03/04/2019', '04/25/2019'])).toEqual({ order: 'month-first', ambiguous: false });
     expect(orderOf(['03/04/2019', ''])).toEqual({ order: null, ambiguous: true });
     expect(orderOf(['04/04/2019', '2019-05-06'])).toEqual({ order: null, ambiguous: false });
+  });
+
+  it.each([
+    ['€ 900', 'EUR', null],
+    ['900', 'EUR', null],
+    ['900 EUR', 'EUR', null],
+    ['$ 900', 'EUR', '$'],
+    ['USD 900', 'EUR', 'USD'],
+    ['900 NOK', 'SEK', 'NOK'],
+    ['$900', 'CAD', null],
+    ['CAD $900', 'USD', 'CAD'],
+  ])('%s in a household that reckons in %s is of another currency: %s', (cell, own, other) => {
+    expect(otherCurrency(cell, own)).toBe(other);
   });
 
   it.each([

@@ -32,6 +32,21 @@ const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   mm: { mm: 1, cm: 10, m: 1000, in: 25.4, inch: 25.4, '"': 25.4, '″': 25.4 },
 };
 const IN_A_UNIT = /^(.*\d)\s*([a-z"″]{1,5})\.?$/i;
+/** Signs that several currencies are written with. */
+const SIGNS: Readonly<Record<string, readonly string[]>> = {
+  '€': ['EUR'],
+  '£': ['GBP'],
+  '¥': ['JPY', 'CNY'],
+  $: ['USD', 'CAD', 'AUD', 'NZD', 'SGD', 'HKD', 'MXN'],
+};
+/** The currency a sum is written in, where that is not this one; null where it is, or where none is written. */
+export function otherCurrency(cell: string, own: string): string | null {
+  const code = /\b[A-Z]{3}\b/.exec(cell)?.[0];
+  if (code !== undefined) return code === own ? null : code;
+  const sign = Object.keys(SIGNS).find((s) => cell.includes(s));
+  return sign === undefined || SIGNS[sign]!.includes(own) ? null : sign;
+}
+
 const ONE_MARK = /^\s*\d+[.,]\d+\s*$/;
 /** Six figures are as exact as any scale or rule. */
 const rounded = (value: number): number => Number(value.toPrecision(6));

@@ -18,6 +18,7 @@ import { GearRepository } from '../gear/index.js';
 import { GearService } from './gear.service.js';
 import { MoveService, PlaceService, StayRepository } from '../places/index.js';
 import { Clock } from '../platform/index.js';
+import { SettingsService } from '../settings/index.js';
 import { orderOf } from './cells.js';
 import { guessMapping } from './headings.js';
 import { readRow, type ReadAgainst, type ReadRow } from './importRows.js';
@@ -53,6 +54,7 @@ export class ImportService {
     private readonly places: PlaceService,
     private readonly stays: StayRepository,
     private readonly moves: MoveService,
+    private readonly settings: SettingsService,
     private readonly clock: Clock,
   ) {}
 
@@ -121,6 +123,7 @@ export class ImportService {
       defaultKind: defaultKind ?? null,
       dayOrder: order ?? (monthFirst ? 'month-first' : 'day-first'),
       now: this.clock.now(),
+      currency: (await this.settings.get(db)).currency,
       ...(await this.whatIsThere(db)),
     };
     const rows = file.rows.filter(({ cells }) => !isBlank(cells)).map(({ line, cells }) => readRow(line, cells, against));

@@ -156,6 +156,12 @@ describe('a gear list from CSV', () => {
     });
   });
 
+  it('says where a sum is in another currency than the household reckons in', async () => {
+    const p = await preview('name,kind,paid,value\nForeign,lens,$ 900,€ 700\n');
+    expect(p.rows[0]).toMatchObject({ input: { particulars: { paid: 900 }, traits: { value: 700 } } });
+    expect(p.rows[0]!.told).toEqual({ paid: '“$ 900” is in $: the number was taken as it is, as EUR.' });
+  });
+
   it('says which rows have one serial number', async () => {
     const p = await preview('name,kind,serial no\nNumbered A,lens,77-1\nNumbered B,lens,78\nNumbered C,filter,77 1\n');
     expect(p.rows.map((r) => [r.fate, r.told['serial no'] ?? ''])).toEqual([

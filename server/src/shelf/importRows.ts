@@ -12,7 +12,7 @@ import {
 import { care, gear } from '@bright-keeper/core';
 import { bare } from './headings.js';
 import { conditionOf } from './conditions.js';
-import { isNo, readDay, readMeasure, readYesNo, type DayOrder } from './cells.js';
+import { isNo, otherCurrency, readDay, readMeasure, readYesNo, type DayOrder } from './cells.js';
 
 const KIND_WORDS = new Map<string, care.ItemKind>(
   care.ITEM_KINDS.flatMap((kind) => [kind, care.KINDS[kind].name, care.KINDS[kind].plural].map((word) => [bare(word), kind] as const)),
@@ -31,6 +31,8 @@ export type ReadAgainst = {
   corrections: ImportCorrections;
   dayOrder: DayOrder;
   now: Date;
+  /** In which sums are kept, as its three letters. */
+  currency: string;
   /** By their names in small letters. */
   places: ReadonlyMap<string, { id: string; name: string }>;
   /** What stands on the shelf that this row is of, and no row before has taken for its own; null where there is none. */
@@ -59,6 +61,8 @@ function readParticular(id: gear.ParticularId, cell: string, { dayOrder, now }: 
       .filter((word) => word !== '');
   return cell.replace(/\s+/g, ' ');
 }
+
+const unitOf = (facts: care.TraitFacts | gear.ParticularFacts): string => (facts.input === 'number' ? facts.unit : '');
 
 /** One column for all mounts: of what only takes one, it is that. */
 const particularMeant = (id: gear.ParticularId, kind: care.ItemKind): gear.ParticularId =>
@@ -100,19 +104,30 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
     if (knownKind && !isNo(cell(target)))
       told[heading(target)] = `“${cell(target)}” was left out: nothing is asked of it for a ${care.kindFacts(knownKind).name}.`;
   };
+  // A sum is kept in one currency: of another one it is the number only, and that is said.
+  const tellCurrency = (target: ImportTarget, unit: string) => {
+    const other = unit === 'money' ? otherCurrency(cell(target), against.currency) : null;
+    if (other !== null) told[heading(target)] = `“${cell(target)}” is in ${other}: the number was taken as it is, as ${against.currency}.`;
+  };
   const traits: Record<string, unknown> = {};
   for (const trait of care.TRAIT_IDS) {
     const target = `trait:${trait}` as const;
     if (cell(target) === '') continue;
-    if (!knownKind || care.traitsOf(knownKind).includes(trait)) traits[trait] = readTrait(trait, cell(target));
-    else setAside(target);
+    if (knownKind && !care.traitsOf(knownKind).includes(trait)) setAside(target);
+    else {
+      traits[trait] = readTrait(trait, cell(target));
+      tellCurrency(target, unitOf(care.traitFacts(trait)));
+    }
   }
   const particulars: Record<string, unknown> = {};
   for (const target of gear.PARTICULAR_IDS) {
     if (cell(target) === '') continue;
     const id = knownKind ? particularMeant(target, knownKind) : target;
-    if (!knownKind || gear.particularsOf(knownKind).includes(id)) particulars[id] ??= readParticular(id, cell(target), against);
-    else setAside(target);
+    if (knownKind && !gear.particularsOf(knownKind).includes(id)) setAside(target);
+    else {
+      particulars[id] ??= readParticular(id, cell(target), against);
+      tellCurrency(target, unitOf(gear.particularFacts(id)));
+    }
   }
   const acquired = cell('acquiredOn');
   const { day, taken } = readDay(acquired, dayOrder, now);
