@@ -48,6 +48,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Hygrometers: `/hygrometers?device=${devices[0]!.id}`,
     'Import a log': `/hygrometers/${devices[0]!.id}/log`,
     'In from the cold': '/warm-up',
+    'Dew tonight': '/dew',
     'In the field': '/field?happened=sand',
     'Open it or not': `/gear/${old.id}/opening`,
     Opened: `/teardown/${teardown.id}`,

@@ -51,6 +51,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/outings', 'trip/OutingsPage', [routes.outings]),
   page('/hygrometers', 'air/HygrometersPage', [routes.devices, routes.agenda]),
   page('/hygrometers/:id/log', 'air/LogImportPage', [routes.devices]),
+  page('/dew', 'storage/DewPage', [routes.storage]),
   page('/warm-up', 'storage/WarmUpPage', [routes.storage]),
   page('/supplies', 'supplies/SuppliesPage', [routes.supplies]),
   page('/handbook', 'handbook/HandbookPage'),

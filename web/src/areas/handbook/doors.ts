@@ -34,6 +34,12 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/warm-up',
     words: ['how long', 'wait', 'timer', 'minutes', 'warm up time', 'when can i open the bag', 'condensation time'],
   },
+  dew: {
+    title: 'Dew tonight',
+    what: 'Whether a front glass takes dew under the open sky, from when, and what warmth keeps it clear.',
+    to: '/dew',
+    words: ['dew heater', 'dew strap', 'dew shield', 'will it dew', 'astro night', 'frost on the lens'],
+  },
   storage: {
     title: 'Storage places and their air',
     what: 'Each place as a ribbon of days, its fungus risk, its gel, and what would help.',

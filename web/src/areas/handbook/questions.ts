@@ -60,6 +60,7 @@ export const QUESTIONS: readonly [question: string, ...answers: string[]][] = [
   ['condensation when I come inside', 'practice-cold-to-warm', 'happening-fog', 'soil-fog', 'door-warm-up'],
   ['how long to wait before opening the bag', 'door-warm-up', 'practice-cold-to-warm'],
   ['fogs when I leave the air conditioning', 'practice-warm-and-damp'],
+  ['will the lens dew over tonight', 'door-dew'],
   [
     'dew on the telescope at night',
     'practice-night-sky',

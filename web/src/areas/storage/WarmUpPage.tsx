@@ -1,4 +1,5 @@
 import { storage } from '@bright-keeper/core';
+import { Link } from 'react-router';
 import { ApiError } from '../../api/http';
 import { useAwaySince } from '../../api/useKept';
 import { useChoices, withChoice } from '../../ui/choices';
@@ -19,6 +20,7 @@ import {
   type WarmUpView,
 } from './warmUpState';
 import { minutesWords } from './words';
+import { NumberEntry, WayButtons } from './numberEntry';
 
 /** How cold, into which room, what, and how it is wrapped. */
 function Question({ view, set }: { view: WarmUpView; set: (key: string, value: string) => void }) {
@@ -26,17 +28,7 @@ function Question({ view, set }: { view: WarmUpView; set: (key: string, value: s
   return (
     <>
       {FIELD_IDS.map((field) => (
-        <label key={field} className="block">
-          <span className="mb-1 block">{FIELDS[field].label}</span>
-          <input
-            className="input"
-            inputMode="decimal"
-            value={entries[field].text}
-            aria-invalid={entries[field].fault !== null}
-            onChange={(e) => set(field, e.target.value)}
-          />
-          {entries[field].fault && <span className="text-sm text-act">{entries[field].fault}</span>}
-        </label>
+        <NumberEntry key={field} label={FIELDS[field].label} entry={entries[field]} onChange={(text) => set(field, text)} />
       ))}
       <label className="block">
         <span className="mb-1 block">What is it</span>
@@ -48,22 +40,12 @@ function Question({ view, set }: { view: WarmUpView; set: (key: string, value: s
           ))}
         </select>
       </label>
-      <fieldset>
-        <legend className="mb-1">How it lies there</legend>
-        <div className="flex flex-wrap gap-2">
-          {WRAPPING_IDS.map((w) => (
-            <button
-              key={w}
-              type="button"
-              aria-pressed={w === wrapping}
-              onClick={() => set('wrapping', w)}
-              className={`min-h-11 rounded border px-3 ${w === wrapping ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
-            >
-              {capital(storage.WRAPPINGS[w].name)}
-            </button>
-          ))}
-        </div>
-      </fieldset>
+      <WayButtons
+        legend="How it lies there"
+        ways={WRAPPING_IDS.map((w) => [w, capital(storage.WRAPPINGS[w].name)] as const)}
+        chosen={wrapping}
+        onChoose={(w) => set('wrapping', w)}
+      />
     </>
   );
 }
@@ -153,6 +135,12 @@ export function WarmUpPage() {
           {result && <Answer view={view} result={result} />}
           {result && verdictOf(result) === 'fogs' && <WaitForIt view={view} />}
           <p className="text-sm text-soft">{basisWords(storage.WARM_UP_BASIS)}</p>
+          <p>
+            The other way round, under the open sky:{' '}
+            <Link className="underline" to="/dew">
+              will the front take dew tonight?
+            </Link>
+          </p>
         </div>
       </div>
     </Page>

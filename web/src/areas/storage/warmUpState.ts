@@ -1,6 +1,6 @@
 import type { StorageOverview } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
-import { toNumber } from '../../ui/toNumber';
+import { entryOf, type Entry } from './numberEntry';
 
 export const THING_IDS = Object.keys(storage.TYPICAL_THINGS) as storage.TypicalThing[];
 export const WRAPPING_IDS = Object.keys(storage.WRAPPINGS) as storage.Wrapping[];
@@ -23,19 +23,6 @@ export function measuredIn(overview: StorageOverview | undefined): Partial<Recor
   };
 }
 
-/** A field as it stands: its text, what it counts as, and what is wrong with it. */
-export type Entry = { text: string; value: number | null; fault: string | null };
-
-/** What was typed, else what was measured, else what is usual; a point or a comma. */
-function entryOf(field: FieldId, params: URLSearchParams, measured: Partial<Record<FieldId, number>>): Entry {
-  const { min, max, usual } = FIELDS[field];
-  const text = params.get(field) ?? String(measured[field] ?? usual);
-  const value = toNumber(text);
-  return typeof value === 'number' && value >= min && value <= max
-    ? { text, value, fault: null }
-    : { text, value: null, fault: `A number from ${min} to ${max}.` };
-}
-
 export type WarmUpView = {
   entries: Record<FieldId, Entry>;
   thing: storage.TypicalThing;
@@ -48,7 +35,7 @@ export type WarmUpView = {
 
 /** Everything the page shows, from the address and what was measured. */
 export function warmUpFrom(params: URLSearchParams, measured: Partial<Record<FieldId, number>>): WarmUpView {
-  const entries = Object.fromEntries(FIELD_IDS.map((f) => [f, entryOf(f, params, measured)])) as Record<FieldId, Entry>;
+  const entries = Object.fromEntries(FIELD_IDS.map((f) => [f, entryOf(params.get(f), measured[f], FIELDS[f])])) as Record<FieldId, Entry>;
   const thing = THING_IDS.find((t) => t === params.get('thing')) ?? 'mid-lens';
   const wrapping = WRAPPING_IDS.find((w) => w === params.get('wrapping')) ?? 'plastic-bag';
   const { name: _, ...size } = storage.TYPICAL_THINGS[thing];

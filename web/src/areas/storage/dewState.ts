@@ -1,0 +1,76 @@
+import type { Forecast, StorageOverview } from '@bright-keeper/contract';
+import { air, MS_PER_HOUR } from '@bright-keeper/core';
+import { entryOf, type Entry } from './numberEntry';
+
+export const FIELDS = {
+  airC: { label: 'The air, °C', min: -40, max: 45, usual: 10 },
+  humidityPct: { label: 'The air, % RH', min: 5, max: 100, usual: 80 },
+  frontMm: { label: 'The front glass across, mm', min: 5, max: 500, usual: 77 },
+  cellWh: { label: 'The cell for the strap, Wh', min: 1, max: 2000, usual: 36 },
+} as const;
+export type FieldId = keyof typeof FIELDS;
+export const FIELD_IDS = Object.keys(FIELDS) as FieldId[];
+
+/** What one says of a sky, a wind and a hood, and what each is reckoned as (our choice). */
+export const SKIES = { clear: ['Clear', 0], broken: ['Half clouded', 0.5], overcast: ['Overcast', 1] } as const;
+export const WINDS = { calm: ['Calm', 0], breeze: ['A breeze on the face', 2.5], wind: ['Leaves and twigs move', 5] } as const;
+export const HOODS = { none: ['No hood', 0], short: ['A short hood', 0.7], long: ['A dew shield', 2.5] } as const;
+export type Sky = keyof typeof SKIES;
+export type Wind = keyof typeof WINDS;
+export type Hood = keyof typeof HOODS;
+
+const chosen = <T extends string>(ways: Record<T, unknown>, asked: string | null, usual: T): T =>
+  asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
+
+/** The air outdoors, from the station. */
+export function measuredIn(overview: StorageOverview | undefined): Partial<Record<FieldId, number>> {
+  const latest = overview?.outdoors?.latest;
+  return latest ? { airC: Math.round(latest.temperatureC), humidityPct: Math.round(latest.humidityPct) } : {};
+}
+
+export type DewView = {
+  entries: Record<FieldId, Entry>;
+  sky: Sky;
+  wind: Wind;
+  hood: Hood;
+  /** Null while a field cannot be read. */
+  result: (air.Dew & { watts: number; cellHours: number | null }) | null;
+};
+
+const skyOf = ({ sky, wind, hood }: Pick<DewView, 'sky' | 'wind' | 'hood'>) => ({
+  cloud: SKIES[sky][1],
+  windMs: WINDS[wind][1],
+  hoodRatio: HOODS[hood][1],
+});
+
+/** Everything the page shows, from the address and what was measured. */
+export function dewFrom(params: URLSearchParams, measured: Partial<Record<FieldId, number>>): DewView {
+  const entries = Object.fromEntries(FIELD_IDS.map((f) => [f, entryOf(params.get(f), measured[f], FIELDS[f])])) as Record<FieldId, Entry>;
+  const ways = {
+    sky: chosen<Sky>(SKIES, params.get('sky'), 'clear'),
+    wind: chosen<Wind>(WINDS, params.get('wind'), 'calm'),
+    hood: chosen<Hood>(HOODS, params.get('hood'), 'none'),
+  };
+  const [airC, humidityPct, frontMm, cellWh] = FIELD_IDS.map((f) => entries[f].value);
+  if (airC == null || humidityPct == null || frontMm == null || cellWh == null) return { entries, ...ways, result: null };
+  const dew = air.dewOnGlass({ airC, humidityPct, ...skyOf(ways) });
+  const watts = air.strapWatts(dew, frontMm);
+  return { entries, ...ways, result: { ...dew, watts, cellHours: watts > 0 ? cellWh / watts : null } };
+}
+
+/** How far ahead a night reaches, hours. */
+const TONIGHT_H = 18;
+
+/** From when to when the forecast means dew under such a sky, of the hours ahead; null where it does not. */
+export function dewAhead(
+  forecast: Forecast | null,
+  ways: Pick<DewView, 'sky' | 'wind' | 'hood'>,
+  nowMs: number,
+): { from: number; to: number } | null {
+  const ahead = (forecast?.readings ?? []).filter(({ at }) => {
+    const hours = (Date.parse(at) - nowMs) / MS_PER_HOUR;
+    return hours >= -1 && hours <= TONIGHT_H;
+  });
+  const wet = ahead.filter((r) => air.dewOnGlass({ airC: r.temperatureC, humidityPct: r.humidityPct, ...skyOf(ways) }).dew);
+  return wet.length === 0 ? null : { from: Math.max(nowMs, Date.parse(wet[0]!.at)), to: Date.parse(wet.at(-1)!.at) };
+}
