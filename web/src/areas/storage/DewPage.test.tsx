@@ -75,7 +75,7 @@ describe('dew tonight', () => {
     );
     await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('The air, °C').value).toBe('12'));
     expect(screen.getByText('The air is filled in from your weather station.')).toBeTruthy();
-    expect(await screen.findByText(/^By the forecast there is dew on it from .* to .*, under the same sky/)).toBeTruthy();
+    expect(await screen.findByText(/^By the forecast it takes dew from \d\d:\d\d, under the same sky\.$/)).toBeTruthy();
   });
 
   it('reckons the hours ahead only, and none where it stays clear', () => {
@@ -87,7 +87,14 @@ describe('dew tonight', () => {
       { at: hour(19), temperatureC: 8, humidityPct: 95 },
     ];
     const forecast = { issuedAt: NOW.toISOString(), readings };
-    expect(dewAhead(forecast, ways, NOW.getTime())).toEqual({ from: Date.parse(hour(2)), to: Date.parse(hour(5)) });
+    expect(dewAhead(forecast, ways, NOW.getTime())).toEqual({ fromMs: Date.parse(hour(2)), toMs: null });
+    const dry = { at: hour(7), temperatureC: 12, humidityPct: 30 };
+    expect(dewAhead({ ...forecast, readings: [...readings.slice(0, 3), dry] }, ways, NOW.getTime())).toEqual({
+      fromMs: Date.parse(hour(2)),
+      toMs: Date.parse(hour(7)),
+    });
+    const now = [{ at: hour(-0.5), temperatureC: 8, humidityPct: 95 }];
+    expect(dewAhead({ ...forecast, readings: now }, ways, NOW.getTime())).toEqual({ fromMs: NOW.getTime(), toMs: null });
     expect(dewAhead(forecast, { ...ways, wind: 'wind', sky: 'overcast' }, NOW.getTime())).toBeNull();
     expect(dewAhead(null, ways, NOW.getTime())).toBeNull();
   });

@@ -51,8 +51,8 @@ function Tonight({ view }: { view: DewView }) {
   return (
     <p>
       {ahead
-        ? `By the forecast there is dew on it from ${at(ahead.from)} to ${at(ahead.to)}, under the same sky; by day the sun dries it.`
-        : 'By the forecast there is none on it in the next 18 hours, under the same sky.'}
+        ? `By the forecast it takes dew from ${ahead.fromMs <= now ? 'now on' : at(ahead.fromMs)}${ahead.toMs === null ? '' : ` to ${at(ahead.toMs)}`}, under the same sky.`
+        : 'By the forecast it takes none in the next 12 hours, under the same sky.'}
     </p>
   );
 }

@@ -58,19 +58,22 @@ export function dewFrom(params: URLSearchParams, measured: Partial<Record<FieldI
   return { entries, ...ways, result: { ...dew, watts, cellHours: watts > 0 ? cellWh / watts : null } };
 }
 
-/** How far ahead a night reaches, hours. */
-const TONIGHT_H = 18;
+/** How far ahead a night reaches, hours: beyond it the sun is up again, which is not reckoned with. */
+const TONIGHT_H = 12;
 
-/** From when to when the forecast means dew under such a sky, of the hours ahead; null where it does not. */
+/**
+ * From when the forecast means dew under such a sky, and until when where it clears within the night; null where there is
+ * none of it tonight.
+ */
 export function dewAhead(
   forecast: Forecast | null,
   ways: Pick<DewView, 'sky' | 'wind' | 'hood'>,
   nowMs: number,
-): { from: number; to: number } | null {
-  const ahead = (forecast?.readings ?? []).filter(({ at }) => {
-    const hours = (Date.parse(at) - nowMs) / MS_PER_HOUR;
-    return hours >= -1 && hours <= TONIGHT_H;
-  });
-  const wet = ahead.filter((r) => air.dewOnGlass({ airC: r.temperatureC, humidityPct: r.humidityPct, ...skyOf(ways) }).dew);
-  return wet.length === 0 ? null : { from: Math.max(nowMs, Date.parse(wet[0]!.at)), to: Date.parse(wet.at(-1)!.at) };
+): { fromMs: number; toMs: number | null } | null {
+  const ahead = (forecast?.readings ?? [])
+    .map((r) => ({ ms: Date.parse(r.at), dew: air.dewOnGlass({ airC: r.temperatureC, humidityPct: r.humidityPct, ...skyOf(ways) }).dew }))
+    .filter(({ ms }) => ms > nowMs - MS_PER_HOUR && ms <= nowMs + TONIGHT_H * MS_PER_HOUR);
+  const first = ahead.findIndex((hour) => hour.dew);
+  if (first < 0) return null;
+  return { fromMs: Math.max(nowMs, ahead[first]!.ms), toMs: ahead.slice(first).find((hour) => !hour.dew)?.ms ?? null };
 }
