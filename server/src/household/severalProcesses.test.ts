@@ -19,7 +19,12 @@ describe.runIf(server)('a household that an earlier program left on a server', (
     const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-old-'));
     const url = await freshOnServer(server);
     const { folderMillis: last, sql } = steps().at(-1)!;
+    // What the last step brought: tables, or columns of tables there were.
     const made = [...sql.join('\n').matchAll(/create table "(\w+)"/gi)].map(([, name]) => name!);
+    const added = [...sql.join('\n').matchAll(/alter table "(\w+)" add column "(\w+)"/gi)].map(
+      ([, table, column]) => [table!, column!] as const,
+    );
+    expect(made.length + added.length).toBeGreaterThan(0);
     const earlier = new Database(await postgres(url));
     await earlier.transaction(async (db) => {
       await goBack(
@@ -28,17 +33,24 @@ describe.runIf(server)('a household that an earlier program left on a server', (
       );
       await goThrough(db, steps().slice(0, -1));
     });
+    await earlier.pool.query(
+      `insert into item (id, name, kind, traits, notes, status, created_at, updated_at)
+       values ('00000000-0000-7000-8000-000000000001', 'Kept', 'lens', '{"v":1,"data":{}}', '', 'in-use', now(), now())`,
+    );
     await earlier.close();
 
     const file = placeForCopy(folder, '.zip');
     const grown = await openOnServer(url, { keepCopy: async (old) => void (await writeArchive(old, file, new Date(0))) });
     for (const name of made) await grown.pool.query(`select 1 from "${name}"`);
+    for (const [table, column] of added) await grown.pool.query(`select "${column}" from "${table}"`);
     await grown.close();
     const archive = await ArchiveReader.open(file);
     expect(archive.manifest.schemaStep).toBeLessThan(last);
     expect(archive.manifest.tables.map((t) => t.name)).toContain('item');
     expect(archive.manifest.tables.map((t) => t.name).filter((name) => made.includes(name))).toEqual([]);
-    expect(made.length).toBeGreaterThan(0);
+    for (const [table, column] of added)
+      for await (const rows of archive.rows(table))
+        expect(rows.filter((row) => Object.hasOwn(JSON.parse(row) as object, column))).toEqual([]);
     archive.close();
     rmSync(folder, { recursive: true });
   });
