@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { filtersBefore, goesOnWhat, threadsOf, type FilterFit, type Fitting } from './fit.js';
+import { filtersBefore, jointsOf, threadsOf, type FilterFit, type Fitting } from './fit.js';
 import type { Particulars } from './particulars.js';
 
 const thing = (id: string, kind: Fitting['kind'], particulars: Particulars): Fitting => ({ id, kind, particulars });
@@ -27,10 +27,9 @@ const SHELF: Fitting[] = [
 ];
 const joints = (id: string) =>
   Object.fromEntries(
-    goesOnWhat(
-      SHELF.find((t) => t.id === id)!,
-      SHELF,
-    ).map((j) => [j.on, j.through]),
+    jointsOf(SHELF)
+      .filter((joint) => joint.thing === id)
+      .map((joint) => [joint.on, joint.through]),
   );
 
 describe('what goes on what', () => {
@@ -55,7 +54,7 @@ describe('what goes on what', () => {
           thing('body', 'slr-body', { takesMount: body }),
           ...pieces.map((p, i) => thing(`p${i}`, 'accessory', p)),
         ];
-        const [joint] = goesOnWhat(shelf[0]!, shelf);
+        const [joint] = jointsOf(shelf);
         // By hand: none, one or two between.
         const one = pieces.some((p) => p.takesMount === lens && p.mount === body);
         const two = pieces.some((p, i) =>
@@ -91,6 +90,13 @@ describe('filters before lenses', () => {
     ['large', 'grey', 'too-small', []],
   ])('before the %s one the %s: %s', (before, filter, fit, rings) => {
     expect(filtersBefore(shelf).find((s) => s.before === before && s.filter === filter)).toEqual({ before, filter, fit, rings });
+  });
+  it('tells of one thing the pairs it has a part in, and of a ring those it stands between', () => {
+    const parts = (of: string) => filtersBefore(shelf, of).map((s) => `${s.filter} ${s.before}`);
+    expect(parts('small')).toEqual(['polariser small', 'grey small']);
+    expect(parts('grey')).toEqual(['grey small', 'grey middle', 'grey large']);
+    expect(parts('ring too')).toEqual(['polariser middle']);
+    expect(parts('a cap')).toEqual([]);
   });
   it('asks for each pair once, and for nothing without a thread', () => expect(filtersBefore(shelf)).toHaveLength(6));
   it('tells its threads, filters and rings for whoever buys rings', () => {

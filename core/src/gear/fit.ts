@@ -7,39 +7,56 @@ export type Fitting = { id: string; kind: ItemKind; particulars: Particulars };
 /** One and the same mount, however it is written. */
 export const sameMount = (mount: string | undefined): string => (mount ?? '').toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
 
-const goesOn = (thing: Fitting): string => sameMount(thing.particulars.mount);
-const takes = (thing: Fitting): string => sameMount(thing.particulars.takesMount);
-
 /** What goes on a mount and takes one itself stands between two others: an adapter, a converter. */
-const isBetween = (thing: Fitting): boolean => goesOn(thing) !== '' && takes(thing) !== '';
+type Between = { id: string; goesOn: string; takes: string };
+/** The mounts of a shelf, each read once. */
+type Mounts = { goers: { id: string; goesOn: string }[]; between: Between[]; ends: Map<string, string[]> };
+
+function mountsOf(shelf: readonly Fitting[]): Mounts {
+  const mounts: Mounts = { goers: [], between: [], ends: new Map() };
+  for (const { id, particulars } of shelf) {
+    const [goesOn, takes] = [sameMount(particulars.mount), sameMount(particulars.takesMount)];
+    if (goesOn !== '' && takes !== '') mounts.between.push({ id, goesOn, takes });
+    else if (goesOn !== '') mounts.goers.push({ id, goesOn });
+    else if (takes !== '') mounts.ends.set(takes, [...(mounts.ends.get(takes) ?? []), id]);
+  }
+  return mounts;
+}
 
 /** More between than this is a pile, not a camera (our choice). */
 export const MOST_BETWEEN = 2;
 
-/** A thing it goes on, and what stands between, the one nearest to it first. */
-export type Joint = { on: string; through: string[] };
+/** A thing, what it goes on, and what stands between, the one nearest to it first. */
+export type Joint = { thing: string; on: string; through: string[] };
 
-/**
- * What a thing goes on, with as little between as there is: directly where the mounts are the same, else through adapters
- * and converters that are there. Whether it is sharp at a distance is another matter: an adapter without glass that is
- * thicker than its mount allows brings it only close.
- */
-export function goesOnWhat(thing: Fitting, shelf: readonly Fitting[]): Joint[] {
-  if (goesOn(thing) === '' || isBetween(thing)) return [];
-  const between = shelf.filter((other) => other.id !== thing.id && isBetween(other));
-  const ends = shelf.filter((other) => other.id !== thing.id && takes(other) !== '' && !isBetween(other));
-  const found = new Map<string, Joint>();
-  let fronts: { mount: string; through: string[] }[] = [{ mount: goesOn(thing), through: [] }];
+/** What a mount goes on, with as little between as there is. */
+function endsOf(mount: string, { between, ends }: Mounts): Omit<Joint, 'thing'>[] {
+  const found = new Map<string, string[]>();
+  let fronts: { mount: string; through: string[] }[] = [{ mount, through: [] }];
   for (let pieces = 0; pieces <= MOST_BETWEEN; pieces += 1) {
-    for (const { mount, through } of fronts)
-      for (const end of ends) if (takes(end) === mount && !found.has(end.id)) found.set(end.id, { on: end.id, through });
-    fronts = fronts.flatMap(({ mount, through }) =>
+    for (const front of fronts) for (const id of ends.get(front.mount) ?? []) if (!found.has(id)) found.set(id, front.through);
+    fronts = fronts.flatMap((front) =>
       between
-        .filter((piece) => takes(piece) === mount && !through.includes(piece.id))
-        .map((piece) => ({ mount: goesOn(piece), through: [...through, piece.id] })),
+        .filter((piece) => piece.takes === front.mount && !front.through.includes(piece.id))
+        .map((piece) => ({ mount: piece.goesOn, through: [...front.through, piece.id] })),
     );
   }
-  return [...found.values()];
+  return [...found].map(([on, through]) => ({ on, through }));
+}
+
+/**
+ * What goes on what: directly where the mounts are the same, else through adapters and converters that are there, as few as
+ * do. Whether it is sharp at a distance is another matter: an adapter without glass that is thicker than its mount allows
+ * brings it only close.
+ */
+export function jointsOf(shelf: readonly Fitting[]): Joint[] {
+  const mounts = mountsOf(shelf);
+  const known = new Map<string, Omit<Joint, 'thing'>[]>();
+  return mounts.goers.flatMap(({ id, goesOn }) => {
+    const ends = known.get(goesOn) ?? endsOf(goesOn, mounts);
+    known.set(goesOn, ends);
+    return ends.map((end) => ({ thing: id, ...end }));
+  });
 }
 
 /** How a filter comes before a lens: as it is, by the rings that are there, by one that is not there, or only by stepping down. */
@@ -74,18 +91,29 @@ function ringsBetween(fromMm: number, toMm: number, rings: readonly Fitting[]): 
   return null;
 }
 
-/** Every filter before every lens: a filter that is larger wants a ring, one that is smaller shades the corners. */
-export function filtersBefore(shelf: readonly Fitting[]): Screwed[] {
+/**
+ * Every filter before every lens: a filter that is larger wants a ring, one that is smaller shades the corners.
+ *
+ * @param of only the pairs this thing is one of, or the ring between.
+ */
+export function filtersBefore(shelf: readonly Fitting[], of: string | null = null): Screwed[] {
   const rings = shelf.filter(isRing);
   const filters = shelf.filter((thing) => thing.kind === 'filter' && thing.particulars.threadMm !== undefined);
+  const known = new Map<string, string[] | null>();
+  const ringsFor = (lensMm: number, filterMm: number): string[] | null => {
+    const key = `${lensMm}/${filterMm}`;
+    if (!known.has(key)) known.set(key, ringsBetween(lensMm, filterMm, rings));
+    return known.get(key)!;
+  };
+  const hasPart = (...ids: string[]) => of === null || ids.includes(of);
   return shelf.filter(hasThread).flatMap((before) =>
-    filters.map((filter): Screwed => {
+    filters.flatMap((filter): Screwed[] => {
       const [lensMm, filterMm] = [before.particulars.threadMm!, filter.particulars.threadMm!];
-      const pair = { filter: filter.id, before: before.id };
-      if (filterMm < lensMm) return { ...pair, fit: 'too-small', rings: [] };
-      const through = ringsBetween(lensMm, filterMm, rings);
-      if (through === null) return { ...pair, fit: 'ring-missing', rings: [] };
-      return { ...pair, fit: through.length === 0 ? 'direct' : 'by-rings', rings: through };
+      const through = filterMm < lensMm ? [] : ringsFor(lensMm, filterMm);
+      if (!hasPart(before.id, filter.id, ...(through ?? []))) return [];
+      const fit: FilterFit =
+        filterMm < lensMm ? 'too-small' : through === null ? 'ring-missing' : through.length === 0 ? 'direct' : 'by-rings';
+      return [{ filter: filter.id, before: before.id, fit, rings: through ?? [] }];
     }),
   );
 }

@@ -1,5 +1,5 @@
 import { type Item, type ShelfQuery, type SurfaceState, gearErrors } from '@bright-keeper/contract';
-import { care, type gear, schedule } from '@bright-keeper/core';
+import { care, gear, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
@@ -35,9 +35,14 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
   due: { key: (dueOn) => sql<string>`coalesce(${dueOn}::text, '9999-12-31')`, descending: false },
 };
 
-/** The words in the particulars of a thing, and the names of the places it lies in. */
+/** What is told of a thing in words: a search for "50" is for a lens, and for nothing that weighs 150 g. */
+const IN_WORDS = gear.PARTICULAR_IDS.filter((id) => ['text', 'words'].includes(gear.particularFacts(id).input));
+const IN_WORDS_IN_SQL = sql`array[${sql.join(
+  IN_WORDS.map((id) => sql`${id}`),
+  sql`, `,
+)}]::text[]`;
 const saysInParticulars = (pattern: string): SQL =>
-  sql`exists (select 1 from jsonb_each_text(${items.particulars}->'data') said where said.value ilike ${pattern})`;
+  sql`exists (select 1 from jsonb_each_text(${items.particulars}->'data') said where said.key = any(${IN_WORDS_IN_SQL}) and said.value ilike ${pattern})`;
 const liesIn = (pattern: string): SQL =>
   sql`exists (select 1 from ${stays} join ${places} on ${places.id} = ${stays.placeId} where ${stays.itemId} = ${items.id} and ${stays.until} is null and ${places.name} ilike ${pattern})`;
 /** Whether it is found by a text: by its name, its notes, any of its particulars, or where it lies. */

@@ -51,6 +51,7 @@ export class FittingService {
   async page(): Promise<FitPage> {
     const things = await this.repository.particulars(this.database.db);
     const mounts = jointsOf(things);
+    const going = new Set(mounts.map((joint) => joint.thing.id));
     const goers = things.filter((t) => t.particulars.mount !== undefined && t.particulars.takesMount === undefined);
     const { threads, filters, rings } = gear.threadsOf(things);
     const wanted = trip.fewestRings({
@@ -61,7 +62,7 @@ export class FittingService {
     const isOwned = ([from, to]: readonly [number, number]) => rings.some((ring) => ring.from === from && ring.to === to);
     return {
       mounts,
-      nowhere: goers.filter((t) => !mounts.some((joint) => joint.thing.id === t.id)).map(named),
+      nowhere: goers.filter((t) => !going.has(t.id)).map(named),
       pairs: pairsOf(things),
       ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
       areRingsFewest: wanted.proven,
@@ -79,7 +80,7 @@ export class FittingService {
     return {
       fit: {
         mounts: jointsOf(all).filter((joint) => hasPart(joint.thing, joint.on, ...joint.through)),
-        threads: pairsOf(all).filter((pair) => hasPart(pair.filter, pair.before, ...pair.rings)),
+        threads: pairsOf(all, id),
       },
       sameSerial: serial === '' ? [] : others.filter((t) => gear.sameSerial(t.particulars.serial) === serial).map(named),
     };
@@ -88,15 +89,13 @@ export class FittingService {
 
 function jointsOf(things: readonly Told[]): JoinedThings[] {
   const name = namesOf(things);
-  return things.flatMap((thing) =>
-    gear.goesOnWhat(thing, things).map(({ on, through }) => ({ thing: named(thing), on: name(on), through: through.map(name) })),
-  );
+  return gear.jointsOf(things).map(({ thing, on, through }) => ({ thing: name(thing), on: name(on), through: through.map(name) }));
 }
 
-function pairsOf(things: readonly Told[]): ScrewedThings[] {
+function pairsOf(things: readonly Told[], of: string | null = null): ScrewedThings[] {
   const name = namesOf(things);
   return gear
-    .filtersBefore(things)
+    .filtersBefore(things, of)
     .map(({ filter, before, fit, rings }) => ({ filter: name(filter), before: name(before), fit, rings: rings.map(name) }));
 }
 

@@ -89,11 +89,11 @@ describe('the particulars of a thing', () => {
   });
 
   it('find it: by a piece of its serial, its maker, a tag, or where it lies; and not by what a field is called', async () => {
-    const item = await t.add('Sought one', { particulars: { maker: 'Zephyrine', serial: 'QQ-778-41', tags: ['glen shoot'] } });
+    const item = await t.add('Sought one', { particulars: { maker: 'Zephyrine', serial: 'QQ-778-41', tags: ['glen shoot'], paid: 8641 } });
     const place = await t.addPlace({ name: 'Larch chest' });
     await t.http.put(routes.itemPlace(item.id)).send({ placeId: place.id }).expect(200);
     for (const search of ['778-4', 'zephy', 'glen', 'larch']) expect(await names(`?search=${search}`), search).toEqual(['Sought one']);
-    for (const search of ['insuredFor', 'maker']) expect(await names(`?search=${search}`), search).toEqual([]);
+    for (const search of ['insuredFor', 'maker', '8641']) expect(await names(`?search=${search}`), search).toEqual([]);
     expect(await names('?tag=GLEN%20shoot')).toEqual(['Sought one']);
     expect(await names('?tag=glen')).toEqual([]);
     await t.http.put(routes.itemPlace(item.id)).send({ placeId: null }).expect(200);
