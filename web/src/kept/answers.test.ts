@@ -1,4 +1,5 @@
 import { type ItemPage, type LookDoc, routes, type Shelf } from '@bright-keeper/contract';
+import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { http } from '../api/http';
 import { keepHere } from '../api/kept';
@@ -8,6 +9,7 @@ import { replaceOutside } from '../outside';
 import { type Answered, type Call, fingerprint, forgetKept, household, idOf, keptWith, NOW, pageOf } from '../testing/kept';
 import { shelfPage } from './addresses';
 import { bringAlong } from './bring';
+import { STORE } from './store';
 
 let giveBack = () => {};
 // What an earlier page found silent is none of this one's.
@@ -42,6 +44,14 @@ describe('an answer', () => {
     await begun(({ path }) => (path === routes.agenda ? { problem: { status: 422, code: 'nothing' } } : 'silence'), []);
     await expect(http.get(routes.agenda)).rejects.toMatchObject({ problem: { code: 'nothing' } });
     await expect(http.get(routes.today)).rejects.toMatchObject({ problem: { title: 'The household is out of reach' } });
+  });
+
+  it('that an earlier program kept is not looked at: a page asks more of it now', async () => {
+    await begun(silent, []);
+    const db = await openDB(STORE, 1);
+    await db.put('answers', { address: routes.item(LENS), body: { id: LENS, name: 'Without particulars' }, atMs: NOW.getTime() });
+    db.close();
+    await expect(http.get(routes.item(LENS))).rejects.toMatchObject({ problem: { code: 'offline' } });
   });
 
   it('is not asked for again while the household is known to be away', async () => {

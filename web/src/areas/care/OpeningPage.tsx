@@ -7,6 +7,7 @@ import { capital } from '../../ui/words';
 import { useItem } from '../gear';
 import { useSettings } from '../settings';
 import { CautionLines } from './CautionLines';
+import { WayButtons } from '../../ui/WayButtons';
 import { useChoices, withChoice } from '../../ui/choices';
 import { useStartTeardown } from './queries';
 import { basisWords } from './words';
@@ -34,37 +35,15 @@ function seenInside(item: ItemPage): { soil: care.Soil; severity: care.Severity 
   return findings.sort((a, b) => INSIDE.indexOf(a.soil) - INSIDE.indexOf(b.soil))[0] ?? { soil: 'fungus', severity: 2 };
 }
 
-function Choices<T extends string>({
-  title,
-  options,
-  value,
-  onChange,
-}: {
-  title: string;
-  options: Record<T, string>;
-  /** Null while nothing was chosen: no answer is given for its keeper. */
-  value: T | null;
-  onChange: (value: T) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1 font-semibold">{title}</legend>
-      <div className="flex flex-wrap gap-2">
-        {(Object.entries(options) as [T, string][]).map(([id, name]) => (
-          <button
-            key={id}
-            type="button"
-            aria-pressed={id === value}
-            onClick={() => onChange(id)}
-            className={`min-h-11 rounded border px-3 ${id === value ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
-          >
-            {name}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
+type ChoicesProps<T extends string> = { title: string; options: Record<T, string>; value: T | null; onChange: (value: T) => void };
+const Choices = <T extends string>({ title, options, value, onChange }: ChoicesProps<T>) => (
+  <WayButtons
+    legend={<span className="font-semibold">{title}</span>}
+    ways={Object.entries(options) as [T, string][]}
+    chosen={value}
+    onChoose={onChange}
+  />
+);
 
 function Opening({ item, currency }: { item: ItemPage; currency: string }) {
   const navigate = useNavigate();

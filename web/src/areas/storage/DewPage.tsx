@@ -6,7 +6,8 @@ import { useNow } from '../../ui/useNow';
 import { useMoment } from '../../ui/when';
 import { basisWords } from '../care';
 import { dewAhead, dewFrom, FIELD_IDS, FIELDS, HOODS, measuredIn, SKIES, WINDS, type DewView } from './dewState';
-import { NumberEntry, WayButtons } from './numberEntry';
+import { WayButtons } from '../../ui/WayButtons';
+import { NumberEntry } from './numberEntry';
 import { useOverview } from './queries';
 
 const waysOf = <T extends string>(ways: Record<T, readonly [string, number]>) =>

@@ -20,7 +20,8 @@ import {
   type WarmUpView,
 } from './warmUpState';
 import { minutesWords } from './words';
-import { NumberEntry, WayButtons } from './numberEntry';
+import { WayButtons } from '../../ui/WayButtons';
+import { NumberEntry } from './numberEntry';
 
 /** How cold, into which room, what, and how it is wrapped. */
 function Question({ view, set }: { view: WarmUpView; set: (key: string, value: string) => void }) {

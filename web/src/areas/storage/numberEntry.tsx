@@ -27,35 +27,3 @@ export const NumberEntry = ({ label, entry, onChange }: { label: string; entry: 
     {entry.fault && <span className="text-sm text-act">{entry.fault}</span>}
   </label>
 );
-
-/** A few ways of which one holds, as buttons. */
-export function WayButtons<Way extends string>({
-  legend,
-  ways,
-  chosen,
-  onChoose,
-}: {
-  legend: string;
-  ways: readonly (readonly [Way, string])[];
-  chosen: Way;
-  onChoose: (way: Way) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1">{legend}</legend>
-      <div className="flex flex-wrap gap-2">
-        {ways.map(([way, words]) => (
-          <button
-            key={way}
-            type="button"
-            aria-pressed={way === chosen}
-            onClick={() => onChoose(way)}
-            className={`min-h-11 rounded border px-3 ${way === chosen ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
-          >
-            {words}
-          </button>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
