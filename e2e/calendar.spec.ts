@@ -177,8 +177,11 @@ test('a lens that is lent is not asked for; when it is back it is looked at', as
   await page.getByLabel('Lent to').fill('Mara');
   await button(page, 'It is away').click();
   await expect(page.getByText(/^It is on loan to Mara since/)).toBeVisible();
-  await expect(page.getByText('Nothing is asked for while it is away.')).toBeVisible();
-  await button(page, 'It is back').click();
+  // No day was agreed: all that is asked is that it comes back, after three months.
+  const due = page.getByRole('listitem').filter({ hasText: 'It is due back' });
+  await expect(due).toContainText('no day was agreed');
+  await expect(page.getByText('Exercise it')).toHaveCount(0);
+  await button(page, 'It is back').first().click();
   await expect(page.getByText('Look at it: it is back')).toBeVisible();
 });
 

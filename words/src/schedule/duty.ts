@@ -1,6 +1,7 @@
 import { care, schedule, supplies } from '@bright-keeper/core';
 import { becauseWords } from '../care/because.js';
 import { findingsWords, surfaceTitle } from '../care/findings.js';
+import { dayOfYear } from '../day.js';
 import { alertWords } from '../storage/alerts.js';
 import { timerWords } from '../storage/timer.js';
 import { count } from '../text.js';
@@ -117,8 +118,8 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
     case 'away':
       return {
         why: facts.agreed
-          ? `It is ${awayWords(facts.why, facts.to)} and was to be back by now.`
-          : `It is ${awayWords(facts.why, facts.to)} for three months, and no day was agreed.`,
+          ? `It is ${awayWords(facts.why, facts.to)}, and ${dayOfYear(facts.until)} was agreed.`
+          : `It is ${awayWords(facts.why, facts.to)}, and no day was agreed: it is asked for after three months.`,
       };
     case 'sensor':
       return facts.cleanedOn
