@@ -2,6 +2,7 @@ export {
   checkParticular,
   type Condition,
   CONDITIONS,
+  hasTag,
   ofKind,
   PARTICULAR_GROUPS,
   PARTICULAR_IDS,
@@ -15,6 +16,8 @@ export {
   sameSerial,
   sharedWithTheNext,
   tagged,
+  TOLD_IN_WORDS,
+  wordsTold,
 } from './particulars.js';
 export {
   filtersBefore,

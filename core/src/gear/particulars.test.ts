@@ -3,6 +3,7 @@ import { ITEM_KINDS } from '../care/kinds/index.js';
 import { TRAITS } from '../care/index.js';
 import {
   checkParticular,
+  hasTag,
   ofKind,
   PARTICULAR_GROUPS,
   PARTICULAR_IDS,
@@ -12,6 +13,7 @@ import {
   PARTICULARS,
   sharedWithTheNext,
   tagged,
+  wordsTold,
   type ParticularFacts,
   type Particulars,
 } from './particulars.js';
@@ -76,6 +78,17 @@ describe('what an inventory holds', () => {
     expect(tagged({ tags: ['a'] }, 'b', false)).toEqual({ tags: ['a'] });
     const full = { tags: Array.from({ length: PARTICULARS.tags.most }, (_, i) => `t${i}`) };
     expect(tagged(full, 'one more', true)).toBe(full);
+  });
+
+  it('tells in words what is searched for in words, and nothing that is measured or paid', () => {
+    expect(wordsTold({ maker: 'Corvane', tags: ['kit', 'old'], massG: 150, condition: 'used', boughtFrom: 'A fair' })).toEqual([
+      'Corvane',
+      'kit',
+      'old',
+      'A fair',
+    ]);
+    expect(wordsTold({})).toEqual([]);
+    expect([hasTag({ tags: ['Kit'] }, 'kIT'), hasTag({ tags: ['Kit'] }, 'ki'), hasTag({}, 'kit')]).toEqual([true, false, false]);
   });
 
   it('tells serials apart by their letters and digits only', () => {

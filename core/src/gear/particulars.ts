@@ -152,11 +152,21 @@ export const particularsOf = (kind: ItemKind): ParticularId[] => PARTICULAR_IDS.
 export const ofKind = (kind: ItemKind, particulars: Particulars): Particulars =>
   Object.fromEntries(Object.entries(particulars).filter(([id]) => has(id as ParticularId, kind)));
 
+/** What is told of a thing in words: a search for "50" is for a lens, and for nothing that weighs 150 g. */
+export const TOLD_IN_WORDS = PARTICULAR_IDS.filter((id) => ['text', 'words'].includes(particularFacts(id).input));
+export const wordsTold = (particulars: Particulars): string[] =>
+  TOLD_IN_WORDS.flatMap((id) => {
+    const told = particulars[id];
+    return told === undefined ? [] : [told].flat().map(String);
+  });
+/** However it is written. */
+export const hasTag = ({ tags = [] }: Particulars, tag: string): boolean => tags.some((t) => t.toLowerCase() === tag.toLowerCase());
+
 /** With a tag, or without it, however it is written; the same where it was so already, or where there is no room for one more. */
 export function tagged(particulars: Particulars, tag: string, has: boolean): Particulars {
   const { tags = [], ...rest } = particulars;
   const others = tags.filter((t) => t.toLowerCase() !== tag.toLowerCase());
-  if (others.length < tags.length === has) return particulars;
+  if (hasTag(particulars, tag) === has) return particulars;
   if (has) return tags.length < PARTICULARS.tags.most ? { ...particulars, tags: [...tags, tag] } : particulars;
   return others.length > 0 ? { ...rest, tags: others } : rest;
 }

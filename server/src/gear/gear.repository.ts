@@ -35,10 +35,8 @@ const SORTS: Record<ShelfQuery['sort'], { key: (dueOn: SQL) => SQL<string>; desc
   due: { key: (dueOn) => sql<string>`coalesce(${dueOn}::text, '9999-12-31')`, descending: false },
 };
 
-/** What is told of a thing in words: a search for "50" is for a lens, and for nothing that weighs 150 g. */
-const IN_WORDS = gear.PARTICULAR_IDS.filter((id) => ['text', 'words'].includes(gear.particularFacts(id).input));
 const IN_WORDS_IN_SQL = sql`array[${sql.join(
-  IN_WORDS.map((id) => sql`${id}`),
+  gear.TOLD_IN_WORDS.map((id) => sql`${id}`),
   sql`, `,
 )}]::text[]`;
 const saysInParticulars = (pattern: string): SQL =>

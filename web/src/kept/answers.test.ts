@@ -198,6 +198,22 @@ describe('what waits here', () => {
   });
 });
 
+describe('the shelf out of reach', () => {
+  it('is searched and filtered as the household would', async () => {
+    const { kept } = await begun(silent, []);
+    const items = [
+      pageOf(idOf(1), { name: 'One', particulars: { serial: 'QQ-778', tags: ['Kit'], massG: 415 } }),
+      pageOf(idOf(2), { name: 'Two', notes: 'of the kit' }),
+    ];
+    await kept.answers.remember(shelfPage(null), { items, nextCursor: null, total: 2 });
+    const found = async (query: string) => (await http.get<Shelf>(`${routes.gear}?${query}`)).items.map((i) => i.name);
+    expect(await found('search=q-77')).toEqual(['One']);
+    expect(await found('search=KIT')).toEqual(['One', 'Two']);
+    expect(await found('search=415')).toEqual([]);
+    expect(await found('tag=kit')).toEqual(['One']);
+  });
+});
+
 describe('what is brought along', () => {
   it('is every thing with its page, its log and what is under way; later only what has changed', async () => {
     const pages = [pageOf(LENS, { openLookId: idOf(5) }), pageOf(idOf(2))];

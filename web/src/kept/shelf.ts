@@ -1,9 +1,9 @@
 import type { Shelf, ShelfItem } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { gear, schedule } from '@bright-keeper/core';
 
 type Test = (item: ShelfItem) => boolean;
 
-/** What the address asks of a thing; each as the household's own shelf does. */
+/** What the address asks of a thing; each as the household's own shelf does, but for where it lies, which is not kept here. */
 function testsOf(query: URLSearchParams, today: string): Test[] {
   const is = (key: string, test: (asked: string) => Test): Test[] => {
     const asked = query.get(key);
@@ -18,9 +18,10 @@ function testsOf(query: URLSearchParams, today: string): Test[] {
     ...is(
       'search',
       (sought) =>
-        ({ name, notes }) =>
-          `${name}\n${notes}`.toLowerCase().includes(sought.toLowerCase()),
+        ({ name, notes, particulars }) =>
+          [name, notes, ...gear.wordsTold(particulars)].some((told) => told.toLowerCase().includes(sought.toLowerCase())),
     ),
+    ...is('tag', (tag) => (item) => gear.hasTag(item.particulars, tag)),
     ...is('kind', (kind) => (item) => item.kind === kind),
     ...is('status', (status) => (item) => item.status === status),
     ...is(
