@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { filtersBefore, jointsOf, threadsOf, type FilterFit, type Fitting } from './fit.js';
+import { filtersBefore, jointsOf, onNothing, threadsOf, type FilterFit, type Fitting } from './fit.js';
 import type { Particulars } from './particulars.js';
 
 const thing = (id: string, kind: Fitting['kind'], particulars: Particulars): Fitting => ({ id, kind, particulars });
@@ -43,6 +43,12 @@ describe('what goes on what', () => {
     ['bow converter', {}],
     ['arc body', {}],
   ])('%s', (id, wanted) => expect(joints(id)).toEqual(wanted));
+
+  it('names what goes on nothing here, and of a mount of mere signs nothing', () => {
+    const shelf = [...SHELF, thing('stray', 'lens', { mount: 'Quill' }), thing('dash', 'lens', { mount: '–' })];
+    expect(onNothing(SHELF)).toEqual([]);
+    expect(onNothing(shelf)).toEqual(['stray']);
+  });
 
   it('puts nothing between twice, and as little as there is: whatever lies on the shelf', () => {
     const mounts = fc.constantFrom('a', 'b', 'c', 'd');

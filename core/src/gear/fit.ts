@@ -59,6 +59,14 @@ export function jointsOf(shelf: readonly Fitting[]): Joint[] {
   });
 }
 
+/** What has a mount to go on that nothing on the shelf takes. */
+export function onNothing(shelf: readonly Fitting[]): string[] {
+  const going = new Set(jointsOf(shelf).map((joint) => joint.thing));
+  return mountsOf(shelf)
+    .goers.map(({ id }) => id)
+    .filter((id) => !going.has(id));
+}
+
 /** How a filter comes before a lens: as it is, by the rings that are there, by one that is not there, or only by stepping down. */
 export type FilterFit = 'direct' | 'by-rings' | 'ring-missing' | 'too-small';
 

@@ -26,6 +26,7 @@ export {
   type Joint,
   jointsOf,
   MOST_BETWEEN,
+  onNothing,
   sameMount,
   type Screwed,
   threadsOf,

@@ -21,7 +21,10 @@ export function ringsBetween(sizesMm: readonly number[]): StepRing[] {
   return sizes.flatMap((from) => sizes.filter((to) => to > from).map((to) => ({ from, to })));
 }
 
+/** What a ring costs more than is spent already. */
 const dearness = (ring: StepRing): number => (ring.owned ? 0 : (ring.price ?? 0));
+
+const priceOf = (rings: readonly StepRing[]): number => rings.reduce((sum, ring) => sum + dearness(ring), 0);
 
 /** Of two rings of the same sizes the one that costs less; none that leads down or nowhere. */
 function useful(rings: readonly StepRing[]): StepRing[] {
@@ -132,7 +135,7 @@ class Search {
         const without = rings.filter((r) => r !== ring);
         if (meets([...this.owned, ...without], this.pairs)) rings = without;
       }
-      const price = rings.reduce((sum, r) => sum + dearness(r), 0);
+      const price = priceOf(rings);
       if (this.isBetter(rings.length, price)) this.best = { rings, price };
     }
   }
@@ -142,7 +145,7 @@ class Search {
     if (this.steps > MOST_STEPS) return;
     const have = [...this.owned, ...bought];
     const open = this.pairs.find(([t, f]) => !reach(t, have, 'up').has(f));
-    const price = bought.reduce((sum, r) => sum + dearness(r), 0);
+    const price = priceOf(bought);
     if (!open) {
       if (this.isBetter(bought.length, price)) this.best = { rings: [...bought], price };
       return;

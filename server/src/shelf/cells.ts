@@ -32,21 +32,6 @@ const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   mm: { mm: 1, cm: 10, m: 1000, in: 25.4, inch: 25.4, '"': 25.4, '″': 25.4 },
 };
 const IN_A_UNIT = /^(.*\d)\s*([a-z"″]{1,5})\.?$/i;
-/** Signs that several currencies are written with. */
-const SIGNS: Readonly<Record<string, readonly string[]>> = {
-  '€': ['EUR'],
-  '£': ['GBP'],
-  '¥': ['JPY', 'CNY'],
-  $: ['USD', 'CAD', 'AUD', 'NZD', 'SGD', 'HKD', 'MXN'],
-};
-/** The currency a sum is written in, where that is not this one; null where it is, or where none is written. */
-export function otherCurrency(cell: string, own: string): string | null {
-  const code = /\b[A-Z]{3}\b/.exec(cell)?.[0];
-  if (code !== undefined) return code === own ? null : code;
-  const sign = Object.keys(SIGNS).find((s) => cell.includes(s));
-  return sign === undefined || SIGNS[sign]!.includes(own) ? null : sign;
-}
-
 const ONE_MARK = /^\s*\d+[.,]\d+\s*$/;
 /** Six figures are as exact as any scale or rule. */
 const rounded = (value: number): number => Number(value.toPrecision(6));
@@ -65,6 +50,21 @@ export function readMeasure(cell: string, unit: string): number | string {
   const decimal = isLarge && ONE_MARK.test(written[1]!) ? Number(written[1]!.trim().replace(',', '.')) : null;
   const value = decimal ?? readNumber(written[1]!);
   return factor === undefined || typeof value === 'string' ? cell : rounded(value * factor);
+}
+
+/** Signs that several currencies are written with. */
+const SIGNS: Readonly<Record<string, readonly string[]>> = {
+  '€': ['EUR'],
+  '£': ['GBP'],
+  '¥': ['JPY', 'CNY'],
+  $: ['USD', 'CAD', 'AUD', 'NZD', 'SGD', 'HKD', 'MXN'],
+};
+/** The currency a sum is written in, where that is not this one; null where it is, or where none is written. */
+export function otherCurrency(cell: string, own: string): string | null {
+  const code = /\b[A-Z]{3}\b/.exec(cell)?.[0];
+  if (code !== undefined) return code === own ? null : code;
+  const sign = Object.keys(SIGNS).find((s) => cell.includes(s));
+  return sign === undefined || SIGNS[sign]!.includes(own) ? null : sign;
 }
 
 const IN_PARTS = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2}|\d{4})$/;

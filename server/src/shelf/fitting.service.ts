@@ -50,9 +50,6 @@ export class FittingService {
 
   async page(): Promise<FitPage> {
     const things = await this.repository.particulars(this.database.db);
-    const mounts = jointsOf(things);
-    const going = new Set(mounts.map((joint) => joint.thing.id));
-    const goers = things.filter((t) => t.particulars.mount !== undefined && t.particulars.takesMount === undefined);
     const { threads, filters, rings } = gear.threadsOf(things);
     const wanted = trip.fewestRings({
       threads,
@@ -61,8 +58,8 @@ export class FittingService {
     });
     const isOwned = ([from, to]: readonly [number, number]) => rings.some((ring) => ring.from === from && ring.to === to);
     return {
-      mounts,
-      nowhere: goers.filter((t) => !going.has(t.id)).map(named),
+      mounts: jointsOf(things),
+      nowhere: gear.onNothing(things).map(namesOf(things)),
       pairs: pairsOf(things),
       ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
       areRingsFewest: wanted.proven,
