@@ -183,3 +183,49 @@ test('an inventory: numbers, mounts and tags are typed once, found again, told f
   await page.getByRole('link', { name: 'What fits what' }).click();
   await expect(page.getByText('Lantern 40/2 and Lantern 40/2 on Lantern body')).toBeVisible();
 });
+
+test('a receipt and a picture are kept with a thing, stand on the shelf, and leave with everything else', async ({ page }) => {
+  const added = await page.request.post(running.url + routes.gear, {
+    data: { name: 'Papered lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null },
+  });
+  const { id } = (await added.json()) as { id: string };
+  await page.goto(`${running.url}/gear/${id}`);
+  const picture = await page.screenshot({ clip: { x: 0, y: 0, width: 60, height: 40 } });
+  const receipt = Buffer.from('%PDF-1.4\n1 0 obj << >> endobj\ntrailer << >>\n%%EOF\n');
+  await page.getByLabel('Add a picture, receipt or manual').setInputFiles([
+    { name: 'front.png', mimeType: 'image/png', buffer: picture },
+    { name: 'Receipt 2019.pdf', mimeType: 'application/pdf', buffer: receipt },
+    { name: 'none.pdf', mimeType: 'application/pdf', buffer: Buffer.from('no PDF') },
+  ]);
+  await expect(page.getByText('One file was not kept.')).toBeVisible();
+  await expect(page.getByText('Receipt: Receipt 2019.pdf')).toBeVisible();
+
+  const downloaded = page.waitForEvent('download');
+  await page.getByRole('link', { name: /^Receipt 2019.pdf/ }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await downloaded).createReadStream()) chunks.push(chunk as Buffer);
+  expect(Buffer.concat(chunks)).toEqual(receipt);
+
+  await page.goto(`${running.url}/gear?search=Papered`);
+  const face = page.getByRole('row').filter({ hasText: 'Papered lens' }).locator('img');
+  await expect(face).toBeVisible();
+  expect(await face.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(0);
+});
+
+test('some of several are split off, one of them is sold, and its log says so', async ({ page }) => {
+  await page.request.post(running.url + routes.gear, {
+    data: { name: 'Six caps', kind: 'accessory', traits: {}, notes: '', acquiredOn: null, particulars: { count: 6 } },
+  });
+  await page.goto(`${running.url}/gear?search=caps`);
+  await expect(page.getByRole('row').filter({ hasText: 'Six caps' })).toContainText('× 6');
+  await page.getByRole('link', { name: 'Six caps' }).click();
+  await page.getByRole('button', { name: 'Split some off…' }).click();
+  await page.getByRole('button', { name: 'Make it a line of its own' }).click();
+  await page.getByRole('link', { name: 'a line of its own' }).click();
+  await expect(page.getByText('Split off from Six caps')).toBeVisible();
+  await page.getByRole('button', { name: 'It is gone…' }).click();
+  await page.getByLabel(/^Sold for/).fill('4.50');
+  await page.getByRole('button', { name: 'Take it off the shelf' }).click();
+  await expect(page.getByText(/^Sold on .*; sold for 4.5 /)).toBeVisible();
+  await expect(page.getByText(/^Gone: sold on/)).toBeVisible();
+});

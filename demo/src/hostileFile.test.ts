@@ -161,6 +161,7 @@ describe('a household in a file from elsewhere', () => {
   const blobOf = (bytes: Buffer, type: string, hash = createHash('sha256').update(bytes).digest('hex')) => ({
     blob: [{ hash, type, bytes: bytes.length, created_at: '2026-05-01T10:00:00+00:00' }],
     blob_part: [{ hash, part: 0, data: `\\x${bytes.toString('hex')}` }],
+    item_file: [],
     look_photo: [],
     teardown_photo: [],
     sensor_frame: [],

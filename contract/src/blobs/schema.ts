@@ -24,5 +24,5 @@ export const blobErrors = errorTable({
     title: 'This is no picture that can be shown',
     remedy: 'Send a JPEG, PNG or WebP of at most 100 megapixels, whole and unchanged.',
   },
-  'picture-too-large': { status: 413, title: 'This picture is too large', remedy: 'Send one of at most 64 MB.' },
+  'picture-too-large': { status: 413, title: 'This file is too large', remedy: 'Send one of at most 64 MB.' },
 });

@@ -17,12 +17,29 @@ export type Item = ItemInput & {
   version: number;
   status: ItemStatus;
   archivedAt: string | null;
+  /** Why it is the household's no more; only of what is archived. */
+  gone: gear.Gone | null;
   createdAt: string;
   updatedAt: string;
 };
 
+/** A picture or paper of a thing; `blob` is what its bytes are called by. */
+export type ItemFile = {
+  id: string;
+  role: gear.FileRole;
+  name: string;
+  type: string;
+  bytes: number;
+  blob: string;
+  at: string;
+  /** The picture the thing is known by. */
+  isFace: boolean;
+};
+
 /** A thing as the shelf shows it. */
 export type ShelfItem = Item & {
+  /** The picture it is known by; null while it has none. */
+  face: string | null;
   surfaces: SurfaceState[];
   /** Gravest verdict over its surfaces; null when it was never looked at. */
   verdict: care.Verdict | null;
@@ -48,6 +65,8 @@ export type ItemPage = ShelfItem & {
   noted: schedule.Noted[];
   /** Other things with the same serial number: one of them is mistyped, or the same thing twice. */
   sameSerial: NamedThing[];
+  /** Its pictures and papers, the oldest first. */
+  files: ItemFile[];
   fit: ThingFit;
   openTeardownId: string | null;
   openLookId: string | null;

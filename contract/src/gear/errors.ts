@@ -3,6 +3,23 @@ import { errorTable } from '../problem.js';
 export const gearErrors = errorTable({
   'item-not-found': { status: 404, title: 'This thing is not on the shelf', remedy: 'It may have been removed; go back to the shelf.' },
   'item-archived': { status: 409, title: 'This thing is archived', remedy: 'Restore it first.' },
+  'file-not-found': { status: 404, title: 'There is no such picture or paper', remedy: 'It may have been removed already.' },
+  'file-unreadable': {
+    status: 422,
+    title: 'This is neither a whole PDF nor a picture that can be shown',
+    remedy: 'Send a PDF, JPEG, PNG or WebP, whole and unchanged.',
+  },
+  'too-many-files': {
+    status: 409,
+    title: 'This thing has as many pictures and papers as one can have',
+    remedy: 'Remove one of its 60 first.',
+  },
+  'too-few-to-split': {
+    status: 422,
+    title: 'There are not so many of them',
+    remedy: 'Split off fewer than there are: one stays at least.',
+  },
+  'split-while-away': { status: 409, title: 'They are not here', remedy: 'Say that they are back first; then split them.' },
   'import-has-errors': {
     status: 422,
     title: 'None of it can be imported',

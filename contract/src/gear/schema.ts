@@ -59,8 +59,10 @@ function particularSchema(id: gear.ParticularId): Joi.Schema {
       return line(facts.longest);
     case 'choice':
       return Joi.string().valid(...facts.choices);
-    case 'number':
-      return Joi.number().min(facts.min).max(facts.max);
+    case 'number': {
+      const number = Joi.number().min(facts.min).max(facts.max);
+      return facts.whole ? number.integer() : number;
+    }
     case 'day':
       return day();
     case 'words':
@@ -120,6 +122,42 @@ export const statusChange = Joi.object<StatusChange>({
 
 export type Versioned = { version: number };
 export const versioned = Joi.object<Versioned>({ version: version().required() });
+
+/** Why a thing is gone for good; whether its day has come, the server knows. */
+export const goneFields = {
+  why: Joi.string()
+    .valid(...gear.GONE_REASONS)
+    .required(),
+  on: day().required(),
+  for: Joi.number().min(0).max(gear.PARTICULARS.paid.max).allow(null).required(),
+};
+/** Off the shelf for now, or gone for good. */
+export type ArchiveItem = Versioned & { gone?: gear.Gone };
+export const archiveItem = Joi.object<ArchiveItem>({ version: version().required(), gone: Joi.object(goneFields) });
+
+/** So many of several equal ones become a line of their own. */
+export type SplitItem = Versioned & { count: number };
+export const splitItem = Joi.object<SplitItem>({ version: version().required(), count: Joi.number().integer().min(1).max(998).required() });
+
+const LONGEST_FILE_NAME = 200;
+const fileName = () =>
+  Joi.string()
+    .pattern(/^\P{Cc}*\P{White_Space}\P{Cc}*$/u, 'something to read')
+    .max(LONGEST_FILE_NAME)
+    .messages({ 'string.pattern.name': 'This must not be empty.' });
+const fileRole = () => Joi.string().valid(...gear.FILE_ROLES);
+/** What a picture or paper is called; what it is is guessed from that where it is not said. */
+export type ItemFileQuery = { name: string; role?: gear.FileRole };
+export const itemFileQuery = Joi.object<ItemFileQuery>({ name: fileName().required(), role: fileRole() });
+/** `isFace`: the thing is known by this picture from now on. */
+export type ItemFileUpdate = { name: string; role: gear.FileRole; isFace?: true };
+export const itemFileUpdate = Joi.object<ItemFileUpdate>({
+  name: fileName().required(),
+  role: fileRole().required(),
+  isFace: Joi.valid(true),
+});
+export type ItemFileParam = { id: string; fileId: string };
+export const itemFileParam = Joi.object<ItemFileParam>({ id: id().required(), fileId: id().required() });
 
 /** As many as a shelf is walked at once. */
 const MOST_AT_ONCE = 2000;

@@ -1,6 +1,6 @@
-import { care, schedule, storage } from '@bright-keeper/core';
+import { care, gear, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
-import { particularsDocument } from '../gear/schema.js';
+import { goneFields, particularsDocument } from '../gear/schema.js';
 import { day, id, instant } from '../joi.js';
 
 const one = <T extends string>(values: readonly T[]) =>
@@ -14,7 +14,9 @@ const task = () => one(schedule.DUTY_CODES);
 const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   added: {},
   imported: {},
-  archived: {},
+  archived: { gone: Joi.object(goneFields) },
+  split: { of: one(['from', 'off']), name: Joi.string().required(), count: Joi.number().integer().min(1).required() },
+  'file-removed': { role: one(gear.FILE_ROLES), name: Joi.string().required() },
   restored: {},
   quarantined: {},
   released: {},

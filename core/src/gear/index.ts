@@ -31,3 +31,6 @@ export {
   type Screwed,
   threadsOf,
 } from './fit.js';
+export { bringsMoney, type Gone, GONE_REASONS, type GoneReason, isForTheInsurer } from './gone.js';
+export { FILE_ROLES, type FileRole, guessRole, mayBe } from './papers.js';
+export { countOf, split, withCount } from './several.js';

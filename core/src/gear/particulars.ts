@@ -21,7 +21,8 @@ type Told = {
 /** @param longest in characters */
 type Text = Told & { input: 'text'; longest: number };
 type Choice<C extends string> = Told & { input: 'choice'; choices: readonly C[] };
-type Numeric = Told & { input: 'number'; min: number; max: number; unit: string };
+/** @param whole only whole numbers */
+type Numeric = Told & { input: 'number'; min: number; max: number; unit: string; whole?: boolean };
 type OfDay = Told & { input: 'day' };
 type Words = Told & { input: 'words'; longest: number; most: number };
 
@@ -46,6 +47,18 @@ export const PARTICULARS = {
     hint: 'It tells two of one kind apart, here and for an insurer.',
     input: 'text',
     longest: LONGEST_LINE,
+    of: 'every-kind',
+    isOfOneThing: true,
+  },
+  count: {
+    name: 'How many of them',
+    group: 'identity',
+    hint: 'Several equal ones on one line: six filters, four caps. Sums are for all of them, weight and length for one.',
+    input: 'number',
+    whole: true,
+    min: 1,
+    max: 999,
+    unit: '',
     of: 'every-kind',
     isOfOneThing: true,
   },

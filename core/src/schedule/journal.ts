@@ -1,7 +1,7 @@
 import type { Finding, Outcome, Place, Verdict } from '../care/index.js';
 import type { Depth } from '../care/kinds/index.js';
 import type { HappeningId, Method, Surface } from '../care/knowledge/index.js';
-import type { Particulars } from '../gear/index.js';
+import type { FileRole, Gone, Particulars } from '../gear/index.js';
 import type { GelAct } from '../storage/index.js';
 import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
@@ -16,7 +16,13 @@ export type SkipReason = (typeof SKIP_REASONS)[number];
 
 /** What was done with a thing, or what happened to it. */
 export type ThingEntry =
-  | { kind: 'added' | 'imported' | 'archived' | 'restored' | 'quarantined' | 'released' }
+  | { kind: 'added' | 'imported' | 'restored' | 'quarantined' | 'released' }
+  /** Taken off the shelf; why it is the household's no more, where it is gone for good. */
+  | { kind: 'archived'; gone?: Gone }
+  /** Some of several equal ones became a line of their own; or it is such a line, and of what. */
+  | { kind: 'split'; of: 'from' | 'off'; name: string; count: number }
+  /** A picture or a paper of it that is kept no more. */
+  | { kind: 'file-removed'; role: FileRole; name: string }
   /** What was changed, and what stood there before of its particulars; an earlier version did not keep that. */
   | { kind: 'edited'; changed: string[]; was?: Particulars }
   | {

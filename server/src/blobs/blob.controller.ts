@@ -7,7 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { Database } from '../db/index.js';
 import { CheckedParams, CheckedQuery, Route, problem } from '../http/index.js';
 import { BlobRepository } from './blob.repository.js';
-import { FILE_TYPE } from './fileType.js';
+import { FILE_TYPE, PDF_TYPE } from './fileType.js';
 import { smallPicture } from './picture.js';
 
 const SANDBOX = "default-src 'none'; style-src 'unsafe-inline'; sandbox";
@@ -36,6 +36,7 @@ export class BlobController {
     // Whatever it is, it runs nothing and reaches nothing, and only a picture is shown.
     response.setHeader('Content-Security-Policy', SANDBOX);
     if (blob.type === FILE_TYPE) response.attachment(`${hash}.bin`);
+    if (blob.type === PDF_TYPE) response.attachment(`${hash}.pdf`);
     if (small && blob.type.startsWith('image/')) {
       response.type('image/jpeg').send(await smallPicture(await this.blobs.whole(this.database.db, blob)));
       return;

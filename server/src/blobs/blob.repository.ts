@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { and, asc, eq, notExists, or } from 'drizzle-orm';
 import { createHash } from 'node:crypto';
 import type { Db } from '../db/index.js';
-import { teardownPhotos, lookPhotos, sensorFrames, blobParts, blobs } from '../tables/index.js';
+import { itemFiles, teardownPhotos, lookPhotos, sensorFrames, blobParts, blobs } from '../tables/index.js';
 import type { KeptType } from './fileType.js';
 
 export type BlobRow = typeof blobs.$inferSelect;
@@ -65,6 +65,7 @@ export class BlobRepository {
       .where(or(eq(sensorFrames.preview, hash), eq(sensorFrames.original, hash)));
     const photo = db.select({ id: lookPhotos.id }).from(lookPhotos).where(eq(lookPhotos.blob, hash));
     const stage = db.select({ id: teardownPhotos.stageId }).from(teardownPhotos).where(eq(teardownPhotos.blob, hash));
-    await db.delete(blobs).where(and(eq(blobs.hash, hash), notExists(frame), notExists(photo), notExists(stage)));
+    const file = db.select({ id: itemFiles.id }).from(itemFiles).where(eq(itemFiles.blob, hash));
+    await db.delete(blobs).where(and(eq(blobs.hash, hash), notExists(frame), notExists(photo), notExists(stage), notExists(file)));
   }
 }

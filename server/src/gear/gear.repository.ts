@@ -11,8 +11,9 @@ import { Versioned } from '../versioned/index.js';
 type ItemRow = typeof items.$inferSelect;
 type StateRow = typeof surfaceStates.$inferSelect;
 
-const toItem = (row: ItemRow): Item => ({
+const toItem = ({ goneWhy, goneOn, goneFor, ...row }: ItemRow): Item => ({
   ...row,
+  gone: goneWhy && goneOn ? { why: goneWhy, on: goneOn, for: goneFor } : null,
   archivedAt: row.archivedAt?.toISOString() ?? null,
   createdAt: row.createdAt.toISOString(),
   updatedAt: row.updatedAt.toISOString(),

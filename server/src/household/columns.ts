@@ -6,7 +6,9 @@ import { DOCUMENTS } from '../tables/index.js';
 import { readDocument, UnreadableDocument, type DocumentKind } from '../db/index.js';
 
 /** What each column of a table may hold, as the database writes a row in JSON. */
-export type Columns = Record<string, Joi.Schema>;
+type Columns = Record<string, Joi.Schema>;
+/** The columns of a table, and what they have to be together. */
+export type TableColumns = { columns: Columns; whole?: Joi.CustomValidator };
 
 const MOST = 2_147_483_647;
 export const LONGEST = { note: 4000, saltNote: 500 };

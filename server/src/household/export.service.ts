@@ -24,12 +24,12 @@ data/           every table, whole, as JSON: this is what is read when the file 
 csv/            the same tables for a spreadsheet, without what is stored as bytes
 readings/       what each hygrometer read, as read and as corrected
 calendar.ics    what is due, as a calendar (iCalendar)
-pictures/       photographs and test frames, by what they are called in the tables
+pictures/       photographs, test frames and papers, by what they are called in the tables
 `;
 
 /** A name that any file system takes. */
 const fileName = (name: string): string => name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'unnamed';
-const EXTENSION: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
+const EXTENSION: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp', 'application/pdf': 'pdf' };
 
 /** All there is in one file, in formats that other programs read; it can be taken in again here. */
 @Injectable()

@@ -1,4 +1,4 @@
-import { routes, type Backups, type Health, type MergePreview } from '@bright-keeper/contract';
+import { routes, type Backups, type Health, type ItemFile, type ItemPage, type MergePreview } from '@bright-keeper/contract';
 import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -69,7 +69,17 @@ describe('a household that is kept safe', () => {
   it('exports everything in open formats, the archived too, and takes it in again', async () => {
     const lens = await app.add('=A lens; with a semicolon');
     const gone = await app.add('An archived body', { kind: 'slr-body' });
-    await app.http.post(routes.itemArchive(gone.id)).send({ version: gone.version }).expect(200);
+    const sold = { why: 'sold', on: '2026-03-01', for: 120 };
+    await app.http.post(routes.itemArchive(gone.id)).send({ version: gone.version, gone: sold }).expect(200);
+    const receipt = Buffer.from('%PDF-1.4\n1 0 obj << >> endobj\ntrailer << >>\n%%EOF\n');
+    const paper = (
+      await app.http
+        .post(routes.itemFiles(gone.id))
+        .query({ name: 'Receipt 2019.pdf' })
+        .set('content-type', 'application/pdf')
+        .send(receipt)
+        .expect(201)
+    ).body as ItemFile;
     const look = (await app.http.post(routes.looks).send({ itemId: lens.id }).expect(201)).body as { id: string };
     const picture = await sharp({ create: { width: 20, height: 10, channels: 3, background: '#345' } })
       .png()
@@ -91,6 +101,7 @@ describe('a household that is kept safe', () => {
         'data/item.json',
         'manifest.json',
         `pictures/${blob}.png`,
+        `pictures/${paper.blob}.pdf`,
       ]),
     );
     const rows = JSON.parse(texts.get('data/item.json')!) as { id: string; name: string }[];
@@ -111,6 +122,9 @@ describe('a household that is kept safe', () => {
     const elsewhere = await testApp({ dataDir: mkdtempSync(join(folder, 'elsewhere-')) });
     await elsewhere.http.post(routes.takeIn).set('content-type', 'application/zip').send(readFileSync(file)).expect(200);
     await elsewhere.http.get(routes.blob(blob)).expect(200);
+    const there = (await elsewhere.http.get(routes.item(gone.id)).expect(200)).body as ItemPage;
+    expect(there).toMatchObject({ gone: sold, files: [{ ...paper }] });
+    expect((await elsewhere.http.get(routes.blob(paper.blob)).responseType('blob').expect(200)).body).toEqual(receipt);
     await elsewhere.app.close();
     expect(readdirSync(join(app.dataDir!, 'passing'))).toEqual([]);
   });

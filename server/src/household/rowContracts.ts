@@ -6,12 +6,9 @@ import {
   deviceInput,
   dismissInput,
   feedInput,
-  findingsSeen,
   glareInput,
   id,
   instant,
-  ITEM_STATUSES,
-  itemInput,
   LARGEST_PICTURE_BYTES,
   outingInput,
   placeInput,
@@ -30,7 +27,7 @@ import Joi from 'joi';
 import { DAY_BYTES, READING_BYTES } from '../air/index.js';
 import { PART_BYTES, KEPT_TYPES } from '../blobs/index.js';
 import {
-  type Columns,
+  type TableColumns,
   LONGEST,
   text,
   oneOf,
@@ -51,38 +48,14 @@ import {
   forecast,
   climateEvent,
 } from './columns.js';
+import { GEAR_COLUMNS } from './gearColumns.js';
 
 const FROM_THE_FIRST = '1970-01-01T00:00:00+00:00';
 const stay = { id: reference(), place_id: reference(), since: at(), until: maybeAt() };
 
 /** By table: every column there is, by its name there, and what it may hold. */
-const COLUMNS: Readonly<Record<string, { columns: Columns; whole?: Joi.CustomValidator }>> = {
-  item: {
-    columns: {
-      id: reference(),
-      version: stale(),
-      name: as(itemInput, 'name'),
-      kind: as(itemInput, 'kind'),
-      notes: text(LONGEST.note),
-      acquired_on: maybeDay(),
-      status: oneOf(ITEM_STATUSES),
-      archived_at: maybeAt(),
-      created_at: at(),
-      updated_at: at(),
-    },
-  },
-  surface_state: {
-    columns: {
-      item_id: reference(),
-      surface: surface(),
-      findings: findingsSeen.required(),
-      verdict: oneOf(care.VERDICTS),
-      known_since: at(),
-    },
-  },
-  contact: {
-    columns: { id: reference(), item_id: reference(), surface: surface(), touches: whole(), without_evidence: yesNo(), at: at() },
-  },
+const COLUMNS: Readonly<Record<string, TableColumns>> = {
+  ...GEAR_COLUMNS,
   look: {
     columns: {
       id: reference(),

@@ -26,7 +26,7 @@ const isTold = sql`${journalEntries.data}->'data'->>'kind' not in (${sql.join(
   sql`, `,
 )}) and not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = ${journalEntries.id}::text)`;
 /** Kinds of entries no duty asks for. */
-const SILENT = ['edited', 'moved', 'stay-told'];
+const SILENT = ['edited', 'moved', 'stay-told', 'split', 'file-removed'];
 
 const CHUNK = 500;
 

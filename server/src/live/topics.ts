@@ -3,6 +3,7 @@ import type { LiveTopic } from '@bright-keeper/contract';
 /** What a page would say of a table that was written to; null where no page shows any of it. */
 export const TOPIC_OF: Readonly<Record<string, LiveTopic | null>> = {
   item: 'gear',
+  item_file: 'gear',
   surface_state: 'gear',
   contact: 'gear',
   journal_entry: 'journal',

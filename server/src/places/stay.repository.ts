@@ -10,7 +10,7 @@ type StayRow = typeof stays.$inferInsert;
 export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date; sick: boolean };
 
 /** A thing, and the place it lies in now; null where nobody said. */
-export type Housed = Pick<typeof items.$inferSelect, 'id' | 'name' | 'kind' | 'traits'> & { sick: boolean; placeId: string | null };
+export type Housed = Pick<typeof items.$inferSelect, 'id' | 'name' | 'kind' | 'traits' | 'particulars'> & { sick: boolean; placeId: string | null };
 
 /** What lies in each place now, longest first. */
 export type LyingIn = ReadonlyMap<string, readonly Lying[]>;
@@ -93,7 +93,15 @@ export class StayRepository {
   /** Every thing there is, with the place it lies in now; null where nobody said. */
   async housed(db: Db): Promise<Housed[]> {
     return db
-      .select({ id: items.id, name: items.name, kind: items.kind, traits: items.traits, sick: isSick, placeId: places.id })
+      .select({
+        id: items.id,
+        name: items.name,
+        kind: items.kind,
+        traits: items.traits,
+        particulars: items.particulars,
+        sick: isSick,
+        placeId: places.id,
+      })
       .from(items)
       .leftJoin(stays, and(eq(stays.itemId, items.id), isNull(stays.until)))
       .leftJoin(places, eq(places.id, stays.placeId))

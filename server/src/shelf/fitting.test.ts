@@ -67,7 +67,7 @@ const someOf = (id: gear.ParticularId): unknown => {
     case 'choice':
       return facts.choices.at(-1);
     case 'number':
-      return facts.min + 0.5;
+      return facts.min + (facts.whole ? 1 : 0.5);
     case 'day':
       return '2031-05-06';
     case 'words':

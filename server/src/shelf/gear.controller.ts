@@ -1,10 +1,14 @@
 import {
+  type ArchiveItem,
+  archiveItem,
   idParam,
   importRequest,
   itemInput,
   itemUpdate,
   logQuery,
   shelfQuery,
+  type SplitItem,
+  splitItem,
   tagThings,
   type TagThings,
   statusChange,
@@ -34,6 +38,7 @@ import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.j
 import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
+import { SeveralService } from './several.service.js';
 
 type ById = { id: string };
 
@@ -44,6 +49,7 @@ export class GearController {
     private readonly gear: GearService,
     private readonly imports: ImportService,
     private readonly fitting: FittingService,
+    private readonly several: SeveralService,
   ) {}
 
   @Get()
@@ -137,9 +143,26 @@ export class GearController {
 
   @Post(':id/archive')
   @HttpCode(200)
-  @Route({ summary: 'Take a thing off the shelf; its history stays', does: ['put-away', 'thing'], body: versioned, byId: true })
-  archive(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Item> {
-    return this.gear.archive(id, version);
+  @Route({
+    summary: 'Take a thing off the shelf, for now or because it is gone; its history and its papers stay',
+    does: ['put-away', 'thing'],
+    body: archiveItem,
+    byId: true,
+  })
+  archive(@CheckedParams(idParam) { id }: ById, @CheckedBody(archiveItem) how: ArchiveItem): Promise<Item> {
+    return this.gear.archive(id, how);
+  }
+
+  @Post(':id/split')
+  @Route({
+    summary: 'Make some of several equal things a line of their own',
+    does: ['added', 'thing'],
+    body: splitItem,
+    byId: true,
+    answers: 201,
+  })
+  split(@CheckedParams(idParam) { id }: ById, @CheckedBody(splitItem) how: SplitItem): Promise<Item> {
+    return this.several.split(id, how);
   }
 
   @Post(':id/restore')

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { BlobModule } from '../blobs/index.js';
 import { JournalModule } from '../journal/index.js';
 import { AgendaModule } from '../agenda/index.js';
 import { SettingsModule } from '../settings/index.js';
@@ -8,11 +9,14 @@ import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { GearTablesModule } from '../gear/index.js';
 import { ImportService } from './import.service.js';
+import { ItemFileController } from './itemFile.controller.js';
+import { ItemFileService } from './itemFile.service.js';
+import { SeveralService } from './several.service.js';
 
 @Module({
-  imports: [AgendaModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
-  controllers: [GearController],
-  providers: [FittingService, GearService, ImportService],
+  imports: [AgendaModule, BlobModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
+  controllers: [GearController, ItemFileController],
+  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService],
   exports: [GearTablesModule, GearService],
 })
 export class GearModule {}

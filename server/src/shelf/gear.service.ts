@@ -1,4 +1,6 @@
 import {
+  type ArchiveItem,
+  commonErrors,
   type DoneToMany,
   gearErrors,
   type Item,
@@ -24,7 +26,7 @@ import { SettingsService } from '../settings/index.js';
 import { StayRepository } from '../places/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { FittingService } from './fitting.service.js';
-import { GearRepository, type FirstDue, OpenWorkRepository, VerdictsService } from '../gear/index.js';
+import { type FirstDue, GearRepository, ItemFileRepository, OpenWorkRepository, VerdictsService } from '../gear/index.js';
 
 const YEAR_DAYS = 365;
 /** Who shared a place with fungus within this time is looked at (common practice: 12 weeks). */
@@ -32,6 +34,12 @@ const NEIGHBOUR_DAYS = 84;
 
 /** What its last look asks for is told by its verdict, what was begun by its own row: the rest falls due. */
 const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' && facts.says !== 'open-work';
+
+/** Of a line that stands for one thing, no count is kept. */
+const settled = (particulars: gear.Particulars): gear.Particulars => gear.withCount(particulars, gear.countOf(particulars));
+
+/** What is on the shelf again is not gone. */
+const BACK_ON_THE_SHELF = { archivedAt: null, goneWhy: null, goneOn: null, goneFor: null };
 
 const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -52,6 +60,7 @@ export class GearService {
   constructor(
     private readonly database: Database,
     private readonly repository: GearRepository,
+    private readonly files: ItemFileRepository,
     private readonly openWork: OpenWorkRepository,
     private readonly agenda: AgendaService,
     private readonly journal: JournalRepository,
@@ -75,7 +84,7 @@ export class GearService {
     const at = this.clock.now();
     const rows = inputs.map((input) => ({
       ...input,
-      particulars: input.particulars ?? {},
+      particulars: settled(input.particulars ?? {}),
       name: input.name.trim(),
       id: this.ids.next(),
       createdAt: at,
@@ -111,7 +120,7 @@ export class GearService {
     const { db } = this.database;
     const found = await this.get(db, id);
     const duties = this.agenda.ofThings(db, [found]);
-    const [of, [item], open, touches, place, neighbours, fitting] = await Promise.all([
+    const [of, [item], open, touches, place, neighbours, fitting, files] = await Promise.all([
       duties.then((all) => all.get(id)),
       this.withStates(db, [found], duties),
       this.openWork.of(db, id),
@@ -119,6 +128,7 @@ export class GearService {
       this.stays.current(db, id),
       found.status === 'quarantined' ? this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
       this.fitting.of(db, found),
+      this.files.of(db, id),
     ]);
     return {
       ...item!,
@@ -127,6 +137,7 @@ export class GearService {
       noted: of?.noted ?? [],
       ...touches,
       ...fitting,
+      files,
       place,
       neighbours,
       openTeardownId: open.teardown,
@@ -142,7 +153,7 @@ export class GearService {
   /** Edits a thing in the caller's transaction. @param before as whoever edits it has seen it. */
   async updateIn(db: Db, before: Item, given: ItemInput): Promise<Item> {
     // Whoever says nothing of its particulars takes nothing from them but what another kind does not have.
-    const particulars = given.particulars ?? gear.ofKind(given.kind, before.particulars);
+    const particulars = settled(given.particulars ?? gear.ofKind(given.kind, before.particulars));
     const input = { ...given, particulars, name: given.name.trim() };
     const changes = changesOf(before, input);
     const { changed } = changes;
@@ -160,12 +171,29 @@ export class GearService {
     });
   }
 
-  archive(id: string, version: number): Promise<Item> {
-    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: this.clock.now() }, { kind: 'archived' }));
+  /** Takes a thing off the shelf: for now, or because it is gone, from which day on nothing of it lies anywhere. */
+  archive(id: string, { version, gone }: ArchiveItem): Promise<Item> {
+    return this.database.transaction(async (db) => {
+      if (!gone) return this.change(db, id, version, { archivedAt: this.clock.now() }, { kind: 'archived' });
+      const { acquiredOn } = await this.get(db, id);
+      if (gone.on > (await this.settings.today(db)))
+        throw problem(commonErrors, 'in-the-future', { fields: { 'gone.on': 'This day is still to come.' } });
+      if (acquiredOn !== null && gone.on < acquiredOn)
+        throw problem(commonErrors, 'bad-input', { fields: { 'gone.on': `It came on ${acquiredOn}: it cannot have gone before.` } });
+      await this.stays.end(db, id, this.clock.now());
+      const { why, on, for: sum } = gone;
+      return this.change(
+        db,
+        id,
+        version,
+        { archivedAt: this.clock.now(), goneWhy: why, goneOn: on, goneFor: sum },
+        { kind: 'archived', gone },
+      );
+    });
   }
 
   restore(id: string, version: number): Promise<Item> {
-    return this.database.transaction((db) => this.change(db, id, version, { archivedAt: null }, { kind: 'restored' }));
+    return this.database.transaction((db) => this.change(db, id, version, BACK_ON_THE_SHELF, { kind: 'restored' }));
   }
 
   /** Takes many things off the shelf, or puts them back, in one go. @returns those that were not so already. */
@@ -174,7 +202,7 @@ export class GearService {
       const at = this.clock.now();
       const found = (await this.repository.findMany(db, itemIds)).filter((i) => (i.archivedAt !== null) !== archived);
       for (const { id, version } of found)
-        await this.change(db, id, version, { archivedAt: archived ? at : null }, { kind: archived ? 'archived' : 'restored' });
+        await this.change(db, id, version, archived ? { archivedAt: at } : BACK_ON_THE_SHELF, { kind: archived ? 'archived' : 'restored' });
       return { itemIds: found.map((i) => i.id) };
     });
   }
@@ -266,10 +294,16 @@ export class GearService {
     asked: Promise<ReadonlyMap<string, ThingDuties>> = this.agenda.ofThings(db, items),
   ): Promise<ShelfItem[]> {
     const ids = items.map((i) => i.id);
-    const [states, duties] = await Promise.all([this.repository.statesOf(db, ids), asked]);
+    const [states, faces, duties] = await Promise.all([this.repository.statesOf(db, ids), this.files.faces(db, ids), asked]);
     return items.map((item) => {
       const surfaces = states.get(item.id) ?? [];
-      return { ...item, surfaces, verdict: care.gravestOf(surfaces), nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null };
+      return {
+        ...item,
+        face: faces.get(item.id) ?? null,
+        surfaces,
+        verdict: care.gravestOf(surfaces),
+        nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null,
+      };
     });
   }
 

@@ -125,7 +125,10 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
     const id = knownKind ? particularMeant(target, knownKind) : target;
     if (knownKind && !gear.particularsOf(knownKind).includes(id)) setAside(target);
     else {
-      particulars[id] ??= readParticular(id, cell(target), against);
+      const read = readParticular(id, cell(target), against);
+      // A list of single things has a column of ones: of one, nothing is said.
+      if (id === 'count' && read === 1) continue;
+      particulars[id] ??= read;
       tellCurrency(target, unitOf(gear.particularFacts(id)));
     }
   }

@@ -1,4 +1,4 @@
-import { type air, care, fungus, schedule, storage, MS_PER_DAY } from '@bright-keeper/core';
+import { type air, care, fungus, gear, MS_PER_DAY, schedule, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { SeriesService } from '../air/index.js';
 import type { Db } from '../db/index.js';
@@ -50,12 +50,12 @@ export class HouseholdService {
     const journal = new schedule.Journal(entries, 'UTC', this.clock.now().toISOString());
     const places = await this.climates(db, schools.humidity);
     return {
-      things: housed.flatMap(({ id, kind, traits, sick, placeId: lies }) => {
+      things: housed.flatMap(({ id, kind, traits, particulars, sick, placeId: lies }) => {
         const away = schedule.awayOf({ id }, { journal }) !== null;
         const placeId = places.some((p) => p.id === lies) ? lies : null;
         if (away && placeId === null) return [];
         // What is away shares its place with nobody, whatever it has.
-        const thing = { id, kind, traits: care.withDefaults(kind, traits), sick: sick && !away, away };
+        const thing = { id, kind, traits: care.withDefaults(kind, traits), count: gear.countOf(particulars), sick: sick && !away, away };
         return [{ ...thing, placeId, daysOutAYear: daysOut.get(id) ?? 0 }];
       }),
       places,

@@ -1,7 +1,8 @@
 import type { care, gear } from '@bright-keeper/core';
 import type { ItemStatus } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
-import { boolean, date, index, integer, jsonb, pgTable, primaryKey, text, uuid } from 'drizzle-orm/pg-core';
+import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { blobs } from './blob.table.js';
 import { instant, document } from '../db/index.js';
 import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 
@@ -20,6 +21,10 @@ export const items = pgTable(
     acquiredOn: date('acquired_on', { mode: 'string' }),
     status: text().$type<ItemStatus>().notNull().default('in-use'),
     archivedAt: instant('archived_at'),
+    /** Why and since when it is the household's no more, and what came for it; all of it, or none. */
+    goneWhy: text('gone_why').$type<gear.GoneReason>(),
+    goneOn: date('gone_on', { mode: 'string' }),
+    goneFor: doublePrecision('gone_for'),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
@@ -56,4 +61,23 @@ export const contacts = pgTable(
     at: instant('at').notNull(),
   },
   (t) => [index('contact_item_at').on(t.itemId, t.at)],
+);
+
+/** Pictures and papers of a thing. It is known by the picture that was chosen last, or else by its first. */
+export const itemFiles = pgTable(
+  'item_file',
+  {
+    id: uuid().primaryKey(),
+    itemId: uuid('item_id')
+      .notNull()
+      .references(() => items.id, { onDelete: 'cascade' }),
+    blob: text()
+      .notNull()
+      .references(() => blobs.hash),
+    role: text().$type<gear.FileRole>().notNull(),
+    name: text().notNull(),
+    at: instant('at').notNull(),
+    chosenAt: instant('chosen_at'),
+  },
+  (t) => [uniqueIndex('item_file_once').on(t.itemId, t.blob), index('item_file_blob').on(t.blob)],
 );

@@ -4,7 +4,7 @@ export { PLAN_DOCUMENT } from './care.documents.js';
 export { cleanings } from './care.table.js';
 export { DOCUMENTS } from './documents.js';
 export { BECAUSE_DOCUMENT } from './gear.documents.js';
-export { contacts, items, surfaceStates } from './gear.table.js';
+export { contacts, itemFiles, items, surfaceStates } from './gear.table.js';
 export { lookPhotos, looks } from './inspection.table.js';
 export { JOURNAL_DOCUMENT } from './journal.documents.js';
 export { journalEntries } from './journal.table.js';

@@ -21,6 +21,10 @@ export class ApiError extends Error {
 }
 const NOT_IN = 'not-in' satisfies keyof typeof accessErrors;
 
+/** Why something was not done, in a sentence or two. */
+export const refusalWords = (error: unknown): string =>
+  error instanceof ApiError ? `${error.problem.title}. ${error.problem.detail}` : 'Something went wrong; try again.';
+
 /** The newer row that a refusal as stale brings along; null for any other failure. */
 export const newerIn = <Row>(error: unknown): Row | null =>
   error instanceof ApiError && error.problem.code === 'stale' ? (error.problem.current as Row) : null;

@@ -17,7 +17,7 @@ const VERSION = 1;
  * Goes up whenever the pages come to ask more of an answer than one of before has: what an earlier program kept is a copy,
  * and not looked at any more.
  */
-const ANSWERS_SHAPE = 2;
+const ANSWERS_SHAPE = 3;
 const keyOf = (address: string): string => `${ANSWERS_SHAPE} ${address}`;
 
 /** What this browser keeps, in its own database: answers of the household, and what waits to be carried over to it. */

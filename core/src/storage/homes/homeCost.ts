@@ -20,6 +20,8 @@ export type PlaceClimate = {
 export type Housed = {
   id: string;
   kind: ItemKind;
+  /** How many equal ones the line stands for; one unless said. */
+  count?: number;
   traits: Traits;
   sick: boolean;
   placeId: string | null;
@@ -72,6 +74,7 @@ export function homeCost(thing: Pick<Housed, 'traits' | 'daysOutAYear'>, place: 
 
 /** How much of a place may be filled, so that air still moves between the things (our choice). */
 const FILLED_SHARE = 0.6;
-export const litresOf = (kind: ItemKind): number => kindFacts(kind).litres;
+/** The room a thing takes, litres; of several equal ones on a line, that of all of them. */
+export const litresOf = ({ kind, count = 1 }: Pick<Housed, 'kind' | 'count'>): number => kindFacts(kind).litres * count;
 /** The litres of a place that may be filled. */
 export const roomOf = ({ volumeL }: Pick<PlaceClimate, 'volumeL'>): number => volumeL * FILLED_SHARE;

@@ -83,7 +83,7 @@ describe('where everything lives best', () => {
     const { homes, moves } = housed(things, [{ ...dampShelf, volumeL: 500 }, small]);
     const inSmall = things.filter((t) => homes.get(t.id)!.placeId === 'small');
     expect(inSmall.length).toBeGreaterThan(3);
-    expect(inSmall.reduce((sum, t) => sum + litresOf(t.kind), 0)).toBeLessThanOrEqual(roomOf(small));
+    expect(inSmall.reduce((sum, t) => sum + litresOf(t), 0)).toBeLessThanOrEqual(roomOf(small));
     expect(moves.map((m) => m.thingId).sort()).toEqual(inSmall.map((t) => t.id).sort());
   });
   it('keeps a thing with fungus alone: it leaves the others first, and nobody moves in with it', () => {
@@ -108,7 +108,7 @@ describe('where everything lives best', () => {
     expect(housed([...things, thing('new', 'shelf')], [full, dampShelf]).homes.get('new')!.placeId).toBe('shelf');
   });
   it('moves nothing that is away, and keeps its place for it', () => {
-    const small = { ...cabinet, volumeL: (2 * litresOf('lens')) / 0.6 };
+    const small = { ...cabinet, volumeL: (2 * litresOf({ kind: 'lens' })) / 0.6 };
     const { moves, homes } = housed(
       [thing('lent', 'cabinet', { away: true }), thing('a', 'shelf'), thing('b', 'shelf'), thing('at service', 'shelf', { away: true })],
       [small, dampShelf],
@@ -117,7 +117,7 @@ describe('where everything lives best', () => {
     for (const id of ['lent', 'at service']) expect(homes.get(id)!.stays).toBe(true);
   });
   it('moves one after another, each when there is room for it; in a circle one is put aside', () => {
-    const one = { volumeL: litresOf('lens') / 0.6 + 0.01 };
+    const one = { volumeL: litresOf({ kind: 'lens' }) / 0.6 + 0.01 };
     const two = [place('boxed', 'sealed-box', 45, one), place('shelved', 'shelf', 45, one)];
     const { moves } = housed([thing('often', 'boxed', { daysOutAYear: 150 }), thing('seldom', 'shelved')], two);
     expect(moves).toMatchObject([

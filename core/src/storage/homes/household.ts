@@ -24,7 +24,7 @@ export function householdQuestion({ things, places, school }: Household): HomesQ
     if (t.away && t.placeId !== null) return t.placeId === p.id;
     return !t.sick || things.every((o) => o === t || o.placeId !== p.id);
   };
-  const lies = (p: PlaceClimate) => things.filter((t) => t.placeId === p.id).reduce((sum, t) => sum + litresOf(t.kind), 0);
+  const lies = (p: PlaceClimate) => things.filter((t) => t.placeId === p.id).reduce((sum, t) => sum + litresOf(t), 0);
   const ownCosts = (t: Housed) =>
     places
       .filter((p) => mayLiveIn(t, p))
@@ -35,12 +35,12 @@ export function householdQuestion({ things, places, school }: Household): HomesQ
   return {
     things: things.map((t) => ({
       id: t.id,
-      volumeL: litresOf(t.kind),
+      volumeL: litresOf(t),
       costs: Object.fromEntries([...ownCosts(t), [nowhereOf(t), t.sick ? SET_APART_COST : NO_ROOM_COST]]),
     })),
     places: [
       ...places.map((p) => ({ id: p.id, roomL: Math.max(roomOf(p), lies(p)) })),
-      ...things.map((t) => ({ id: nowhereOf(t), roomL: litresOf(t.kind) })),
+      ...things.map((t) => ({ id: nowhereOf(t), roomL: litresOf(t) })),
     ],
     apart: things.flatMap((t, i) =>
       t.sick && places.some((p) => mayLiveIn(t, p))
@@ -87,7 +87,7 @@ export function homesOf(household: Household, { homes }: Pick<Homes, 'homes'>): 
   const byId = new Map(places.map((p) => [p.id, p]));
   const placeOf = (id: string) => byId.get(homes[id]!) ?? null;
   const taken = new Map<string, number>();
-  for (const t of things) taken.set(homes[t.id]!, (taken.get(homes[t.id]!) ?? 0) + litresOf(t.kind));
+  for (const t of things) taken.set(homes[t.id]!, (taken.get(homes[t.id]!) ?? 0) + litresOf(t));
   const gainOf = (t: Housed): number => {
     const [there, here] = [placeOf(t.id), t.placeId === null ? null : (byId.get(t.placeId) ?? null)];
     const cost = (p: PlaceClimate | null) => (p ? homeCost(t, p, school) : t.sick ? SET_APART_COST : NO_ROOM_COST);
@@ -116,13 +116,13 @@ type Planned = Omit<Move, 'thingId' | 'aside'> & { thing: Housed };
 /** Those that gain most first, each once its new place has room for it; where all wait for each other, one is put aside. */
 function inOrder({ things, places }: Household, planned: readonly Planned[]): Move[] {
   const lies = new Map(places.map((p) => [p.id, things.filter((t) => t.placeId === p.id)]));
-  const litresIn = (own: readonly Housed[]) => own.reduce((sum, t) => sum + litresOf(t.kind), 0);
+  const litresIn = (own: readonly Housed[]) => own.reduce((sum, t) => sum + litresOf(t), 0);
   const roomIn = new Map(places.map((p) => [p.id, Math.max(roomOf(p), litresIn(lies.get(p.id)!))]));
   const fits = ({ thing, toId }: Planned): boolean => {
     if (toId === null) return true;
     const company = lies.get(toId)!;
     return (
-      litresIn(company) + litresOf(thing.kind) <= roomIn.get(toId)! && (thing.sick ? company.length === 0 : !company.some((t) => t.sick))
+      litresIn(company) + litresOf(thing) <= roomIn.get(toId)! && (thing.sick ? company.length === 0 : !company.some((t) => t.sick))
     );
   };
   // What is sick leaves the others before anything else.

@@ -10,7 +10,11 @@ import { LookButton } from '../inspection';
 import { Duties } from '../schedule';
 import { SensorDoors } from '../sensor';
 import { Away } from './Away';
-import { useItem, useSetArchived, useSetStatus } from './queries';
+import { Files } from './Files';
+import { GONE_WORDS } from './fileWords';
+import { GoneForGood, GoneNote } from './Gone';
+import { useArchive, useItem, useRestore, useSetStatus } from './queries';
+import { SplitOff } from './SplitOff';
 import { SurfaceCard } from './SurfaceCard';
 import { Exposure } from './Exposure';
 import { MissingCap } from './MissingCap';
@@ -47,13 +51,16 @@ function NextAction({ item }: { item: ItemPageData }) {
 
 function Housekeeping({ item }: { item: ItemPageData }) {
   const setStatus = useSetStatus(item.id);
-  const setArchived = useSetArchived(item.id);
+  const archive = useArchive(item.id);
+  const restore = useRestore(item.id);
   const { version } = item;
   const archived = item.archivedAt !== null;
   const quarantined = item.status === 'quarantined';
+  const error = setStatus.error ?? archive.error ?? restore.error;
   return (
     <>
-      {(setStatus.error ?? setArchived.error) && <Failure error={setStatus.error ?? setArchived.error} />}
+      {item.gone && <GoneNote gone={item.gone} />}
+      {error && <Failure error={error} />}
       <div className="flex flex-wrap gap-2">
         <ButtonLink to={`/gear/${item.id}/edit`}>Edit</ButtonLink>
         <ButtonLink to={`/gear/new?like=${item.id}`}>Another like it</ButtonLink>
@@ -65,9 +72,17 @@ function Housekeeping({ item }: { item: ItemPageData }) {
             {quarantined ? 'Back from quarantine' : 'Move to quarantine'}
           </Button>
         )}
-        <Button disabled={setArchived.isPending} onClick={() => setArchived.mutate({ version, archived: !archived })}>
-          {archived ? 'Restore to the shelf' : 'Archive'}
-        </Button>
+        {archived ? (
+          <Button disabled={restore.isPending} onClick={() => restore.mutate(version)}>
+            Restore to the shelf
+          </Button>
+        ) : (
+          <Button disabled={archive.isPending} onClick={() => archive.mutate({ version })}>
+            Archive
+          </Button>
+        )}
+        {!archived && <GoneForGood item={item} />}
+        {!archived && <SplitOff item={item} />}
         {!archived && <Away item={item} />}
         {!archived && <MissingCap item={item} />}
       </div>
@@ -161,7 +176,9 @@ export function ItemPage() {
       title={
         <>
           {data.name} {data.status === 'quarantined' && <span className="rounded bg-act-tint px-2 text-base text-act">quarantine</span>}{' '}
-          {data.archivedAt && <span className="rounded bg-well px-2 text-base text-soft">archived</span>}
+          {data.archivedAt && (
+            <span className="rounded bg-well px-2 text-base text-soft">{data.gone ? GONE_WORDS[data.gone.why] : 'archived'}</span>
+          )}
         </>
       }
       sub={
@@ -180,6 +197,7 @@ export function ItemPage() {
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="min-w-0 space-y-6 lg:col-span-8">
           <Drawing item={data} selected={selected} onSelect={select} />
+          <Files item={data} />
           <Section title="What was done">
             <Timeline itemId={data.id} />
           </Section>
@@ -196,13 +214,15 @@ export function ItemPage() {
               <p className="sheet p-4 whitespace-pre-wrap">{data.notes}</p>
             </Section>
           )}
-          <Section title="Where it lies">
-            <WhereItLies item={data} />
-          </Section>
+          {!data.archivedAt && (
+            <Section title="Where it lies">
+              <WhereItLies item={data} />
+            </Section>
+          )}
           <Particulars item={data} />
           <Fits item={data} />
           <Exposure itemId={data.id} />
-          <MechanicalCare item={data} />
+          {!data.archivedAt && <MechanicalCare item={data} />}
           <Section title="This thing">
             <Housekeeping item={data} />
           </Section>

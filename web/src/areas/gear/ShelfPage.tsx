@@ -1,5 +1,5 @@
 import { routes, type ShelfItem } from '@bright-keeper/contract';
-import { care, type schedule } from '@bright-keeper/core';
+import { care, gear, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Puzzle, Upload } from 'lucide-react';
 import { Fragment, lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -9,6 +9,8 @@ import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '
 import { SearchField } from '../../ui/SearchField';
 import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
+import { Face } from './Face';
+import { GONE_WORDS } from './fileWords';
 import { NOTHING_CHOSEN, tapped, withAll, type Chosen } from './choosing';
 import { useShelf, useVocabulary, type ShelfFilters } from './queries';
 import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
@@ -39,8 +41,16 @@ function DueCell({ item }: { item: ShelfItem }) {
   );
 }
 
-const StatusNote = ({ item }: { item: ShelfItem }) =>
-  item.status === 'quarantined' ? <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span> : null;
+const StatusNote = ({ item }: { item: ShelfItem }) => (
+  <>
+    {item.status === 'quarantined' && <span className="ml-2 rounded bg-act-tint px-1.5 py-0.5 text-sm text-act">quarantine</span>}
+    {item.gone && <span className="ml-2 rounded bg-well px-1.5 py-0.5 text-sm text-soft">{GONE_WORDS[item.gone.why]}</span>}
+  </>
+);
+
+/** How many there are, where a line stands for several. */
+const Count = ({ item: { particulars } }: { item: ShelfItem }) =>
+  gear.countOf(particulars) > 1 && <span className="text-soft"> × {gear.countOf(particulars)}</span>;
 
 const Tags = ({ item }: { item: ShelfItem }) =>
   item.particulars.tags?.map((tag) => (
@@ -58,9 +68,11 @@ const COLUMNS: Columns<ShelfItem> = [
     accessorFn: (item) => item.name,
     cell: ({ row: { original: item } }) => (
       <>
-        <Link className="font-semibold hover:underline" to={`/gear/${item.id}`}>
+        <Face item={item} />
+        <Link className="ml-3 font-semibold hover:underline" to={`/gear/${item.id}`}>
           {item.name}
         </Link>
+        <Count item={item} />
         <StatusNote item={item} />
         <Tags item={item} />
       </>
@@ -130,7 +142,13 @@ const ShelfCard = memo(({ item, index, measure, choosing }: ShelfCardProps) => (
     {choosing && <ChoiceBox item={item} choosing={choosing} />}
     <Link to={`/gear/${item.id}`} className="sheet block min-w-0 flex-1 p-3">
       <span className="flex items-start justify-between gap-3">
-        <span className="font-semibold">{item.name}</span>
+        <span className="flex min-w-0 items-center gap-3 font-semibold">
+          <Face item={item} />
+          <span className="min-w-0">
+            {item.name}
+            <Count item={item} />
+          </span>
+        </span>
         <VerdictChip verdict={item.verdict} />
       </span>
       <span className="mt-1 block text-sm text-soft">

@@ -31,5 +31,5 @@ export function particularWords(id: gear.ParticularId, value: gear.Particulars[g
   if (facts.input === 'choice') return CONDITION_WORDS[value as gear.Condition];
   if (facts.input !== 'number') return String(value);
   if (facts.unit === 'money') return `${Number(value).toLocaleString('en', { maximumFractionDigits: 2 })} ${currency}`.trim();
-  return facts.unit === 'f/' ? `f/${value}` : `${value} ${facts.unit}`;
+  return facts.unit === 'f/' ? `f/${value}` : `${value} ${facts.unit}`.trim();
 }

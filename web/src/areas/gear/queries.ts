@@ -1,4 +1,5 @@
 import {
+  type ArchiveItem,
   type DoneToMany,
   type FitPage,
   type Vocabulary,
@@ -7,6 +8,8 @@ import {
   type ImportRequest,
   type ImportResult,
   type Item,
+  type ItemFile,
+  type ItemFileUpdate,
   type ItemInput,
   type ItemPage,
   type ItemStatus,
@@ -17,6 +20,7 @@ import {
   type MovesTakenBack,
   type Shelf,
   type ShelfQuery,
+  type SplitItem,
   type TagThings,
   type TakeMovesBack,
 } from '@bright-keeper/contract';
@@ -70,12 +74,27 @@ export const useSetStatus = (id: string) =>
     onSettled: () => gearChanged(id),
   });
 
-export const useSetArchived = (id: string) =>
+export const useArchive = (id: string) =>
+  useMutation({ mutationFn: (how: ArchiveItem) => http.post<Item>(routes.itemArchive(id), how), onSettled: () => gearChanged(id) });
+export const useRestore = (id: string) =>
+  useMutation({ mutationFn: (version: number) => http.post<Item>(routes.itemRestore(id), { version }), onSettled: () => gearChanged(id) });
+
+/** Makes some of several a line of their own. */
+export const useSplit = (id: string) =>
+  useMutation({ mutationFn: (how: SplitItem) => http.post<Item>(routes.itemSplit(id), how), onSettled: () => gearChanged(id) });
+
+export const useAddFile = (id: string) =>
   useMutation({
-    mutationFn: ({ version, archived }: { version: number; archived: boolean }) =>
-      http.post<Item>(archived ? routes.itemArchive(id) : routes.itemRestore(id), { version }),
+    mutationFn: (file: File) => http.postFile<ItemFile>(routes.itemFiles(id) + queryString({ name: file.name }), file, file.type),
     onSettled: () => gearChanged(id),
   });
+export const useUpdateFile = (id: string) =>
+  useMutation({
+    mutationFn: ({ id: fileId, change }: { id: string; change: ItemFileUpdate }) => http.put<ItemFile>(routes.itemFile(id, fileId), change),
+    onSettled: () => gearChanged(id),
+  });
+export const useRemoveFile = (id: string) =>
+  useMutation({ mutationFn: (fileId: string) => http.delete(routes.itemFile(id, fileId)), onSettled: () => gearChanged(id) });
 
 /** Every id that the filters leave, over all pages. */
 export const useMatching = () =>

@@ -1,7 +1,8 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, gear, schedule } from '@bright-keeper/core';
 import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
-import { shortInstant } from '../../ui/dates';
+import { longDate, shortInstant } from '../../ui/dates';
+import { FILE_ROLE_WORDS, GONE_WORDS } from './fileWords';
 import { particularWords } from './particularWords';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
@@ -64,7 +65,13 @@ export function logWords(data: LogData, timeZone: string): Words {
     case 'imported':
       return { title: 'Came on the shelf from a list', lines: [] };
     case 'archived':
-      return { title: 'Taken off the shelf', lines: [] };
+      return { title: data.gone ? `Gone: ${GONE_WORDS[data.gone.why]} on ${longDate(data.gone.on)}` : 'Taken off the shelf', lines: [] };
+    case 'split':
+      return data.of === 'off'
+        ? { title: `${data.count} of them became ${data.count === 1 ? 'a line of its own' : 'a line of their own'}`, lines: [] }
+        : { title: `Split off from ${data.name}`, lines: ['What was seen and done before stands in the log of that one.'] };
+    case 'file-removed':
+      return { title: `Removed: ${FILE_ROLE_WORDS[data.role].toLowerCase()} “${data.name}”`, lines: [] };
     case 'restored':
       return { title: 'Put back on the shelf', lines: [] };
     case 'quarantined':

@@ -7,7 +7,7 @@ import { fullInstant } from '../../ui/dates';
 import { Button, Failure, Notice, Section } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { Field } from '../gear';
-import { sizeWords } from './size';
+import { sizeWords } from '../../ui/size';
 import { useMakeBackup, usePutInto } from './queries';
 
 const Made = ({ at }: { at: string }) => <time dateTime={at}>{fullInstant(at, useZone())}</time>;

@@ -2,7 +2,7 @@ import { routes, type Health } from '@bright-keeper/contract';
 import { Download } from 'lucide-react';
 import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { BackupSection } from './BackupSection';
-import { sizeWords } from './size';
+import { sizeWords } from '../../ui/size';
 import { TakeIn } from './TakeIn';
 import { useBackups, useHealth } from './queries';
 

@@ -1,5 +1,5 @@
 import { HardDrive, TriangleAlert } from 'lucide-react';
-import { sizeWords } from './size';
+import { sizeWords } from '../../ui/size';
 import { useHealth } from './queries';
 
 /** Stands above every page while nothing new can be kept, and says what to do; gone by itself when it can again. */

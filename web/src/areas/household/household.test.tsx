@@ -6,7 +6,7 @@ import { DataPage } from './DataPage';
 import { HealthBar } from './HealthBar';
 import { LastBackup } from './LastBackup';
 import { RestoreDoor } from './RestoreDoor';
-import { sizeWords } from './size';
+import { sizeWords } from '../../ui/size';
 import { tableWords } from './tableWords';
 import { TrailPage } from './TrailPage';
 import { deedWords } from './trailWords';

@@ -7,6 +7,7 @@ const WORDS: Record<string, string> = {
   contact: 'Touches of a surface',
   teardown: 'Openings',
   teardown_photo: 'Photographs of openings',
+  item_file: 'Pictures and papers of things',
   look_photo: 'Photographs of looks',
   blob: 'Pictures',
   blob_part: 'Parts of pictures',
