@@ -88,7 +88,7 @@ async function look(
     answers: answersFor(reached, happening.seen, happening.notes ?? {}),
   });
   clock.set(new Date(clock.now().getTime() + 7 * MS_PER_MINUTE));
-  if (!happening.unfinished) await services.inspection.finish(doc.id, saved.version);
+  if (!happening.unfinished) await services.inspection.finish(doc.id, { version: saved.version, at: null });
 }
 
 async function clean(services: Services, clock: SetClock, itemId: string, happening: Extract<Happening, { did: 'clean' }>): Promise<void> {
@@ -99,7 +99,7 @@ async function clean(services: Services, clock: SetClock, itemId: string, happen
     events: benchEvents(cleaning.plan, unfinished ? 3 : Infinity),
   });
   clock.set(new Date(clock.now().getTime() + 14 * MS_PER_MINUTE));
-  if (!unfinished) await services.care.finish(cleaning.id, { version: saved.version });
+  if (!unfinished) await services.care.finish(cleaning.id, { version: saved.version, at: null });
 }
 
 /** A look that goes over some surfaces and finds what was known of them. */
@@ -110,11 +110,11 @@ async function glance(services: Services, itemId: string, surfaces: readonly car
   const doc = await services.inspection.start(itemId);
   const answers = surfaces.map((surface) => ({ surface, findings: known.get(surface) ?? [], note: '' }));
   const saved = await services.inspection.save(doc.id, { version: doc.version, at: null, answers });
-  await services.inspection.finish(doc.id, saved.version);
+  await services.inspection.finish(doc.id, { version: saved.version, at: null });
 }
 
 async function markDone(services: Services, itemId: string, code: schedule.DutyCode): Promise<void> {
-  await services.duties.done({ code, subject: { kind: 'thing', id: itemId } });
+  await services.duties.done({ code, subject: { kind: 'thing', id: itemId }, at: null });
 }
 
 async function quarantine(services: Services, itemId: string): Promise<void> {

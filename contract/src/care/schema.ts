@@ -176,8 +176,16 @@ export const carriedCleaning = Joi.object<CarriedCleaning>({
 });
 
 /** `acceptShort`: the drawer held less than was used; count it as empty instead of asking again. */
-export type FinishCleaning = { version: number; acceptShort?: boolean };
-export const finishCleaning = Joi.object<FinishCleaning>({ version: version().required(), acceptShort: Joi.boolean() });
+export type FinishCleaning = {
+  version: number;
+  acceptShort?: boolean;
+  /** When it was, where that is told for an earlier moment. */ at: string | null;
+};
+export const finishCleaning = Joi.object<FinishCleaning>({
+  version: version().required(),
+  acceptShort: Joi.boolean(),
+  at: instant().allow(null).default(null),
+});
 
 export type CleaningsQuery = { open?: boolean; limit: number };
 export const cleaningsQuery = Joi.object<CleaningsQuery>({

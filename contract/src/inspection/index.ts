@@ -1,6 +1,8 @@
 export {
   type CarriedLook,
   carriedLook,
+  type FinishLook,
+  finishLook,
   type LookAnswer,
   type LookPhoto,
   type LookPhotoParam,

@@ -31,7 +31,7 @@ export type { Today } from './dto.js';
 export { scheduleErrors } from './errors.js';
 export {
   capMissing,
-  dutyRef,
+  dutyDone,
   journalData,
   planDuty,
   sayBack,
@@ -39,6 +39,7 @@ export {
   skipDuty,
   snoozeDuty,
   type CapMissing,
+  type DutyDone,
   type DutyRef,
   type PlanDuty,
   type SayBack,

@@ -69,6 +69,10 @@ export const journalData = Joi.alternatives<schedule.JournalData>().conditional(
   otherwise: Joi.object({ kind: one(Object.keys(FIELDS)) }).unknown(),
 });
 
+/** When it was, where that is told for an earlier moment; null is now. */
+export type ToldFor = { at: string | null };
+const toldFor = { at: instant().allow(null).default(null) };
+
 /** Which duty of which subject. */
 export type DutyRef = { code: schedule.DutyCode; subject: schedule.SubjectRef };
 export type SkipDuty = DutyRef & { reason: schedule.SkipReason; note: string };
@@ -76,9 +80,9 @@ export type SnoozeDuty = DutyRef & { until: string };
 /** `expected` is the day it was on when it was moved: another browser may have moved it since. */
 export type PlanDuty = DutyRef & { day: string | null; expected: string | null };
 /** `to` is whom it is with: of a loan that is always said. */
-export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null; to?: string };
+export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null; to?: string } & ToldFor;
 export type CapMissing = { itemId: string; surface: care.Surface };
-export type SayBack = { itemId: string };
+export type SayBack = { itemId: string } & ToldFor;
 /** What was written, for taking it back. */
 export type Written = { entryId: string };
 
@@ -87,7 +91,8 @@ const dutyFields = {
   code: task(),
   subject: Joi.object<schedule.SubjectRef>({ kind: one(schedule.SUBJECT_KINDS), id: id().required() }).required(),
 };
-export const dutyRef = Joi.object<DutyRef>(dutyFields);
+export type DutyDone = DutyRef & ToldFor;
+export const dutyDone = Joi.object<DutyDone>({ ...dutyFields, ...toldFor });
 export const skipDuty = Joi.object<SkipDuty>({
   ...dutyFields,
   reason: one(schedule.SKIP_REASONS),
@@ -103,6 +108,7 @@ export const sendAway = Joi.object<SendAway>({
   itemId: id().required(),
   why: one(schedule.AWAY_REASONS),
   until: day().allow(null).required(),
+  ...toldFor,
   to: Joi.string()
     .pattern(/\S/, 'something to read')
     .max(120)
@@ -110,4 +116,4 @@ export const sendAway = Joi.object<SendAway>({
     .messages({ 'any.required': 'Whom is it lent to? A name is enough.', 'string.empty': 'Whom is it lent to? A name is enough.' }),
 });
 export const capMissing = Joi.object<CapMissing>({ itemId: id().required(), surface: surface().required() });
-export const sayBack = Joi.object<SayBack>({ itemId: id().required() });
+export const sayBack = Joi.object<SayBack>({ itemId: id().required(), ...toldFor });

@@ -14,7 +14,7 @@ import { summaryWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearService } from '../shelf/index.js';
-import { problem } from '../http/index.js';
+import { problem, toldFor } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { CareRepository, type KeptCleaning } from './care.repository.js';
@@ -82,12 +82,15 @@ export class CareService {
   }
 
   /** Writes the journal, the surfaces, the contact counts and the drawer, all or none of them. */
-  finish(id: string, { version, acceptShort = false }: FinishCleaning): Promise<ItemPage> {
+  finish(id: string, { version, acceptShort = false, at }: FinishCleaning): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => {
         const cleaning = await this.repository.versioned.open(db, id);
-        await this.update(db, id, version, { finishedAt: this.clock.now() });
-        await this.ending.write(db, cleaning, this.clock.now(), acceptShort);
+        const when = toldFor(at, this.clock.now());
+        // What is told for an earlier day began no later than it ended.
+        const startedAt = new Date(Math.min(Date.parse(cleaning.startedAt), when.getTime()));
+        await this.update(db, id, version, { startedAt, finishedAt: when });
+        await this.ending.write(db, cleaning, when, acceptShort);
         return cleaning.itemId;
       })
       .then((itemId) => this.gear.page(itemId));

@@ -1,6 +1,8 @@
 import {
   type CarriedLook,
   carriedLook,
+  finishLook,
+  type FinishLook,
   idParam,
   saveLook,
   startLook,
@@ -10,12 +12,10 @@ import {
   type LookPhotoParam,
   type LookPhotoQuery,
   type LookPhotos,
-  versioned,
   type ItemPage,
   type LookDoc,
   type SaveLook,
   type StartLook,
-  type Versioned,
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put, Req } from '@nestjs/common';
 import { ApiConsumes, ApiTags } from '@nestjs/swagger';
@@ -58,11 +58,11 @@ export class InspectionController {
   @Route({
     summary: 'Finish a look: surfaces, log and next look are written together',
     does: ['finished', 'look'],
-    body: versioned,
+    body: finishLook,
     byId: true,
   })
-  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<ItemPage> {
-    return this.inspection.finish(id, version);
+  finish(@CheckedParams(idParam) { id }: ById, @CheckedBody(finishLook) how: FinishLook): Promise<ItemPage> {
+    return this.inspection.finish(id, how);
   }
 
   @Put(':id/carried')

@@ -1,5 +1,6 @@
 import {
   type CarriedLook,
+  type FinishLook,
   inspectionErrors,
   type Item,
   type ItemPage,
@@ -11,7 +12,7 @@ import { care, inspection, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearService } from '../shelf/index.js';
-import { problem } from '../http/index.js';
+import { problem, toldFor } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { InspectionRepository } from './inspection.repository.js';
@@ -56,9 +57,9 @@ export class InspectionService {
   }
 
   /** Writes what is known of each surface and the journal, together; the next look falls due from it. */
-  finish(id: string, version: number): Promise<ItemPage> {
+  finish(id: string, { version, at }: FinishLook): Promise<ItemPage> {
     return this.database
-      .transaction(async (db) => this.ending.end(db, await this.repository.versioned.open(db, id), version, this.clock.now()))
+      .transaction(async (db) => this.ending.end(db, await this.repository.versioned.open(db, id), version, toldFor(at, this.clock.now())))
       .then((itemId) => this.gear.page(itemId));
   }
 

@@ -38,7 +38,9 @@ export class LookEnding {
     const states = known.map((state) => ({ ...state, knownSince: at }));
     const answers = look.answers.filter((a) => states.some(({ surface }) => surface === a.surface));
     const { photos } = await this.photos.of(look.id, db);
-    await this.repository.versioned.update(db, look.id, version, { finishedAt: at });
+    // What is told for an earlier day began no later than it ended.
+    const startedAt = new Date(Math.min(Date.parse(look.startedAt), at.getTime()));
+    await this.repository.versioned.update(db, look.id, version, { startedAt, finishedAt: at });
     await this.gearRepository.saveStates(db, item.id, states);
     await this.journal.addForThings(db, [
       {

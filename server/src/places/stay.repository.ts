@@ -10,7 +10,10 @@ type StayRow = typeof stays.$inferInsert;
 export type Lying = Pick<typeof items.$inferSelect, 'name' | 'kind' | 'traits' | 'status'> & { itemId: string; since: Date; sick: boolean };
 
 /** A thing, and the place it lies in now; null where nobody said. */
-export type Housed = Pick<typeof items.$inferSelect, 'id' | 'name' | 'kind' | 'traits' | 'particulars'> & { sick: boolean; placeId: string | null };
+export type Housed = Pick<typeof items.$inferSelect, 'id' | 'name' | 'kind' | 'traits' | 'particulars'> & {
+  sick: boolean;
+  placeId: string | null;
+};
 
 /** What lies in each place now, longest first. */
 export type LyingIn = ReadonlyMap<string, readonly Lying[]>;

@@ -1,8 +1,10 @@
 import {
+  commonErrors,
   scheduleErrors,
   type CapMissing,
-  type DutyRef,
+  type DutyDone,
   type PlanDuty,
+  type SayBack,
   type SendAway,
   type SkipDuty,
   type SnoozeDuty,
@@ -12,7 +14,7 @@ import { care, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
-import { problem } from '../http/index.js';
+import { problem, toldFor } from '../http/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
@@ -32,11 +34,11 @@ export class DutyService {
   ) {}
 
   /** Ticks off what is done by doing it. */
-  done({ code, subject }: DutyRef): Promise<Written> {
+  done({ code, subject, at }: DutyDone): Promise<Written> {
     return this.database.transaction(async (db) => {
       await this.duty(db, code, subject);
       if (schedule.dutyFacts(code).doneBy !== 'mark') throw problem(scheduleErrors, 'done-otherwise');
-      return this.write(db, subject, { kind: 'care', task: code });
+      return this.write(db, subject, { kind: 'care', task: code }, toldFor(at, this.clock.now()));
     });
   }
 
@@ -83,10 +85,13 @@ export class DutyService {
   }
 
   /** It is sent to a workshop or lent: nothing of it is asked for until it is back. */
-  sendAway({ itemId, why, until, to }: SendAway): Promise<Written> {
+  sendAway({ itemId, why, until, to, at }: SendAway): Promise<Written> {
     return this.database.transaction(async (db) => {
-      if (await this.awayOf(db, itemId)) throw problem(scheduleErrors, 'already-away');
-      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'away', why, until, ...(to === undefined ? {} : { to: to.trim() }) });
+      const last = await this.wentOrCame(db, itemId);
+      if (last?.data.kind === 'away') throw problem(scheduleErrors, 'already-away');
+      const since = this.notBefore(last, at, 'It came back');
+      const data = { kind: 'away', why, until, ...(to === undefined ? {} : { to: to.trim() }) } as const;
+      return this.write(db, { kind: 'thing', id: itemId }, data, since);
     });
   }
 
@@ -103,16 +108,27 @@ export class DutyService {
     });
   }
 
-  back(itemId: string): Promise<Written> {
+  back({ itemId, at }: SayBack): Promise<Written> {
     return this.database.transaction(async (db) => {
-      if (!(await this.awayOf(db, itemId))) throw problem(scheduleErrors, 'not-away');
-      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'back' });
+      const last = await this.wentOrCame(db, itemId);
+      if (last?.data.kind !== 'away') throw problem(scheduleErrors, 'not-away');
+      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'back' }, this.notBefore(last, at, 'It went away'));
     });
   }
 
-  private async awayOf(db: Db, itemId: string) {
-    const item = await this.gear.versioned.find(db, itemId);
-    return (await this.agenda.ofThings(db, [item])).get(itemId)?.away ?? null;
+  /** When it last went away or came back; null where it never did. */
+  private async wentOrCame(db: Db, itemId: string): Promise<schedule.DatedEntry | null> {
+    await this.gear.versioned.find(db, itemId);
+    const entries = await this.journal.ofThing(db, itemId, this.clock.now());
+    return entries.findLast(({ data }) => data.kind === 'away' || data.kind === 'back') ?? null;
+  }
+
+  /** When it was that is told: a thing comes back after it went, and goes again after it came. @param what the last of it was. */
+  private notBefore(last: schedule.DatedEntry | null, at: string | null, what: string): Date {
+    const when = toldFor(at, this.clock.now());
+    if (last && when.getTime() < Date.parse(last.at))
+      throw problem(commonErrors, 'bad-input', { fields: { at: `${what} later than that, on ${last.day}.` } });
+    return when;
   }
 
   private async duty(db: Db, code: schedule.DutyCode, subject: schedule.SubjectRef): Promise<schedule.Duty> {
@@ -122,9 +138,9 @@ export class DutyService {
     return duty;
   }
 
-  private async write(db: Db, subject: schedule.SubjectRef, data: schedule.JournalData): Promise<Written> {
+  private async write(db: Db, subject: schedule.SubjectRef, data: schedule.JournalData, at = this.clock.now()): Promise<Written> {
     const id = this.ids.next();
-    await this.journal.add(db, [{ id, at: this.clock.now(), subject, data }]);
+    await this.journal.add(db, [{ id, at, subject, data }]);
     return { entryId: id };
   }
 }

@@ -3,7 +3,7 @@ import {
   benchQuery,
   capMissing,
   dayParam,
-  dutyRef,
+  dutyDone,
   idParam,
   planDuty,
   rhythmInput,
@@ -20,7 +20,7 @@ import {
   type BenchTimes,
   type CapMissing,
   type DayParam,
-  type DutyRef,
+  type DutyDone,
   type KeptRhythm,
   type PlanDuty,
   type RhythmInput,
@@ -63,8 +63,8 @@ export class ScheduleController {
   }
 
   @Post('duties/done')
-  @Route({ summary: 'Tick off a duty that is done by doing it', does: ['ticked', 'duty'], body: dutyRef, answers: 201 })
-  done(@CheckedBody(dutyRef) duty: DutyRef): Promise<Written> {
+  @Route({ summary: 'Tick off a duty that is done by doing it', does: ['ticked', 'duty'], body: dutyDone, answers: 201 })
+  done(@CheckedBody(dutyDone) duty: DutyDone): Promise<Written> {
     return this.duties.done(duty);
   }
 
@@ -121,8 +121,8 @@ export class ScheduleController {
 
   @Post('back')
   @Route({ summary: 'It is back', does: ['brought-back', 'thing'], body: sayBack, answers: 201 })
-  back(@CheckedBody(sayBack) { itemId }: SayBack): Promise<Written> {
-    return this.duties.back(itemId);
+  back(@CheckedBody(sayBack) back: SayBack): Promise<Written> {
+    return this.duties.back(back);
   }
 
   @Get('rhythms')

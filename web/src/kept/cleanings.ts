@@ -42,11 +42,12 @@ export class KeptCleanings {
     return cleaning;
   }
 
-  async finish(id: string): Promise<ItemPage> {
+  /** @param at when it was, where that is told for an earlier moment. */
+  async finish(id: string, at: string | null = null): Promise<ItemPage> {
     const waiting = await this.waiting(id);
-    const now = outside.now();
-    const cleaning = { ...waiting.cleaning, finishedAt: now.toISOString() };
-    await this.room.keep({ ...waiting, cleaning, endedMs: now.getTime(), trouble: null });
+    const ended = at === null ? outside.now() : new Date(at);
+    const cleaning = { ...waiting.cleaning, finishedAt: ended.toISOString() };
+    await this.room.keep({ ...waiting, cleaning, endedMs: ended.getTime(), trouble: null });
     return this.answers.itemPage(cleaning.itemId);
   }
 

@@ -42,16 +42,17 @@ export class KeptLooks {
     return look;
   }
 
-  async finish(id: string): Promise<ItemPage> {
+  /** @param at when it was, where that is told for an earlier moment. */
+  async finish(id: string, at: string | null = null): Promise<ItemPage> {
     const waiting = await this.waiting(id);
     const item = await this.answers.itemPage(waiting.look.itemId);
     if (inspection.knownFromLook(item, waiting.look.answers).length === 0)
       throw refused('nothing-looked-at', 'No surface has been looked at yet', 'Look at one surface at least, or drop this look.');
-    const now = outside.now();
+    const ended = at === null ? outside.now() : new Date(at);
     await this.room.keep({
       ...waiting,
-      look: { ...waiting.look, finishedAt: now.toISOString() },
-      endedMs: now.getTime(),
+      look: { ...waiting.look, finishedAt: ended.toISOString() },
+      endedMs: ended.getTime(),
       trouble: null,
     });
     return this.answers.itemPage(item.id);

@@ -15,6 +15,7 @@ import { capital } from '../../ui/words';
 import { useItem } from '../gear';
 import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning, useRemakePlan } from './queries';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 
@@ -109,9 +110,10 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
 
   const short =
     finish.error instanceof ApiError && finish.error.problem.code === 'stock-short' ? (finish.error.problem.fields ?? {}) : null;
+  const told = useTold();
   const touched = Object.keys(state.contacts).length > 0;
   const end = async (acceptShort = false) =>
-    finish.mutate({ version: await doc.settled(), acceptShort }, { onSuccess: () => void navigate(`/gear/${item.id}`) });
+    finish.mutate({ version: await doc.settled(), acceptShort, at: told.at }, { onSuccess: () => void navigate(`/gear/${item.id}`) });
   const leave = async () => {
     await doc.settled();
     drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}/plan`) });
@@ -163,7 +165,8 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
       </div>
       <footer className="border-t border-line bg-sheet p-3 pb-[max(12px,env(safe-area-inset-bottom))]">
         <div className="mx-auto max-w-3xl space-y-2">
-          <Controls state={state} act={act} onFinish={() => void end()} finishing={finish.isPending} />
+          {state.phase === 'close' && <ToldFor told={told} id="cleaned-on" label="you cleaned it on" />}
+          <Controls state={state} act={act} onFinish={() => void end()} finishing={finish.isPending || told.wrong !== null} />
           {state.step && (
             <Button look="quiet" className="w-full" onClick={() => act({ type: 'leave-surface', surface: state.step!.surface })}>
               Leave the {care.SURFACES[state.step.surface].name} as it is

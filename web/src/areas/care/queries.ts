@@ -58,7 +58,7 @@ export const useFinishCleaning = (id: string) =>
     mutationFn: (finish: FinishCleaning) =>
       orKept(
         () => http.post<ItemPage>(routes.cleaningFinish(id), finish),
-        (kept) => kept.cleanings.finish(id),
+        (kept) => kept.cleanings.finish(id, finish.at),
         id,
       ),
     onSuccess: (item) => {

@@ -4,6 +4,7 @@ import { awayWords, capital } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { Day } from '../../ui/when';
 import { useBack, useSendAway } from '../schedule';
 
@@ -21,10 +22,12 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
   const [why, setWhy] = useState<schedule.AwayReason>('service');
   const [until, setUntil] = useState('');
   const [to, setTo] = useState('');
+  const told = useTold();
   const send = useSendAway();
   const back = useBack();
   const error = send.error ?? back.error;
   const wrong = send.error instanceof ApiError ? send.error.problem.fields?.to : undefined;
+  const early = error instanceof ApiError ? error.problem.fields?.at : undefined;
   if (away)
     return (
       <div className="flex w-full flex-wrap items-center gap-3 rounded bg-lamp-tint px-4 py-2">
@@ -37,10 +40,15 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
           )}
           .
         </p>
-        <Button disabled={back.isPending} onClick={() => back.mutate(id)}>
+        <Button
+          disabled={back.isPending || told.wrong !== null}
+          onClick={() => back.mutate({ itemId: id, at: told.at }, { onSuccess: () => told.setLocal(null) })}
+        >
           It is back
         </Button>
-        {error && <Failure error={error} />}
+        <ToldFor told={told} id="back-on" label="it came back on" />
+        {early && <span className="w-full text-sm text-act">{early}</span>}
+        {error && !early && <Failure error={error} />}
       </div>
     );
   if (!asking) return <Button onClick={() => setAsking(true)}>It goes away…</Button>;
@@ -49,7 +57,15 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
       className="sheet flex w-full flex-wrap items-end gap-3 p-4"
       onSubmit={(event) => {
         event.preventDefault();
-        send.mutate({ itemId: id, why, until: until || null, ...(to.trim() ? { to } : {}) }, { onSuccess: () => setAsking(false) });
+        send.mutate(
+          { itemId: id, why, until: until || null, at: told.at, ...(to.trim() ? { to } : {}) },
+          {
+            onSuccess: () => {
+              setAsking(false);
+              told.setLocal(null);
+            },
+          },
+        );
       }}
     >
       <label className="flex flex-col gap-1">
@@ -83,13 +99,15 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
         Due back (if agreed)
         <input type="date" className="input" value={until} onChange={(e) => setUntil(e.target.value)} />
       </label>
-      <Button type="submit" look="filled" disabled={send.isPending}>
+      <ToldFor told={told} id="away-since" label="it went on" />
+      {early && <span className="w-full text-sm text-act">{early}</span>}
+      <Button type="submit" look="filled" disabled={send.isPending || told.wrong !== null}>
         It is away
       </Button>
       <Button look="quiet" onClick={() => setAsking(false)}>
         Leave it here
       </Button>
-      {error && wrong === undefined && <Failure error={error} />}
+      {error && wrong === undefined && early === undefined && <Failure error={error} />}
     </form>
   );
 }

@@ -1,4 +1,5 @@
 import { routes, type ItemPage, type LookDoc } from '@bright-keeper/contract';
+import { schedule } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
@@ -139,7 +140,22 @@ describe('a look', () => {
     tap('dust');
     tap('Finish the look');
     await waitFor(() => expect(page.address()).toBe('/gear/i/plan'));
-    expect(page.written().at(-1)!.body).toEqual({ version: 2 });
+    expect(page.written().at(-1)!.body).toEqual({ version: 2, at: null });
+  });
+
+  it('is told for an earlier day where it was one, and not for one that is still to come', async () => {
+    const page = show([], { [`POST ${routes.lookFinish('l')}`]: { ...item, surfaces: [] } });
+    await screen.findByRole('heading', { name: 'Front glass' });
+    tap('dust');
+    tap('Not now, earlier…');
+    const field = screen.getByLabelText('you looked on');
+    fireEvent.change(field, { target: { value: '2999-01-01T10:00' } });
+    expect(screen.getByText('This is still to come.')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Finish the look' }).disabled).toBe(true);
+    fireEvent.change(field, { target: { value: '2026-03-01T10:00' } });
+    tap('Finish the look');
+    await waitFor(() => expect(page.address()).toBe('/gear/i'));
+    expect(page.written().at(-1)!.body).toEqual({ version: 2, at: schedule.instantOfLocal('2026-03-01T10:00', settings.timeZone) });
   });
 
   it('is dropped while nothing was looked at', async () => {

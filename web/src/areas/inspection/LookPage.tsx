@@ -8,6 +8,7 @@ import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Page, VerdictChip } from '../../ui/parts';
 import { AtWork } from '../../ui/AtWork';
 import { SaveMark } from '../../ui/SaveMark';
+import { ToldFor, useTold } from '../../ui/ToldFor';
 import { WentOn } from '../../ui/WentOn';
 import { surfaceTitle } from '../../ui/words';
 import { useItem } from '../gear';
@@ -174,10 +175,14 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
   const { doc, draft, steps, states, step, next, go } = looking;
   const finish = useFinishLook(look.id);
   const drop = useDropLook(look);
+  const told = useTold();
   const end = async () =>
-    finish.mutate(await doc.settled(), {
-      onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`),
-    });
+    finish.mutate(
+      { version: await doc.settled(), at: told.at },
+      {
+        onSuccess: (page) => void navigate(page.surfaces.some((s) => s.verdict !== 'leave') ? `/gear/${page.id}/plan` : `/gear/${page.id}`),
+      },
+    );
   return (
     <Page
       title={<>Look: {look.itemName}</>}
@@ -188,7 +193,12 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           {draft.answers.length === 0 && (
             <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>
           )}
-          <Button look={next ? 'plain' : 'filled'} disabled={draft.answers.length === 0 || finish.isPending} onClick={() => void end()}>
+          <ToldFor told={told} id="looked-on" label="you looked on" />
+          <Button
+            look={next ? 'plain' : 'filled'}
+            disabled={draft.answers.length === 0 || finish.isPending || told.wrong !== null}
+            onClick={() => void end()}
+          >
             Finish the look
           </Button>
         </>

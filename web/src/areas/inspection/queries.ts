@@ -1,4 +1,5 @@
 import {
+  type FinishLook,
   routes,
   type ItemPage,
   type LookDoc,
@@ -46,10 +47,10 @@ export const cacheLook = (look: LookDoc): void => void queryClient.setQueryData(
 export const useFinishLook = (id: string) =>
   useMutation({
     mutationKey: keys.ending(id),
-    mutationFn: (version: number) =>
+    mutationFn: (how: FinishLook) =>
       orKept(
-        () => http.post<ItemPage>(routes.lookFinish(id), { version }),
-        (kept) => kept.looks.finish(id),
+        () => http.post<ItemPage>(routes.lookFinish(id), how),
+        (kept) => kept.looks.finish(id, how.at),
         id,
       ),
     onSuccess: (item) => {

@@ -26,6 +26,7 @@ import { Link } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
 import { At, Day } from '../../ui/when';
 import { DoneHere } from '../kept';
+import { DoneEarlier } from './DoneEarlier';
 import { deedOf, subjectRoute } from './dutyRoute';
 import { LazyMoreMenu } from './LazyMoreMenu';
 import { PassOver } from './PassOver';
@@ -128,7 +129,7 @@ export function DutyRow({ duty, deeds, also, pageOf }: { duty: schedule.Duty; de
   const { title, why } = dutyWords(duty);
   const { facts, subject } = duty;
   const named = subject.name !== '' && subject.id !== pageOf;
-  const [passing, setPassing] = useState(false);
+  const [asking, setAsking] = useState<'pass-over' | 'earlier' | null>(null);
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5 sm:flex-nowrap">
       {createElement(iconOf(duty), { size: 22, className: `shrink-0 ${toneOf(duty)}`, 'aria-hidden': true })}
@@ -144,19 +145,28 @@ export function DutyRow({ duty, deeds, also, pageOf }: { duty: schedule.Duty; de
         </p>
         {subject.kind === 'thing' && <DoneHere itemId={subject.id} />}
         {also}
-        {passing && (
+        {asking === 'pass-over' && (
           <PassOver
             onPass={(reason, note) => {
-              setPassing(false);
+              setAsking(null);
               deeds.passOver(duty, reason, note);
             }}
-            onLeave={() => setPassing(false)}
+            onLeave={() => setAsking(null)}
+          />
+        )}
+        {asking === 'earlier' && (
+          <DoneEarlier
+            onDone={(at) => {
+              setAsking(null);
+              deeds.doneAt(duty, at);
+            }}
+            onLeave={() => setAsking(null)}
           />
         )}
       </div>
       <div className="ml-auto flex items-center">
         <Act duty={duty} deeds={deeds} />
-        <LazyMoreMenu duty={duty} deeds={deeds} onPassOver={() => setPassing(true)} />
+        <LazyMoreMenu duty={duty} deeds={deeds} onPassOver={() => setAsking('pass-over')} onEarlier={() => setAsking('earlier')} />
       </div>
     </li>
   );

@@ -4,7 +4,7 @@ import { MoreVertical } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import type { Deeds } from './useDeeds';
 
-export type MoreProps = { duty: schedule.Duty; deeds: Deeds; onPassOver: () => void };
+export type MoreProps = { duty: schedule.Duty; deeds: Deeds; onPassOver: () => void; onEarlier: () => void };
 export const MORE_CLASS = 'inline-flex size-11 items-center justify-center rounded hover:bg-well';
 export const moreAbout = (duty: schedule.Duty): string => `More about ${duty.subject.name}: ${dutyWords(duty).title}`;
 

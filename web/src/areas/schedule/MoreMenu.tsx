@@ -4,13 +4,14 @@ import { MoreVertical } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { useToday } from '../../ui/zone';
+import { deedOf } from './dutyRoute';
 import { MORE_CLASS, moreAbout, type MoreProps } from './LazyMoreMenu';
 
 const WEEK = 7;
 const MONTH = 30;
 
 /** What else can be said of it: later, not this time, or another rhythm. */
-export function MoreMenu({ duty, deeds, onPassOver, openAtOnce }: MoreProps & { openAtOnce: boolean }) {
+export function MoreMenu({ duty, deeds, onPassOver, onEarlier, openAtOnce }: MoreProps & { openAtOnce: boolean }) {
   const today = useToday();
   const navigate = useNavigate();
   const button = useRef<HTMLButtonElement>(null);
@@ -22,6 +23,8 @@ export function MoreMenu({ duty, deeds, onPassOver, openAtOnce }: MoreProps & { 
     ['Put off for a week', () => deeds.putOff(duty, schedule.addDays(today, WEEK))],
     ['Put off for a month', () => deeds.putOff(duty, schedule.addDays(today, MONTH))],
   ];
+  const deed = deedOf(duty);
+  if ('does' in deed && deed.does === 'mark') entries.unshift(['Done, but earlier…', onEarlier]);
   if (schedule.MAY_BE_LIVED_WITH.includes(duty.code)) entries.push(['I live with it', () => deeds.passOver(duty, 'lived-with')]);
   if (schedule.dutyFacts(duty.code).rhythm) {
     entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);

@@ -7,6 +7,7 @@ import {
   type BusyFile,
   type BusyAddress,
   type CapMissing,
+  type DutyDone,
   type DutyRef,
   type Feed,
   type FeedInput,
@@ -16,6 +17,7 @@ import {
   type RhythmInput,
   type RhythmPreview,
   type SaveRhythm,
+  type SayBack,
   type SendAway,
   type SkipDuty,
   type SnoozeDuty,
@@ -50,7 +52,7 @@ const writes = <T extends DutyRef>(path: string) =>
     mutationFn: (input: T) => http.post<Written>(path, input),
     onSettled: (_data: unknown, _error: unknown, { subject }: T) => agendaChanged(subject),
   }) as const;
-export const useDutyDone = () => useMutation(writes<DutyRef>(routes.dutyDone));
+export const useDutyDone = () => useMutation(writes<DutyDone>(routes.dutyDone));
 export const useSkipDuty = () => useMutation(writes<SkipDuty>(routes.dutySkip));
 export const useSnoozeDuty = () => useMutation(writes<SnoozeDuty>(routes.dutySnooze));
 export const usePlanDuty = () => useMutation(writes<PlanDuty>(routes.dutyPlan));
@@ -71,8 +73,8 @@ export const useCapMissing = () =>
   });
 export const useBack = () =>
   useMutation({
-    mutationFn: (itemId: string) => http.post<Written>(routes.back, { itemId }),
-    onSettled: (_data, _error, itemId) => gearChanged(itemId),
+    mutationFn: (back: SayBack) => http.post<Written>(routes.back, back),
+    onSettled: (_data, _error, { itemId }) => gearChanged(itemId),
   });
 
 export const useSaveRhythm = () =>

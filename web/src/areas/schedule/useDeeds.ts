@@ -45,17 +45,19 @@ export function useDeeds() {
             { onSuccess: (doc) => void navigate(`/look/${doc.id}`) },
           );
         case 'mark':
-          return done.mutate(refOf(duty), { onSuccess: keep(duty, 'done') });
+          return done.mutate({ ...refOf(duty), at: null }, { onSuccess: keep(duty, 'done') });
         case 'wash':
           return wash.mutate(duty.subject.id);
         case 'back':
-          return back.mutate(duty.subject.id, { onSuccess: keep(duty, 'it is back') });
+          return back.mutate({ itemId: duty.subject.id, at: null }, { onSuccess: keep(duty, 'it is back') });
         case 'timer':
           return duty.facts.says === 'warming' ? removeTimer.mutate(duty.facts.timerId) : undefined;
         default:
           return deed.does satisfies never;
       }
     },
+    /** It was done, at an earlier moment. */
+    doneAt: (duty: schedule.Duty, at: string) => done.mutate({ ...refOf(duty), at }, { onSuccess: keep(duty, 'done then') }),
     putOff: (duty: schedule.Duty, until: schedule.Day) => snooze.mutate({ ...refOf(duty), until }, { onSuccess: keep(duty, 'put off') }),
     passOver: (duty: schedule.Duty, reason: schedule.SkipReason, note = '') =>
       skip.mutate(

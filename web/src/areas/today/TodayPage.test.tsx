@@ -82,11 +82,24 @@ describe('Today', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Done: Exercise it, Lens 1' }));
     expect(await screen.findByText('Lens 1: Exercise it – done.')).toBeTruthy();
     expect(page.written()).toEqual([
-      { method: 'POST', path: routes.dutyDone, body: { code: 'exercise', subject: { kind: 'thing', id: '1' } } },
+      { method: 'POST', path: routes.dutyDone, body: { at: null, code: 'exercise', subject: { kind: 'thing', id: '1' } } },
     ]);
     fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
     await waitFor(() => expect(page.written().at(-1)!.path).toBe(routes.journalUndo('e1')));
     await waitFor(() => expect(screen.queryByText(/– done\./)).toBeNull());
+  });
+
+  it('ticks off what was done on an earlier day, and on none that is still to come', async () => {
+    const page = show({ duties: [dutyOf('exercise')] }, { [`POST ${routes.dutyDone}`]: { entryId: 'e1' } });
+    fireEvent.click(await screen.findByRole('button', { name: 'More about Lens 1: Exercise it' }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'Done, but earlier…' }));
+    const field = await screen.findByLabelText('It was done on');
+    fireEvent.change(field, { target: { value: '2999-01-01T10:00' } });
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Done then' }).disabled).toBe(true);
+    fireEvent.change(field, { target: { value: '2026-03-01T10:00' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Done then' }));
+    expect(await screen.findByText('Lens 1: Exercise it – done then.')).toBeTruthy();
+    expect((page.written()[0]!.body as { at: string }).at).toMatch(/^2026-03-01T/);
   });
 
   it.each([
