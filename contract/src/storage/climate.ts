@@ -31,12 +31,17 @@ export type PlaceSummary = Place & {
   ribbon: RibbonDay[];
   gel: GelState | null;
 };
+/** Things of which it is asked how long they have lain where they lie. */
+export type LongOwned = { place: { id: string; name: string }; things: { id: string; addedAt: string; acquiredOn: string | null }[] };
+
 export type StorageOverview = {
   places: PlaceSummary[];
   /** The air outside, if a station is heard. */
   outdoors: { name: string; latest: Latest | null; forecast: Forecast | null } | null;
   /** How many days the ribbons show. */
   ribbonDays: number;
+  /** What came on the shelf with its place this month, and was most likely kept there long before. */
+  longOwned: LongOwned[];
 };
 
 /** The home of a thing; `place` is null where it is better set apart, and `stays` where it is at home. */

@@ -34,6 +34,7 @@ export {
   type PlaceSummary,
   type RibbonDay,
   type RoomClimate,
+  type LongOwned,
   type StorageOverview,
   type ThingInPlace,
   type Timer,

@@ -124,3 +124,4 @@ export {
   type TrialResult,
   tryChange,
 } from './whatIf.js';
+export { FEWEST_LONG_OWNED, longOwned, type Newcomer, sinceForOne } from './lainSince.js';

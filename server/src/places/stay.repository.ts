@@ -1,4 +1,5 @@
 import type { Neighbour, Stay } from '@bright-keeper/contract';
+import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { aliasedTable, and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
@@ -120,6 +121,26 @@ export class StayRepository {
       .innerJoin(items, eq(items.id, stays.itemId))
       .where(and(eq(stays.placeId, placeId), or(isNull(stays.until), gt(stays.until, since))))
       .orderBy(desc(stays.since));
+  }
+
+  /** What lies somewhere since about when it came on the shelf, with all that tells whether it was kept there before. */
+  async newcomers(db: Db): Promise<(storage.Newcomer & { placeName: string })[]> {
+    const rows = await db
+      .select({
+        id: items.id,
+        placeId: places.id,
+        placeName: places.name,
+        since: stays.since,
+        addedAt: items.createdAt,
+        acquiredOn: items.acquiredOn,
+        isFirst: sql<boolean>`not exists (select 1 from ${stays} before where before.item_id = ${items.id} and before.until is not null)`,
+      })
+      .from(stays)
+      .innerJoin(items, eq(items.id, stays.itemId))
+      .innerJoin(places, eq(places.id, stays.placeId))
+      .where(and(isNull(stays.until), isNull(items.archivedAt)))
+      .orderBy(asc(items.createdAt), asc(items.id));
+    return rows.map((row) => ({ ...row, since: row.since.toISOString(), addedAt: row.addedAt.toISOString() }));
   }
 
   async end(db: Db, itemId: string, at: Date): Promise<void> {

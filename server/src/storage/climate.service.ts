@@ -5,7 +5,7 @@ import { DeviceRepository, latestOf } from '../air/index.js';
 import { calibrations, climateEvents, devices, deviceStays, readingDays, settings as settingsTable, places } from '../tables/index.js';
 import { toldFor } from '../http/index.js';
 import { Kept, Database, type Db } from '../db/index.js';
-import { Clock, Ids, Memo, eachInSlices } from '../platform/index.js';
+import { Clock, grouped, Ids, Memo, eachInSlices } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { airingOf } from './airing.js';
 import { toEvent } from './chart.service.js';
@@ -17,6 +17,12 @@ import { airChangesOf, printOf, readingsSince } from './placeBox.js';
 import { ribbonOf } from './ribbon.js';
 
 const RIBBON_DAYS = 90;
+
+const longOwnedIn = (things: readonly (storage.Newcomer & { placeName: string })[]): StorageOverview['longOwned'] =>
+  [...grouped(things, (t) => t.placeId)].map(([id, own]) => ({
+    place: { id, name: own[0]!.placeName },
+    things: own.map(({ id: itemId, addedAt, acquiredOn }) => ({ id: itemId, addedAt, acquiredOn })),
+  }));
 
 /** What the air of each place means: ribbons, risk, gel, alerts. */
 @Injectable()
@@ -39,13 +45,19 @@ export class ClimateService {
 
   async overview(): Promise<StorageOverview> {
     const { db } = this.database;
-    const [house, lying, settings] = await Promise.all([this.known.house(db), this.stays.lying(db), this.settings.get(db)]);
+    const [house, lying, newcomers, settings] = await Promise.all([
+      this.known.house(db),
+      this.stays.lying(db),
+      this.stays.newcomers(db),
+      this.settings.get(db),
+    ]);
     const known = await this.known.all(db, house);
     const station = house.air.station();
     return {
       places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], settings)),
       outdoors: station && { name: station.row.name, latest: latestOf(house.air.latestOf(station.row.id)), forecast: station.row.forecast },
       ribbonDays: RIBBON_DAYS,
+      longOwned: longOwnedIn(storage.longOwned(newcomers, this.clock.now().toISOString())),
     };
   }
 

@@ -3,6 +3,7 @@ import {
   type Chart,
   type Device,
   type ItemExposure,
+  type Moved,
   type Place,
   type PlaceExplanation,
   type PlaceInput,
@@ -520,5 +521,26 @@ describe('a wait', () => {
     await t.http.delete(routes.timer(timer.id)).expect(204);
     await t.http.delete(routes.timer(timer.id)).expect(404);
     await t.http.post(routes.timers).send({ size: 'house', wrapping: 'bare', minutes: 0, itemId: null }).expect(400);
+  });
+});
+
+describe('a shelf that begins', () => {
+  it('is asked how long its things have lain there, until that is told; then the air of that time counts', async () => {
+    const place = await t.addPlace({ name: 'Old cabinet' });
+    const things = await Promise.all(
+      ['One', 'Two', 'Three'].map((name) => t.add(name, name === 'Three' ? { acquiredOn: '2019-05-01' } : {})),
+    );
+    for (const { id } of things) await t.http.put(routes.itemPlace(id)).send({ placeId: place.id });
+    const asked = async () => ((await t.http.get(routes.storage).expect(200)).body as StorageOverview).longOwned;
+    const [of] = await asked();
+    expect(of?.place).toEqual({ id: place.id, name: 'Old cabinet' });
+    expect(of?.things.map((t) => t.acquiredOn)).toEqual([null, null, '2019-05-01']);
+    const since = new Date(t.clock.now().getTime() - 300 * 86_400_000).toISOString();
+    const itemIds = of!.things.map((t) => t.id);
+    const moved = (await t.http.post(routes.moves).send({ itemIds, placeId: place.id, since }).expect(200)).body as Moved;
+    expect(moved.entryIds).toHaveLength(3);
+    expect(await asked()).toEqual([]);
+    await t.http.post(routes.movesTakenBack).send({ entryIds: moved.entryIds }).expect(200);
+    expect((await asked())[0]?.things).toHaveLength(3);
   });
 });

@@ -121,9 +121,7 @@ function inOrder({ things, places }: Household, planned: readonly Planned[]): Mo
   const fits = ({ thing, toId }: Planned): boolean => {
     if (toId === null) return true;
     const company = lies.get(toId)!;
-    return (
-      litresIn(company) + litresOf(thing) <= roomIn.get(toId)! && (thing.sick ? company.length === 0 : !company.some((t) => t.sick))
-    );
+    return litresIn(company) + litresOf(thing) <= roomIn.get(toId)! && (thing.sick ? company.length === 0 : !company.some((t) => t.sick));
   };
   // What is sick leaves the others before anything else.
   const waiting = planned.toSorted((a, b) => Number(b.thing.sick) - Number(a.thing.sick) || b.gain - a.gain);

@@ -11,7 +11,7 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-const nothing: StorageOverview = { places: [], outdoors: null, ribbonDays: 30 };
+const nothing: StorageOverview = { places: [], outdoors: null, ribbonDays: 30, longOwned: [] };
 const NOW = new Date('2026-03-10T20:00:00Z');
 const hour = (n: number) => new Date(NOW.getTime() + n * 3_600_000).toISOString();
 const show = (address = '/dew', overview = nothing) => showPage(DewPage, '/dew', address, { [`GET ${routes.storage}`]: overview });

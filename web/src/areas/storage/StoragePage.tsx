@@ -2,6 +2,7 @@ import { RibbonLegend } from '../../ui/ClimateRibbon';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
 import { concernsPlace, Duties, useAtHand } from '../schedule';
+import { HowLongThere } from './HowLongThere';
 import { PlaceCard } from './PlaceCard';
 import { useOverview } from './queries';
 import { airWords } from './words';
@@ -13,7 +14,7 @@ export function StoragePage() {
   const wants = useAtHand((d) => concernsPlace(d)) ?? [];
   if (drawing || overview.isPending) return <Loading />;
   if (overview.isError) return <Failure error={overview.error} onRetry={() => void overview.refetch()} />;
-  const { places, outdoors, ribbonDays } = overview.data;
+  const { places, outdoors, ribbonDays, longOwned } = overview.data;
   const ahead = outdoors?.forecast?.readings.slice(0, 24) ?? [];
   return (
     <Page
@@ -41,6 +42,7 @@ export function StoragePage() {
               <Duties duties={wants} />
             </Section>
           )}
+          <HowLongThere longOwned={longOwned} />
           <Section title="Places" aside={`the last ${ribbonDays} days`}>
             {places.some((p) => p.ribbon.length > 0) && (
               <div className="mb-3">

@@ -6,7 +6,7 @@ import { WarmUpPage } from './WarmUpPage';
 
 afterEach(endPage);
 
-const nothing: StorageOverview = { places: [], outdoors: null, ribbonDays: 30 };
+const nothing: StorageOverview = { places: [], outdoors: null, ribbonDays: 30, longOwned: [] };
 const show = (address = '/warm-up', more: Record<string, Handler> = {}) =>
   showPage(WarmUpPage, '/warm-up', address, { [`GET ${routes.storage}`]: nothing, ...more });
 

@@ -2,7 +2,11 @@ import {
   routes,
   type Chart,
   type HomesPage,
+  type LongOwned,
+  type Moved,
   type MoveItem,
+  type MoveItems,
+  type MovesTakenBack,
   type Place,
   type PlaceEventInput,
   type PlaceInput,
@@ -16,6 +20,7 @@ import {
   type TimerInput,
   type WhatIfStart,
 } from '@bright-keeper/contract';
+import { storage } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
@@ -29,6 +34,19 @@ export function storageChanged(): void {
   void queryClient.invalidateQueries({ queryKey: keys.storage });
   void queryClient.invalidateQueries({ queryKey: keys.today });
   void queryClient.invalidateQueries({ queryKey: keys.schedule });
+}
+
+function idsBySince(things: LongOwned['things'], since: string): Map<string, string[]> {
+  const by = new Map<string, string[]>();
+  for (const { id, acquiredOn } of things) {
+    const each = storage.sinceForOne(since, acquiredOn);
+    by.set(each, [...(by.get(each) ?? []), id]);
+  }
+  return by;
+}
+function lainChanged(): void {
+  storageChanged();
+  void queryClient.invalidateQueries({ queryKey: ['gear'] });
 }
 
 export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => http.get<Places>(routes.places) });
@@ -105,4 +123,29 @@ export const useAddTimer = () =>
       ),
     onSettled: storageChanged,
   });
+/** Tells for many since when they lie where they lie, each not before it was bought. */
+export const useLainSince = () =>
+  useMutation({
+    mutationFn: async ({ longOwned, since }: { longOwned: readonly LongOwned[]; since: string }) => {
+      const told = { entryIds: [] as string[], refused: 0 };
+      for (const { place, things } of longOwned)
+        for (const [each, itemIds] of idsBySince(things, since)) {
+          const { entryIds, refused } = await http.post<Moved>(routes.moves, {
+            itemIds,
+            placeId: place.id,
+            since: each,
+          } satisfies MoveItems);
+          told.entryIds.push(...entryIds);
+          told.refused += refused.length;
+        }
+      return told;
+    },
+    onSettled: lainChanged,
+  });
+export const useTakeLainBack = () =>
+  useMutation({
+    mutationFn: (entryIds: string[]) => http.post<MovesTakenBack>(routes.movesTakenBack, { entryIds }),
+    onSettled: lainChanged,
+  });
+
 export const useRemoveTimer = () => useMutation({ mutationFn: (id: string) => http.delete(routes.timer(id)), onSettled: storageChanged });

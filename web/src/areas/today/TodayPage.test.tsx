@@ -18,7 +18,7 @@ const nothing: Today = {
 const show = (today: Partial<Today>, more: Record<string, Handler> = {}) =>
   showPage(TodayPage, '/', '/', {
     [`GET ${routes.today}`]: { ...nothing, ...today },
-    [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
+    [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90, longOwned: [] },
     ...more,
   });
 
@@ -112,7 +112,7 @@ describe('Today', () => {
       '/',
       {
         [`GET ${routes.today}`]: { ...nothing, duties: [dutyOf('light-test')] },
-        [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
+        [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90, longOwned: [] },
         [`POST ${path}`]: { entryId: 'e1' },
       },
       { now: () => new Date('2026-03-10T10:15:00Z') },
@@ -167,7 +167,7 @@ describe('Today', () => {
       '/',
       {
         [`GET ${routes.today}`]: { ...nothing, duties: [waiting] },
-        [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
+        [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90, longOwned: [] },
         [`DELETE ${routes.timer('t')}`]: undefined,
       },
       { now: () => new Date('2026-03-10T10:15:00Z') },
@@ -182,7 +182,7 @@ describe('Today', () => {
     let silent = true;
     showPage(TodayPage, '/', '/', {
       [`GET ${routes.today}`]: () => (silent ? SILENCE : nothing),
-      [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90 },
+      [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 90, longOwned: [] },
     });
     const again = await screen.findByRole('button', { name: 'Try again' }, { timeout: 15_000 });
     expect(screen.getByText('Bright Keeper does not answer')).toBeTruthy();

@@ -7,6 +7,7 @@ import { longDate } from '../../ui/dates';
 import { At } from '../../ui/when';
 import { logWords } from '../gear';
 import { LastBackup, RestoreDoor } from '../household';
+import { LazyHowLongThere } from '../storage';
 import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';
 import { Doors } from './Doors';
 import { Fold } from '../../ui/Fold';
@@ -96,6 +97,7 @@ export function TodayPage() {
           <Section title="Needs you">
             <NeedsYou needs={needs} counts={counts} deeds={deeds} />
           </Section>
+          <LazyHowLongThere />
           <Section title="Due" aside={due.minutes > 0 ? `${due.minutes} min in all` : undefined}>
             <Due due={due} isAll={waiting.length + needs.shown.length === 0} deeds={deeds} />
           </Section>
