@@ -537,7 +537,7 @@ describe('a shelf that begins', () => {
     expect(of?.things.map((t) => t.acquiredOn)).toEqual([null, null, '2019-05-01']);
     const since = new Date(t.clock.now().getTime() - 300 * 86_400_000).toISOString();
     const itemIds = of!.things.map((t) => t.id);
-    const moved = (await t.http.post(routes.moves).send({ itemIds, placeId: place.id, since }).expect(200)).body as Moved;
+    const moved = (await t.http.post(routes.moves).send({ itemIds, placeId: place.id, since }).expect(201)).body as Moved;
     expect(moved.entryIds).toHaveLength(3);
     expect(await asked()).toEqual([]);
     await t.http.post(routes.movesTakenBack).send({ entryIds: moved.entryIds }).expect(200);

@@ -193,8 +193,9 @@ function Looking({ look, item }: { look: LookDoc; item: ItemPage }) {
           {draft.answers.length === 0 && (
             <Button onClick={() => drop.mutate(undefined, { onSuccess: () => void navigate(`/gear/${item.id}`) })}>Drop this look</Button>
           )}
-          <ToldFor told={told} id="looked-on" label="you looked on" />
+          {draft.answers.length > 0 && <ToldFor told={told} id="looked-on" label="you looked on" />}
           <Button
+            className="self-end"
             look={next ? 'plain' : 'filled'}
             disabled={draft.answers.length === 0 || finish.isPending || told.wrong !== null}
             onClick={() => void end()}
