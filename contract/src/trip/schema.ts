@@ -1,17 +1,13 @@
-import { schedule } from '@bright-keeper/core';
+import { schedule, trip } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, dayAfter, id, version } from '../joi.js';
-
-/** What kind of place an outing goes to. */
-export const OUTING_PLACES = ['town', 'shore', 'boat', 'desert', 'forest', 'mountain', 'snow', 'night-sky', 'studio', 'other'] as const;
-export type OutingPlace = (typeof OUTING_PLACES)[number];
 
 /** An outing in short form: when, where to, what came along, and what it met. */
 export type OutingInput = {
   name: string;
   from: string;
   to: string;
-  place: OutingPlace;
+  place: trip.GroundId;
   itemIds: string[];
   met: schedule.Exposure[];
   frames: number | null;
@@ -35,7 +31,7 @@ const fields = {
   from: day().required(),
   to: dayAfter().required(),
   place: Joi.string()
-    .valid(...OUTING_PLACES)
+    .valid(...trip.GROUND_IDS)
     .required(),
   itemIds: Joi.array().items(id()).max(200).unique().required(),
   met: Joi.array()

@@ -1,2 +1,7 @@
+export { kitFor, mayTravel, needsOf, type OutingToCome, type PackedKit, type PackedThing, type Travel, TRAVELS } from './kitFor.js';
+export { CARRIED_IDS, type CarriedFacts, carriedFacts, type CarriedId } from './knowledge/carried.js';
+export { checkGround, GROUND_IDS, type GroundFacts, groundFacts, type GroundId, type Weather, WEATHERS } from './knowledge/grounds.js';
+export { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
 export { type CarriedLens, fewestLensChanges, type LensChanges, MOST_BODIES, type Shot } from './lensChanges.js';
+export { expectedLossWith, type Kit, type KitItem, type KitLimits, type KitNeed, type KitQuestion, packKit } from './packKit.js';
 export { fewestRings, type Rings, ringsBetween, type StepRing } from './rings.js';

@@ -1,5 +1,4 @@
-import type { OutingPlace } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
+import type { schedule, trip } from '@bright-keeper/core';
 import { date, doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/index.js';
 
@@ -12,7 +11,7 @@ export const outings = pgTable(
     name: text().notNull(),
     from: date('from_day', { mode: 'string' }).notNull(),
     to: date('to_day', { mode: 'string' }).notNull(),
-    place: text().$type<OutingPlace>().notNull(),
+    place: text().$type<trip.GroundId>().notNull(),
     itemIds: uuid('item_ids').array().notNull(),
     met: text().array().$type<schedule.Exposure[]>().notNull(),
     frames: integer(),

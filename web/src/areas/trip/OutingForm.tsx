@@ -1,11 +1,10 @@
-import { JOI_OPTIONS, OUTING_PLACES, outingInput, type OutingInput, type ShelfItem } from '@bright-keeper/contract';
+import { JOI_OPTIONS, outingInput, type OutingInput, type ShelfItem } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
-import { schedule } from '@bright-keeper/core';
+import { schedule, trip } from '@bright-keeper/core';
 import { capital, MET } from '@bright-keeper/words';
 import { useForm, type FieldPath } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
-import { PLACE_WORDS } from './words';
 
 type Props = {
   begin: OutingInput;
@@ -58,9 +57,9 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
         <label className="flex flex-col gap-1">
           Where to
           <select className="input" {...form.register('place')}>
-            {OUTING_PLACES.map((place) => (
+            {trip.GROUND_IDS.map((place) => (
               <option key={place} value={place}>
-                {PLACE_WORDS[place]}
+                {trip.groundFacts(place).name}
               </option>
             ))}
           </select>

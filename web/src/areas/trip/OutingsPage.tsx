@@ -1,4 +1,5 @@
 import type { Outing, OutingInput } from '@bright-keeper/contract';
+import { schedule, trip } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
@@ -9,7 +10,7 @@ import { useWholeShelf } from '../gear';
 import { OutingForm } from './OutingForm';
 import { useOpened } from '../../api/useOpened';
 import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
-import { outingWords, PLACE_WORDS } from './words';
+import { outingWords } from './words';
 
 const blank = (today: string): OutingInput => ({
   name: '',
@@ -23,6 +24,9 @@ const blank = (today: string): OutingInput => ({
   hours: null,
   note: '',
 });
+
+/** The page that packs for an outing. */
+const packFor = ({ place, from, to }: Outing): string => `/outings/pack?ground=${place}&days=${schedule.daysBetween(from, to) + 1}`;
 
 type ChangingProps = { outing: Outing; things: readonly { id: string; name: string }[]; onDone: () => void };
 
@@ -55,6 +59,7 @@ function OutingRow({
   onToggle: () => void;
 }) {
   const remove = useRemoveOuting();
+  const today = useToday();
   const along = things.filter((t) => outing.itemIds.includes(t.id));
   return (
     <li className="px-4 py-3">
@@ -62,7 +67,7 @@ function OutingRow({
         <div className="min-w-0 flex-1 basis-60">
           <p>
             <span className="font-semibold">{outing.name}</span>{' '}
-            <span className="text-soft">· {PLACE_WORDS[outing.place].toLowerCase()}</span>
+            <span className="text-soft">· {trip.groundFacts(outing.place).name.toLowerCase()}</span>
           </p>
           <p className="text-sm text-soft">
             {outing.to === outing.from ? <Day day={outing.from} /> : `${shortDate(outing.from)} to ${shortDate(outing.to)}`}
@@ -79,6 +84,11 @@ function OutingRow({
             ))}
           </p>
         </div>
+        {outing.to >= today && (
+          <ButtonLink to={packFor(outing)} aria-label={`Pack for ${outing.name}`}>
+            Pack for it
+          </ButtonLink>
+        )}
         <Button aria-expanded={open} aria-label={`${open ? 'Close' : 'Change'} ${outing.name}`} onClick={onToggle}>
           {open ? 'Close' : 'Change'}
         </Button>
@@ -132,6 +142,7 @@ export function OutingsPage() {
       actions={
         <>
           <ButtonLink to="/calendar">Calendar</ButtonLink>
+          <ButtonLink to="/outings/pack">What to pack</ButtonLink>
           <Button look="filled" onClick={() => choose('new')}>
             Note an outing
           </Button>

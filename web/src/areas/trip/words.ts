@@ -1,18 +1,5 @@
-import type { Outing, OutingPlace } from '@bright-keeper/contract';
+import type { Outing } from '@bright-keeper/contract';
 import { MET } from '@bright-keeper/words';
-
-export const PLACE_WORDS: Record<OutingPlace, string> = {
-  town: 'Town',
-  shore: 'Shore',
-  boat: 'Boat',
-  desert: 'Dust and sand',
-  forest: 'Forest',
-  mountain: 'Mountain or moor',
-  snow: 'Snow',
-  'night-sky': 'Night sky',
-  studio: 'Studio',
-  other: 'Elsewhere',
-};
 
 /** "met salt and rain; 240 frames, 5 hours". */
 export function outingWords({ met, frames, lensChanges, hours }: Pick<Outing, 'met' | 'frames' | 'lensChanges' | 'hours'>): string {

@@ -1,0 +1,76 @@
+import { trip } from '@bright-keeper/core';
+
+export const WEATHER_WORDS: Record<trip.Weather, string> = {
+  wind: 'Wind',
+  rain: 'Rain or showers',
+  cold: 'Frost',
+  'damp-night': 'Clear damp nights',
+};
+export const TRAVEL_WORDS: Record<trip.Travel, string> = {
+  'own-way': 'By car, train or on foot',
+  flight: 'By air',
+  post: 'Sent ahead by post',
+};
+
+/** Limits one may set: the least and most of each slider, its step, and its unit. At its most there is none. */
+export const LIMITS = {
+  massG: { label: 'Weight at most', min: 0, max: 1500, step: 25, unit: 'g' },
+  volumeL: { label: 'Room at most', min: 0, max: 4, step: 0.1, unit: 'L' },
+  price: { label: 'To be bought for at most', min: 0, max: 250, step: 5, unit: '€' },
+} as const;
+export type LimitId = keyof typeof LIMITS;
+export const LIMIT_IDS = Object.keys(LIMITS) as LimitId[];
+
+const MOST_DAYS = 60;
+
+export type KitView = trip.OutingToCome & { limits: trip.KitLimits };
+
+const known = <T extends string>(all: readonly T[], asked: string | null): T[] =>
+  all.filter((one) => (asked ?? '').split(',').includes(one));
+
+/** What the address says of the outing; what it says wrongly is left out. */
+export function kitViewFrom(params: URLSearchParams): KitView {
+  const grounds = known(trip.GROUND_IDS, params.get('ground'));
+  const days = Math.round(Number(params.get('days') ?? 1));
+  const limits: trip.KitLimits = {};
+  for (const id of LIMIT_IDS) {
+    const asked = params.get(id);
+    const value = Number(asked);
+    if (asked !== null && value >= LIMITS[id].min && value < LIMITS[id].max) limits[id] = value;
+  }
+  return {
+    grounds: grounds.length > 0 ? grounds : ['town'],
+    days: days >= 1 ? Math.min(days, MOST_DAYS) : 1,
+    weather: known(trip.WEATHERS, params.get('weather')),
+    travel: known(trip.TRAVELS, params.get('travel'))[0] ?? 'own-way',
+    limits,
+  };
+}
+
+/** A list in the address with one more, or without it; null where none is left. */
+export function toggledIn(list: readonly string[], one: string): string | null {
+  const next = list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
+  return next.length > 0 ? next.join(',') : null;
+}
+
+/** "12 min", "3 h", "2 days": about so much, of light lost or work at home. */
+export function timeWords(minutes: number): string {
+  if (minutes < 1) return 'under a minute';
+  if (minutes < 90) return `${Math.round(minutes)} min`;
+  const hours = minutes / 60;
+  return hours < 10 ? `${hours.toFixed(1)} h` : `${Math.round(hours)} h`;
+}
+
+/** A list in words: "a, b and c". */
+export const inWords = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** What is remembered of a list of ids: those that are still known. */
+export function recalled(text: string | null): trip.CarriedId[] {
+  try {
+    const ids: unknown = JSON.parse(text ?? '[]');
+    return Array.isArray(ids) ? trip.CARRIED_IDS.filter((id) => ids.includes(id)) : [];
+  } catch {
+    return [];
+  }
+}
