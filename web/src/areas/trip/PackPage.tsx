@@ -130,8 +130,8 @@ function Row({ thing, packed, owned }: { thing: trip.PackedThing; packed: Rememb
         <span className="min-w-0">
           <span className={`font-semibold ${isIn ? 'line-through decoration-soft' : ''}`}>{name}</span>
           <span className="block text-sm text-soft">
-            for {inWords(thing.isFor.slice(0, 3).map((need) => trip.FIELD_NEEDS[need].name))}; left out, about{' '}
-            {timeWords(thing.leftOutCostsMin)} more
+            for {inWords(thing.isFor.slice(0, 3).map((need) => trip.FIELD_NEEDS[need].name))}; left out, {timeWords(thing.leftOutCostsMin)}{' '}
+            more
           </span>
         </span>
       </label>
@@ -211,12 +211,12 @@ export function PackPage() {
                 : `${kit.things.length} things, ${Math.round(kit.massG)} g, ${kit.volumeL.toFixed(1)} L`}
             </span>
             <span className="block">
-              Without any of it about {timeWords(kit.barelyMin)} of trouble are to be expected; with it {timeWords(kit.expectedMin)}.
+              Without any of it {timeWords(kit.barelyMin)} of trouble are to be expected; with it {timeWords(kit.expectedMin)}.
               {kit.price > 0 && ` What you have not yet costs about ${Math.round(kit.price)} €.`}
             </span>
             <span className="block text-sm text-soft">
               {kit.proven
-                ? 'No other choice within these limits leaves less.'
+                ? 'By what it is reckoned from, no other choice within these limits leaves less.'
                 : 'A good choice; whether another leaves less was not tried to the end.'}
             </span>
           </p>

@@ -53,12 +53,12 @@ export function toggledIn(list: readonly string[], one: string): string | null {
   return next.length > 0 ? next.join(',') : null;
 }
 
-/** "12 min", "3 h", "2 days": about so much, of light lost or work at home. */
+/** "about 12 min", "about 3 h": so much of light lost or of work at home. */
 export function timeWords(minutes: number): string {
   if (minutes < 1) return 'under a minute';
-  if (minutes < 90) return `${Math.round(minutes)} min`;
+  if (minutes < 90) return `about ${Math.round(minutes)} min`;
   const hours = minutes / 60;
-  return hours < 10 ? `${hours.toFixed(1)} h` : `${Math.round(hours)} h`;
+  return `about ${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
 }
 
 /** A list in words: "a, b and c". */
