@@ -6,6 +6,7 @@ import {
   deviceInput,
   fieldsOf,
   handReading,
+  itemInput,
   happenedOutdoors,
   JOI_OPTIONS,
   JOI_QUERY_OPTIONS,
@@ -156,5 +157,23 @@ describe('what is wrong', () => {
     expect(chartQuery.validate({ ...span, points: '300' }, JOI_QUERY_OPTIONS).value.points).toBe(300);
     expect(check(chartQuery, { ...span, points: '5' }, JOI_QUERY_OPTIONS).points).toMatch(/At least 10/);
     expect(check(chartQuery, { ...span, from: 'Tuesday' }, JOI_QUERY_OPTIONS).from).toBeTruthy();
+  });
+});
+
+describe('tags', () => {
+  const withTags = (tags: unknown) => ({ name: 'A lens', kind: 'lens', traits: {}, notes: '', acquiredOn: null, particulars: { tags } });
+  it.each([
+    [[{ toString: 'x' }, 'kit']],
+    [['kit', { toLowerCase: 1 }, null]],
+    [[null, undefined, 'kit']],
+    [[1, 2, ['kit']]],
+    [[{ toString: 'x' }, { toString: 'x' }]],
+  ])('of whatever kind are told of by their field, and break nothing: %j', (tags) => {
+    const { error } = itemInput.validate(withTags(tags), JOI_OPTIONS);
+    expect(Object.keys(fieldsOf(error!)).every((field) => field.startsWith('particulars.tags'))).toBe(true);
+  });
+  it('that differ only in their letters are one tag', () => {
+    expect(itemInput.validate(withTags(['Kit', 'kit']), JOI_OPTIONS).error).toBeDefined();
+    expect(itemInput.validate(withTags(['kit', 'kits']), JOI_OPTIONS).error).toBeUndefined();
   });
 });

@@ -22,6 +22,7 @@ export const routes = {
   lookFinish: (id: string) => `/api/inspection/looks/${id}/finish`,
   lookCarried: (id: string) => `/api/inspection/looks/${id}/carried`,
   plans: '/api/care/plans',
+  rungsAtTheBench: '/api/care/rungs',
   cleanings: '/api/care/cleanings',
   cleaning: (id: string) => `/api/care/cleanings/${id}`,
   cleaningFinish: (id: string) => `/api/care/cleanings/${id}/finish`,

@@ -66,11 +66,14 @@ function particularSchema(id: gear.ParticularId): Joi.Schema {
     case 'day':
       return day();
     case 'words':
-      return Joi.array()
-        .items(tagWords)
-        .min(1)
-        .max(facts.most)
-        .unique((a: string, b: string) => a.toLowerCase() === b.toLowerCase());
+      return (
+        Joi.array()
+          .items(tagWords)
+          .min(1)
+          .max(facts.most)
+          // What is no text is told of by its own check, and compared before.
+          .unique((a: unknown, b: unknown) => typeof a === 'string' && typeof b === 'string' && a.toLowerCase() === b.toLowerCase())
+      );
     default:
       return facts satisfies never;
   }

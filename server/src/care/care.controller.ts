@@ -12,6 +12,7 @@ import {
   type Cleanings,
   type CleaningsQuery,
   type ItemPage,
+  type RungsAtTheBench,
   type SaveEvents,
   type StartCleaning,
   type FinishCleaning,
@@ -22,19 +23,29 @@ import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { CareService } from './care.service.js';
+import { EvidenceService } from './evidence.service.js';
 
 type ById = { id: string };
 
 @ApiTags('care')
 @Controller('api/care')
 export class CareController {
-  constructor(private readonly service: CareService) {}
+  constructor(
+    private readonly service: CareService,
+    private readonly evidence: EvidenceService,
+  ) {}
 
   @Post('plans')
   @HttpCode(200)
   @Route({ summary: 'The cleaning plan for any thing and findings; nothing is stored', does: 'asks', body: planRequest })
   plan(@CheckedBody(planRequest) request: care.PlanRequest): care.CleaningPlan {
     return this.service.plan(request);
+  }
+
+  @Get('rungs')
+  @Route({ summary: 'How often each rung did it at this bench, and how likely it is to do it the next time' })
+  rungs(): Promise<RungsAtTheBench> {
+    return this.evidence.rungs();
   }
 
   @Get('cleanings')

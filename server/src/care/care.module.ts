@@ -8,6 +8,7 @@ import { CareController } from './care.controller.js';
 import { CareRepository } from './care.repository.js';
 import { CareService } from './care.service.js';
 import { CleaningEnding } from './cleaningEnding.js';
+import { EvidenceService } from './evidence.service.js';
 import { FieldController } from './field.controller.js';
 import { FieldService } from './field.service.js';
 import { PlanRequestService } from './planRequest.service.js';
@@ -18,7 +19,16 @@ import { TeardownService } from './teardown.service.js';
 @Module({
   imports: [BlobModule, GearModule, JournalModule, SettingsModule, SuppliesModule],
   controllers: [CareController, FieldController, TeardownController],
-  providers: [CareRepository, CareService, CleaningEnding, FieldService, PlanRequestService, TeardownRepository, TeardownService],
+  providers: [
+    CareRepository,
+    CareService,
+    CleaningEnding,
+    EvidenceService,
+    FieldService,
+    PlanRequestService,
+    TeardownRepository,
+    TeardownService,
+  ],
   exports: [CareService, PlanRequestService],
 })
 export class CareModule {}

@@ -1,11 +1,13 @@
 import { type Cleaning, careErrors } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import type { care, record } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { items, cleanings } from '../tables/index.js';
 import { problem } from '../http/index.js';
 import { Versioned } from '../versioned/index.js';
+
+const BENCHES_AT_ONCE = 50;
 
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 /** A cleaning as it is kept; whether its plan still fits is told by the service. */
@@ -43,6 +45,29 @@ export class CareRepository {
   async list(db: Db, open: boolean | undefined, limit: number): Promise<KeptCleaning[]> {
     const where = open === undefined ? undefined : open ? isNull(cleanings.finishedAt) : isNotNull(cleanings.finishedAt);
     return (await this.named(db).where(where).orderBy(desc(cleanings.startedAt)).limit(limit)).map(toCleaning);
+  }
+
+  /** Which are over. */
+  finished(db: Db): Promise<{ id: string; version: number }[]> {
+    return db
+      .select({ id: cleanings.id, version: cleanings.version })
+      .from(cleanings)
+      .where(isNotNull(cleanings.finishedAt))
+      .orderBy(asc(cleanings.id));
+  }
+
+  /** What was found, planned and answered at these, a few at a time: plans are large. */
+  async benches(db: Db, ids: readonly string[]): Promise<(record.BenchOver & { id: string })[]> {
+    const benches: (record.BenchOver & { id: string })[] = [];
+    for (let from = 0; from < ids.length; from += BENCHES_AT_ONCE) {
+      const rows = await db
+        .select({ id: cleanings.id, plan: cleanings.plan, request: cleanings.request, events: cleanings.events })
+        .from(cleanings)
+        .where(inArray(cleanings.id, ids.slice(from, from + BENCHES_AT_ONCE)));
+      for (const { id, plan, request, events } of rows)
+        benches.push({ id, plan: { steps: plan.steps }, findings: request.findings, events });
+    }
+    return benches;
   }
 
   async remove(db: Db, id: string): Promise<void> {

@@ -1,5 +1,5 @@
-import { routes, type Cleaning, type ItemPage, type Today } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import { routes, type Cleaning, type ItemPage, type RungsAtTheBench, type Today } from '@bright-keeper/contract';
+import { care, record, schedule } from '@bright-keeper/core';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -206,5 +206,28 @@ describe('settings', () => {
     ).toMatch(/not a time zone/);
     await t.http.put(routes.settings).send(settings).expect(200);
     expect((await t.http.put(routes.settings).send(settings).expect(409)).body.current.version).toBe(settings.version + 1);
+  });
+});
+
+describe('what the bench knows of its rungs', () => {
+  const rungs = async () => ((await t.http.get(routes.rungsAtTheBench).expect(200)).body as RungsAtTheBench).rungs;
+
+  it('is what came of each that was answered, once its cleaning is over, and nothing before', async () => {
+    const before = await rungs();
+    const item = await t.add('Counted lens');
+    await t.look(item.id, { 'rear-glass': { smear: 3 } });
+    const c = await t.startCleaning(item.id);
+    const events = workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
+    const saved = (await save(c, events).expect(200)).body as Cleaning;
+    expect(await rungs()).toEqual(before);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: saved.version }).expect(200);
+    const tries = (all: typeof before) => all.reduce((sum, r) => sum + r.successes + r.failures, 0);
+    const after = await rungs();
+    const own = record.triesOf({ plan: c.plan, findings: c.request.findings, events });
+    expect(own.length).toBeGreaterThan(0);
+    expect(tries(after) - tries(before)).toBe(own.length);
+    for (const { mean, low, high } of after) expect(low < mean && mean < high).toBe(true);
+    // Asked again, nothing is counted twice.
+    expect(await rungs()).toEqual(after);
   });
 });

@@ -33,6 +33,7 @@ export const keys = {
   frames: (itemId: string) => ['sensor', 'frames', itemId] as const,
   picture: (hash: string | null) => ['picture', hash] as const,
   glare: (itemId: string) => ['sensor', 'glare', itemId] as const,
+  rungs: ['care', 'rungs'] as const,
   lookPhotos: (id: string) => ['inspection', 'photos', id] as const,
   trail: (who: string | undefined) => ['trail', who] as const,
   schedule: ['schedule'] as const,

@@ -11,6 +11,7 @@ export const WHOLE = [
   routes.agenda,
   routes.benchDays,
   routes.supplies,
+  routes.rungsAtTheBench,
   routes.places,
   routes.outings,
   routes.devices,

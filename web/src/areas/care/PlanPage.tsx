@@ -16,7 +16,8 @@ import { comparedFrom } from './planChoices';
 import { AlsoLook, Openings } from './PlanOffers';
 import { Cautions, DrawerNote, Missing, ReasonList, SurfaceTabs, Totals } from './PlanParts';
 import { airDecides, type PlanOf } from './planView';
-import { useStartCleaning } from './queries';
+import { useRungs, useStartCleaning } from './queries';
+import { aheadWords, ladderOdds, type LadderOdds } from './ladderOdds';
 import { KeepForHome } from './KeepForHome';
 import { SchoolNotes } from './SchoolNotes';
 import { SchoolSwitches } from './SchoolSwitches';
@@ -86,7 +87,9 @@ function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: 
 const isUnseen = (item: ItemPage): boolean => item.surfaces.length === 0 && item.noted.length === 0;
 
 /** The rungs of one surface, or why there are none. */
-function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPlan; selected: care.Surface | null }) {
+type RungsProps = { item: ItemPage; plan: care.CleaningPlan; findings: readonly care.Finding[]; selected: care.Surface | null };
+function Rungs({ item, plan, findings, selected }: RungsProps) {
+  const rungs = useRungs();
   if (!selected)
     return (
       <Empty
@@ -104,10 +107,12 @@ function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPl
     );
   const own = plan.steps.filter((s) => s.surface === selected);
   const strokes = own.find((s) => s.sensor)?.sensor?.strokes;
+  const odds = rungs.data ? ladderOdds(plan, selected, findings, rungs.data.rungs) : null;
   return (
     <Section title={surfaceTitle(selected)} aside="begin at the foot; stop at the first step that does it">
       <div className="sheet p-3">
-        <TouchLadder surface={selected} plan={plan} />
+        <TouchLadder surface={selected} plan={plan} odds={odds?.byStep} />
+        {odds && <LadderAhead odds={odds} />}
         {strokes && <StrokesDrawing strokes={strokes} format={item.traits.sensorFormat ?? 'full-frame'} />}
       </div>
       <SchoolNotes steps={own} />
@@ -115,6 +120,17 @@ function Rungs({ item, plan, selected }: { item: ItemPage; plan: care.CleaningPl
     </Section>
   );
 }
+
+/** What the whole ladder is likely to take, and from where on it wears more than the mark costs. */
+const LadderAhead = ({ odds }: { odds: LadderOdds }) => (
+  <p className="mt-3 text-sm text-soft">
+    {aheadWords(odds)}
+    {odds.stopAfter !== null &&
+      (odds.stopAfter === 'none'
+        ? ' By your own tries no touch is worth its wear here: weigh it before you begin.'
+        : ` By your own tries another touch after “${care.METHODS[odds.stopAfter.method].name.toLowerCase()}” wears more than what is left costs in the picture: stop there, unless it shows in yours.`)}
+  </p>
+);
 
 /** The one thing to do with a plan: begin, go on, or go back. */
 function Begin({ item, plan, onBegin, pending }: { item: ItemPage; plan: care.CleaningPlan; onBegin: () => void; pending: boolean }) {
@@ -166,7 +182,7 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
           />
         </div>
         <div className="min-w-0 space-y-6 lg:col-span-6">
-          <Rungs item={item} plan={plan} selected={selected} />
+          <Rungs item={item} plan={plan} findings={request.findings} selected={selected} />
           <Openings itemId={item.id} openings={plan.openings} />
           <Besides plan={plan} selected={selected} keep={<KeepForHome itemId={item.id} conditions={conditions} schools={schools} />} />
           <AlsoLook itemId={item.id} entries={plan.alsoLook} />

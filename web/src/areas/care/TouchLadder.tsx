@@ -1,8 +1,9 @@
-import { care } from '@bright-keeper/core';
+import { care, type record } from '@bright-keeper/core';
 import { becauseWords } from '@bright-keeper/words';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
 import { capital } from '../../ui/words';
+import { rungWords, type StepOdds } from './ladderOdds';
 import { inHand, LEVEL_WORDS, minutesWords } from './words';
 
 type Props = {
@@ -10,11 +11,24 @@ type Props = {
   plan: care.CleaningPlan;
   /** The step one stands on, lit. */
   standing?: string | null;
+  /** What each step came to at one's own bench, where that is known. */
+  odds?: StepOdds | undefined;
 };
 
 const LEVELS = [1, 2, 3, 4, 5, 6, 7] as const;
 
-function StepOnRung({ step, order, standing }: { step: care.Step; order: number; standing: boolean }) {
+function StepOnRung({
+  step,
+  order,
+  standing,
+  odds,
+}: {
+  step: care.Step;
+  order: number;
+  standing: boolean;
+  odds: record.RungAhead | undefined;
+}) {
+  const known = odds && rungWords(odds);
   return (
     <li className={`rounded px-2 py-1 ${standing ? 'bg-lamp-tint' : ''}`}>
       <span className="mr-2 inline-block min-w-5 rounded bg-well px-1 text-center text-sm" aria-label={`step ${order}`}>
@@ -26,6 +40,7 @@ function StepOnRung({ step, order, standing }: { step: care.Step; order: number;
       {step.completes && <span className="text-soft"> again, after the brush</span>}
       {!step.completes && step.pass > 1 && step.method === 'blow' && <span className="text-soft"> again, before the next touch</span>}
       <span className="block text-sm text-soft">{[inHand(step), minutesWords(step.minutes)].filter(Boolean).join(' · ')}</span>
+      {known && <span className="block text-sm">{known}</span>}
     </li>
   );
 }
@@ -39,7 +54,7 @@ const refusedName = (r: care.Refusal) => {
  * The rungs are contact levels, the least touch at the foot; steps hang on their rungs, what is ruled out is struck
  * through with its reason beside it.
  */
-export function TouchLadder({ surface, plan, standing = null }: Props) {
+export function TouchLadder({ surface, plan, standing = null, odds }: Props) {
   const steps = plan.steps.filter((s) => s.surface === surface);
   const refused = plan.refused.filter((r) => r.surface === surface);
   const handOver = plan.handOver.filter((h) => h.surface === surface);
@@ -69,7 +84,13 @@ export function TouchLadder({ surface, plan, standing = null }: Props) {
               </p>
               <ul className="min-h-9 space-y-1 py-1 pr-2">
                 {here.map((step) => (
-                  <StepOnRung key={step.id} step={step} order={steps.indexOf(step) + 1} standing={step.id === standing} />
+                  <StepOnRung
+                    key={step.id}
+                    step={step}
+                    order={steps.indexOf(step) + 1}
+                    standing={step.id === standing}
+                    odds={odds?.get(step.id)}
+                  />
                 ))}
                 {offered.map((o) => (
                   <li key={o.soil} className="px-2 py-1">

@@ -4,6 +4,7 @@ import {
   type Cleanings,
   type FinishCleaning,
   type ItemPage,
+  type RungsAtTheBench,
   type SaveEvents,
   type HappenedOutdoors,
   type SaveTeardown,
@@ -35,6 +36,9 @@ export const useStartCleaning = () =>
       gearChanged(cleaning.itemId);
     },
   });
+
+/** What came of each rung at this bench; a plan stands without it. */
+export const useRungs = () => useQuery({ queryKey: keys.rungs, queryFn: () => http.get<RungsAtTheBench>(routes.rungsAtTheBench) });
 
 /** A cleaning is loaded once; from then on the bench is ahead of the server. */
 export const useCleaning = (id: string) =>

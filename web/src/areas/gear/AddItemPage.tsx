@@ -1,7 +1,7 @@
 import type { Item, ItemInput } from '@bright-keeper/contract';
 import { care, gear } from '@bright-keeper/core';
 import { useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { failsAll } from '../../api/client';
 import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
@@ -64,6 +64,15 @@ function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
             <Button look="quiet" onClick={() => setMore(true)}>
               Add its number, mount, price, notes…
             </Button>
+          )}
+          {!like && (
+            <p className="text-sm text-soft">
+              Only offered so far, with fungus in it?{' '}
+              <Link to="/offer" className="underline">
+                See what it is worth
+              </Link>
+              .
+            </p>
           )}
           {add.error && <Failure error={add.error} />}
           <div className="flex gap-3">

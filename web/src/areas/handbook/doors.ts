@@ -52,6 +52,18 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/hygrometers',
     words: ['salt test', 'calibrate', 'import log', 'sensor reading', 'logger', 'csv'],
   },
+  pack: {
+    title: 'What to pack for it',
+    what: 'What is worth its weight in the bag, by where you go, the weather, the days and how you travel.',
+    to: '/outings/pack',
+    words: ['what to take along', 'packing list', 'field kit', 'camera bag for a trip', 'cleaning kit for travel', 'what may fly'],
+  },
+  offer: {
+    title: 'Worth buying?',
+    what: 'A lens with fungus is offered: what may come of it, what it is worth, and up to which price that is bearable.',
+    to: '/offer',
+    words: ['buy a used lens', 'second hand lens with fungus', 'what is it worth', 'flea market', 'auction', 'should i buy it'],
+  },
   outings: {
     title: 'Outings: what comes along and what it met',
     what: 'Write down an outing with its things and what it met; what it asks for afterwards stands on Today.',

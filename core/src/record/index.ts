@@ -1,0 +1,27 @@
+export { knownOdds } from './knownOdds.js';
+export { ladderAhead, type LadderAhead, markCosts, type Rung, whenToStop, type WhenToStop } from './ladder.js';
+export { type Odds, oddsOf, type Prior, type Tries } from './odds.js';
+export {
+  chanceOfLoss,
+  type Offer,
+  type OfferCase,
+  type OfferEnd,
+  offerFor,
+  SEEN_HOW,
+  SEEN_WHERE,
+  type SeenHow,
+  type SeenWhere,
+  WHOSE_HANDS,
+  type WhoseHands,
+} from './offer.js';
+export {
+  type BenchOver,
+  type KnownOdds,
+  recordOf,
+  type RungAhead,
+  rungAhead,
+  type RungOnSoil,
+  type RungRecord,
+  triesOf,
+  usualOf,
+} from './tries.js';

@@ -1,0 +1,64 @@
+import { type BenchEvent, type CleaningPlan, type Finding, METHODS, surfaceFacts } from '../care/index.js';
+import type { Family, Method, Soil, Surface } from '../care/knowledge/index.js';
+import type { Odds, Tries } from './odds.js';
+
+/** A rung against a soil on a family of surfaces. */
+export type RungOnSoil = { method: Method; soil: Soil; family: Family };
+/** How often it did it at this bench. */
+export type RungRecord = RungOnSoil & Tries;
+
+/** What is read of a bench that is over. */
+export type BenchOver = { plan: Pick<CleaningPlan, 'steps'>; findings: readonly Finding[]; events: readonly BenchEvent[] };
+
+/** The soils of a surface a step was tried on: those it is for that had been found there. */
+const triedOn = (surface: Surface, removes: readonly Soil[], findings: readonly Finding[]): Soil[] =>
+  removes.filter((soil) => findings.some((f) => f.surface === surface && f.soil === soil));
+
+/**
+ * What each rung came to at a bench: it did it where the last answer to it was "clean enough", and did not where that was
+ * anything else. A rung without an answer says nothing; several soils of one surface share what was answered.
+ */
+export function triesOf({ plan, findings, events }: BenchOver): (RungOnSoil & { did: boolean })[] {
+  const answers = new Map<string, boolean>();
+  for (const event of events) {
+    if (event.type === 'answer') answers.set(event.step, event.answer === 'clean-enough');
+    if (event.type === 'rest-clean') answers.set(event.step, true);
+  }
+  return plan.steps.flatMap(({ id, method, surface, removes, look }) => {
+    const did = answers.get(id);
+    if (did === undefined || look === null) return [];
+    return triedOn(surface, removes, findings).map((soil) => ({ method, soil, family: surfaceFacts(surface).family, did }));
+  });
+}
+
+const keyOf = ({ method, soil, family }: RungOnSoil): string => `${method}/${soil}/${family}`;
+
+/** What all benches together say of each rung: in no order but that in which they first came. */
+export function recordOf(benches: readonly BenchOver[]): RungRecord[] {
+  const records = new Map<string, RungRecord>();
+  for (const { did, ...rung } of benches.flatMap(triesOf)) {
+    const there = records.get(keyOf(rung)) ?? { ...rung, successes: 0, failures: 0 };
+    records.set(keyOf(rung), { ...there, successes: there.successes + Number(did), failures: there.failures + Number(!did) });
+  }
+  return [...records.values()];
+}
+
+/** How often a rung of this level does it, before anything is known (our choice): air seldom does, a wipe with fluid mostly. */
+const USUAL_BY_LEVEL: Readonly<Record<number, number>> = { 1: 0.4, 2: 0.45, 3: 0.5, 4: 0.65, 5: 0.7 };
+const USUAL = 0.5;
+export const usualOf = (method: Method): number => USUAL_BY_LEVEL[METHODS[method].level] ?? USUAL;
+
+/** What is known of a rung from its tries. */
+export type KnownOdds = RungRecord & Odds;
+/** How likely a rung is to do it on a surface, and from how many tries: none where it is only what is usual. */
+export type RungAhead = Tries & { mean: number; range: Pick<Odds, 'low' | 'high'> | null };
+
+/** The odds of a rung against all that was found on a surface: as good as against the hardest of it. */
+export function rungAhead(rung: { method: Method; soils: readonly Soil[]; family: Family }, known: readonly KnownOdds[]): RungAhead {
+  const usual: RungAhead = { successes: 0, failures: 0, mean: usualOf(rung.method), range: null };
+  const each = rung.soils.map((soil): RungAhead => {
+    const own = known.find((k) => keyOf(k) === keyOf({ ...rung, soil }));
+    return own ? { successes: own.successes, failures: own.failures, mean: own.mean, range: { low: own.low, high: own.high } } : usual;
+  });
+  return each.reduce((hardest, one) => (one.mean < hardest.mean ? one : hardest), each[0] ?? usual);
+}

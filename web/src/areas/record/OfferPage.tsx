@@ -1,0 +1,134 @@
+import { useChoices, withChoice } from '../../ui/choices';
+import { Fold } from '../../ui/Fold';
+import { Notice, Page } from '../../ui/parts';
+import { WayButtons } from '../../ui/WayButtons';
+import { useCurrency } from '../settings';
+import {
+  DEPTH_WORDS,
+  END_WORDS,
+  HANDS_WORDS,
+  HOW_WORDS,
+  offerViewFrom,
+  type OfferView,
+  SUM_IDS,
+  SUMS,
+  type Verdict,
+  verdictOf,
+  WHERE_WORDS,
+} from './offerView';
+
+const waysOf = <T extends string>(words: Record<T, string>) => Object.entries(words) as [T, string][];
+const whole = (sum: number): string => Math.round(sum).toLocaleString('en');
+const tenths = (chance: number): string =>
+  chance < 0.05 ? 'hardly ever' : chance > 0.95 ? 'nearly always' : `${Math.round(chance * 10)} times in 10`;
+
+const VERDICTS: Record<Verdict, { words: string; tone: 'good' | 'attention' | 'act' }> = {
+  buy: { words: 'At this price the risk is bearable', tone: 'good' },
+  bold: { words: 'Worth it on the average, but a gamble', tone: 'attention' },
+  leave: { words: 'Leave it at this price', tone: 'act' },
+};
+
+function Answer({ view, currency }: { view: OfferView; currency: string }) {
+  const { offer, sums, chanceOfLoss } = view;
+  const { words, tone } = VERDICTS[verdictOf(view)];
+  return (
+    <Notice tone={tone}>
+      <p className="text-xl font-semibold">{words}</p>
+      <p className="mt-1">
+        As it is, it is worth about {whole(Math.max(0, offer.worth))} {currency} on the average of all that may come of it. For{' '}
+        {whole(sums.asked)} {currency} you lose {tenths(chanceOfLoss)};{' '}
+        {offer.boldestPrice > 0
+          ? `up to ${whole(offer.boldestPrice)} ${currency} no more than one time in four.`
+          : 'even as a gift it costs more than it brings, more often than one time in four.'}
+      </p>
+      <p className="mt-1">
+        A clean one costs {whole(sums.clean - sums.asked)} {currency} more, and no afternoon.
+      </p>
+    </Notice>
+  );
+}
+
+/** Every way it may end, the worst first. */
+const Tree = ({ view, currency }: { view: OfferView; currency: string }) => (
+  <Fold title="All that may come of it" aside={`${view.offer.ends.length} ends`}>
+    <div className="sheet overflow-x-auto p-4 text-sm">
+      <table className="w-full">
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="pr-3">It lies</th>
+            <th className="pr-3">and</th>
+            <th className="pr-3 text-right">of 100</th>
+            <th className="text-right">worth, {currency}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.offer.ends.map(({ depth, end, chance, worth }) => (
+            <tr key={`${depth}/${end}`}>
+              <td className="pr-3">{DEPTH_WORDS[depth]}</td>
+              <td className="pr-3">{END_WORDS[end]}</td>
+              <td className="pr-3 text-right font-mono">{(chance * 100).toFixed(1)}</td>
+              <td className="text-right font-mono">{whole(worth)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-soft">
+        The chances are our choice, in order of magnitude; a lens with a mark brings 70 % of a clean one here, with etched glass 25 %. What
+        a look in your own hand tells is worth more.
+      </p>
+    </div>
+  </Fold>
+);
+
+/** A lens with growth in it is offered: what it is worth, and up to which price the risk is bearable. */
+export function OfferPage() {
+  const [params, setParams] = useChoices();
+  const currency = useCurrency();
+  const view = offerViewFrom(params);
+  const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
+  return (
+    <Page title="Worth buying?" sub="A lens with fungus in it is offered. What may come of it, and up to which price that is bearable.">
+      <div className="grid gap-6 lg:grid-cols-12">
+        <div className="sheet min-w-0 space-y-4 p-4 lg:col-span-6">
+          <WayButtons
+            legend="A torch through it: where does it lie?"
+            ways={waysOf(WHERE_WORDS)}
+            chosen={view.where}
+            onChoose={(way) => set('where', way)}
+          />
+          <WayButtons legend="What does it look like?" ways={waysOf(HOW_WORDS)} chosen={view.how} onChoose={(way) => set('how', way)} />
+          <WayButtons
+            legend="Whose hands would open it?"
+            ways={waysOf(HANDS_WORDS)}
+            chosen={view.hands}
+            onChoose={(way) => set('hands', way)}
+          />
+          <div className="flex flex-wrap gap-3">
+            {SUM_IDS.map((id) => (
+              <label key={id} className="flex flex-col gap-1">
+                {SUMS[id].label}, {currency}
+                <input
+                  type="number"
+                  inputMode="decimal"
+                  min="0"
+                  className="input w-40"
+                  placeholder={String(SUMS[id].usual)}
+                  value={params.get(id) ?? ''}
+                  onChange={(e) => set(id, e.target.value || null)}
+                />
+              </label>
+            ))}
+          </div>
+        </div>
+        <div className="min-w-0 space-y-4 lg:col-span-6">
+          <Answer view={view} currency={currency} />
+          <p className="text-soft">
+            Look at it in a bag or at arm’s length from your own things, and set it apart until it is clean: growth spreads. Suspected
+            radioactive glass and anything with a flash are opened by nobody but a workshop.
+          </p>
+          <Tree view={view} currency={currency} />
+        </div>
+      </div>
+    </Page>
+  );
+}

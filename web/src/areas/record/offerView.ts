@@ -1,0 +1,82 @@
+import { record } from '@bright-keeper/core';
+
+export const WHERE_WORDS: Record<record.SeenWhere, string> = {
+  outside: 'On the front or rear, outside',
+  front: 'Just behind the front or rear',
+  deep: 'Deep among the lenses',
+  unsure: 'I cannot tell',
+};
+export const HOW_WORDS: Record<record.SeenHow, string> = {
+  'few-threads': 'A few thin threads at the rim',
+  web: 'A web over part of it',
+  dense: 'Dense, or dull patches beneath',
+  unsure: 'I cannot tell',
+};
+export const HANDS_WORDS: Record<record.WhoseHands, string> = {
+  workshop: 'A workshop',
+  practised: 'Mine: I have opened lenses',
+  'first-time': 'Mine: it would be my first',
+};
+export const END_WORDS: Record<record.OfferEnd['end'], string> = {
+  clean: 'comes off without a trace',
+  mark: 'leaves a mark',
+  etched: 'the glass is etched',
+  harmed: 'the opening does harm',
+};
+export const DEPTH_WORDS: Record<record.OfferEnd['depth'], string> = { outside: 'outside', oneRing: 'behind one ring', deeper: 'deeper' };
+
+/** What is typed: its label, and what is taken while nothing is. */
+export const SUMS = {
+  clean: { label: 'What a clean one costs', usual: 300 },
+  asked: { label: 'What is asked for this one', usual: 120 },
+  wipe: { label: 'Cleaning it outside', usual: 5 },
+  ring: { label: 'Opening one ring', usual: 30 },
+  deep: { label: 'Opening it deeper', usual: 120 },
+} as const;
+export type SumId = keyof typeof SUMS;
+export const SUM_IDS = Object.keys(SUMS) as SumId[];
+const MOST = 1_000_000;
+
+const chosen = <T extends string>(ways: Record<T, unknown>, asked: string | null, usual: T): T =>
+  asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
+
+export type OfferView = {
+  sums: Record<SumId, number>;
+  where: record.SeenWhere;
+  how: record.SeenHow;
+  hands: record.WhoseHands;
+  offer: record.Offer;
+  chanceOfLoss: number;
+};
+
+/** A lens with a mark brings this share of a clean one, and with etched glass this one (our choice). */
+const MARKED_SHARE = 0.7;
+const ETCHED_SHARE = 0.25;
+
+/** All that is said of an offer in the address, and what follows from it. */
+export function offerViewFrom(params: URLSearchParams): OfferView {
+  const sumOf = (id: SumId): number => {
+    const asked = params.get(id);
+    const value = asked === null || asked.trim() === '' ? NaN : Number(asked);
+    return value >= 0 && value <= MOST ? value : SUMS[id].usual;
+  };
+  const sums = Object.fromEntries(SUM_IDS.map((id) => [id, sumOf(id)])) as Record<SumId, number>;
+  const where = chosen<record.SeenWhere>(record.SEEN_WHERE, params.get('where'), 'unsure');
+  const how = chosen<record.SeenHow>(record.SEEN_HOW, params.get('how'), 'unsure');
+  const hands = chosen<record.WhoseHands>(record.WHOSE_HANDS, params.get('hands'), 'workshop');
+  const offer = record.offerFor({
+    cleanValue: sums.clean,
+    markedShare: MARKED_SHARE,
+    etchedShare: ETCHED_SHARE,
+    costs: { outside: sums.wipe, oneRing: sums.ring, deeper: sums.deep },
+    lies: record.SEEN_WHERE[where],
+    comesOff: record.SEEN_HOW[how],
+    harm: record.WHOSE_HANDS[hands],
+  });
+  return { sums, where, how, hands, offer, chanceOfLoss: record.chanceOfLoss(offer, sums.asked) };
+}
+
+export type Verdict = 'buy' | 'bold' | 'leave';
+/** Whether the price asked is bearable: within what loses one time in four; above it but below its average worth; or above that. */
+export const verdictOf = ({ offer, sums }: Pick<OfferView, 'offer' | 'sums'>): Verdict =>
+  sums.asked <= offer.boldestPrice ? 'buy' : sums.asked <= offer.worth ? 'bold' : 'leave';
