@@ -260,7 +260,11 @@ export function ShelfPage() {
   return (
     <Page
       title="Gear"
-      sub={shelf.data ? `${total} ${total === 1 ? 'thing' : 'things'}${isFiltered ? ' match' : ' on the shelf'}` : ' '}
+      sub={
+        shelf.data
+          ? `${total} ${total === 1 ? 'thing' : 'things'}${isFiltered ? (total === 1 ? ' matches' : ' match') : ' on the shelf'}`
+          : ' '
+      }
       actions={
         <>
           <a

@@ -85,7 +85,7 @@ function OutingRow({
           </p>
         </div>
         {outing.to >= today && (
-          <ButtonLink to={packFor(outing)} aria-label={`Pack for ${outing.name}`}>
+          <ButtonLink to={packFor(outing)} aria-label={`Pack for it: ${outing.name}`}>
             Pack for it
           </ButtonLink>
         )}

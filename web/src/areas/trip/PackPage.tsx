@@ -104,7 +104,7 @@ function Asked({ view, set }: { view: KitView; set: (key: string, value: string 
             {label}: <span className="font-semibold">{value === undefined ? 'no limit' : `${value} ${unit}`}</span>
             <input
               type="range"
-              className="mt-1 block h-11 w-full accent-lamp"
+              className="range"
               {...{ min, max, step }}
               value={value ?? max}
               aria-valuetext={value === undefined ? 'no limit' : `${value} ${unit}`}
