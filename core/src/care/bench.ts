@@ -337,6 +337,16 @@ function applyEvent(plan: CleaningPlan, state: BenchState, event: BenchEvent): B
 export const benchState = (plan: CleaningPlan, events: readonly BenchEvent[]): BenchState =>
   events.reduce((state, event) => applyEvent(plan, state, event), START);
 
+/** The events that fitted where one stood, each with where that was: what changed nothing was not done. */
+export function benchWalk(plan: CleaningPlan, events: readonly BenchEvent[]): { before: BenchState; event: BenchEvent }[] {
+  let state = START;
+  return events.flatMap((event) => {
+    const before = state;
+    state = applyEvent(plan, before, event);
+    return state === before ? [] : [{ before, event }];
+  });
+}
+
 /** How it ended for every surface of the plan; one without an outcome was not reached. */
 export function outcomesOf(plan: CleaningPlan, events: readonly BenchEvent[]): Partial<Record<Surface, Outcome>> {
   const { outcomes } = benchState(plan, events);

@@ -50,6 +50,7 @@ export {
   asksNow,
   type BenchEvent,
   benchState,
+  benchWalk,
   type BenchState,
   type Outcome,
   outcomesOf,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type BenchEvent, planCleaning } from '../care/index.js';
+import { type Answer, type BenchEvent, benchState, type CleaningPlan, planCleaning } from '../care/index.js';
 import { seeded } from '../testing/logs.js';
 import { knownOdds } from './knownOdds.js';
 import { ladderAhead, type Rung, whenToStop } from './ladder.js';
@@ -69,41 +69,66 @@ describe('what a bench says of its rungs', () => {
   const findings = [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }] as const;
   const plan = planCleaning({ item: { kind: 'lens', traits: {} }, findings: [...findings], place: 'home' });
   const asked = plan.steps.filter((s) => s.surface === 'front-glass' && s.look && s.removes.includes('fingerprint'));
-  const bench = (...answers: ('clean-enough' | 'better' | 'no-change')[]) => ({
-    plan,
-    findings,
-    events: answers.flatMap((answer, i): BenchEvent[] => [
-      { type: 'done', step: asked[i]!.id },
-      { type: 'answer', step: asked[i]!.id, answer },
-    ]),
-  });
+  type Told = 'clean-enough' | 'better' | 'no-change' | 'rest-clean';
+  /** Worked through with these answers, one after the other; what is not answered by them comes off. */
+  const worked = (of: CleaningPlan, answers: readonly Told[]): BenchEvent[] => {
+    const [events, left] = [[] as BenchEvent[], [...answers]];
+    for (let state = benchState(of, events); state.phase !== 'close'; state = benchState(of, events)) {
+      const step = state.step!;
+      if (state.phase === 'prepare') events.push({ type: 'ready' });
+      else if (state.phase === 'reading') events.push({ type: 'reading', surface: step.surface, reading: 'unsure' });
+      else if (state.phase === 'round-look' && left[0] === 'rest-clean') {
+        left.shift();
+        events.push({ type: 'rest-clean', step: step.id });
+      } else if (state.phase === 'round-look') {
+        const open = state.round!.steps.find((s) => state.round!.answers[s.surface] === undefined)!;
+        events.push({ type: 'answer', step: open.id, answer: (left.shift() as Answer | undefined) ?? 'clean-enough' });
+      } else if (state.phase === 'look')
+        events.push({ type: 'answer', step: step.id, answer: (left.shift() as Answer | undefined) ?? 'clean-enough' });
+      else events.push({ type: 'done', step: step.id });
+    }
+    return events;
+  };
+  const bench = (...answers: Told[]) => ({ plan, findings, events: worked(plan, answers) });
 
   it('is that a rung did it, or did not; what was not answered says nothing', () => {
     expect(asked.length).toBeGreaterThan(1);
-    expect(triesOf(bench('no-change', 'clean-enough')).map(({ method, soil, family, did }) => [method, soil, family, did])).toEqual([
-      [asked[0]!.method, 'fingerprint', 'glass', false],
-      [asked[1]!.method, 'fingerprint', 'glass', true],
-    ]);
-    expect(triesOf({ plan, findings, events: [{ type: 'done', step: asked[0]!.id }] })).toEqual([]);
-    expect(triesOf({ plan, findings: [], events: bench('clean-enough').events })).toEqual([]);
+    const tried = triesOf(bench('no-change', 'no-change', 'clean-enough'));
+    expect(tried.at(-1)).toMatchObject({ soil: 'fingerprint', family: 'glass', did: true });
+    expect(tried.slice(0, -1).every((t) => !t.did)).toBe(true);
+    expect(new Set(tried.map((t) => t.method)).size).toBe(tried.length);
+    expect(triesOf({ plan, findings, events: [{ type: 'ready' }, { type: 'done', step: asked[0]!.id }] })).toEqual([]);
+    expect(triesOf({ ...bench('clean-enough'), findings: [] })).toEqual([]);
   });
 
-  it('is by the last answer where a rung was tried twice', () => {
-    const step = asked[0]!.id;
-    const events: BenchEvent[] = [
-      { type: 'answer', step, answer: 'better' },
-      { type: 'answer', step, answer: 'clean-enough' },
-    ];
-    expect(triesOf({ plan, findings, events }).map((t) => t.did)).toEqual([true]);
+  it('counts no answer that nobody could have given: to a step one never stood on, or twice', () => {
+    const answer = { type: 'answer', step: asked[1]!.id, answer: 'clean-enough' } as const;
+    expect(triesOf({ plan, findings, events: [answer] })).toEqual([]);
+    const { events } = bench('clean-enough');
+    expect(triesOf({ plan, findings, events: events.flatMap((e) => [e, e]) })).toEqual(triesOf({ plan, findings, events }));
+  });
+
+  it('credits the air of a round with every surface that came off by it, and not with what had an answer before', () => {
+    const dusty = (['front-glass', 'rear-glass'] as const).map((surface) => ({ surface, soil: 'dust', severity: 3 }) as const);
+    const of = planCleaning({ item: { kind: 'lens', traits: {} }, findings: [...dusty], place: 'home' });
+    const blown = (answers: Told[]) =>
+      triesOf({ plan: of, findings: dusty, events: worked(of, answers) })
+        .filter((t) => t.method === 'blow')
+        .map((t) => t.did);
+    expect(blown(['rest-clean']).length).toBeGreaterThan(1);
+    expect(blown(['rest-clean']).every(Boolean)).toBe(true);
+    expect(blown(['no-change', 'rest-clean']).filter((did) => !did)).toHaveLength(1);
+    expect(blown(['no-change', 'rest-clean'])).toHaveLength(blown(['rest-clean']).length);
   });
 
   it('adds up over benches in any order, and says what is usual where there is none', () => {
-    const benches = [bench('clean-enough'), bench('no-change', 'clean-enough'), bench('clean-enough')];
+    const benches = [bench('clean-enough'), bench('no-change', 'no-change', 'clean-enough'), bench('clean-enough')];
     const [one, other] = [recordOf(benches), recordOf([...benches].reverse())];
-    const first = (records: typeof one) => records.find((r) => r.method === asked[0]!.method);
+    const { method } = triesOf(benches[0]!)[0]!;
+    const first = (records: typeof one) => records.find((r) => r.method === method);
     expect(first(one)).toMatchObject({ successes: 2, failures: 1 });
     expect(first(other)).toEqual(first(one));
-    const rung = { method: asked[0]!.method, soils: ['fingerprint'] as const, family: 'glass' as const };
+    const rung = { method, soils: ['fingerprint'] as const, family: 'glass' as const };
     expect(rungAhead(rung, [])).toEqual({ successes: 0, failures: 0, mean: usualOf(rung.method), range: null });
     const ahead = rungAhead(rung, knownOdds(one));
     expect(ahead.mean).toBeCloseTo((usualOf(rung.method) * 4 + 2) / 7, 12);

@@ -1,5 +1,15 @@
-import { type BenchEvent, type CleaningPlan, type Finding, METHODS, surfaceFacts } from '../care/index.js';
-import type { Family, Method, Soil, Surface } from '../care/knowledge/index.js';
+import {
+  asksNow,
+  type BenchEvent,
+  type BenchState,
+  benchWalk,
+  type CleaningPlan,
+  type Finding,
+  METHODS,
+  type Step,
+  surfaceFacts,
+} from '../care/index.js';
+import type { Family, Method, Soil } from '../care/knowledge/index.js';
 import type { Odds, Tries } from './odds.js';
 
 /** A rung against a soil on a family of surfaces. */
@@ -8,26 +18,37 @@ export type RungOnSoil = { method: Method; soil: Soil; family: Family };
 export type RungRecord = RungOnSoil & Tries;
 
 /** What is read of a bench that is over. */
-export type BenchOver = { plan: Pick<CleaningPlan, 'steps'>; findings: readonly Finding[]; events: readonly BenchEvent[] };
+export type BenchOver = { plan: CleaningPlan; findings: readonly Finding[]; events: readonly BenchEvent[] };
 
-/** The soils of a surface a step was tried on: those it is for that had been found there. */
-const triedOn = (surface: Surface, removes: readonly Soil[], findings: readonly Finding[]): Soil[] =>
-  removes.filter((soil) => findings.some((f) => f.surface === surface && f.soil === soil));
+/** Whether each step did it, by its last answer: one that asks whether grains are left, or how hard it turns, says nothing of a mark. */
+function didIt({ plan, events }: BenchOver): Map<string, boolean> {
+  const did = new Map<string, boolean>();
+  const note = (step: Step | undefined, before: BenchState, isClean: boolean) => {
+    if (step?.look && asksNow(before, step) === 'clean') did.set(step.id, isClean);
+  };
+  for (const { before, event } of benchWalk(plan, events)) {
+    if (event.type === 'answer') {
+      const step = plan.steps.find((s) => s.id === event.step);
+      note(step, before, event.answer === 'clean-enough');
+    }
+    // After a round of air: what was not answered by then came off.
+    if (event.type === 'rest-clean')
+      for (const step of before.round?.steps ?? []) if (before.round!.answers[step.surface] === undefined) note(step, before, true);
+  }
+  return did;
+}
 
 /**
  * What each rung came to at a bench: it did it where the last answer to it was "clean enough", and did not where that was
  * anything else. A rung without an answer says nothing; several soils of one surface share what was answered.
  */
-export function triesOf({ plan, findings, events }: BenchOver): (RungOnSoil & { did: boolean })[] {
-  const answers = new Map<string, boolean>();
-  for (const event of events) {
-    if (event.type === 'answer') answers.set(event.step, event.answer === 'clean-enough');
-    if (event.type === 'rest-clean') answers.set(event.step, true);
-  }
-  return plan.steps.flatMap(({ id, method, surface, removes, look }) => {
-    const did = answers.get(id);
-    if (did === undefined || look === null) return [];
-    return triedOn(surface, removes, findings).map((soil) => ({ method, soil, family: surfaceFacts(surface).family, did }));
+export function triesOf(bench: BenchOver): (RungOnSoil & { did: boolean })[] {
+  const answered = didIt(bench);
+  return bench.plan.steps.flatMap(({ id, method, surface, removes }) => {
+    const did = answered.get(id);
+    if (did === undefined) return [];
+    const soils = removes.filter((soil) => bench.findings.some((f) => f.surface === surface && f.soil === soil));
+    return soils.map((soil) => ({ method, soil, family: surfaceFacts(surface).family, did }));
   });
 }
 

@@ -64,8 +64,7 @@ export class CareRepository {
         .select({ id: cleanings.id, plan: cleanings.plan, request: cleanings.request, events: cleanings.events })
         .from(cleanings)
         .where(inArray(cleanings.id, ids.slice(from, from + BENCHES_AT_ONCE)));
-      for (const { id, plan, request, events } of rows)
-        benches.push({ id, plan: { steps: plan.steps }, findings: request.findings, events });
+      for (const { id, plan, request, events } of rows) benches.push({ id, plan, findings: request.findings, events });
     }
     return benches;
   }
