@@ -1,4 +1,5 @@
 import { care, record } from '@bright-keeper/core';
+import { ofTen } from '../../ui/chance';
 
 /** What a rung is likely to do on this surface; null of a step that settles nothing by itself. */
 export type StepOdds = ReadonlyMap<string, record.RungAhead>;
@@ -41,10 +42,6 @@ export function ladderOdds(
   };
 }
 
-const ofTen = (share: number): string => {
-  const tenths = Math.round(share * 10);
-  return tenths === 0 ? 'hardly ever' : tenths === 10 ? 'nearly always' : `${tenths} times in 10`;
-};
 const percent = (share: number): string => `${Math.round(share * 100)}`;
 
 /** "Did it 5 of 6 times at your bench: 7 times in 10, between 45 and 88 %"; nothing where there was no try. */

@@ -4,7 +4,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, showPage } from '../../testing/page';
 import { settingsIn } from '../../testing/settings';
 import { OfferPage } from './OfferPage';
-import { offerViewFrom, SUMS, verdictOf } from './offerView';
+import { offerViewFrom } from './offerView';
 
 afterEach(endPage);
 const show = (address = '/offer') => showPage(OfferPage, '/offer', address, { [`GET ${routes.settings}`]: settingsIn('NOK') });
@@ -23,7 +23,7 @@ describe('an offer', () => {
   });
 
   it('is worth less in unpractised hands, and the deeper it lies', () => {
-    const worth = (query: string) => offerViewFrom(new URLSearchParams(query)).offer.worth;
+    const worth = (query: string) => offerViewFrom(new URLSearchParams(`clean=300&asked=120&${query}`)).answer!.offer.worth;
     expect(worth('hands=first-time&where=deep')).toBeLessThan(worth('hands=practised&where=deep'));
     expect(worth('where=deep')).toBeLessThan(worth('where=front'));
     expect(worth('where=front')).toBeLessThan(worth('where=outside'));
@@ -31,17 +31,26 @@ describe('an offer', () => {
 
   it('is of one mind: what is bearable loses no more than one time in four, and what is left is above its worth', () => {
     for (let asked = 0; asked <= 400; asked += 10) {
-      const view = offerViewFrom(new URLSearchParams(`asked=${asked}&how=web`));
-      const verdict = verdictOf(view);
-      if (verdict === 'buy') expect(view.chanceOfLoss).toBeLessThanOrEqual(0.25 + 1e-9);
-      else expect(view.chanceOfLoss).toBeGreaterThan(0.25);
-      if (verdict === 'bold') expect(asked).toBeLessThanOrEqual(view.offer.worth);
+      const { verdict, chanceOfLoss, offer } = offerViewFrom(new URLSearchParams(`clean=300&asked=${asked}&how=web`)).answer!;
+      if (verdict === 'buy') expect(chanceOfLoss).toBeLessThanOrEqual(0.25 + 1e-9);
+      else expect(chanceOfLoss).toBeGreaterThan(0.25);
+      if (verdict === 'bold') expect(asked).toBeLessThanOrEqual(offer.worth);
     }
+  });
+
+  it('says nothing before both prices are told', () => {
+    show('/offer?clean=300');
+    expect(screen.getByText(/^Say what a clean one costs and what is asked/)).toBeTruthy();
+    expect(screen.queryByText(/bearable$/)).toBeNull();
+    fireEvent.change(screen.getByLabelText(/^What is asked for this one/), { target: { value: '20' } });
+    expect(screen.getByText('At this price the risk is bearable')).toBeTruthy();
   });
 
   it('takes no address at its word', () => {
     const view = offerViewFrom(new URLSearchParams('where=toString&how=__proto__&hands=x&clean=-4&asked=NaN&deep=1e99&ring='));
-    expect([view.where, view.how, view.hands]).toEqual(['unsure', 'unsure', 'workshop']);
-    expect(view.sums).toEqual(Object.fromEntries(Object.entries(SUMS).map(([id, { usual }]) => [id, usual])));
+    expect(view).toEqual({ where: 'unsure', how: 'unsure', hands: 'workshop', answer: null });
+    expect(offerViewFrom(new URLSearchParams('clean=100&asked=1e99')).answer).toBeNull();
+    const plain = offerViewFrom(new URLSearchParams('clean=100&asked=50'));
+    expect(offerViewFrom(new URLSearchParams('clean=100&asked=50&deep=1e99&ring=&wipe=-1'))).toEqual(plain);
   });
 });

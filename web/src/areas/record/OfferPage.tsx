@@ -1,4 +1,6 @@
+import type { record } from '@bright-keeper/core';
 import { useChoices, withChoice } from '../../ui/choices';
+import { ofTen } from '../../ui/chance';
 import { Fold } from '../../ui/Fold';
 import { Notice, Page } from '../../ui/parts';
 import { WayButtons } from '../../ui/WayButtons';
@@ -8,19 +10,16 @@ import {
   END_WORDS,
   HANDS_WORDS,
   HOW_WORDS,
+  type OfferAnswer,
   offerViewFrom,
-  type OfferView,
   SUM_IDS,
   SUMS,
   type Verdict,
-  verdictOf,
   WHERE_WORDS,
 } from './offerView';
 
 const waysOf = <T extends string>(words: Record<T, string>) => Object.entries(words) as [T, string][];
 const whole = (sum: number): string => Math.round(sum).toLocaleString('en');
-const tenths = (chance: number): string =>
-  chance < 0.05 ? 'hardly ever' : chance > 0.95 ? 'nearly always' : `${Math.round(chance * 10)} times in 10`;
 
 const VERDICTS: Record<Verdict, { words: string; tone: 'good' | 'attention' | 'act' }> = {
   buy: { words: 'At this price the risk is bearable', tone: 'good' },
@@ -28,29 +27,37 @@ const VERDICTS: Record<Verdict, { words: string; tone: 'good' | 'attention' | 'a
   leave: { words: 'Leave it at this price', tone: 'act' },
 };
 
-function Answer({ view, currency }: { view: OfferView; currency: string }) {
-  const { offer, sums, chanceOfLoss } = view;
-  const { words, tone } = VERDICTS[verdictOf(view)];
+function Answer({ answer, currency }: { answer: OfferAnswer | null; currency: string }) {
+  if (!answer)
+    return (
+      <p role="status" className="sheet p-4">
+        Say what a clean one costs and what is asked for this one: then it is said whether the risk is bearable.
+      </p>
+    );
+  const { offer, clean, asked, chanceOfLoss, verdict } = answer;
+  const { words, tone } = VERDICTS[verdict];
   return (
     <Notice tone={tone}>
       <p className="text-xl font-semibold">{words}</p>
       <p className="mt-1">
         As it is, it is worth about {whole(Math.max(0, offer.worth))} {currency} on the average of all that may come of it. For{' '}
-        {whole(sums.asked)} {currency} you lose {tenths(chanceOfLoss)};{' '}
+        {whole(asked)} {currency} you lose {ofTen(chanceOfLoss)};{' '}
         {offer.boldestPrice > 0
           ? `up to ${whole(offer.boldestPrice)} ${currency} no more than one time in four.`
           : 'even as a gift it costs more than it brings, more often than one time in four.'}
       </p>
-      <p className="mt-1">
-        A clean one costs {whole(sums.clean - sums.asked)} {currency} more, and no afternoon.
-      </p>
+      {clean > asked && (
+        <p className="mt-1">
+          A clean one costs {whole(clean - asked)} {currency} more, and no afternoon.
+        </p>
+      )}
     </Notice>
   );
 }
 
 /** Every way it may end, the worst first. */
-const Tree = ({ view, currency }: { view: OfferView; currency: string }) => (
-  <Fold title="All that may come of it" aside={`${view.offer.ends.length} ends`}>
+const Tree = ({ offer, currency }: { offer: record.Offer; currency: string }) => (
+  <Fold title="All that may come of it" aside={`${offer.ends.length} ends`}>
     <div className="sheet overflow-x-auto p-4 text-sm">
       <table className="w-full">
         <thead>
@@ -62,7 +69,7 @@ const Tree = ({ view, currency }: { view: OfferView; currency: string }) => (
           </tr>
         </thead>
         <tbody>
-          {view.offer.ends.map(({ depth, end, chance, worth }) => (
+          {offer.ends.map(({ depth, end, chance, worth }) => (
             <tr key={`${depth}/${end}`}>
               <td className="pr-3">{DEPTH_WORDS[depth]}</td>
               <td className="pr-3">{END_WORDS[end]}</td>
@@ -112,7 +119,7 @@ export function OfferPage() {
                   inputMode="decimal"
                   min="0"
                   className="input w-40"
-                  placeholder={String(SUMS[id].usual)}
+                  placeholder={SUMS[id].usual === null ? '' : String(SUMS[id].usual)}
                   value={params.get(id) ?? ''}
                   onChange={(e) => set(id, e.target.value || null)}
                 />
@@ -121,12 +128,12 @@ export function OfferPage() {
           </div>
         </div>
         <div className="min-w-0 space-y-4 lg:col-span-6">
-          <Answer view={view} currency={currency} />
+          <Answer answer={view.answer} currency={currency} />
           <p className="text-soft">
             Look at it in a bag or at arm’s length from your own things, and set it apart until it is clean: growth spreads. Suspected
             radioactive glass and anything with a flash are opened by nobody but a workshop.
           </p>
-          <Tree view={view} currency={currency} />
+          {view.answer && <Tree offer={view.answer.offer} currency={currency} />}
         </div>
       </div>
     </Page>

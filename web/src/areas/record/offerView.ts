@@ -25,10 +25,10 @@ export const END_WORDS: Record<record.OfferEnd['end'], string> = {
 };
 export const DEPTH_WORDS: Record<record.OfferEnd['depth'], string> = { outside: 'outside', oneRing: 'behind one ring', deeper: 'deeper' };
 
-/** What is typed: its label, and what is taken while nothing is. */
+/** What is typed: its label, and what is taken of it while nothing is; of the prices nothing is, since nobody knows them. */
 export const SUMS = {
-  clean: { label: 'What a clean one costs', usual: 300 },
-  asked: { label: 'What is asked for this one', usual: 120 },
+  clean: { label: 'What a clean one costs', usual: null },
+  asked: { label: 'What is asked for this one', usual: null },
   wipe: { label: 'Cleaning it outside', usual: 5 },
   ring: { label: 'Opening one ring', usual: 30 },
   deep: { label: 'Opening it deeper', usual: 120 },
@@ -41,13 +41,18 @@ const chosen = <T extends string>(ways: Record<T, unknown>, asked: string | null
   asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
 
 export type OfferView = {
-  sums: Record<SumId, number>;
   where: record.SeenWhere;
   how: record.SeenHow;
   hands: record.WhoseHands;
-  offer: record.Offer;
-  chanceOfLoss: number;
+  /** Null until both prices are told. */
+  answer: OfferAnswer | null;
 };
+export type OfferAnswer = { offer: record.Offer; clean: number; asked: number; chanceOfLoss: number; verdict: Verdict };
+
+export type Verdict = 'buy' | 'bold' | 'leave';
+/** Whether the price asked is bearable: within what loses one time in four; above it but below its average worth; or above that. */
+const verdictOf = ({ boldestPrice, worth }: record.Offer, asked: number): Verdict =>
+  asked <= boldestPrice ? 'buy' : asked <= worth ? 'bold' : 'leave';
 
 /** A lens with a mark brings this share of a clean one, and with etched glass this one (our choice). */
 const MARKED_SHARE = 0.7;
@@ -55,28 +60,25 @@ const ETCHED_SHARE = 0.25;
 
 /** All that is said of an offer in the address, and what follows from it. */
 export function offerViewFrom(params: URLSearchParams): OfferView {
-  const sumOf = (id: SumId): number => {
-    const asked = params.get(id);
-    const value = asked === null || asked.trim() === '' ? NaN : Number(asked);
+  const sumOf = (id: SumId): number | null => {
+    const typed = params.get(id);
+    const value = typed === null || typed.trim() === '' ? NaN : Number(typed);
     return value >= 0 && value <= MOST ? value : SUMS[id].usual;
   };
-  const sums = Object.fromEntries(SUM_IDS.map((id) => [id, sumOf(id)])) as Record<SumId, number>;
   const where = chosen<record.SeenWhere>(record.SEEN_WHERE, params.get('where'), 'unsure');
   const how = chosen<record.SeenHow>(record.SEEN_HOW, params.get('how'), 'unsure');
   const hands = chosen<record.WhoseHands>(record.WHOSE_HANDS, params.get('hands'), 'workshop');
+  const [clean, asked] = [sumOf('clean'), sumOf('asked')];
+  if (clean === null || asked === null) return { where, how, hands, answer: null };
   const offer = record.offerFor({
-    cleanValue: sums.clean,
+    cleanValue: clean,
     markedShare: MARKED_SHARE,
     etchedShare: ETCHED_SHARE,
-    costs: { outside: sums.wipe, oneRing: sums.ring, deeper: sums.deep },
+    costs: { outside: sumOf('wipe')!, oneRing: sumOf('ring')!, deeper: sumOf('deep')! },
     lies: record.SEEN_WHERE[where],
     comesOff: record.SEEN_HOW[how],
     harm: record.WHOSE_HANDS[hands],
   });
-  return { sums, where, how, hands, offer, chanceOfLoss: record.chanceOfLoss(offer, sums.asked) };
+  const answer = { offer, clean, asked, chanceOfLoss: record.chanceOfLoss(offer, asked), verdict: verdictOf(offer, asked) };
+  return { where, how, hands, answer };
 }
-
-export type Verdict = 'buy' | 'bold' | 'leave';
-/** Whether the price asked is bearable: within what loses one time in four; above it but below its average worth; or above that. */
-export const verdictOf = ({ offer, sums }: Pick<OfferView, 'offer' | 'sums'>): Verdict =>
-  sums.asked <= offer.boldestPrice ? 'buy' : sums.asked <= offer.worth ? 'bold' : 'leave';
