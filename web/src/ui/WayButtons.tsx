@@ -1,15 +1,13 @@
 import type { ReactNode } from 'react';
 
-type Props<Way extends string> = {
-  legend: ReactNode;
-  ways: readonly (readonly [Way, string])[];
-  /** Null while nothing was chosen: no answer is given for its keeper. */
-  chosen: Way | null;
-  onChoose: (way: Way) => void;
-};
+type Ways<Way extends string> = { legend: ReactNode; ways: readonly (readonly [Way, string])[] };
 
-/** A few ways of which one holds, as buttons. */
-export function WayButtons<Way extends string>({ legend, ways, chosen, onChoose }: Props<Way>) {
+function Buttons<Way extends string>({
+  legend,
+  ways,
+  isOn,
+  onTap,
+}: Ways<Way> & { isOn: (way: Way) => boolean; onTap: (way: Way) => void }) {
   return (
     <fieldset>
       <legend className="mb-1">{legend}</legend>
@@ -18,9 +16,9 @@ export function WayButtons<Way extends string>({ legend, ways, chosen, onChoose 
           <button
             key={way}
             type="button"
-            aria-pressed={way === chosen}
-            onClick={() => onChoose(way)}
-            className={`min-h-11 rounded border px-3 ${way === chosen ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
+            aria-pressed={isOn(way)}
+            onClick={() => onTap(way)}
+            className={`min-h-11 rounded border px-3 ${isOn(way) ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
           >
             {words}
           </button>
@@ -29,3 +27,19 @@ export function WayButtons<Way extends string>({ legend, ways, chosen, onChoose 
     </fieldset>
   );
 }
+
+type One<Way extends string> = Ways<Way> & {
+  /** Null while nothing was chosen: no answer is given for its keeper. */
+  chosen: Way | null;
+  onChoose: (way: Way) => void;
+};
+/** A few ways of which one holds, as buttons. */
+export const WayButtons = <Way extends string>({ chosen, onChoose, ...ways }: One<Way>) => (
+  <Buttons {...ways} isOn={(way) => way === chosen} onTap={onChoose} />
+);
+
+type Several<Way extends string> = Ways<Way> & { on: readonly Way[]; onToggle: (way: Way) => void };
+/** A few ways of which several may hold. */
+export const ToggleButtons = <Way extends string>({ on, onToggle, ...ways }: Several<Way>) => (
+  <Buttons {...ways} isOn={(way) => on.includes(way)} onTap={onToggle} />
+);

@@ -4,7 +4,7 @@ import { outside } from '../../outside';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Fold } from '../../ui/Fold';
 import { Button, ButtonLink, Notice, Page, Section } from '../../ui/parts';
-import { WayButtons } from '../../ui/WayButtons';
+import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
 import {
   inWords,
   kitViewFrom,
@@ -33,42 +33,13 @@ function useRemembered(key: string) {
 }
 type Remembered = ReturnType<typeof useRemembered>;
 
-const Toggles = <T extends string>({
-  legend,
-  all,
-  on,
-  onToggle,
-}: {
-  legend: string;
-  all: readonly (readonly [T, string])[];
-  on: readonly T[];
-  onToggle: (one: T) => void;
-}) => (
-  <fieldset>
-    <legend className="mb-1">{legend}</legend>
-    <div className="flex flex-wrap gap-2">
-      {all.map(([one, words]) => (
-        <button
-          key={one}
-          type="button"
-          aria-pressed={on.includes(one)}
-          onClick={() => onToggle(one)}
-          className={`min-h-11 rounded border px-3 ${on.includes(one) ? 'border-lamp bg-lamp-tint font-semibold' : 'border-soft bg-sheet'}`}
-        >
-          {words}
-        </button>
-      ))}
-    </div>
-  </fieldset>
-);
-
 /** Where to, how long, in which weather, how one gets there, and what the bag may hold. */
 function Asked({ view, set }: { view: KitView; set: (key: string, value: string | null) => void }) {
   return (
     <div className="sheet space-y-4 p-4">
-      <Toggles
+      <ToggleButtons
         legend="Where to"
-        all={trip.GROUND_IDS.map((id) => [id, trip.groundFacts(id).name] as const)}
+        ways={trip.GROUND_IDS.map((id) => [id, trip.groundFacts(id).name] as const)}
         on={view.grounds}
         onToggle={(id) => set('ground', toggledIn(view.grounds, id))}
       />
@@ -84,9 +55,9 @@ function Asked({ view, set }: { view: KitView; set: (key: string, value: string 
           onChange={(e) => set('days', e.target.value)}
         />
       </label>
-      <Toggles
+      <ToggleButtons
         legend="What the weather may bring"
-        all={trip.WEATHERS.map((w) => [w, WEATHER_WORDS[w]] as const)}
+        ways={trip.WEATHERS.map((w) => [w, WEATHER_WORDS[w]] as const)}
         on={view.weather}
         onToggle={(w) => set('weather', toggledIn(view.weather, w))}
       />
