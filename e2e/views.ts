@@ -31,6 +31,8 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Gear: '/gear',
     'Add a thing': '/gear/new',
     'What fits what': '/gear/fit',
+    Inventory: '/gear/inventory',
+    Labels: '/gear/labels',
     Import: '/gear/import',
     Item: `/gear/${id}`,
     Edit: `/gear/${id}/edit`,

@@ -40,6 +40,8 @@ export type ItemFile = {
 export type ShelfItem = Item & {
   /** The picture it is known by; null while it has none. */
   face: string | null;
+  /** Where it lies; null when nobody has said. */
+  place: { id: string; name: string; since: string } | null;
   surfaces: SurfaceState[];
   /** Gravest verdict over its surfaces; null when it was never looked at. */
   verdict: care.Verdict | null;
@@ -57,8 +59,6 @@ export type ItemPage = ShelfItem & {
   contacts: Partial<Record<care.Surface, number>>;
   /** A gentle word about surfaces that are touched without evidence or more than their peers. */
   gentleWords: Partial<Record<care.Surface, care.GentleWord>>;
-  /** Where it lies; null when nobody has said. */
-  place: { id: string; name: string; since: string } | null;
   /** What shared a place with it in the last 12 weeks it was kept with others; only while it is in quarantine. */
   neighbours: Neighbour[];
   /** What is expected on it since something happened outdoors, where nobody has looked since. */

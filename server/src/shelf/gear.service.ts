@@ -120,12 +120,11 @@ export class GearService {
     const { db } = this.database;
     const found = await this.get(db, id);
     const duties = this.agenda.ofThings(db, [found]);
-    const [of, [item], open, touches, place, neighbours, fitting, files] = await Promise.all([
+    const [of, [item], open, touches, neighbours, fitting, files] = await Promise.all([
       duties.then((all) => all.get(id)),
       this.withStates(db, [found], duties),
       this.openWork.of(db, id),
       this.touches(db, found),
-      this.stays.current(db, id),
       found.status === 'quarantined' ? this.stays.neighboursOf(db, id, this.ago(NEIGHBOUR_DAYS)) : [],
       this.fitting.of(db, found),
       this.files.of(db, id),
@@ -138,7 +137,6 @@ export class GearService {
       ...touches,
       ...fitting,
       files,
-      place,
       neighbours,
       openTeardownId: open.teardown,
       openLookId: open.look,
@@ -294,12 +292,19 @@ export class GearService {
     asked: Promise<ReadonlyMap<string, ThingDuties>> = this.agenda.ofThings(db, items),
   ): Promise<ShelfItem[]> {
     const ids = items.map((i) => i.id);
-    const [states, faces, duties] = await Promise.all([this.repository.statesOf(db, ids), this.files.faces(db, ids), asked]);
+    const [states, faces, lies, duties] = await Promise.all([
+      this.repository.statesOf(db, ids),
+      this.files.faces(db, ids),
+      this.stays.open(db, ids),
+      asked,
+    ]);
+    const places = new Map(lies.map((l) => [l.itemId, { id: l.placeId, name: l.name, since: l.since.toISOString() }]));
     return items.map((item) => {
       const surfaces = states.get(item.id) ?? [];
       return {
         ...item,
         face: faces.get(item.id) ?? null,
+        place: places.get(item.id) ?? null,
         surfaces,
         verdict: care.gravestOf(surfaces),
         nextDue: duties.get(item.id)?.duties.find(fallsDue) ?? null,

@@ -1,7 +1,7 @@
 import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, gear, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
-import { Download, Plus, Puzzle, Upload } from 'lucide-react';
+import { Download, Plus, Printer, Puzzle, Upload } from 'lucide-react';
 import { Fragment, lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
@@ -274,6 +274,9 @@ export function ShelfPage() {
           >
             <Download size={18} aria-hidden="true" /> Export CSV
           </a>
+          <ButtonLink to="/gear/inventory">
+            <Printer size={18} aria-hidden="true" /> Print
+          </ButtonLink>
           <ButtonLink to="/gear/fit">
             <Puzzle size={18} aria-hidden="true" /> What fits what
           </ButtonLink>

@@ -1,0 +1,78 @@
+import { routes, type ShelfItem } from '@bright-keeper/contract';
+import { fireEvent, screen } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { idOf, pageOf } from '../../testing/kept';
+import { endPage, showPage } from '../../testing/page';
+import { settingsIn } from '../../testing/settings';
+import { InventoryPage } from './InventoryPage';
+import { inventoryBy, inventoryTotal, isOwnMachine, labelBase } from './inventoryView';
+import { LabelsPage } from './LabelsPage';
+
+afterEach(endPage);
+
+const since = '2026-01-01T00:00:00.000Z';
+const one = (n: number, name: string, place: string | null, particulars: ShelfItem['particulars'] = {}): ShelfItem =>
+  pageOf(idOf(n), { name, place: place === null ? null : { id: idOf(90), name: place, since }, particulars });
+const SHELF = [
+  one(1, 'Zoom', 'Cabinet', { serial: 'A-1', paid: 900, insuredFor: 1000 }),
+  one(2, 'Arc 35', 'Cabinet', { count: 2, paid: 100 }),
+  one(3, 'Loose cap', null),
+  one(4, 'Body', 'Bag', { insuredFor: 500, condition: 'as-new' }),
+];
+const table = {
+  [`GET ${routes.settings}`]: settingsIn('NOK'),
+  [`GET ${routes.gear}`]: { items: SHELF, nextCursor: null, total: 4 },
+  [`GET ${routes.places}`]: { places: [{ id: idOf(90), name: 'Cabinet' }] },
+};
+
+describe('the inventory on paper', () => {
+  it('stands by place, what lies nowhere last, with sums of what was told and of how many', async () => {
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory', table);
+    const rows = (await screen.findAllByRole('row')).map((r) => r.textContent);
+    expect(rows.filter((r) => /^(Bag|Cabinet|In no place we know)$/.test(r))).toEqual(['Bag', 'Cabinet', 'In no place we know']);
+    expect(rows.findIndex((r) => r.includes('Arc 35'))).toBeLessThan(rows.findIndex((r) => r.includes('Zoom')));
+    expect(rows.find((r) => r.includes('Zoom'))).toMatch(/A-1.*900 NOK1,000 NOK$/);
+    expect(rows.find((r) => r.includes('Arc 35'))).toContain('× 2');
+    expect(rows.at(-1)).toBe('All of it: 4 lines1,000 NOK (of 2)1,500 NOK (of 2)');
+  });
+
+  it('adds up: the groups together are all of it', () => {
+    const groups = inventoryBy(SHELF);
+    const all = inventoryTotal(SHELF);
+    expect(groups.flatMap((g) => g.items.map((i) => i.id)).sort()).toEqual(SHELF.map((i) => i.id).sort());
+    expect(groups.reduce((sum, g) => sum + g.insured.total, 0)).toBe(all.insured.total);
+    expect(groups.reduce((sum, g) => sum + g.paid.of, 0)).toBe(all.paid.of);
+  });
+});
+
+describe('labels', () => {
+  it('lead to the page of each thing, or of each place, at the address that is told', async () => {
+    const page = showPage(LabelsPage, '/gear/labels', '/gear/labels?at=https://keeper.local:4871/x', table);
+    expect((await screen.findAllByRole('img', { name: /^Code for / })).length).toBe(4);
+    expect(screen.queryByText(/^Only this machine reaches/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Places' }));
+    expect(screen.getAllByRole('img').length).toBe(1);
+    expect(page.address()).toContain('of=places');
+  });
+
+  it('are not printed for an address that is none, and say where a phone could not follow', async () => {
+    showPage(LabelsPage, '/gear/labels', '/gear/labels?at=http://localhost:4870', table);
+    expect(await screen.findByText(/^Only this machine reaches http:\/\/localhost:4870/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('The address they lead to'), { target: { value: 'javascript:alert(1)' } });
+    expect(screen.getByText(/^Write it whole/)).toBeTruthy();
+    expect(screen.queryAllByRole('img')).toEqual([]);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Print' }).disabled).toBe(true);
+  });
+
+  it.each([
+    ['https://keeper.local:4871/gear?x=1', 'https://keeper.local:4871'],
+    ['http://192.168.1.7:4870', 'http://192.168.1.7:4870'],
+    ['keeper.local', null],
+    ['ftp://keeper.local', null],
+    ['', null],
+  ])('of %j lead to %j', (typed, base) => expect(labelBase(typed)).toBe(base));
+  it('know this machine', () => {
+    expect(['http://localhost:1', 'http://127.0.0.1', 'http://[::1]:4'].every(isOwnMachine)).toBe(true);
+    expect(isOwnMachine('http://192.168.1.7')).toBe(false);
+  });
+});
