@@ -18,7 +18,7 @@ type Label = { path: string; name: string; below: string };
 /** One label: its code opens the page of what it is stuck on. */
 const Sticker = ({ base, label: { path, name, below } }: { base: string; label: Label }) => (
   <li className="flex break-inside-avoid items-center gap-3 rounded border border-line p-2">
-    <span className="rounded bg-white p-1">
+    <span className="in-light rounded bg-white p-1">
       <QRCodeSVG value={base + path} size={84} level="M" role="img" aria-label={`Code for ${name}`} />
     </span>
     <span className="min-w-0">
