@@ -17,6 +17,7 @@ describe('what a topic makes stale', () => {
     ['looks', keys.cleaning('a'), false],
     ['cleanings', keys.cleaning('a'), true],
     ['cleanings', keys.look('a'), false],
+    ['cleanings', keys.rungs, true],
     ['openings', keys.teardown('a'), true],
     ['places', keys.place('a'), true],
     ['air', keys.devices, true],
@@ -30,6 +31,17 @@ describe('what a topic makes stale', () => {
     ['settings', keys.item(ITEM), true],
     ['settings', keys.picture('hash'), false],
   ])('%s, of %j: %s', (topic, key, stale) => expect(isStaleBy([topic], key)).toBe(stale));
+
+  /** What no topic of the household moves: of this browser, of its settings, of the program itself, or what never changes. */
+  const APART = ['ending', 'brought', 'lasting', 'settings', 'health', 'backups', 'picture'];
+  it.each(Object.keys(keys).filter((name) => !APART.includes(name)))(
+    'is everything that is asked of the household by some topic: %s',
+    (name) => {
+      const key = keys[name as keyof typeof keys];
+      const asked = typeof key === 'function' ? (key as (...given: unknown[]) => QueryKey)('a', 'b', 'c', 1) : key;
+      expect(LIVE_TOPICS.filter((t) => t !== 'settings' && isStaleBy([t], asked)).length).toBeGreaterThan(0);
+    },
+  );
 
   it('is Today and the agenda, whatever of the household moves', () => {
     for (const topic of LIVE_TOPICS.filter((t) => t !== 'trail'))
