@@ -81,6 +81,9 @@ export const instant = () =>
     return on > FIRST_INSTANT && on <= LAST_DAY ? value : helpers.message({ custom: 'Give a moment between 1970 and 2999.' });
   });
 
+/** When something was that a person tells: an earlier moment, or null for now, which is taken where nothing is said. */
+export const toldFor = () => instant().allow(null).default(null);
+
 /** A time zone that this machine knows, by its IANA name. */
 export const timeZone = () =>
   Joi.string()

@@ -1,6 +1,6 @@
 import { air, sources } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, version } from '../joi.js';
+import { id, toldFor, version } from '../joi.js';
 
 /** Where a hygrometer's readings come from: typed, out of a log file, or pushed by itself. */
 export const DEVICE_SOURCES = ['hand', 'csv', 'push'] as const;
@@ -55,7 +55,7 @@ const believable: Joi.CustomValidator<CalibrationInput> = (input, helpers) => {
   }
 };
 export const calibrationInput = Joi.object<CalibrationInput>({
-  at: instant().allow(null).default(null),
+  at: toldFor(),
   points: Joi.array().items(saltTest).min(1).max(2).required(),
   note: Joi.string().allow('').max(500).default(''),
 }).custom(believable);
@@ -88,7 +88,7 @@ export type DeviceToken = { token: string };
 
 export type HandReading = { at: string | null; temperatureC: number; humidityPct: number };
 export const handReading = Joi.object<HandReading>({
-  at: instant().allow(null).default(null),
+  at: toldFor(),
   temperatureC: Joi.number().min(air.READING_RANGE.temperatureC.min).max(air.READING_RANGE.temperatureC.max).required(),
   humidityPct: Joi.number().min(air.READING_RANGE.humidityPct.min).max(air.READING_RANGE.humidityPct.max).required(),
 });

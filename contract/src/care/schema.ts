@@ -1,6 +1,6 @@
 import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, secondsAgo, version } from '../joi.js';
+import { id, instant, secondsAgo, toldFor, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
 import { sizeMm } from '../inspection/schema.js';
 
@@ -175,16 +175,19 @@ export const carriedCleaning = Joi.object<CarriedCleaning>({
   base: eventsDone().allow(null),
 });
 
-/** `acceptShort`: the drawer held less than was used; count it as empty instead of asking again. */
+/**
+ * `acceptShort`: the drawer held less than was used; count it as empty instead of asking again. `at`: when it was, where that
+ * is told for an earlier moment.
+ */
 export type FinishCleaning = {
   version: number;
   acceptShort?: boolean;
-  /** When it was, where that is told for an earlier moment. */ at: string | null;
+  at: string | null;
 };
 export const finishCleaning = Joi.object<FinishCleaning>({
   version: version().required(),
   acceptShort: Joi.boolean(),
-  at: instant().allow(null).default(null),
+  at: toldFor(),
 });
 
 export type CleaningsQuery = { open?: boolean; limit: number };

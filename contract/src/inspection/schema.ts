@@ -1,6 +1,6 @@
 import { care } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, secondsAgo, version } from '../joi.js';
+import { id, secondsAgo, toldFor, version } from '../joi.js';
 
 const LONGEST_NOTE = 2000;
 
@@ -71,11 +71,11 @@ export const carriedLook = Joi.object<CarriedLook>({
   base: answersSeen().allow(null),
 });
 
-/** A photograph of what a look saw on a surface. */
 /** `at`: when it was, where that is told for an earlier moment. */
 export type FinishLook = { version: number; at: string | null };
-export const finishLook = Joi.object<FinishLook>({ version: version().required(), at: instant().allow(null).default(null) });
+export const finishLook = Joi.object<FinishLook>({ version: version().required(), at: toldFor() });
 
+/** A photograph of what a look saw on a surface. */
 export type LookPhoto = { id: string; surface: care.Surface; blob: string; keepsAll: boolean; at: string };
 export type LookPhotos = { photos: LookPhoto[] };
 /** `id`: by which a device that sends it twice is known to; made by it. */

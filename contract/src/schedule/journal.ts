@@ -1,7 +1,7 @@
 import { care, gear, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
 import { goneFields, particularsDocument } from '../gear/schema.js';
-import { day, id, instant } from '../joi.js';
+import { day, id, instant, toldFor } from '../joi.js';
 
 const one = <T extends string>(values: readonly T[]) =>
   Joi.string()
@@ -71,7 +71,6 @@ export const journalData = Joi.alternatives<schedule.JournalData>().conditional(
 
 /** When it was, where that is told for an earlier moment; null is now. */
 export type ToldFor = { at: string | null };
-const toldFor = { at: instant().allow(null).default(null) };
 
 /** Which duty of which subject. */
 export type DutyRef = { code: schedule.DutyCode; subject: schedule.SubjectRef };
@@ -92,7 +91,7 @@ const dutyFields = {
   subject: Joi.object<schedule.SubjectRef>({ kind: one(schedule.SUBJECT_KINDS), id: id().required() }).required(),
 };
 export type DutyDone = DutyRef & ToldFor;
-export const dutyDone = Joi.object<DutyDone>({ ...dutyFields, ...toldFor });
+export const dutyDone = Joi.object<DutyDone>({ ...dutyFields, at: toldFor() });
 export const skipDuty = Joi.object<SkipDuty>({
   ...dutyFields,
   reason: one(schedule.SKIP_REASONS),
@@ -108,7 +107,7 @@ export const sendAway = Joi.object<SendAway>({
   itemId: id().required(),
   why: one(schedule.AWAY_REASONS),
   until: day().allow(null).required(),
-  ...toldFor,
+  at: toldFor(),
   to: Joi.string()
     .pattern(/\S/, 'something to read')
     .max(120)
@@ -116,4 +115,4 @@ export const sendAway = Joi.object<SendAway>({
     .messages({ 'any.required': 'Whom is it lent to? A name is enough.', 'string.empty': 'Whom is it lent to? A name is enough.' }),
 });
 export const capMissing = Joi.object<CapMissing>({ itemId: id().required(), surface: surface().required() });
-export const sayBack = Joi.object<SayBack>({ itemId: id().required(), ...toldFor });
+export const sayBack = Joi.object<SayBack>({ itemId: id().required(), at: toldFor() });

@@ -1,7 +1,7 @@
 import { storage, type air, type fungus } from '@bright-keeper/core';
 import Joi from 'joi';
 import type { ClimateEvent, Forecast, Latest } from '../air/index.js';
-import { id, instant } from '../joi.js';
+import { id, toldFor } from '../joi.js';
 import type { Place } from './places.js';
 
 /** One day of a ribbon. */
@@ -157,7 +157,7 @@ export type WhatIfStart = Pick<PlaceExplanation, 'around' | 'fit' | 'advice'> & 
 };
 
 export type PlaceEventInput = { at: string | null } & ({ kind: 'opened' } | storage.GelAct | { kind: 'note'; text: string });
-const at = instant().allow(null).default(null);
+const at = toldFor();
 const kind = (...kinds: string[]) =>
   Joi.string()
     .valid(...kinds)

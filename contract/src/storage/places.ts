@@ -1,6 +1,6 @@
 import { storage } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, version } from '../joi.js';
+import { id, toldFor, version } from '../joi.js';
 
 /** The gel or rice that lies in a place: how much, how full it was, and when that was known. */
 export type DesiccantInput = { kind: 'silica-gel' | 'rice'; massG: number; loadingPct: number };
@@ -49,7 +49,7 @@ export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version
 
 /** Moves a thing into a place, or out of every place we know (null): now, or since when it lies there. */
 export type MoveItem = { placeId: string | null; since: string | null };
-export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required(), since: instant().allow(null).default(null) });
+export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required(), since: toldFor() });
 
 /** As many as a shelf is walked at once. */
 const MOST_AT_ONCE = 2000;
@@ -59,7 +59,7 @@ export type MoveItems = MoveItem & { itemIds: string[] };
 export const moveItems = Joi.object<MoveItems>({
   itemIds: many(),
   placeId: id().allow(null).required(),
-  since: instant().allow(null).default(null),
+  since: toldFor(),
 });
 /** What became of it: the entries that take it back, and what was not moved, with its reason. */
 export type NotMoved = { itemId: string; name: string } & ({ because: 'lay-elsewhere'; placeName: string } | { because: 'quarantined' });

@@ -1,4 +1,14 @@
-export { kitFor, mayTravel, needsOf, type OutingToCome, type PackedKit, type PackedThing, type Travel, TRAVELS } from './kitFor.js';
+export {
+  kitFor,
+  mayTravel,
+  MOST_DAYS,
+  needsOf,
+  type OutingToCome,
+  type PackedKit,
+  type PackedThing,
+  type Travel,
+  TRAVELS,
+} from './kitFor.js';
 export { CARRIED_IDS, type CarriedFacts, carriedFacts, type CarriedId } from './knowledge/carried.js';
 export { checkGround, GROUND_IDS, type GroundFacts, groundFacts, type GroundId, type Weather, WEATHERS } from './knowledge/grounds.js';
 export { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';

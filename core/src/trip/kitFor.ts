@@ -11,7 +11,7 @@ export type Travel = (typeof TRAVELS)[number];
 export type OutingToCome = { grounds: readonly GroundId[]; days: number; weather: readonly Weather[]; travel: Travel };
 
 /** More days than this need nothing else. */
-const MOST_DAYS = 60;
+export const MOST_DAYS = 60;
 
 /** How likely something is needed on one day of a ground: whatever brings it there in this weather. */
 function aDayOn(ground: GroundId, id: FieldNeedId, weather: readonly Weather[]): number {
@@ -69,12 +69,11 @@ export function kitFor(outing: OutingToCome, limits: KitLimits, owned: readonly 
   const { items, expectedLoss, proven } = packKit(question);
   const packed = question.items.filter((item) => items.includes(item.id));
   const sum = (of: 'massG' | 'volumeL' | 'price') => packed.reduce((total, item) => total + item[of], 0);
-  const weightOf = (id: string) => question.needs.reduce((w, n) => (n.id === id ? n.likelihood * n.loss : w), 0);
-  const byWeight = (ids: readonly FieldNeedId[]) => [...ids].sort((a, b) => weightOf(b) - weightOf(a));
-  const needed = question.needs.map((n) => n.id as FieldNeedId);
+  // The heaviest first: whatever is picked from it stands in that order.
+  const needed = question.needs.toSorted((a, b) => b.likelihood * b.loss - a.likelihood * a.loss).map((n) => n.id as FieldNeedId);
   const things = (items as CarriedId[]).map((id) => ({
     id,
-    isFor: byWeight(needed.filter((need) => carriedFacts(id).covers[need] !== undefined)),
+    isFor: needed.filter((need) => carriedFacts(id).covers[need] !== undefined),
     leftOutCostsMin:
       expectedLossWith(
         question,
@@ -90,6 +89,6 @@ export function kitFor(outing: OutingToCome, limits: KitLimits, owned: readonly 
     volumeL: sum('volumeL'),
     price: sum('price'),
     stays: CARRIED_IDS.filter((id) => !mayTravel(id, outing.travel) && needed.some((need) => carriedFacts(id).covers[need] !== undefined)),
-    unmet: byWeight(needed.filter((need) => !packed.some((item) => item.covers[need] !== undefined))),
+    unmet: needed.filter((need) => !packed.some((item) => item.covers[need] !== undefined)),
   };
 }

@@ -14,7 +14,7 @@ import { summaryWords } from '@bright-keeper/words';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearService } from '../shelf/index.js';
-import { problem, toldFor } from '../http/index.js';
+import { begunBy, problem, toldFor } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { CareRepository, type KeptCleaning } from './care.repository.js';
@@ -87,9 +87,7 @@ export class CareService {
       .transaction(async (db) => {
         const cleaning = await this.repository.versioned.open(db, id);
         const when = toldFor(at, this.clock.now());
-        // What is told for an earlier day began no later than it ended.
-        const startedAt = new Date(Math.min(Date.parse(cleaning.startedAt), when.getTime()));
-        await this.update(db, id, version, { startedAt, finishedAt: when });
+        await this.update(db, id, version, { startedAt: begunBy(cleaning.startedAt, when), finishedAt: when });
         await this.ending.write(db, cleaning, when, acceptShort);
         return cleaning.itemId;
       })

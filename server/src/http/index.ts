@@ -22,5 +22,5 @@ export {
   type WhoMay,
   whoMayCome,
 } from './route.js';
-export { toldFor } from './toldFor.js';
+export { begunBy, toldFor } from './toldFor.js';
 export { serveAssets, servePages } from './webPages.js';

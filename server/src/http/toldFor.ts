@@ -2,6 +2,9 @@ import { commonErrors } from '@bright-keeper/contract';
 import { air } from '@bright-keeper/core';
 import { problem } from './problem.js';
 
+/** What is told for an earlier moment began no later than it ended. */
+export const begunBy = (startedAt: string, endedAt: Date): Date => new Date(Math.min(Date.parse(startedAt), endedAt.getTime()));
+
 /**
  * When something was that a person tells: now, unless they say when. A clock may run a little ahead of ours.
  *

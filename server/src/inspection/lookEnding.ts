@@ -3,7 +3,7 @@ import { inspection } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import type { Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
-import { problem } from '../http/index.js';
+import { begunBy, problem } from '../http/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
@@ -38,9 +38,7 @@ export class LookEnding {
     const states = known.map((state) => ({ ...state, knownSince: at }));
     const answers = look.answers.filter((a) => states.some(({ surface }) => surface === a.surface));
     const { photos } = await this.photos.of(look.id, db);
-    // What is told for an earlier day began no later than it ended.
-    const startedAt = new Date(Math.min(Date.parse(look.startedAt), at.getTime()));
-    await this.repository.versioned.update(db, look.id, version, { startedAt, finishedAt: at });
+    await this.repository.versioned.update(db, look.id, version, { startedAt: begunBy(look.startedAt, at), finishedAt: at });
     await this.gearRepository.saveStates(db, item.id, states);
     await this.journal.addForThings(db, [
       {

@@ -14,10 +14,10 @@ export type Told = {
   setLocal: (local: string | null) => void;
 };
 
-/** Until another moment is typed, what is told is of now. */
-export function useTold(): Told {
+/** Until another moment is typed, what is told is of now. @param first what stands in the field to begin with; null for none. */
+export function useTold(first: string | null = null): Told {
   const timeZone = useZone();
-  const [local, setLocal] = useState<string | null>(null);
+  const [local, setLocal] = useState(first);
   const at = local === null ? null : schedule.instantOfLocal(local, timeZone);
   const wrong =
     local === null

@@ -9,6 +9,10 @@ export function withChoice(choices: URLSearchParams, key: string, value: string 
   return next;
 }
 
+/** What was chosen among these, as an address says it; the usual where it says none of them. */
+export const chosenOf = <T extends string>(ways: Record<T, unknown>, asked: string | null, usual: T): T =>
+  asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
+
 export type Choose = (next: URLSearchParams | Record<string, string>, options?: NavigateOptions) => void;
 
 /**

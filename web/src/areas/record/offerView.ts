@@ -1,4 +1,5 @@
 import { record } from '@bright-keeper/core';
+import { chosenOf } from '../../ui/choices';
 
 export const WHERE_WORDS: Record<record.SeenWhere, string> = {
   outside: 'On the front or rear, outside',
@@ -37,9 +38,6 @@ export type SumId = keyof typeof SUMS;
 export const SUM_IDS = Object.keys(SUMS) as SumId[];
 const MOST = 1_000_000;
 
-const chosen = <T extends string>(ways: Record<T, unknown>, asked: string | null, usual: T): T =>
-  asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
-
 export type OfferView = {
   where: record.SeenWhere;
   how: record.SeenHow;
@@ -65,9 +63,9 @@ export function offerViewFrom(params: URLSearchParams): OfferView {
     const value = typed === null || typed.trim() === '' ? NaN : Number(typed);
     return value >= 0 && value <= MOST ? value : SUMS[id].usual;
   };
-  const where = chosen<record.SeenWhere>(record.SEEN_WHERE, params.get('where'), 'unsure');
-  const how = chosen<record.SeenHow>(record.SEEN_HOW, params.get('how'), 'unsure');
-  const hands = chosen<record.WhoseHands>(record.WHOSE_HANDS, params.get('hands'), 'workshop');
+  const where = chosenOf<record.SeenWhere>(record.SEEN_WHERE, params.get('where'), 'unsure');
+  const how = chosenOf<record.SeenHow>(record.SEEN_HOW, params.get('how'), 'unsure');
+  const hands = chosenOf<record.WhoseHands>(record.WHOSE_HANDS, params.get('hands'), 'workshop');
   const [clean, asked] = [sumOf('clean'), sumOf('asked')];
   if (clean === null || asked === null) return { where, how, hands, answer: null };
   const offer = record.offerFor({

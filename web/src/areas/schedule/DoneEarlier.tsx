@@ -1,22 +1,20 @@
 import { schedule } from '@bright-keeper/core';
-import { useState } from 'react';
 import { outside } from '../../outside';
 import { Button } from '../../ui/parts';
+import { useTold } from '../../ui/ToldFor';
 import { useZone } from '../../ui/zone';
 
 /** It was done before today: on which day. The next one is counted from there. */
 export function DoneEarlier({ onDone, onLeave }: { onDone: (at: string) => void; onLeave: () => void }) {
   const timeZone = useZone();
   const now = schedule.localOfInstant(outside.now(), timeZone);
-  const [local, setLocal] = useState(now);
-  const at = schedule.instantOfLocal(local, timeZone);
-  const isAhead = at !== null && Date.parse(at) > outside.now().getTime();
+  const { local, at, wrong, setLocal } = useTold(now);
   return (
     <form
       className="mt-2 flex w-full flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        if (at !== null && !isAhead) onDone(at);
+        if (at !== null && wrong === null) onDone(at);
       }}
     >
       <label className="flex flex-col gap-1 text-sm">
@@ -26,13 +24,13 @@ export function DoneEarlier({ onDone, onLeave }: { onDone: (at: string) => void;
           className="input"
           required
           max={now}
-          value={local}
-          aria-invalid={isAhead}
+          value={local ?? ''}
+          aria-invalid={wrong !== null}
           onChange={(e) => setLocal(e.target.value)}
         />
-        {isAhead && <span className="text-act">This is still to come.</span>}
+        {wrong !== null && <span className="text-act">{wrong}</span>}
       </label>
-      <Button type="submit" disabled={at === null || isAhead}>
+      <Button type="submit" disabled={wrong !== null}>
         Done then
       </Button>
       <Button look="quiet" onClick={onLeave}>

@@ -1,5 +1,6 @@
 import type { Forecast, StorageOverview } from '@bright-keeper/contract';
 import { air, MS_PER_HOUR } from '@bright-keeper/core';
+import { chosenOf } from '../../ui/choices';
 import { entryOf, type Entry } from './numberEntry';
 
 export const FIELDS = {
@@ -18,9 +19,6 @@ export const HOODS = { none: ['No hood', 0], short: ['A short hood', 0.7], long:
 export type Sky = keyof typeof SKIES;
 export type Wind = keyof typeof WINDS;
 export type Hood = keyof typeof HOODS;
-
-const chosen = <T extends string>(ways: Record<T, unknown>, asked: string | null, usual: T): T =>
-  asked !== null && Object.hasOwn(ways, asked) ? (asked as T) : usual;
 
 /** The air outdoors, from the station. */
 export function measuredIn(overview: StorageOverview | undefined): Partial<Record<FieldId, number>> {
@@ -47,9 +45,9 @@ const skyOf = ({ sky, wind, hood }: Pick<DewView, 'sky' | 'wind' | 'hood'>) => (
 export function dewFrom(params: URLSearchParams, measured: Partial<Record<FieldId, number>>): DewView {
   const entries = Object.fromEntries(FIELD_IDS.map((f) => [f, entryOf(params.get(f), measured[f], FIELDS[f])])) as Record<FieldId, Entry>;
   const ways = {
-    sky: chosen<Sky>(SKIES, params.get('sky'), 'clear'),
-    wind: chosen<Wind>(WINDS, params.get('wind'), 'calm'),
-    hood: chosen<Hood>(HOODS, params.get('hood'), 'none'),
+    sky: chosenOf<Sky>(SKIES, params.get('sky'), 'clear'),
+    wind: chosenOf<Wind>(WINDS, params.get('wind'), 'calm'),
+    hood: chosenOf<Hood>(HOODS, params.get('hood'), 'none'),
   };
   const [airC, humidityPct, frontMm, cellWh] = FIELD_IDS.map((f) => entries[f].value);
   if (airC == null || humidityPct == null || frontMm == null || cellWh == null) return { entries, ...ways, result: null };

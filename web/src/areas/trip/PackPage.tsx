@@ -49,7 +49,7 @@ function Asked({ view, set }: { view: KitView; set: (key: string, value: string 
           type="number"
           inputMode="numeric"
           min="1"
-          max="60"
+          max={trip.MOST_DAYS}
           className="input w-24"
           value={view.days}
           onChange={(e) => set('days', e.target.value)}

@@ -21,8 +21,6 @@ export const LIMITS = {
 export type LimitId = keyof typeof LIMITS;
 export const LIMIT_IDS = Object.keys(LIMITS) as LimitId[];
 
-const MOST_DAYS = 60;
-
 export type KitView = trip.OutingToCome & { limits: trip.KitLimits };
 
 const known = <T extends string>(all: readonly T[], asked: string | null): T[] =>
@@ -40,7 +38,7 @@ export function kitViewFrom(params: URLSearchParams): KitView {
   }
   return {
     grounds: grounds.length > 0 ? grounds : ['town'],
-    days: days >= 1 ? Math.min(days, MOST_DAYS) : 1,
+    days: days >= 1 ? Math.min(days, trip.MOST_DAYS) : 1,
     weather: known(trip.WEATHERS, params.get('weather')),
     travel: known(trip.TRAVELS, params.get('travel'))[0] ?? 'own-way',
     limits,
