@@ -2,28 +2,23 @@ import { routes, type ShelfItem } from '@bright-keeper/contract';
 import { care, gear, type schedule } from '@bright-keeper/core';
 import { dutyWords } from '@bright-keeper/words';
 import { Download, Plus, Printer, Puzzle, Upload } from 'lucide-react';
-import { Fragment, lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Fragment, lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, VerdictChip } from '../../ui/parts';
-import { SearchField } from '../../ui/SearchField';
 import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
 import { Face } from './Face';
 import { GONE_WORDS } from './fileWords';
 import { NOTHING_CHOSEN, tapped, withAll, type Chosen } from './choosing';
-import { useShelf, useVocabulary, type ShelfFilters } from './queries';
-import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
+import { useShelf } from './queries';
+import { FILTER_KEYS, Filters, filtersFrom, type SetFilter } from './ShelfFilters';
 import { useChoices, withChoice } from '../../ui/choices';
 
 // Most who come look for one thing: what is done to many comes when it is asked for.
 const ManyBar = lazy(async () => ({ default: (await import('./ManyBar')).ManyBar }));
 /** As high as the bar, so that the shelf does not jump when it comes. */
 const BAR_SPACE = <div className="mb-4 h-33" />;
-
-const FILTER_KEYS = ['search', 'tag', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
-const filtersFrom = (params: URLSearchParams): ShelfFilters =>
-  Object.fromEntries(FILTER_KEYS.flatMap((key) => (params.get(key) ? [[key, params.get(key)]] : [])));
 
 const URGENCY_CLASS: Record<schedule.Urgency, string> = {
   overdue: 'text-act font-semibold',
@@ -162,77 +157,6 @@ const ShelfCard = memo(({ item, index, measure, choosing }: ShelfCardProps) => (
     </Link>
   </li>
 ));
-
-type SetFilter = (key: (typeof FILTER_KEYS)[number], value: string) => void;
-
-const SELECTS = [
-  { key: 'kind', label: 'Kind', all: 'All kinds', options: KIND_OPTIONS },
-  { key: 'needs', label: 'Last verdict', all: 'Any verdict', options: NEED_WORDS },
-  { key: 'due', label: 'Due', all: 'Any due day', options: DUE_FILTERS_WORDS },
-  { key: 'status', label: 'Status', all: 'Any status', options: { 'in-use': 'In use', quarantined: 'Quarantine' } },
-  { key: 'archived', label: 'Archive', all: 'On the shelf', options: { true: 'Archived' } },
-  { key: 'sort', label: 'Sort', all: 'Sort: name', options: SORT_WORDS },
-] as const;
-
-/** The tags there are; one that is asked for and gone is still named. */
-function tagSelect(tags: readonly { tag: string; things: number }[], asked: string | undefined) {
-  const all = asked && !tags.some(({ tag }) => tag === asked) ? [...tags, { tag: asked, things: 0 }] : tags;
-  const options: Record<string, string> = Object.fromEntries(all.map(({ tag, things }) => [tag, `${tag} (${things})`]));
-  return { key: 'tag', label: 'Tag', all: 'Any tag', options } as const;
-}
-
-/** Typing in the search waits for a pause before it asks. */
-const SEARCH_PAUSE_MS = 200;
-
-function Filters({ filters, set, children }: { filters: ShelfFilters; set: SetFilter; children: ReactNode }) {
-  const asked = filters.search ?? '';
-  const [typed, setTyped] = useState({ over: asked, text: asked });
-  // Whatever else changes the search since is newer than what was typed before it.
-  const search = typed.over === asked ? typed.text : asked;
-  const [open, setOpen] = useState(false);
-  const tags = useVocabulary().data?.tags ?? [];
-  const selects = [...(tags.length > 0 || filters.tag ? [tagSelect(tags, filters.tag)] : []), ...SELECTS];
-  const chosen = selects.filter(({ key }) => filters[key] !== undefined).length;
-  useEffect(() => {
-    if (search === asked) return;
-    const timer = setTimeout(() => set('search', search), SEARCH_PAUSE_MS);
-    return () => clearTimeout(timer);
-  }, [search, asked, set]);
-  return (
-    <div className="mb-4 grid grid-cols-2 gap-2 md:flex md:flex-wrap">
-      <SearchField
-        className="col-span-2 md:w-72"
-        label="Search the shelf"
-        placeholder="Name, number, tag, place…"
-        value={search}
-        onChange={(text) => setTyped({ over: asked, text })}
-      />
-      {/* On a phone the choices wait behind one button, so that the shelf itself is seen. */}
-      <Button className="col-span-2 md:hidden" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Filter and sort{chosen > 0 && ` (${chosen})`}
-      </Button>
-      <div className={open ? 'contents' : 'hidden md:contents'}>
-        {selects.map(({ key, label, all, options }) => (
-          <select
-            key={key}
-            aria-label={label}
-            className="input md:w-auto md:max-w-44"
-            value={String(filters[key] ?? '')}
-            onChange={(e) => set(key, e.target.value)}
-          >
-            <option value="">{all}</option>
-            {Object.entries(options).map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
-          </select>
-        ))}
-      </div>
-      {children}
-    </div>
-  );
-}
 
 export function ShelfPage() {
   const [params, setParams] = useChoices();
