@@ -30,10 +30,12 @@ export {
   notComparableWords,
   sittingWords,
   whereWords,
+  pixelWords,
   sensorAdvice,
   sensorViewWords,
   sensorWords,
   unfitWords,
+  unsureWords,
   zoneWords,
 } from './sensor/sensor.js';
 export { alertWords, type AlertWords } from './storage/alerts.js';

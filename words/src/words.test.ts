@@ -11,7 +11,9 @@ import {
   notComparableWords,
   sittingWords,
   sensorWords,
+  pixelWords,
   unfitWords,
+  unsureWords,
   barWords,
   becauseWords,
   beforeOpening,
@@ -326,12 +328,18 @@ describe('what pictures tell', () => {
     [spot({}), spot({ survived: ['blow'] })],
     [spot({ survived: ['blow'] })],
     [spot({ survived: ['swab', 'swab'] })],
+    [spot({ confidence: 0.7 })],
   ];
   it('is a sentence for every judgement, and no other number than its own stands in it', () => {
     const told = cases.flatMap((spots) =>
       (['self', 'service'] as const).map((wet) => sensor.judgeSensor(spots, { measuredAt: 16, workingAt: 11, wet }).because),
     );
-    expect(new Set(told.map((b) => b.because)).size).toBe(6);
+    expect(new Set(told.map((b) => b.because)).size).toBe(7);
+    for (const unfit of sensor.UNFIT) reads(sensorWords({ because: 'unfit', unfit: [unfit] }), unfit);
+    for (const n of [1, 3]) {
+      reads(unsureWords(n), 'unsure');
+      reads(pixelWords(n), 'pixels');
+    }
     for (const because of told) reads(sensorWords(because), because.because);
     expect(sensorWords(sensor.judgeSensor(cases[4]!, { measuredAt: 16, workingAt: 11, wet: 'self' }).because)).toMatch(
       /^2 specks show at f\/11, and air has not been tried on 1 of them yet/,

@@ -40,9 +40,9 @@ export type SensorFrame = SensorFrameInput & {
 };
 /** What the story of a sensor needs of one of its frames. */
 export const frameFacts = (
-  { fNumber, workingAt, width, height, spots, tries, lens }: Omit<SensorFrameInput, 'itemId' | 'takenAt'>,
+  { fNumber, workingAt, width, height, spots, tries, lens, unfit }: Omit<SensorFrameInput, 'itemId' | 'takenAt'>,
   { id, at, exposures }: { id: string; at: string; exposures: number },
-): sensor.FrameFacts => ({ id, at, exposures, fNumber, workingAt, width, height, spots, tries, lens });
+): sensor.FrameFacts => ({ id, at, exposures, fNumber, workingAt, width, height, spots, tries, lens, unfit });
 
 /** A place of a body that is no dust. */
 export type Dismissed = { id: string; x: number; y: number; at: string };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 import { sequence } from './dust/testing/render.js';
 import { growthOf, nextCleanIn } from './growth.js';
 import { isMark, judgeSensor, retouch, type TriedSpot } from './judge.js';
@@ -213,7 +213,7 @@ describe('the story of a sensor', () => {
     expect(next!.earlyDays).toBeLessThan(next!.lateDays);
   });
   it('of one frame, or none, tells no speed', () => {
-    expect(storyOf([], [], 'self')).toEqual({ chapters: [], growth: null, next: null });
+    expect(storyOf([], [], 'self')).toEqual({ chapters: [], pixels: [], growth: null, next: null });
     expect(storyOf([frame(1, nine)], [], 'self')).toMatchObject({ growth: null, next: null });
   });
 });

@@ -13,9 +13,10 @@ export {
 } from './exposure.js';
 export { formats, type SensorFormat } from './formats.js';
 export { bestStrokes, drawnAlong, strokesWith, SWAB_WIDTHS_MM, type SwabAxis, swabFor, type SwabStrokes } from './swabs.js';
-export { detectDust, type DetectOptions, type Detection, type Spot, SPOT_KINDS, type SpotKind } from './dust/detect.js';
+export { detectDust, type DetectOptions, type Detection } from './dust/detect.js';
+export { type Spot, SPOT_KINDS, type SpotKind } from './dust/spot.js';
 export { joinStrips, type Strip, stripsOf } from './dust/strips.js';
-export { type Fitness, FIT_F_NUMBER, UNFIT, type Unfit, unfitFor } from './dust/fitness.js';
+export { type Fitness, FIT_F_NUMBER, type Shape, UNFIT, type Unfit, unfitFor } from './dust/fitness.js';
 export { encodedOf, type Frame, lightOf, type Transfer } from './dust/frame.js';
 export {
   F_NUMBERS,
@@ -48,12 +49,14 @@ export { GLARE_AGAINST, type GlareAgainst, type GlareComparison, glareStory, typ
 export { daysApart, type Growth, growthOf, type NextClean, nextCleanIn, type SpeckCount, WORTH_A_CLEAN } from './growth.js';
 export {
   isMark,
+  isSure,
   judgeSensor,
   type Retouch,
   retouch,
   SECONDS_A_SPOT,
   SENSOR_ADVICE,
   SENSOR_TRIES,
+  SURE_FROM,
   type SensorAdvice,
   type SensorBecause,
   type SensorJudgement,
@@ -63,6 +66,7 @@ export {
   type Wetting,
   type YearOfPictures,
 } from './judge.js';
+export { darkPixels, type FrameOfPixels } from './pixels.js';
 export { redrawn } from './redraw.js';
 export { type FrameMatch, matchFrames, type Placement, type SpotPair } from './match.js';
 export { type Point, SENSOR_VIEWS, SENSOR_ZONES, sensorPosition, type SensorView, type SensorZone, zoneOf } from './position.js';

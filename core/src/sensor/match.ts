@@ -1,4 +1,4 @@
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 
 /** A turn, a change of size and a shift, in widths of the frame. */
 export type Placement = { scale: number; turnRad: number; dx: number; dy: number };

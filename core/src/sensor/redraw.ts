@@ -1,5 +1,5 @@
 import { encodedOf, lightOf, type Frame } from './dust/frame.js';
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 import { shareTaken } from './shadow.js';
 import { coneAndSpeck } from './visibility.js';
 

@@ -1,7 +1,9 @@
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
+import type { Unfit } from './dust/fitness.js';
 import { growthOf, nextCleanIn, daysApart, type Growth, type NextClean, type SpeckCount } from './growth.js';
-import { judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot, type Wetting } from './judge.js';
-import { matchFrames } from './match.js';
+import { isSure, judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot, type Wetting } from './judge.js';
+import { matchFrames, type SpotPair } from './match.js';
+import { darkPixels } from './pixels.js';
 import type { Point } from './position.js';
 import { visibilityAt } from './visibility.js';
 import { isElsewhere, type Whereabouts, whereaboutsOf } from './whereabouts.js';
@@ -23,6 +25,8 @@ export type FrameFacts = {
   exposures: number;
   /** As the file says it; null where it does not. */
   lens?: string | null;
+  /** What is wrong with it. */
+  unfit?: readonly Unfit[];
 };
 
 export const SPOT_FATES = ['first', 'stayed', 'moved', 'fresh'] as const;
@@ -51,6 +55,8 @@ export type FrameChapter = {
 export type SensorStory = {
   /** One for each frame, oldest first. */
   chapters: FrameChapter[];
+  /** Places that are dark at every aperture: pixels, and left out of every frame. */
+  pixels: Point[];
   growth: Growth | null;
   next: NextClean | null;
 };
@@ -58,9 +64,14 @@ export type SensorStory = {
 /** What was said to be no dust lies still: a place this near to it, in widths of the frame, is the same. */
 const SAME_PLACE = 0.004;
 
+/** A pixel that is dark lies where it lay, pixels. */
+const PIXEL_PX = 2;
+
 /** Is this one of the places of a body that were dismissed, a broken pixel say? */
 export const isDismissed = ({ x, y }: Point, dismissed: readonly Point[], aspect = 2 / 3): boolean =>
   dismissed.some((d) => Math.hypot(d.x - x, (d.y - y) * aspect) < SAME_PLACE);
+
+const isEitherSure = ({ before, after }: SpotPair): boolean => isSure(before) || isSure(after);
 
 /**
  * The story of a sensor over its frames: which specks stayed through what was tried, which went, which came; what the
@@ -70,7 +81,13 @@ export const isDismissed = ({ x, y }: Point, dismissed: readonly Point[], aspect
  */
 export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point[], wet: Wetting): SensorStory {
   const chapters: FrameChapter[] = [];
-  const seen = frames.map((f) => ({ ...f, spots: f.spots.filter((s) => !isDismissed(s, dismissed, f.height / f.width)) }));
+  const pixels = darkPixels(frames);
+  const isPixel = (s: Spot, { width, height }: FrameFacts): boolean =>
+    s.kind === 'dust' && pixels.some((p) => Math.hypot((p.x - s.x) * width, (p.y - s.y) * height) < PIXEL_PX);
+  const seen = frames.map((f) => ({
+    ...f,
+    spots: f.spots.filter((s) => !isDismissed(s, dismissed, f.height / f.width) && !isPixel(s, f)),
+  }));
   const where = whereaboutsOf(seen);
   const counts: SpeckCount[] = [];
   let numbers = 0;
@@ -92,18 +109,24 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
       ...(known.get(s) ?? { number: (numbers += 1), fate: i === 0 ? 'first' : 'fresh', survived: [] }),
     }));
     const own = told.filter((s) => !isElsewhere(s));
-    const judgement = judgeSensor(own, { measuredAt: frame.fNumber, workingAt: frame.workingAt, wet });
+    const judgement = judgeSensor(own, {
+      measuredAt: frame.fNumber,
+      workingAt: frame.workingAt,
+      wet,
+      ...(frame.unfit && { unfit: frame.unfit }),
+    });
     chapters.push({
       id: frame.id,
       spots: told,
-      gone: match.gone as ToldSpot[],
-      stayed: match.stayed.length,
-      moved: match.moved.length,
-      fresh: i === 0 ? 0 : match.fresh.length,
+      // What was never sure cannot be said to be gone, nor what is not to have come.
+      gone: (match.gone as ToldSpot[]).filter(isSure),
+      stayed: match.stayed.filter(isEitherSure).length,
+      moved: match.moved.filter(isEitherSure).length,
+      fresh: i === 0 ? 0 : match.fresh.filter(isSure).length,
       judgement,
     });
     const freshShowing = own.filter(
-      (s) => s.fate === 'fresh' && visibilityAt(s, { measuredAt: frame.fNumber, workingAt: frame.workingAt }).visible,
+      (s) => s.fate === 'fresh' && isSure(s) && visibilityAt(s, { measuredAt: frame.fNumber, workingAt: frame.workingAt }).visible,
     );
     counts.push({ at: frame.at, shows: judgement.shows, fresh: i === 0 ? null : freshShowing.length, exposures: frame.exposures });
   }
@@ -111,5 +134,5 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
   const [first, last] = [counts[0], counts.at(-1)];
   const days = first && last ? daysApart(first.at, last.at) : 0;
   const outings = counts.reduce((sum, c, i) => (i === 0 ? sum : sum + c.exposures), 0);
-  return { chapters, growth, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
+  return { chapters, pixels, growth, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
 }

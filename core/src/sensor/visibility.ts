@@ -1,4 +1,4 @@
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 import { shadowOf } from './shadow.js';
 
 /** A shadow that takes less light than this is not seen in a picture (our choice; one can be more particular). */

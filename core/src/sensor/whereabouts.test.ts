@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 import { sequence } from './dust/testing/render.js';
 import { storyOf } from './story.js';
 import { whereaboutsOf, type FrameOfSitting } from './whereabouts.js';

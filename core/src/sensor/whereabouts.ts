@@ -1,4 +1,4 @@
-import type { Spot } from './dust/detect.js';
+import type { Spot } from './dust/spot.js';
 import { daysApart } from './growth.js';
 import { type FrameMatch, matchFrames } from './match.js';
 import { visibilityAt } from './visibility.js';

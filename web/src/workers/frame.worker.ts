@@ -27,16 +27,21 @@ function toldOf(error: unknown): Told<never> {
   throw error;
 }
 
+/** What the file does not say, and whoever keeps the camera does. */
+export type ToldOfFrame = { fNumber: number | null; sensorWidthMm: number | null };
+
 /** Reads pictures off the page's own thread: while one of a hundred megapixels is worked on the page goes on. */
 const api = {
-  readFrame: async (file: File, onProgress: (done: number) => void): Promise<Told<FrameReading>> => {
+  readFrame: async (file: File, told: ToldOfFrame, onProgress: (done: number) => void): Promise<Told<FrameReading>> => {
     try {
       const buffer = await file.arrayBuffer();
       const taken = takenOf(buffer);
+      const fNumber = told.fNumber ?? taken.fNumber;
       const frame = await decodePicture(file, buffer);
       onProgress(0.25);
       const detection = await searchFrame(frame, {
-        ...(taken.fNumber ? { fNumber: taken.fNumber } : {}),
+        ...(fNumber && { fNumber }),
+        ...(told.sensorWidthMm && { sensorWidthMm: told.sensorWidthMm }),
         onProgress: (done) => onProgress(0.25 + 0.7 * done),
       });
       return { read: { taken, width: frame.width, height: frame.height, detection, preview: await pictureOf(frame) } };

@@ -78,6 +78,8 @@ function sensorDutyWords({ advice, shows }: Extract<schedule.DutyFacts, { says: 
       return `${now}, and air did not move them.`;
     case 'hand-over':
       return `${now}, and what there is at the bench does not help: a workshop.`;
+    case 'look-again':
+      return 'The last frame could not tell whether there is dust: another one is needed before anything touches the sensor.';
     case 'leave':
       return `${now}; as they have been coming, about now enough will for a clean to be worth it. Take a frame first.`;
     default:

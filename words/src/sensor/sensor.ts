@@ -4,6 +4,7 @@ import { fStop } from './fStop.js';
 
 const ADVICE: Record<sensor.SensorAdvice, string> = {
   leave: 'Leave it',
+  'look-again': 'Look again',
   blow: 'Blow it',
   swab: 'Swab it',
   'hand-over': 'Hand it over',
@@ -16,7 +17,11 @@ const shows = (n: number): string => (n === 1 ? 'shows' : 'show');
 export function sensorWords(because: sensor.SensorBecause): string {
   switch (because.because) {
     case 'nothing-there':
-      return 'No specks were found on the sensor.';
+      return 'No specks were found on the sensor. Where the camera maps its own dust away, its pictures show less than lies there: switch that off for a test frame.';
+    case 'unfit':
+      return `This frame cannot tell. ${because.unfit.map((u) => `${UNFIT[u].what} ${UNFIT[u].instead}`).join(' ')}`;
+    case 'unsure':
+      return `${count(because.unsure, 'place', 'places')} that would show at ${fStop(because.fNumber)} may be ${because.unsure === 1 ? 'a speck' : 'specks'}, and may be none: too unsure to touch a sensor for. Take two more frames at ${fStop(16)} or smaller, the camera pointed elsewhere for each, in the camera’s largest file: what stays put in them is there.`;
     case 'nothing-shows':
       return `${count(because.specks, 'speck', 'specks')}, none of which ${shows(1)} at ${fStop(because.fNumber)}${
         because.showsFrom ? `; the plainest would from ${fStop(because.showsFrom)} on` : ''
@@ -36,6 +41,14 @@ export function sensorWords(because: sensor.SensorBecause): string {
   }
 }
 
+/** Of what is not sure, beside a verdict that rests on what is. */
+export const unsureWords = (unsure: number): string =>
+  `${capital(count(unsure, 'more place', 'more places'))} may be ${unsure === 1 ? 'a speck' : 'specks'}, and ${unsure === 1 ? 'counts' : 'count'} for nothing here: another frame, the camera pointed elsewhere, tells.`;
+
+/** Of pixels that are dark at every aperture. */
+export const pixelWords = (pixels: number): string =>
+  `${capital(count(pixels, 'place', 'places'))} ${pixels === 1 ? 'is' : 'are'} as dark and as narrow at every aperture: ${pixels === 1 ? 'a pixel' : 'pixels'} of this sensor, no dust. Left out of every frame.`;
+
 const UNFIT: Record<sensor.Unfit, { what: string; instead: string }> = {
   'too-wide-open': { what: 'The aperture is too wide: shadows wash out.', instead: `Close it to ${fStop(16)} or so.` },
   clipped: { what: 'Its highlights are clipped: behind them no speck is seen.', instead: 'Expose a stop less.' },
@@ -46,6 +59,14 @@ const UNFIT: Record<sensor.Unfit, { what: string; instead: string }> = {
   },
   resized: {
     what: 'It has fewer pixels than the camera makes: a program has made it smaller.',
+    instead: 'Take the file as the camera wrote it.',
+  },
+  cropped: {
+    what: 'It is not as wide for its height as the sensor: a part of a frame, or of a panorama.',
+    instead: 'Take the whole frame, as the camera wrote it.',
+  },
+  turned: {
+    what: 'It stands upright in the file: a program has turned it, and where a speck lies on the sensor cannot be told.',
     instead: 'Take the file as the camera wrote it.',
   },
 };

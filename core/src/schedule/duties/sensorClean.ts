@@ -38,6 +38,8 @@ export const sensorCleanDue: Due<'thing'> = {
       return [
         { window: openFor(cleaned.day, PROOF_DAYS), minutes: 5, facts: { says: 'sensor', advice, shows, frameOn, cleanedOn: cleaned.day } },
       ];
+    // What one cannot be sure of asks for another frame, not for a clean.
+    if (advice === 'look-again') return [];
     if (advice !== 'leave') return [{ window: openFor(frameOn, MAY_WAIT_DAYS), facts: { says: 'sensor', advice, shows, frameOn } }];
     if (!next || next.likelyDays > FARTHEST_DAYS) return [];
     const likely = Math.round(next.likelyDays);

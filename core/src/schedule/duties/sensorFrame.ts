@@ -1,7 +1,11 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { localDay } from '../day.js';
 import { surfacesOfSight } from '../settling.js';
 import type { Due, DutyKind } from './duty.js';
-import { recurringLook, recursFor } from './recurring.js';
+import { openFor, recurringLook, recursFor } from './recurring.js';
+
+/** A frame that could not tell is taken again while one remembers how it was taken (our choice). */
+const SOON_DAYS = 14;
 
 const rhythm = {
   triggers: [
@@ -29,6 +33,12 @@ export const sensorFrame: DutyKind = {
 
 export const sensorFrameDue: Due<'thing'> = {
   appliesTo: (thing) => recursFor(thing, sensorFrame, { has: 'sensor-cover' }),
-  dueFrom: (thing, context, code) =>
-    recurringLook(thing, code, rhythm, surfacesOfSight('sensor', thing), context, (d) => d.kind === 'frame'),
+  dueFrom: (thing, context, code) => {
+    const { sensor } = thing;
+    if (sensor?.advice === 'look-again') {
+      const frameOn = localDay(sensor.frameAt, context.facts.timeZone);
+      return [{ window: openFor(frameOn, SOON_DAYS), facts: { says: 'sensor', advice: sensor.advice, shows: sensor.shows, frameOn } }];
+    }
+    return recurringLook(thing, code, rhythm, surfacesOfSight('sensor', thing), context, (d) => d.kind === 'frame');
+  },
 };

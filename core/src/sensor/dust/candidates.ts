@@ -1,7 +1,7 @@
 import type { Light } from './frame.js';
 import { isFlat, type NoiseMap } from './noise.js';
 import type { Level } from './pyramid.js';
-import { robust, selectKth } from './quantile.js';
+import { robust } from './quantile.js';
 
 /** Where something may be: three pixels square of a level that are darker than what lies around, by more than chance makes it. */
 export type Candidate = {
@@ -27,19 +27,14 @@ const EVERY_FINEST = 6;
 const LEAST_SNR = 3.7;
 /** Above so many sigmas noise that is as it should be makes nothing in a frame of fifty million places. */
 const SURE_SNR = 5.2;
-/** Of what stands out, so much may be chance; on the finest level, where there is most of it, less. */
-const BY_CHANCE = 0.2;
-const BY_CHANCE_FINEST = 0.1;
+/** Where more than so many places of a level stand out, */
+const MOST_BY_LEVEL = 400;
+/** and for each so many bright ones, */
+const MOSTLY_CHANCE = 0.4;
+/** more is asked for, up to here. */
+const MOST_CUT = 9;
 /** Up to this level the grain and the squares of a JPEG may look like specks. */
 const GRAINY = 2;
-/** The brighter part of the surroundings begins above this share of them, and where little is left against it, it is a halo. */
-const BRIGHTER_PART = 0.6;
-const HALO = 0.25;
-/**
- * On the frame itself only those places are looked at where four pixels a side are this much as dark as three must be: the
- * narrowest shadow there is takes more than half as much of the light from four as from three.
- */
-const OF_FOUR = 0.5;
 /** In flat tiles a candidate is more than one step of grey. */
 const STEPS_IN_FLAT = 1.15;
 /** Nothing so faint is ever seen in a picture. */
@@ -90,7 +85,7 @@ function surroundings({ width, height, data }: Level): Uint16Array {
 }
 
 /** What stands out on one level: dark, and bright to tell chance by. */
-type StandOut = { dark: Candidate[]; bright: Candidate[] };
+export type StandOut = { dark: Candidate[]; bright: Candidate[] };
 
 /** How far a place of a tile must stand out, and below and above which part of the light around, in so many parts, it does. */
 type Tile = { median: number; spread: number; least: number; darker: number; brighter: number };
@@ -115,12 +110,10 @@ class Probe {
   }
 
   run(): StandOut {
-    const { height, level } = this.level;
+    const { height } = this.level;
     for (let top = 0; top < height; top += TILE) {
       this.measureBand(top);
-      if (level === 0)
-        for (let y = top >> 1, end = Math.min(this.coarser.height - 1, (top + TILE) >> 1); y < end; y += 1) this.rowByFours(y);
-      else for (let y = Math.max(1, top), end = Math.min(height - 1, top + TILE); y < end; y += 1) this.row(y);
+      for (let y = Math.max(1, top), end = Math.min(height - 1, top + TILE); y < end; y += 1) this.row(y);
     }
     return this.found;
   }
@@ -165,8 +158,8 @@ class Probe {
         median,
         spread: Math.max(sigma, least / SURE_SNR / 2),
         least,
-        darker: Math.round((1 - median - least * (level === 0 ? OF_FOUR : 1)) * PARTS),
-        brighter: Math.round(Math.min(BRIGHTEST, 1 - median + least * (level === 0 ? OF_FOUR : 1)) * PARTS),
+        darker: Math.round((1 - median - least) * PARTS),
+        brighter: Math.round(Math.min(BRIGHTEST, 1 - median + least) * PARTS),
       };
     }
   }
@@ -202,24 +195,6 @@ class Probe {
     }
     // Where the level is one pixel wider than twice the coarser one, the last place has none of its own.
     if (x < width - 1) this.look(x, y);
-  }
-
-  /** The same for the frame itself, where nearly all pixels are: by squares of two on the halved one, and where one of them says so. */
-  private rowByFours(y: number): void {
-    const { width, data } = this.coarser;
-    const { around } = this;
-    let i = y * width;
-    let s0 = (data[i]! + data[i + width]!) | 0;
-    for (let column = 0, x = 0; column < this.tiles.length; column += 1) {
-      const { darker, brighter } = this.tiles[column]!;
-      for (const right = Math.min(width - 1, ((column + 1) * TILE) >> 1); x < right; x += 1, i += 1) {
-        const s1 = (data[i + 1]! + data[i + 1 + width]!) | 0;
-        const mean = (s0 + s1) >> 2;
-        if (mean <= Math.imul(around[i]!, darker) >> SHIFT || mean >= Math.imul(around[i]!, brighter) >> SHIFT)
-          for (let py = 2 * y + 1; py <= 2 * y + 2; py += 1) for (let px = 2 * x + 1; px <= 2 * x + 2; px += 1) this.look(px, py);
-        s0 = s1;
-      }
-    }
   }
 
   private look(x: number, y: number): void {
@@ -258,47 +233,17 @@ function atLeast(sorted: readonly number[], least: number): number {
   return sorted.length - low;
 }
 
-const ringValues = new Float32Array((2 * PROBE.outer + 1) ** 2);
-
 /**
- * Is a bright place bright only because something dark lies around it? Then it is hardly brighter than the brighter part
- * of its surroundings.
+ * Dust only darkens: what stands out bright is chance, and chance makes as much that is dark. Where there is far more of
+ * it than of anything else, only what stands out by more is looked at, whatever the noise is like.
  */
-function isHalo({ width, height, data }: Level, { x, y, depth }: Candidate): boolean {
-  const { gap, outer } = PROBE;
-  let [n, sum, m] = [0, 0, 0];
-  for (let py = Math.max(0, y - outer); py <= Math.min(height - 1, y + outer); py += 1) {
-    for (let px = Math.max(0, x - outer); px <= Math.min(width - 1, x + outer); px += 1) {
-      const far = Math.max(Math.abs(px - x), Math.abs(py - y));
-      const v = data[py * width + px]!;
-      if (far > gap - 1) ringValues[n++] = v;
-      else if (far <= 1) {
-        sum += v;
-        m += 1;
-      }
-    }
-  }
-  const bright = selectKth(ringValues, n, Math.floor(n * BRIGHTER_PART));
-  return sum / m / bright - 1 < HALO * depth;
-}
-
-/**
- * Dust only darkens: what stands out bright is chance, and chance makes as much that is dark. So the bright ones tell how
- * far a dark one must stand out, whatever the noise is like.
- */
-function beyondChance(level: Level, { dark, bright }: StandOut): Candidate[] {
-  const ups = bright
-    .filter((c) => !isHalo(level, c))
-    .map((c) => c.snr)
-    .sort((a, b) => a - b);
+function beyondChance({ dark, bright }: StandOut): StandOut {
+  const ups = bright.map((c) => c.snr).sort((a, b) => a - b);
   const downs = dark.map((c) => c.snr).sort((a, b) => a - b);
-  const share = (cut: number, more: number): number => (atLeast(ups, cut) + more) / Math.max(1, atLeast(downs, cut));
-  const allowed = level.level === 0 ? BY_CHANCE_FINEST : BY_CHANCE;
   let cut = LEAST_SNR;
-  while (cut < SURE_SNR && share(cut, 1) > allowed) cut += 0.1;
-  // Coarser, there is no grain: what is bright there lies between shadows.
-  while (level.level <= GRAINY && share(cut, 0) > allowed && atLeast(ups, cut) > 0) cut *= 1.05;
-  return dark.filter((c) => c.snr >= cut);
+  while (cut < MOST_CUT && atLeast(downs, cut) > MOST_BY_LEVEL && atLeast(ups, cut) > MOSTLY_CHANCE * atLeast(downs, cut)) cut += 0.1;
+  const isBeyond = ({ snr }: Candidate) => snr >= cut;
+  return { dark: dark.filter(isBeyond), bright: bright.filter(isBeyond) };
 }
 
 /**
@@ -306,10 +251,12 @@ function beyondChance(level: Level, { dark, bright }: StandOut): Candidate[] {
  *
  * @param levels with one more than is searched, for the surroundings. @param onLevel told after each.
  */
-export function candidatesIn(levels: readonly Level[], light: Light, noise: NoiseMap, onLevel: (done: number) => void): Candidate[] {
-  const found: Candidate[] = [];
+export function candidatesIn(levels: readonly Level[], light: Light, noise: NoiseMap, onLevel: (done: number) => void): StandOut {
+  const found: StandOut = { dark: [], bright: [] };
   for (let i = 0; i + 1 < levels.length; i += 1) {
-    found.push(...beyondChance(levels[i]!, new Probe(levels[i]!, levels[i + 1]!, light, noise).run()));
+    const { dark, bright } = beyondChance(new Probe(levels[i]!, levels[i + 1]!, light, noise).run());
+    found.dark.push(...dark);
+    found.bright.push(...bright);
     onLevel((i + 1) / (levels.length - 1));
   }
   return found;

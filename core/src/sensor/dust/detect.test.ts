@@ -190,11 +190,16 @@ describe('what makes a frame unfit', () => {
     }));
     expect(unfit({ hairs: twigs })).toEqual(['textured']);
   });
-  it('fewer pixels than the camera makes', () => {
+  it('what a program has done to it: fewer pixels, a part of it, turned', () => {
     const { fitness } = detectDust(frame({}));
-    expect(unfitFor(fitness, { frame: 540_000, camera: 24_000_000 })).toEqual(['resized']);
-    expect(unfitFor(fitness, { frame: 540_000, camera: 550_000 })).toEqual([]);
-    expect(unfitFor(fitness, { frame: 540_000, camera: null })).toEqual([]);
+    const made = (shape: object) => unfitFor(fitness, { width: 900, height: 600, cameraPixels: null, cameraAspect: null, ...shape });
+    expect(made({ cameraPixels: 24_000_000 })).toEqual(['resized']);
+    expect(made({ cameraPixels: 550_000, cameraAspect: 36 / 24 })).toEqual([]);
+    expect(made({})).toEqual([]);
+    expect(made({ height: 500, cameraPixels: 540_000, cameraAspect: 1.5 })).toEqual(['cropped']);
+    expect(made({ width: 600, height: 900, cameraPixels: 540_000, cameraAspect: 1.5 })).toEqual(['turned']);
+    // A few rows less than its format says is how cameras are.
+    expect(made({ width: 914, cameraAspect: 23.6 / 15.7 })).toEqual([]);
   });
 });
 
@@ -243,7 +248,7 @@ describe('any frame at all', () => {
     expect(detectDust(render(scene)).spots[0]).not.toHaveProperty('sizeMm');
   });
   it('in 16 bits or in linear light is read as what it is', () => {
-    const scene: Scene = { width: 600, height: 400, specks: [{ x: 300, y: 200, c: 20, d: 8 }] };
+    const scene: Scene = { width: 600, height: 400, specks: [{ x: 300, y: 200, c: 16, d: 6 }] };
     const eight = render(scene);
     const sixteen = Uint16Array.from(eight.data, (v) => v * 257);
     const [a] = detectDust(eight).spots;
@@ -255,6 +260,6 @@ describe('any frame at all', () => {
     const [c] = detectDust({ ...eight, data: linear }, { transfer: 'linear' }).spots;
     expect(c!.depth).toBeCloseTo(depthOf(scene.specks![0]!), 1);
     expect(c!.depth).toBeCloseTo(a!.depth, 2);
-    expect(c!.fwhmPx / shadowOf(20, 8).fwhm).toBeCloseTo(1, 1);
+    expect(c!.fwhmPx / shadowOf(16, 6).fwhm).toBeCloseTo(1, 1);
   });
 });

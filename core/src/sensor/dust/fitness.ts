@@ -1,7 +1,7 @@
 import { FULL, type Light } from './frame.js';
 
 /** What makes a frame unfit to look for specks in. */
-export const UNFIT = ['too-wide-open', 'clipped', 'dark', 'textured', 'resized'] as const;
+export const UNFIT = ['too-wide-open', 'clipped', 'dark', 'textured', 'resized', 'cropped', 'turned'] as const;
 export type Unfit = (typeof UNFIT)[number];
 
 /** How fit a frame is: the figures, and whether it is textured. */
@@ -64,19 +64,38 @@ export function fitnessOf(light: Light, { fNumber }: { fNumber?: number }): Fitn
   };
 }
 
+/** What a program may have done to a frame: what it has, and what the camera makes where that is known. */
+export type Shape = {
+  width: number;
+  height: number;
+  /** Pixels the camera's files have; null where nobody told. */
+  cameraPixels: number | null;
+  /** Width of the sensor over its height; null where nobody told. */
+  cameraAspect: number | null;
+};
+
+/** Formats are nominal, and cameras leave off a few rows. */
+const SAME_ASPECT = 0.04;
+const SAME_SIZE = 0.1;
+
 /**
  * What is wrong with a frame, gravest first; nothing where it is fit.
  *
- * @param pixels what the frame has, and what the camera makes, where that is known: a program may have made it smaller.
+ * @param shape left out where only what is in the frame is asked.
  */
-export function unfitFor(fitness: Fitness, pixels: { frame: number; camera: number | null } | null = null): Unfit[] {
+export function unfitFor(fitness: Fitness, shape: Shape | null = null): Unfit[] {
   const { clippedShare, light, textured, tooWideOpen } = fitness;
-  const resized = pixels?.camera != null && Math.abs(pixels.frame / pixels.camera - 1) > 0.1;
+  const isTurned = shape !== null && shape.height > shape.width;
+  const aspect = shape && (isTurned ? shape.height / shape.width : shape.width / shape.height);
+  const isCropped = aspect !== null && shape?.cameraAspect != null && Math.abs(aspect / shape.cameraAspect - 1) > SAME_ASPECT;
+  const isResized = shape?.cameraPixels != null && Math.abs((shape.width * shape.height) / shape.cameraPixels - 1) > SAME_SIZE;
   const found: [Unfit, boolean][] = [
     ['clipped', clippedShare > MOST_CLIPPED],
     ['dark', light < DARKEST],
     ['textured', textured],
-    ['resized', resized],
+    ['turned', isTurned],
+    ['cropped', isCropped],
+    ['resized', isResized && !isCropped],
     ['too-wide-open', tooWideOpen],
   ];
   return found.filter(([, is]) => is).map(([unfit]) => unfit);

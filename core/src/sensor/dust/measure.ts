@@ -11,8 +11,10 @@ export type Measured = {
   template: Template;
   /** How often its depth is what could be wrong with it. */
   snr: number;
-  /** The share of what is there that the shadow explains, 0 to 1. */
+  /** The share of what is there, ring by ring, that the shadow explains, 0 to 1. */
   fit: number;
+  /** The same pixel by pixel: what is not round, or has noise in it, leaves more unexplained. */
+  explained: number;
   /** The light around it. */
   plane: Plane;
 };
@@ -27,6 +29,9 @@ const COMFORTABLE = 11;
 /** How soft a shadow may be at least, and how soft against what its depth says: specks are neither quite round nor quite opaque. */
 const SOFT = 0.35;
 const SOFTER = 2.2;
+
+/** What is looked for: 1 what is dark, -1 what is as bright as a shadow would be dark. */
+export type Sign = 1 | -1;
 
 /** A plane through the light around a place, as it would be without a shadow: v = a + b·dx + c·dy. */
 export type Plane = { a: number; b: number; c: number };
@@ -72,7 +77,14 @@ function planeAround({ width, height, data }: Level, x: number, y: number, from:
 }
 
 /** The middle of what is dark within a reach, by its weight; null where nothing is. */
-function centroid({ width, height, data }: Level, x: number, y: number, reach: number, plane: Plane): { x: number; y: number } | null {
+function centroid(
+  { width, height, data }: Level,
+  x: number,
+  y: number,
+  reach: number,
+  plane: Plane,
+  sign: Sign,
+): { x: number; y: number } | null {
   let [weight, wx, wy] = [0, 0, 0];
   for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, Math.ceil(y + reach)); py += 1) {
     for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, Math.ceil(x + reach)); px += 1) {
@@ -81,7 +93,7 @@ function centroid({ width, height, data }: Level, x: number, y: number, reach: n
       if (r > reach) continue;
       const light = plane.a + plane.b * dx + plane.c * dy;
       // Soft at its rim, so that a pixel more or less does not throw the middle about.
-      const w = (1 - data[py * width + px]! / light) * (1 - (r / reach) ** 2);
+      const w = sign * (1 - data[py * width + px]! / light) * (1 - (r / reach) ** 2);
       weight += w;
       wx += w * dx;
       wy += w * dy;
@@ -97,25 +109,25 @@ function centroid({ width, height, data }: Level, x: number, y: number, reach: n
  *
  * @returns null where there is none once its surroundings are known better.
  */
-export function measure(levels: readonly Level[], { level, x, y }: Pick<Candidate, 'level' | 'x' | 'y'>): Measured | null {
+export function measure(levels: readonly Level[], { level, x, y }: Pick<Candidate, 'level' | 'x' | 'y'>, sign: Sign = 1): Measured | null {
   const widthPx = PROBE.side * 1.2 * 2 ** level;
   const on = levels[Math.min(level, Math.max(0, Math.floor(Math.log2(widthPx / COMFORTABLE)) + 1))]!;
   const scale = 2 ** (level - on.level);
-  return measureOn(on, (x + 0.5) * scale - 0.5, (y + 0.5) * scale - 0.5, widthPx / 2 ** on.level);
+  return measureOn(on, (x + 0.5) * scale - 0.5, (y + 0.5) * scale - 0.5, widthPx / 2 ** on.level, sign);
 }
 
-function measureOn(level: Level, x0: number, y0: number, guess: number): Measured | null {
+function measureOn(level: Level, x0: number, y0: number, guess: number, sign: Sign): Measured | null {
   let [x, y, wide] = [x0, y0, guess];
-  let best: { template: Template; depth: number; offset: number; snr: number; fit: number } | null = null;
+  let best: Best | null = null;
   let plane: Plane | null = null;
   for (let round = 0; round < ROUNDS; round += 1) {
     plane = planeAround(level, x, y, Math.max(wide * 1.05, 2.2), Math.max(wide * REACH, 4.5));
     if (!plane || plane.a <= 0) return null;
-    const moved = centroid(level, x, y, Math.max(wide * 0.8, 1.8), plane);
+    const moved = centroid(level, x, y, Math.max(wide * 0.8, 1.8), plane, sign);
     if (!moved || Math.hypot(moved.x - x0, moved.y - y0) > Math.max(guess, 2)) return best && finish();
     plane = { ...plane, a: plane.a + plane.b * (moved.x - x) + plane.c * (moved.y - y) };
     [x, y] = [moved.x, moved.y];
-    const found = bestTemplate(level, x, y, plane, Math.max(wide * REACH, 4.5));
+    const found = bestTemplate(level, x, y, plane, Math.max(wide * REACH, 4.5), sign);
     if (!found) return null;
     best = found;
     const settled = Math.abs(found.template.wide - wide) < 0.06 * wide;
@@ -125,7 +137,8 @@ function measureOn(level: Level, x0: number, y0: number, guess: number): Measure
   return finish();
 
   function finish(): Measured {
-    return { level, x, y, depth: best!.depth, template: best!.template, snr: best!.snr, fit: best!.fit, plane: plane! };
+    const { template, depth, snr, fit, explained } = best!;
+    return { level, x, y, depth, template, snr, fit, explained, plane: plane! };
   }
 }
 
@@ -134,6 +147,7 @@ const sum = new Float64Array(MOST_BINS);
 const squares = new Float64Array(MOST_BINS);
 const radius = new Float64Array(MOST_BINS);
 
+type Best = Pick<Measured, 'template' | 'depth' | 'snr' | 'fit' | 'explained'> & { offset: number };
 type Fit = { template: Template; depth: number; offset: number; left: number; tt: number };
 
 /** The fit at the width between the best and its two neighbours where, by a parabola, the least would be left over. */
@@ -147,13 +161,7 @@ function between(best: Fit, narrower: Template | undefined, wider: Template | un
 }
 
 /** The template that fits what is dark around a place best, by least squares over its rings, with its depth. */
-function bestTemplate(
-  { width, height, data }: Level,
-  x: number,
-  y: number,
-  plane: Plane,
-  reach: number,
-): { template: Template; depth: number; offset: number; snr: number; fit: number } | null {
+function bestTemplate({ width, height, data }: Level, x: number, y: number, plane: Plane, reach: number, sign: Sign): Best | null {
   const bins = Math.min(MOST_BINS, Math.ceil(reach * BINS_A_PIXEL) + 1);
   count.fill(0, 0, bins);
   sum.fill(0, 0, bins);
@@ -165,7 +173,7 @@ function bestTemplate(
       const r = Math.hypot(dx, dy);
       const bin = Math.floor(r * BINS_A_PIXEL);
       if (bin >= bins) continue;
-      const share = 1 - data[py * width + px]! / (plane.a + plane.b * dx + plane.c * dy);
+      const share = sign * (1 - data[py * width + px]! / (plane.a + plane.b * dx + plane.c * dy));
       count[bin]! += 1;
       sum[bin]! += share;
       squares[bin]! += share * share;
@@ -228,5 +236,6 @@ function bestTemplate(
     offset,
     snr: (depth * Math.sqrt(tt)) / Math.max(sigma, 1e-5),
     fit: Math.max(0, 1 - left / Math.max(total, 1e-12)),
+    explained: (depth * depth * tt) / Math.max(total + spread, 1e-12),
   };
 }

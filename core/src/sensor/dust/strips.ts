@@ -1,5 +1,6 @@
-import { plainestFirst, type Detection, type Spot } from './detect.js';
+import type { Detection } from './detect.js';
 import type { Frame } from './frame.js';
+import { plainestFirst, type Spot } from './spot.js';
 
 /** A part of a frame over its whole width, with more above and below than it answers for. */
 export type Strip = {

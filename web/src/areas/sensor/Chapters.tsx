@@ -5,6 +5,8 @@ import { At } from '../../ui/when';
 
 const TRY_WORDS: Record<sensor.SensorTry, string> = { blow: 'blown', swab: 'swabbed' };
 
+const sureOf = ({ spots }: sensor.FrameChapter): number => spots.filter(sensor.isSure).length;
+
 type Props = { frames: readonly SensorFrame[]; story: sensor.SensorStory; selected: string | null; onSelect: (id: string) => void };
 
 /** The frames of a body over time, the newest first, each with what changed since the one before. */
@@ -29,8 +31,8 @@ export const Chapters = ({ frames, story, selected, onSelect }: Props) => (
               <span className="text-soft">{sensorAdvice(chapter.judgement.advice)}</span>
             </span>
             <span className="block text-sm text-soft">
-              {chapter.spots.length} {chapter.spots.length === 1 ? 'speck' : 'specks'}, {chapter.judgement.shows} at{' '}
-              {fStop(frame.workingAt)}
+              {sureOf(chapter)} {sureOf(chapter) === 1 ? 'speck' : 'specks'}, {chapter.judgement.shows} at {fStop(frame.workingAt)}
+              {chapter.judgement.unsure > 0 && `, ${chapter.judgement.unsure} unsure`}
               {!isFirst && (
                 <>
                   {' · '}

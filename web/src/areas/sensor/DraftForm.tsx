@@ -2,8 +2,10 @@ import { LARGEST_PICTURE_BYTES, type SensorFrame } from '@bright-keeper/contract
 import { sensor } from '@bright-keeper/core';
 import { unfitWords } from '@bright-keeper/words';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Button, Failure, Notice } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
+import { WayButtons } from '../../ui/WayButtons';
 import { type Draft, STOPS } from './framesView';
 
 const TRIES: { tries: sensor.SensorTry[]; label: string }[] = [
@@ -36,6 +38,9 @@ export const TriesChoice = ({ tries, onChange }: { tries: readonly sensor.Sensor
 
 const isFNumber = (value: unknown): value is number => typeof value === 'number' && value >= 0.7 && value <= 128;
 
+/** Apertures a test frame is taken at. */
+const TEST_STOPS = STOPS.filter((stop) => stop >= 8).map((stop) => [String(stop), `f/${stop}`] as const);
+
 type NumberProps = { label: string; typed: string; onChange: (typed: string) => void };
 const FNumber = ({ label, typed, onChange }: NumberProps) => (
   <label className="flex flex-col gap-1 text-sm text-soft">
@@ -63,28 +68,34 @@ export const WorkingAt = ({ value, onChange }: { value: number; onChange: (stop:
 type Props = {
   draft: Draft;
   before: SensorFrame | null;
+  /** Does the body say which sensor it has? */
+  hasFormat: boolean;
   /** So many files wait to be read after this one. */
   waiting: number;
   pending: boolean;
   error: unknown;
   onChange: (draft: Draft) => void;
+  /** Searches the file once more, at an aperture its keeper tells. */
+  onAperture: (fNumber: number) => void;
   onKeep: (withOriginal: boolean) => void;
   onDrop: () => void;
 };
 
+const foundWords = (spots: number): string =>
+  spots === 0
+    ? 'Nothing dark was found in it.'
+    : spots === 1
+      ? 'One dark place was found in it.'
+      : `${spots} dark places were found in it.`;
+
 /** A frame that was read: what the file did not say, what is wrong with it, and whether it is kept. */
-export function DraftForm({ draft, before, waiting, pending, error, onChange, onKeep, onDrop }: Props) {
+export function DraftForm({ draft, before, hasFormat, waiting, pending, error, onChange, onAperture, onKeep, onDrop }: Props) {
   const [original, setOriginal] = useState(false);
   const { input, reading } = draft;
   const set = (change: Partial<Draft['input']>) => onChange({ ...draft, input: { ...input, ...change } });
-  // What is typed stays as it is; the frame takes it once it is an aperture a lens can have.
-  const [typed, setTyped] = useState(String(input.fNumber));
-  const fNumberIsGood = isFNumber(toNumber(typed));
-  const type = (text: string) => {
-    setTyped(text);
-    const fNumber = toNumber(text);
-    if (isFNumber(fNumber)) set({ fNumber });
-  };
+  const [typed, setTyped] = useState(draft.fNumber === null ? '' : String(draft.fNumber));
+  const asked = toNumber(typed);
+  const isOther = isFNumber(asked) && asked !== draft.fNumber;
   return (
     <section className="sheet space-y-4 p-4" aria-label="The frame that was read">
       <p>
@@ -109,7 +120,23 @@ export function DraftForm({ draft, before, waiting, pending, error, onChange, on
         </Notice>
       )}
       <div className="flex flex-wrap items-end gap-4">
-        <FNumber label={reading.taken.fNumber ? 'Taken at f/' : 'Taken at f/ (the file does not say)'} typed={typed} onChange={type} />
+        {draft.fNumber === null && (
+          <WayButtons
+            legend="At which aperture was it taken? The file does not say."
+            ways={TEST_STOPS}
+            chosen={null}
+            onChoose={(stop) => {
+              setTyped(stop);
+              onAperture(Number(stop));
+            }}
+          />
+        )}
+        <FNumber label={draft.fNumber === null ? 'or f/' : 'Taken at f/'} typed={typed} onChange={setTyped} />
+        {isOther && (
+          <Button look="filled" onClick={() => onAperture(asked)}>
+            Search it at f/{asked}
+          </Button>
+        )}
         {reading.taken.lens === null && (
           <label className="flex flex-col gap-1 text-sm text-soft">
             Lens (the file does not say)
@@ -124,9 +151,24 @@ export function DraftForm({ draft, before, waiting, pending, error, onChange, on
         <WorkingAt value={input.workingAt} onChange={(workingAt) => set({ workingAt })} />
         {before && <TriesChoice tries={input.tries} onChange={(tries) => set({ tries })} />}
       </div>
-      {!fNumberIsGood && <p className="text-sm text-act">Give an f-number from 0.7 to 128.</p>}
+      {typed !== '' && !isFNumber(asked) && <p className="text-sm text-act">Give an f-number from 0.7 to 128.</p>}
+      {draft.fNumber === null && (
+        <p>
+          {foundWords(input.spots.length)} How narrow a shadow can be, and whether it shows at the apertures you use, hangs on the aperture:
+          so nothing is said of them before it is told.
+        </p>
+      )}
+      {!hasFormat && (
+        <p className="text-soft">
+          Which sensor this body has is not told: sizes are as on full frame, and pixels that are narrower than any shadow cannot be left
+          out.{' '}
+          <Link className="link" to={`/gear/${input.itemId}/edit`}>
+            Tell its sensor
+          </Link>
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-3">
-        <Button look="filled" disabled={pending || !fNumberIsGood} onClick={() => onKeep(original)}>
+        <Button look="filled" disabled={pending || draft.fNumber === null || isOther || !isFNumber(asked)} onClick={() => onKeep(original)}>
           Keep this frame
         </Button>
         <Button disabled={pending} onClick={onDrop}>

@@ -15,7 +15,7 @@ const DOT = 0.45;
 /** The sensor as one faces it through the mount, its specks numbered as in the frame. */
 export function FacingMap({ rows, format, view, selected, onView }: Props) {
   const { widthMm: w, heightMm: h } = format;
-  const shown = rows.filter((r) => r.visible);
+  const shown = rows.filter((r) => r.visible && r.sure);
   return (
     <div className="space-y-2">
       <label className="block text-sm">

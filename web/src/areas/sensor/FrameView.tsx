@@ -2,7 +2,7 @@ import type { SensorFrameInput } from '@bright-keeper/contract';
 import { sensor } from '@bright-keeper/core';
 import { fStop } from '@bright-keeper/words';
 import { useEffect, useRef, type MouseEvent } from 'react';
-import { spotOf, STOPS, type SpeckRow } from './framesView';
+import { countsOf, spotOf, STOPS, type SpeckRow } from './framesView';
 
 /** The picture of a frame in grey, made once for each picture. */
 async function greyOf(blob: Blob): Promise<{ width: number; height: number; data: Uint8Array }> {
@@ -83,6 +83,7 @@ export function FrameView({ frame, rows, gone, picture, stop, strong, selected, 
     const box = event.currentTarget.getBoundingClientRect();
     onAdd({ x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height });
   };
+  const { sure, shown, unsure } = countsOf(rows);
   return (
     <div className="relative w-full overflow-hidden rounded bg-well" style={{ aspectRatio: `${frame.width} / ${frame.height}` }}>
       {picture && <Picture picture={picture} frame={frame} stop={stop} strong={strong} />}
@@ -90,7 +91,7 @@ export function FrameView({ frame, rows, gone, picture, stop, strong, selected, 
         viewBox={`0 0 ${w} ${h}`}
         className={`absolute inset-0 size-full ${onAdd ? 'cursor-crosshair' : ''}`}
         role="group"
-        aria-label={`The frame at ${fStop(stop)}: ${rows.filter((r) => r.visible).length} of ${rows.length} specks show`}
+        aria-label={`The frame at ${fStop(stop)}: ${shown} of ${sure} specks show${unsure > 0 ? `, ${unsure} unsure` : ''}`}
         onClick={add}
       >
         {gone.map((s) => (
@@ -107,7 +108,7 @@ export function FrameView({ frame, rows, gone, picture, stop, strong, selected, 
               role="button"
               tabIndex={0}
               aria-pressed={selected === row.number}
-              aria-label={`Speck ${row.number}, ${row.visible ? 'shows' : 'does not show'}`}
+              aria-label={`${row.sure ? 'Speck' : 'Perhaps a speck,'} ${row.number}, ${row.visible ? 'shows' : 'does not show'}`}
               className={`cursor-pointer ${row.fate === 'fresh' ? 'stroke-act' : 'stroke-lamp'} ${row.visible ? '' : 'opacity-50'}`}
               transform={`translate(${row.x * w} ${row.y * h})`}
               onClick={(e) => {
@@ -131,6 +132,7 @@ export function FrameView({ frame, rows, gone, picture, stop, strong, selected, 
                 fontSize={20}
               >
                 {row.number}
+                {!row.sure && '?'}
               </text>
             </g>
           );
@@ -150,7 +152,7 @@ export function ApertureSlider({
   rows: readonly SpeckRow[];
   onChange: (stop: (typeof STOPS)[number]) => void;
 }) {
-  const shown = rows.filter((r) => r.visible).length;
+  const { sure, shown } = countsOf(rows);
   return (
     <label className="flex flex-wrap items-center gap-x-4 gap-y-1">
       <span className="font-medium">At {fStop(stop)}</span>
@@ -162,11 +164,11 @@ export function ApertureSlider({
         step={1}
         value={STOPS.indexOf(stop as (typeof STOPS)[number])}
         aria-label="Aperture"
-        aria-valuetext={`${fStop(stop)}: ${shown} of ${rows.length} show`}
+        aria-valuetext={`${fStop(stop)}: ${shown} of ${sure} show`}
         onChange={(e) => onChange(STOPS[e.target.valueAsNumber]!)}
       />
       <span className="text-soft" aria-live="polite">
-        {rows.length === 0 ? 'no specks' : `${shown} of ${rows.length} ${shown === 1 ? 'shows' : 'show'}`}
+        {sure === 0 ? 'no speck that is sure' : `${shown} of ${sure} ${shown === 1 ? 'shows' : 'show'}`}
       </span>
     </label>
   );

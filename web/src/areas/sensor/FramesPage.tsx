@@ -1,10 +1,11 @@
 import type { ItemPage, SensorFrame, SensorFrameInput, SensorFrames } from '@bright-keeper/contract';
 import { sensor } from '@bright-keeper/core';
 import { fStop } from '@bright-keeper/words';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import type { FrameReading } from '../../workers/frame.worker';
 import { useItem } from '../gear';
 import { useSettings } from '../settings';
 import { Chapters, GrowthWords } from './Chapters';
@@ -13,7 +14,7 @@ import { FacingMap } from './FacingMap';
 import { ApertureSlider, FrameView } from './FrameView';
 import { type Draft, draftOf, factsOf, rowsOf, sensorOf, spotOf, STOPS, stopNear, type SpeckRow } from './framesView';
 import { useChangeFrame, useDismiss, useFramePicture, useFrames, useKeepFrame, useRemoveFrame, useTakeBack } from './queries';
-import { ReadFrame } from './ReadFrame';
+import { ReadFrame, ReadingState } from './ReadFrame';
 import { DismissedList, SpeckTable } from './SpeckTable';
 import { maskOf, overlayOf, save, saveCanvas, specksCsv, specksJson } from './takeAway';
 import { useReading } from './useReading';
@@ -55,11 +56,13 @@ type ViewProps = {
   chapter: sensor.FrameChapter;
   isFirst: boolean;
   picture: Blob | null;
+  /** Places of this sensor that are dark at every aperture. */
+  pixels: number;
   onSpots: (spots: SensorFrameInput['spots']) => void;
 };
 
 /** One frame: the picture, what it means, and the sensor as one faces it. */
-function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: ViewProps) {
+function OneFrame({ item, frame, kept, chapter, isFirst, picture, pixels, onSpots }: ViewProps) {
   const [params, setParams] = useChoices();
   const [selected, setSelected] = useState<number | null>(null);
   const [adding, setAdding] = useState(false);
@@ -103,13 +106,14 @@ function OneFrame({ item, frame, kept, chapter, isFirst, picture, onSpots }: Vie
             More contrast
           </Button>
           <span className="text-sm text-soft">
-            Rings are specks: red new ones, dashed what does not show at {fStop(stop)}, crosses what is gone.
+            Rings are specks: red new ones, dashed what does not show at {fStop(stop)}, with a question mark what is not sure, crosses what
+            is gone.
           </span>
         </div>
         {dismiss.error && <Failure error={dismiss.error} />}
       </div>
       <div className="min-w-0 space-y-6 lg:col-span-4">
-        <Verdict item={item} chapter={chapter} isFirst={isFirst} isKept={kept !== null} />
+        <Verdict item={item} chapter={chapter} isFirst={isFirst} isKept={kept !== null} pixels={pixels} />
         <Section title="As you face the sensor">
           <div className="sheet p-4">
             <FacingMap rows={rows} format={format} view={view} selected={selected} onView={(v) => set('view', v)} />
@@ -146,31 +150,52 @@ function Corrections({ itemId, frame, isFirst }: { itemId: string; frame: Sensor
 
 function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: sensor.Wetting }) {
   const [params, setParams] = useChoices();
-  const { reading, failed, waiting, read, next, cancel } = useReading((api, file, onProgress) => api.readFrame(file, onProgress));
+  // The aperture of the file that is being read, where its keeper told it.
+  const told = useRef<number | null>(null);
+  const { sensorFormat } = item.traits;
+  const sensorWidthMm = sensorFormat ? sensor.formats[sensorFormat].widthMm : null;
+  const { reading, failed, waiting, read, next, again, cancel } = useReading((api, file, onProgress) =>
+    api.readFrame(file, { fNumber: told.current, sensorWidthMm }, onProgress),
+  );
   const [draft, setDraft] = useState<Draft | null>(null);
-  const [seen, setSeen] = useState<File | null>(null);
+  const [seen, setSeen] = useState<FrameReading | null>(null);
+  const [toldFNumber, setToldFNumber] = useState<number | null>(null);
+  const tell = (fNumber: number | null) => {
+    told.current = fNumber;
+    setToldFNumber(fNumber);
+  };
   const keep = useKeepFrame(item.id);
   const change = useChangeFrame(item.id);
   const takeBack = useTakeBack(item.id);
   const { frames, dismissed } = data;
   // A reading that has come becomes the draft once.
-  if (reading.state === 'read' && reading.file !== seen) {
-    setSeen(reading.file);
-    setDraft(draftOf(item, reading.file, reading.read, frames, outside.now()));
+  if (reading.state === 'read' && reading.read !== seen) {
+    setSeen(reading.read);
+    const fresh = draftOf(item, reading.file, reading.read, frames, outside.now(), toldFNumber);
+    // Searched once more, it keeps what was said of it.
+    const { lens, workingAt, tries } = draft?.file === reading.file ? draft.input : fresh.input;
+    setDraft({ ...fresh, input: { ...fresh.input, lens, workingAt, tries } });
   }
+  // Nothing is said of a frame before its aperture is known.
+  const judged = draft?.fNumber == null ? null : draft;
   const all = useMemo(
-    () => [...frames, ...(draft ? [draft.input] : [])].sort((a, b) => a.takenAt.localeCompare(b.takenAt)),
-    [frames, draft],
+    () => [...frames, ...(judged ? [judged.input] : [])].sort((a, b) => a.takenAt.localeCompare(b.takenAt)),
+    [frames, judged],
   );
   const story = useMemo(() => sensor.storyOf(all.map(factsOf), dismissed, wet), [all, dismissed, wet]);
   const kept = draft ? null : (frames.find((f) => f.id === params.get('frame')) ?? frames.at(-1) ?? null);
-  const shown = draft?.input ?? kept;
+  const shown = draft ? judged?.input : kept;
   const saved = useFramePicture(kept?.preview ?? null);
   const picture = draft ? draft.reading.preview : (saved.data ?? null);
   const chapter = story.chapters.find((c) => c.id === (kept?.id ?? 'draft'));
   const forget = () => {
     setDraft(null);
+    tell(null);
     next();
+  };
+  const searchAt = (file: File, fNumber: number) => {
+    tell(fNumber);
+    again(file);
   };
   const keepIt = (original: boolean) =>
     draft &&
@@ -190,14 +215,17 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
   };
   return (
     <div className="space-y-6">
+      {draft && <ReadingState reading={reading} failed={failed} waiting={waiting} onCancel={cancel} />}
       {draft ? (
         <DraftForm
           draft={draft}
+          hasFormat={sensorFormat !== undefined}
           before={frames.findLast((f) => f.takenAt <= draft.input.takenAt) ?? null}
           waiting={waiting}
           pending={keep.isPending}
           error={keep.error}
           onChange={setDraft}
+          onAperture={(fNumber) => searchAt(draft.file, fNumber)}
           onKeep={keepIt}
           onDrop={forget}
         />
@@ -216,10 +244,11 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
           chapter={chapter}
           isFirst={story.chapters[0] === chapter}
           picture={picture}
+          pixels={story.pixels.length}
           onSpots={setSpots}
         />
       )}
-      {!shown && (
+      {!shown && !draft && (
         <Empty title="There is no frame of this body yet.">
           Drop one above: it tells how much dust there is, where, and whether it matters.
         </Empty>

@@ -35,7 +35,10 @@ const Guide = () => (
             Expose one to two stops over what the meter says, so that it is bright and not clipped. Move the camera while it exposes: only
             what lies on the sensor stays sharp.
           </li>
-          <li>Take the file as the camera wrote it, in full size. The same lens and zoom each time, so that frames can be compared.</li>
+          <li>
+            Take the file as the camera wrote it, in full size, and switch off what maps dust away in the camera. The same lens and zoom
+            each time, so that frames can be compared.
+          </li>
           <li>
             To tell the sensor from the lens, take three in one go: two with one lens, the camera pointed elsewhere for the second, and one
             with another lens.

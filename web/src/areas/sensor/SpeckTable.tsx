@@ -64,7 +64,11 @@ export function SpeckTable({ rows, selected, onSelect, onDismiss }: Props) {
       id: 'sure',
       header: 'Sure',
       accessorKey: 'confidence',
-      cell: ({ row }) => <span className="font-mono">{Math.round(row.original.confidence * 100)} %</span>,
+      cell: ({ row: { original } }) => (
+        <span className="font-mono">
+          {Math.round(original.confidence * 100)} %{!original.sure && <span className="font-sans text-soft">, look again</span>}
+        </span>
+      ),
     },
     {
       id: 'dismiss',

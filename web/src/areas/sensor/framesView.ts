@@ -12,8 +12,8 @@ export const stopNear = (fNumber: number): (typeof STOPS)[number] =>
     STOPS[0] as (typeof STOPS)[number],
   );
 
-/** A frame that was read and is not kept yet. */
-export type Draft = { reading: FrameReading; file: File; input: SensorFrameInput };
+/** A frame that was read and is not kept yet. `fNumber` is null where neither the file nor its keeper told the aperture. */
+export type Draft = { reading: FrameReading; file: File; input: SensorFrameInput; fNumber: number | null };
 
 /** Where neither the frame nor the keeper tells it. */
 const USUAL = { fNumber: 16, workingAt: 16 } as const;
@@ -22,22 +22,31 @@ const USUAL = { fNumber: 16, workingAt: 16 } as const;
 const pixelsOf = ({ megapixels }: care.Traits, frames: readonly SensorFrame[]): number | null =>
   megapixels ? megapixels * 1e6 : frames.length > 0 ? Math.max(...frames.map((f) => f.width * f.height)) : null;
 
+/** How wide the sensor is for its height, where the body says which it has. */
+const aspectOf = ({ sensorFormat }: care.Traits): number | null => {
+  const format = sensorFormat && sensor.formats[sensorFormat];
+  return format ? format.widthMm / format.heightMm : null;
+};
+
 export function draftOf(
   { id: itemId, traits }: { id: string; traits: care.Traits },
   file: File,
   reading: FrameReading,
   frames: readonly SensorFrame[],
   now: Date,
+  toldFNumber: number | null = null,
 ): Draft {
   const { taken, width, height, detection } = reading;
   const before = frames.at(-1);
+  const fNumber = toldFNumber ?? taken.fNumber;
   return {
     reading,
     file,
+    fNumber,
     input: {
       itemId,
       takenAt: taken.takenAt ?? new Date(Math.min(file.lastModified || now.getTime(), now.getTime())).toISOString(),
-      fNumber: taken.fNumber ?? USUAL.fNumber,
+      fNumber: fNumber ?? USUAL.fNumber,
       workingAt: before?.workingAt ?? USUAL.workingAt,
       iso: taken.iso,
       exposureS: taken.exposureS,
@@ -49,7 +58,12 @@ export function draftOf(
       height,
       spots: detection.spots.map((s) => ({ ...s, by: 'found' as const })),
       noise: Math.min(1, detection.noise),
-      unfit: sensor.unfitFor(detection.fitness, { frame: width * height, camera: pixelsOf(traits, frames) }),
+      unfit: sensor.unfitFor(detection.fitness, {
+        width,
+        height,
+        cameraPixels: pixelsOf(traits, frames),
+        cameraAspect: aspectOf(traits),
+      }),
       tries: [],
       note: '',
     },
@@ -79,6 +93,8 @@ export type SpeckRow = {
   depth: number;
   showsFrom: number | null;
   visible: boolean;
+  /** Is it sure that it is one? What is not is shown, and counts for nothing. */
+  sure: boolean;
   kind: sensor.SpotKind | 'mark';
   fate: sensor.SpotFate;
   where: sensor.Whereabouts | null;
@@ -107,6 +123,7 @@ export function rowsOf(
       depth: s.depth,
       showsFrom: sensor.showsFrom(s, frame.fNumber),
       visible: sensor.visibilityAt(s, { measuredAt: frame.fNumber, workingAt: stop }).visible,
+      sure: sensor.isSure(s),
       kind: sensor.isMark(s) ? 'mark' : s.kind,
       fate: s.fate,
       where: s.where,
@@ -120,3 +137,10 @@ export const spotOf = (
   frame: Pick<SensorFrameInput, 'spots'>,
   { x, y }: Pick<SpeckRow, 'x' | 'y'>,
 ): SensorFrameInput['spots'][number] | undefined => frame.spots.find((s) => s.x === x && s.y === y);
+
+/** How many specks are sure, how many of those show, and how many places that would show are not sure. */
+export const countsOf = (rows: readonly SpeckRow[]): { sure: number; shown: number; unsure: number } => ({
+  sure: rows.filter((r) => r.sure).length,
+  shown: rows.filter((r) => r.sure && r.visible).length,
+  unsure: rows.filter((r) => !r.sure && r.visible).length,
+});

@@ -4,6 +4,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, type Handler } from '../../testing/page';
 import { workerOf } from '../../testing/worker';
+import type { ToldOfFrame } from '../../workers/frame.worker';
 import { FramesPage } from './FramesPage';
 import { draftOf, factsOf, rowsOf, stopNear } from './framesView';
 import { SpecksAtTheBench } from './SpecksAtTheBench';
@@ -171,6 +172,33 @@ describe('the page of a sensor’s frames', () => {
     expect(screen.getAllByRole('cell', { name: /in the lens or in what was photographed/ })).toHaveLength(2);
   });
 
+  it('what is not sure is shown and counts for nothing: one looks again, and no mask covers it', async () => {
+    const unsure = spot(0.5, 0.5, { confidence: 0.7 });
+    showFrames([frame('f1', [unsure])]);
+    expect((await view()).getAttribute('aria-label')).toBe('The frame at f/16: 0 of 0 specks show, 1 unsure');
+    const verdict = screen.getByRole('region', { name: 'What it needs' });
+    expect(verdict.textContent).toContain('Look again');
+    expect(verdict.textContent).toContain('too unsure to touch a sensor for');
+    expect(within(verdict).queryByText('See the plan')).toBeNull();
+    expect(screen.getByText(/70 %/).textContent).toBe('70 %, look again');
+    endPage();
+    // Beside one that is sure it is said to count for nothing.
+    showFrames([frame('f1', [NINE[0]!, unsure])]);
+    expect((await view()).getAttribute('aria-label')).toBe('The frame at f/16: 1 of 1 specks show, 1 unsure');
+    expect(screen.getByRole('region', { name: 'What it needs' }).textContent).toContain(
+      '1 more place may be a speck, and counts for nothing here',
+    );
+  });
+
+  it('places that are as dark and narrow at every aperture are pixels, and left out', async () => {
+    const pixel = spot(0.4, 0.4, { fwhmPx: 3.2, diameterPx: 4, depth: 0.5 });
+    showFrames([frame('f1', [NINE[0]!, pixel]), frame('f2', [pixel], { fNumber: 8, takenAt: '2026-03-01T10:05:00.000Z' })]);
+    expect((await view()).getAttribute('aria-label')).toBe('The frame at f/16: 0 of 0 specks show');
+    expect(screen.getByRole('region', { name: 'What it needs' }).textContent).toContain(
+      '1 place is as dark and as narrow at every aperture',
+    );
+  });
+
   it('asks about other apertures as fast as a hand slides', async () => {
     const page = showFrames([first]);
     await view();
@@ -239,7 +267,7 @@ describe('the page of a sensor’s frames', () => {
 });
 
 describe('reading a frame', () => {
-  const withWorker = (readFrame: (file: File, onProgress: (done: number) => void) => unknown) => ({
+  const withWorker = (readFrame: (file: File, told: ToldOfFrame, onProgress: (done: number) => void) => unknown) => ({
     startWorker: () => workerOf({ readFrame }),
   });
 
@@ -251,7 +279,7 @@ describe('reading a frame', () => {
         [`PUT ${routes.framePicture('f3', 'preview')}`]: undefined,
         [`PUT ${routes.framePicture('f3', 'original')}`]: undefined,
       },
-      withWorker((_, onProgress) => {
+      withWorker((_, __, onProgress) => {
         onProgress(0.5);
         return { read: reading(bare) };
       }),
@@ -290,20 +318,57 @@ describe('reading a frame', () => {
     expect(page.written().map((c) => c.method)).toEqual(['POST', 'PUT', 'PUT']);
   });
 
-  it('asks for the aperture where the file does not say it, and refuses one that cannot be', async () => {
+  it('asks for the aperture where the file does not say it, searches at it, and says nothing before', async () => {
+    const asked: ToldOfFrame[] = [];
     showFrames(
       [],
       {},
-      withWorker(() => ({ read: reading(bare, null) })),
+      withWorker((_, told) => {
+        asked.push(told);
+        return { read: reading(bare, null) };
+      }),
     );
     await screen.findByText('There is no frame of this body yet.');
     choose(jpeg);
-    const field = await screen.findByLabelText('Taken at f/ (the file does not say)');
+    expect(await screen.findByText('At which aperture was it taken? The file does not say.')).toBeTruthy();
+    expect(screen.getByText(/^9 dark places were found in it/)).toBeTruthy();
+    const keep = () => screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' });
+    expect(keep().disabled).toBe(true);
+    expect(screen.queryByRole('region', { name: 'What it needs' })).toBeNull();
+    const field = screen.getByLabelText('or f/');
     fireEvent.change(field, { target: { value: '0' } });
     expect(screen.getByText('Give an f-number from 0.7 to 128.')).toBeTruthy();
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' }).disabled).toBe(true);
-    fireEvent.change(field, { target: { value: '22' } });
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep this frame' }).disabled).toBe(false);
+    fireEvent.change(screen.getByLabelText('Lens (the file does not say)'), { target: { value: 'Ostrane 58/2' } });
+    fireEvent.click(screen.getByRole('button', { name: 'f/22' }));
+    expect((await view()).getAttribute('aria-label')).toMatch(/^The frame at f\/16/);
+    expect(asked.map((t) => t.fNumber)).toEqual([null, 22]);
+    expect(keep().disabled).toBe(false);
+    // What was said of it meanwhile is still there; another aperture is searched at before it is kept.
+    expect(screen.getByLabelText<HTMLInputElement>('Lens (the file does not say)').value).toBe('Ostrane 58/2');
+    fireEvent.change(screen.getByLabelText('Taken at f/'), { target: { value: '11' } });
+    expect(keep().disabled).toBe(true);
+    fireEvent.click(screen.getByRole('button', { name: 'Search it at f/11' }));
+    await waitFor(() => expect(asked.map((t) => t.fNumber)).toEqual([null, 22, 11]));
+    await waitFor(() => expect(keep().disabled).toBe(false));
+  });
+
+  it('says that the sensor is not told, and hands its width to the search where it is', async () => {
+    const widths: (number | null)[] = [];
+    const worker = withWorker((_, told) => {
+      widths.push(told.sensorWidthMm);
+      return { read: reading(bare) };
+    });
+    showFrames([], {}, worker);
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    expect((await screen.findByRole('link', { name: 'Tell its sensor' })).getAttribute('href')).toBe(`/gear/${BODY}/edit`);
+    endPage();
+    showFrames([], { [`GET ${routes.item(BODY)}`]: { ...ITEM, traits: { sensorFormat: 'aps-c' } } }, worker);
+    await screen.findByText('There is no frame of this body yet.');
+    choose(jpeg);
+    await screen.findByRole('button', { name: 'Keep this frame' });
+    expect(screen.queryByRole('link', { name: 'Tell its sensor' })).toBeNull();
+    expect(widths).toEqual([null, sensor.formats['aps-c'].widthMm]);
   });
 
   it('several are read one after another, in the order they were taken; what cannot be is told and does not hold up the rest', async () => {

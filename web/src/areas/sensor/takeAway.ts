@@ -116,8 +116,8 @@ export function maskOf(frame: SensorFrameInput, rows: readonly SpeckRow[]): HTML
   context.fillStyle = 'white';
   for (const row of rows) {
     const spot = spotOf(frame, row);
-    // What lies in one lens or in one scene is not in the other pictures.
-    if (!spot || !row.visible || sensor.isElsewhere(row)) continue;
+    // What lies in one lens or in one scene is not in the other pictures, and what is not sure may be the picture itself.
+    if (!spot || !row.visible || !row.sure || sensor.isElsewhere(row)) continue;
     context.beginPath();
     context.arc(row.x * frame.width, row.y * frame.height, (spot.diameterPx / 2) * MASK_MARGIN, 0, 2 * Math.PI);
     context.fill();

@@ -58,6 +58,8 @@ export function useReading<T>(run: (api: Api, file: File, onProgress: (done: num
       begin([...files].sort((a, b) => a.lastModified - b.lastModified));
     },
     next: () => begin(waiting),
+    /** Once more, with what is told of it now. */
+    again: (file: File) => begin([file, ...waiting]),
     cancel: () => begin([]),
   };
 }

@@ -92,7 +92,7 @@ describe('a file is what its first bytes say', () => {
 describe('the grey of a picture', () => {
   it('weighs green most (Rec. 709), and is white for white', () => {
     const rgba = Uint8Array.from([255, 255, 255, 255, 0, 255, 0, 255, 255, 0, 0, 255, 0, 0, 255, 255]);
-    expect([...greyOf({ width: 4, height: 1, data: rgba, samples: 4 }).data]).toEqual([255, 182, 53, 18]);
+    expect([...greyOf({ width: 4, height: 1, data: rgba, samples: 4 }).data]).toEqual([255, 182, 54, 19]);
   });
   it('keeps sixteen bits, reads grey with alpha, and turns around what has its white at zero', () => {
     expect([...greyOf({ width: 2, height: 1, data: Uint16Array.from([60_000, 65_535, 30_000, 65_535]), samples: 2 }).data]).toEqual([

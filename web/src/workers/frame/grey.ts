@@ -11,6 +11,8 @@ export type Samples = {
 
 /** Shares of red, green and blue in grey, in 256ths (Rec. 709). */
 const [RED, GREEN, BLUE] = [54, 183, 19] as const;
+/** To the nearest: cut off, the noise of colours would make pixels a whole grey darker, and none brighter. */
+const ROUND = 128;
 
 /** Grey of the pixels from one to another, into a frame. */
 export function greyInto(
@@ -22,7 +24,7 @@ export function greyInto(
   if (samples < 3) for (let i = 0; i < count; i += 1) into[at + i] = data[i * samples]!;
   else
     for (let i = 0, s = 0; i < count; i += 1, s += samples)
-      into[at + i] = (RED * data[s]! + GREEN * data[s + 1]! + BLUE * data[s + 2]!) >> 8;
+      into[at + i] = (RED * data[s]! + GREEN * data[s + 1]! + BLUE * data[s + 2]! + ROUND) >> 8;
 }
 
 /** A decoded picture as the grey frame the detector takes. */

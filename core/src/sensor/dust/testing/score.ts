@@ -1,4 +1,4 @@
-import type { Spot } from '../detect.js';
+import type { Spot } from '../spot.js';
 import { shadowOf } from '../../shadow.js';
 import { depthOf, type Speck } from './render.js';
 

@@ -1,0 +1,116 @@
+import type { Light } from './frame.js';
+import type { NoiseMap } from './noise.js';
+import { selectKth } from './quantile.js';
+
+/** A pixel that differs from the other one of its pair by this part of the light is looked at, */
+const PART = 0.04;
+/** and by so many times what the noise makes of a pair. */
+const TIMES = 6 * Math.SQRT2;
+/** On paper or sand nearly all are: then none is told to be a defect. */
+const MOST_LOOKED_AT = 400_000;
+const TILE = 64;
+/** How far a defect smears: through the mosaic, by sharpening, and over the squares of a JPEG. */
+const SMEAR = 3;
+/** What is this part of its peak belongs to a defect when it is taken out. */
+const BELONGS = 0.08;
+
+/** A pixel or a few side by side that tell the wrong amount of light, and how much. */
+export type Defect = { x: number; y: number; off: number };
+
+/** What stands out at a place: the light around it, by how much of that at its peak, and how wide it is, pixels. */
+type Peak = Defect & { light: number; wide: number };
+
+/** The light around is taken from a square so far out. */
+const REACH = SMEAR + 1;
+const ring = new Float32Array(8 * REACH);
+
+/** What stands out around a pixel, dark or bright; null where nothing does, or too near to the rim. */
+function peakAt({ width, height, data }: Light, x0: number, y0: number): Peak | null {
+  let [x, y] = [x0, y0];
+  // Uphill to the pixel that is farthest from the light around.
+  for (let moves = 0; moves < 2; moves += 1) {
+    const light = lightAround(data, width, height, x, y);
+    let [best, bx, by] = [-1, x, y];
+    for (let py = Math.max(0, y - 1); py <= Math.min(height - 1, y + 1); py += 1) {
+      for (let px = Math.max(0, x - 1); px <= Math.min(width - 1, x + 1); px += 1) {
+        const off = Math.abs(data[py * width + px]! - light);
+        if (off > best) [best, bx, by] = [off, px, py];
+      }
+    }
+    if (bx === x && by === y) break;
+    [x, y] = [bx, by];
+  }
+  const light = lightAround(data, width, height, x, y);
+  if (light <= 0) return null;
+  const off = data[y * width + x]! / light - 1;
+  let area = 0;
+  for (let dy = -REACH; dy <= REACH; dy += 1) {
+    for (let dx = -REACH; dx <= REACH; dx += 1) {
+      const [px, py] = [Math.min(width - 1, Math.max(0, x + dx)), Math.min(height - 1, Math.max(0, y + dy))];
+      // Half of the peak, evenly from a quarter to three quarters: a border runs through pixels.
+      area += Math.min(1, Math.max(0, ((data[py * width + px]! / light - 1) / off - 0.25) * 2));
+    }
+  }
+  return { x, y, off, light, wide: Math.sqrt((4 * area) / Math.PI) };
+}
+
+/** The light around a pixel: the middle one of those that lie four away. */
+function lightAround(data: Uint16Array, width: number, height: number, x: number, y: number): number {
+  let n = 0;
+  const add = (px: number, py: number): void => {
+    if (px < 0 || py < 0 || px >= width || py >= height) return;
+    ring[n] = data[py * width + px]!;
+    n += 1;
+  };
+  for (let o = -REACH; o < REACH; o += 1) {
+    add(x + o, y - REACH);
+    add(x + REACH, y + o);
+    add(x - o, y + REACH);
+    add(x - REACH, y - o);
+  }
+  return n === 0 ? 0 : selectKth(ring, n, n >> 1);
+}
+
+/** Puts the light around in the place of what belongs to a defect. */
+function heal({ width, height, data }: Light, { x, y, off, light }: Peak): void {
+  for (let dy = -SMEAR; dy <= SMEAR; dy += 1) {
+    for (let dx = -SMEAR; dx <= SMEAR; dx += 1) {
+      const [px, py] = [x + dx, y + dy];
+      if (px < 0 || py < 0 || px >= width || py >= height) continue;
+      const i = py * width + px;
+      // What sharpening threw the other way goes, too.
+      if (Math.abs(data[i]! / light - 1) > BELONGS * Math.abs(off)) data[i] = light;
+    }
+  }
+}
+
+/**
+ * Takes out what is too narrow to be a shadow: pixels that tell no light or too much, alone or a few side by side, as the
+ * mosaic, sharpening and a JPEG have smeared them. Left in, they look like specks at every coarser scale. In place.
+ *
+ * @param narrowestPx the width below which nothing is a shadow, pixels.
+ */
+export function healDefects(light: Light, noise: NoiseMap, narrowestPx: number): Defect[] {
+  const { width, height, data } = light;
+  const found: Defect[] = [];
+  let looked = 0;
+  for (let y = 0; y < height; y += 1) {
+    for (let left = 0; left < width - 1; left += TILE) {
+      const least = Math.max(PART, TIMES * noise.at(left, y));
+      const part = Math.max(1, Math.floor(1 / least));
+      // By pairs: nearly every pixel lies near the other one of its pair, and is done with after one look.
+      for (let i = y * width + left, end = y * width + Math.min(width - 1, left + TILE); i < end; i += 2) {
+        const b = data[i + 1]!;
+        const off = Math.imul(data[i]! - b, part);
+        if (off < b && off > -data[i]!) continue;
+        looked += 1;
+        if (looked > MOST_LOOKED_AT) return found;
+        const peak = peakAt(light, i - y * width, y);
+        if (!peak || Math.abs(peak.off) < least || peak.wide >= narrowestPx) continue;
+        heal(light, peak);
+        found.push({ x: peak.x, y: peak.y, off: peak.off });
+      }
+    }
+  }
+  return found;
+}

@@ -1,0 +1,142 @@
+import { beforeAll, describe, expect, it } from 'vitest';
+import { isSure, judgeSensor } from '../judge.js';
+import { detectDust, type Detection } from './detect.js';
+import { unfitFor } from './fitness.js';
+import { canBeShadow, defectPx, narrowestPx } from './narrowest.js';
+import { logOdds, sureness } from './sureness.js';
+import { photograph, type Shot } from './testing/camera.js';
+import { asJpeg, greyOfJpeg } from './testing/jpeg.js';
+import { render, sequence } from './testing/render.js';
+import { SCENES } from './testing/scenes.js';
+import { score } from './testing/score.js';
+import { plainShot, smallShadows, smallShadowShot, told } from './testing/shots.js';
+
+/**
+ * What is said of a frame can be trusted: held against frames of two renderers that share nothing with the detector. A few
+ * seeds of each here; forty and five hundred in `bench/src/sureness.ts`.
+ */
+const [W, H] = [1800, 1200];
+const COUNT = 60;
+const SEEDS = [1, 2, 3, 4];
+const mean = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
+const taken = async ({ quality, ...shot }: Shot & { quality: number }): Promise<Detection> =>
+  detectDust(await greyOfJpeg(photograph(shot), quality), told(shot.width, 2.4));
+
+describe.each([
+  ['as a camera takes them', (seed: number) => greyOfJpeg(photograph(smallShadowShot(seed, W, H, COUNT)), 85)],
+  [
+    'as the first renderer draws them',
+    (seed: number) =>
+      asJpeg(render({ width: W, height: H, specks: smallShadows(seed, W, H, COUNT), seed, noise: 0.008, vignetting: 0.2 }), 85),
+  ],
+] as const)('shadows of 3 to 8 pixels in a JPEG of quality 85, %s', (_, of) => {
+  const found: ReturnType<typeof score>[] = [];
+  const called: { confidence: number; isSpeck: boolean }[] = [];
+  beforeAll(async () => {
+    for (const seed of SEEDS) {
+      const { spots } = detectDust(await of(seed), told(W, 2.4));
+      const one = score(smallShadows(seed, W, H, COUNT), spots, W, H);
+      found.push(one);
+      called.push(...spots.map((s) => ({ confidence: s.confidence, isSpeck: !one.falseOnes.includes(s) })));
+    }
+  });
+  it('are found', () => {
+    expect(mean(found.map((f) => f.recall3))).toBeGreaterThanOrEqual(0.88);
+    expect(mean(found.map((f) => f.recall2))).toBeGreaterThanOrEqual(0.8);
+  });
+  it('are hardly ever seen where there are none', () => expect(mean(found.map((f) => f.precision))).toBeGreaterThanOrEqual(0.92));
+  it('are as sure as they are said to be', () => {
+    const sure = called.filter((c) => c.confidence >= 0.9);
+    expect(sure.length).toBeGreaterThan(100);
+    expect(sure.filter((c) => c.isSpeck).length / sure.length).toBeGreaterThanOrEqual(0.95);
+    // Expected error: how far what is said of ten groups is from how often it is so.
+    let error = 0;
+    for (let low = 0.5; low < 1; low += 0.1) {
+      const these = called.filter((c) => c.confidence >= low && c.confidence < (low > 0.85 ? 2 : low + 0.1));
+      if (these.length > 0)
+        error += Math.abs(mean(these.map((c) => c.confidence)) - mean(these.map((c) => Number(c.isSpeck)))) * these.length;
+    }
+    expect(error / called.length).toBeLessThan(0.07);
+  });
+});
+
+describe('a clean frame', () => {
+  it.each([1, 2, 3, 4, 5, 6, 7, 8])('of seed %d has no speck that is sure, whatever its defects, noise and code', async (seed) => {
+    const { spots, fitness } = await taken(plainShot(seed, W, H));
+    expect(spots.filter(isSure)).toEqual([]);
+    expect(fitness.textured).toBe(false);
+  });
+  it('with six hundred pixels that are dead, alone and side by side, has none though its aperture is not known', async () => {
+    const shot = { ...plainShot(21, W, H), defects: { count: 600, groupedPct: 60, hot: false }, sharpening: 1, smoothing: 0 };
+    const { spots } = detectDust(await greyOfJpeg(photograph(shot), 90));
+    expect(spots.filter(isSure)).toEqual([]);
+  });
+});
+
+describe('what is not plain', () => {
+  it.each(Object.keys(SCENES))('%s is not taken for a dusty sensor', async (name) => {
+    const { spots, fitness } = await taken({ ...plainShot(901, W, H), light: 0.45, scene: SCENES[name]!(13), quality: 90 });
+    const { advice } = judgeSensor(
+      spots.map((s) => ({ ...s, survived: [] })),
+      { measuredAt: 16, workingAt: 16, wet: 'self', unfit: unfitFor(fitness) },
+    );
+    expect(['leave', 'look-again']).toContain(advice);
+  });
+});
+
+describe('what no aperture makes', () => {
+  const optics = { fNumber: 16, pixelMm: 0.004 };
+  it('is narrower than the cone through the thinnest glass (dust.md: 0.8 c + 1 pixel)', () => {
+    expect(narrowestPx(optics)).toBeCloseTo(0.8 * (0.3 / 16 / 0.004) + 1, 9);
+    expect(canBeShadow(2.4, optics)).toBe(false);
+    expect(canBeShadow(0.3 / 16 / 0.004, optics)).toBe(true);
+    expect(canBeShadow(2.4, null)).toBe(true);
+  });
+  it('is wider the wider the aperture, and what is taken out before never as wide as that', () => {
+    for (const fNumber of [2.8, 5.6, 11, 22, 45])
+      for (const pixelMm of [0.003, 0.006, 0.012]) {
+        expect(narrowestPx({ fNumber, pixelMm })).toBeGreaterThan(narrowestPx({ fNumber: fNumber * 2, pixelMm }));
+        expect(defectPx({ fNumber, pixelMm })).toBeLessThanOrEqual(Math.max(2, narrowestPx({ fNumber, pixelMm })));
+      }
+  });
+  it('is not found, though it is black: pairs of dead pixels at an aperture that makes wide shadows', async () => {
+    const grains = [{ x: 400.4, y: 300.2, c: 9, d: 4 }, { x: 1200.8, y: 800.6, c: 9, d: 5 }]; // prettier-ignore
+    const shot: Shot = { width: W, height: H, seed: 5, grains, defects: { count: 200, groupedPct: 100, hot: false }, sharpening: 0.8 };
+    const { spots } = detectDust(await greyOfJpeg(photograph(shot), 92), told(W, 7));
+    const sure = spots.filter(isSure);
+    expect(sure).toHaveLength(grains.length);
+    for (const { x, y } of grains) expect(sure.some((s) => Math.hypot(s.x * W - x, s.y * H - y) < 1)).toBe(true);
+  });
+});
+
+describe('how sure it is', () => {
+  const place = (odds: number, fwhmPx = 8) => ({ logOdds: odds, fwhmPx });
+  it('grows with how much it looks like a speck, and falls with every bright place that looks as much so', () => {
+    const random = sequence(4);
+    for (let i = 0; i < 200; i += 1) {
+      const odds = -4 + 10 * random();
+      const bright = Array.from({ length: Math.floor(20 * random()) }, () => place(odds + random()));
+      const [one] = sureness([place(odds)], bright, true);
+      const [surer] = sureness([place(odds + 0.5)], bright, true);
+      const [less] = sureness([place(odds)], [...bright, place(odds + 1)], true);
+      expect(surer!).toBeGreaterThanOrEqual(one!);
+      expect(less!).toBeLessThanOrEqual(one!);
+      expect(one! > 0 && one! < 1).toBe(true);
+    }
+  });
+  it('is not lowered by what is bright and far wider', () => {
+    const bright = Array.from({ length: 9 }, () => place(9, 60));
+    expect(sureness([place(4)], bright, true)).toEqual(sureness([place(4)], [], true));
+  });
+  it('of what is narrow is never sure where the aperture is not told', () => {
+    const [untold] = sureness([place(9, 3)], [], false);
+    expect(isSure({ confidence: untold! })).toBe(false);
+    expect(sureness([place(9, 3)], [], true)[0]).toBeGreaterThan(untold!);
+  });
+  it('falls with the defects of a frame for what is narrow, and not for what is wide', () => {
+    const evidence = { snr: 30, standsOut: 12, explained: 0.8, fit: 0.95, steps: 6, rim: 9, lobe: 0.2 };
+    const odds = (fwhmPx: number, defects: number) => logOdds({ ...evidence, fwhmPx, defects });
+    expect(odds(3, 300)).toBeLessThan(odds(3, 0));
+    expect(odds(12, 300)).toBe(odds(12, 0));
+  });
+});
