@@ -47,6 +47,33 @@ async function photograph(
   return file;
 }
 
+/** Faint and narrow: as likely grain as dust. */
+const FAINT = [0.3, 0.5, 0.7].map((x, i) => ({ x, y: 0.4 + 0.1 * i, wide: 7, depth: 0.04 }));
+
+/** A frame with grain, dead pixels and faint shadows. The grain is the same each time. */
+async function grainy(name: string, { dead, faint }: { dead: number; faint: Speck[] }): Promise<string> {
+  const [width, height] = [3000, 2000];
+  let state = 7;
+  const random = (): number => (state = (Math.imul(state, 1_103_515_245) + 12_345) >>> 0) / 4_294_967_296;
+  const data = Buffer.alloc(width * height);
+  for (let i = 0; i < data.length; i += 1) data[i] = 188 + 14 * ((random() + random() + random()) / 3);
+  for (const { x, y, wide, depth } of faint)
+    for (let py = -wide; py <= wide; py += 1)
+      for (let px = -wide; px <= wide; px += 1) {
+        const i = (Math.round(y * height) + py) * width + Math.round(x * width) + px;
+        if (Math.hypot(px, py) < wide / 2) data[i] = data[i]! * (1 - depth) ** (1 / 2.2);
+      }
+  for (let n = 0; n < dead; n += 1) data[Math.floor(random() * data.length)] = 20;
+  await sharp(data, { raw: { width, height, channels: 1 } })
+    .withExif({
+      IFD0: { Model: 'Corvane K' },
+      IFD2: { FNumber: '16/1', ISOSpeedRatings: '100', DateTimeOriginal: '2026:03:10 10:00:00', LensModel: 'Ostrane 58/2' },
+    })
+    .jpeg({ quality: 92 })
+    .toFile(at(name));
+  return at(name);
+}
+
 /** The glare card, photographed with so much light where it should be black. */
 async function cardPhotograph(name: string, glarePct: number, white = 0.6): Promise<string> {
   const [width, height] = [1500, 1000];
@@ -180,8 +207,41 @@ test.describe('pictures that measure', () => {
     for (const file of [at('eight.png'), sixteen, await photograph('frame.tif', NINE, { format: 'tiff' })]) {
       await page.goto(`${server.url}/gear/${body}/frames`);
       await choose(page, file);
+      // What is written anew has lost what the camera wrote: it is asked for, and nothing is said before.
+      if (file !== at('eight.png')) {
+        await expect(page.getByText('9 dark places were found in it.')).toBeVisible();
+        await expect(page.getByRole('button', { name: 'Keep this frame' })).toBeDisabled();
+        await page.getByRole('button', { name: 'f/16', exact: true }).click();
+      }
       await expect(group(page), file).toHaveAccessibleName(/9 of 9 specks show$/);
     }
+  });
+
+  test('a clean frame is clean, and dead pixels in it are no dust; what is unsure asks for another frame', async ({ page, request }) => {
+    const add = async (name: string, traits: object): Promise<string> =>
+      (
+        (await (
+          await request.post(server.url + routes.gear, { data: { name, kind: 'mirrorless-body', traits, notes: '', acquiredOn: null } })
+        ).json()) as Item
+      ).id;
+    const own = await add('Corvane K', { sensorFormat: 'full-frame', megapixels: 6 });
+    const verdict = page.getByRole('region', { name: 'What it needs' });
+    await page.goto(`${server.url}/gear/${own}/frames`);
+    await choose(page, await grainy('clean.jpg', { dead: 0, faint: [] }));
+    await expect(verdict).toContainText('No specks were found on the sensor. Where the camera maps its own dust away');
+    await page.getByRole('button', { name: 'Drop it' }).click();
+    await choose(page, await grainy('dead.jpg', { dead: 300, faint: [] }));
+    await expect(verdict).toContainText('Leave it');
+    await page.getByRole('button', { name: 'Drop it' }).click();
+    await choose(page, await grainy('unsure.jpg', { dead: 0, faint: FAINT }));
+    await expect(verdict).toContainText('Look again');
+    await expect(verdict).toContainText('too unsure to touch a sensor for');
+    await page.getByRole('button', { name: 'Keep this frame' }).click();
+    await expect(verdict.getByRole('button')).toHaveCount(0);
+    // It is the duty of the body now, and leads here.
+    await page.goto(`${server.url}/gear/${own}`);
+    await page.getByRole('link', { name: /^Sensor frame/ }).first().click();
+    await expect(page).toHaveURL(new RegExp(`/gear/${own}/frames`));
   });
 
   test('what cannot be read is refused with the reason, and the page goes on', async ({ page }) => {

@@ -607,6 +607,14 @@ describe('a sensor clean', () => {
     // The new frame has come, and nothing shows.
     expect(first('sensor-clean', [done], body({ ...frame, frameAt: '2026-05-27T12:00:00Z', advice: 'leave', shows: 0 }))).toBeUndefined();
   });
+  it('is not asked for by a frame that could not tell: that asks for another frame, soon', () => {
+    const unsure = body({ ...frame, advice: 'look-again', shows: 0 });
+    expect(first('sensor-clean', [], unsure)).toBeUndefined();
+    expect(first('sensor-frame', [], unsure)).toMatchObject({
+      window: { earliest: '2026-05-20', due: '2026-05-20', latest: '2026-06-03' },
+      facts: { says: 'sensor', advice: 'look-again' },
+    });
+  });
   it('is foretold by how fast specks come, with how far that may be off; not for years ahead', () => {
     const next = { likelyDays: 40, earlyDays: 22, lateDays: 90 };
     expect(first('sensor-clean', [], body({ ...frame, advice: 'leave', shows: 1, next }))).toMatchObject({

@@ -5,6 +5,7 @@ import { sequence } from './dust/testing/render.js';
 import { growthOf, nextCleanIn } from './growth.js';
 import { isMark, judgeSensor, retouch, type TriedSpot } from './judge.js';
 import { matchFrames } from './match.js';
+import { darkPixels } from './pixels.js';
 import { storyOf, type FrameFacts } from './story.js';
 
 const spot = (x: number, y: number, more: Partial<Spot> = {}): Spot => ({
@@ -84,6 +85,36 @@ describe('two frames of one body', () => {
     expect([gone.length, stayed.length]).toEqual([7, 2]);
   });
 
+  it('new ones are what came, gone ones what went: held against truth over shifts, turns, focal lengths and what a detector misses', () => {
+    const off = { fresh: 0, gone: 0, came: 0, went: 0 };
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const random = sequence(seed * 7 + 1);
+      const all = strewn(9 + Math.floor(14 * random()), seed);
+      const went = all.slice(0, Math.floor(4 * random()));
+      const stays = all.slice(went.length);
+      const came = strewn(3, seed + 500)
+        .slice(0, Math.floor(4 * random()))
+        .filter((c) => all.every((s) => Math.hypot(s.x - c.x, s.y - c.y) > 0.05))
+        // What comes is no twin of what went: then it would have moved.
+        .map((s) => ({ ...s, fwhmPx: 200 }));
+      const how = {
+        scale: 0.97 + 0.06 * random(),
+        turn: 0.06 * (random() - 0.5),
+        dx: 0.05 * (random() - 0.5),
+        dy: 0.05 * (random() - 0.5),
+      };
+      const { fresh, gone, stayed } = matchFrames(all, laid([...stays, ...came], how, seed + 9));
+      off.fresh += Math.abs(fresh.length - came.length);
+      off.gone += Math.abs(gone.length - went.length);
+      off.came += came.length;
+      off.went += went.length;
+      for (const pair of stayed) expect(pair.after.fwhmPx).toBe(pair.before.fwhmPx);
+    }
+    expect(off.came).toBeGreaterThan(50);
+    expect(off.fresh).toBe(0);
+    expect(off.gone).toBe(0);
+  });
+
   it('every speck is told once, whatever the frames are', () =>
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 14 }), fc.integer({ min: 0, max: 14 }), fc.integer({ min: 1, max: 9999 }), (n, m, seed) => {
@@ -128,6 +159,92 @@ describe('what a sensor needs', () => {
     expect(retouch(9, { frames: 400, panoramas: 0, framesEach: 8 })).toEqual({ pictureMin: 0.9, panoramaMin: 7.2, yearHours: 6 });
     expect(retouch(9, { frames: 400, panoramas: 50, framesEach: 8 }).yearHours).toBeCloseTo(12, 9);
     expect(retouch(0, { frames: 400, panoramas: 50, framesEach: 8 }).yearHours).toBe(0);
+  });
+});
+
+describe('what is not sure in the story of a sensor', () => {
+  const facts = (id: number, spots: Spot[], more: Partial<FrameFacts> = {}): FrameFacts => ({
+    id: String(id),
+    at: `2026-03-0${id}T10:00:00Z`,
+    fNumber: 16,
+    workingAt: 16,
+    width: 6000,
+    height: 4000,
+    spots,
+    tries: [],
+    exposures: 0,
+    ...more,
+  });
+  const chapters = (...frames: FrameFacts[]) => storyOf(frames, [], 'self').chapters;
+  const plain = spot(0.2, 0.2);
+  const faint = spot(0.7, 0.6, { confidence: 0.75 });
+  it('is neither new nor gone', () => {
+    const [, came] = chapters(facts(1, [plain]), facts(2, [plain, faint]));
+    expect([came!.fresh, came!.stayed, came!.judgement.shows, came!.judgement.unsure]).toEqual([0, 1, 1, 1]);
+    const [, went] = chapters(facts(1, [plain, faint]), facts(2, [plain]));
+    expect([went!.gone.length, went!.stayed]).toEqual([0, 1]);
+  });
+  it('is sure once it is found where it was: chance does not fall on one place twice', () => {
+    const [first, second] = chapters(facts(1, [faint]), facts(2, [faint]));
+    expect(first!.judgement.advice).toBe('look-again');
+    expect(second!.judgement).toMatchObject({ advice: 'blow', shows: 1, unsure: 0 });
+  });
+  it('but not where it is as narrow as a pixel, which is there twice as well', () => {
+    const narrow = { ...faint, fwhmPx: 3 };
+    expect(chapters(facts(1, [narrow]), facts(2, [narrow]))[1]!.judgement).toMatchObject({ advice: 'look-again', unsure: 1 });
+  });
+  it('a frame that is not plain asks for another, and a later good one is judged', () => {
+    const [first, second] = chapters(facts(1, [plain], { unfit: ['textured'] }), facts(2, [plain]));
+    expect([first!.judgement.advice, second!.judgement.advice]).toEqual(['look-again', 'blow']);
+  });
+});
+
+describe('a verdict only from what is sure', () => {
+  const all = (confidences: number[], more: Partial<Spot> = {}): TriedSpot[] =>
+    confidences.map((confidence, i) => ({ ...spot(0.1 + 0.1 * i, 0.5, { ...more, confidence }), survived: [] }));
+  const judge = (spots: TriedSpot[], more: object = {}) => judgeSensor(spots, { measuredAt: 16, workingAt: 16, wet: 'self', ...more });
+
+  it('one that is not sure never says “blow it”, nor do twenty', () => {
+    for (const n of [1, 20]) {
+      const judged = judge(all(Array.from({ length: n }, () => 0.89)));
+      expect(judged).toMatchObject({ advice: 'look-again', because: { because: 'unsure', unsure: n }, shows: 0, unsure: n });
+    }
+  });
+  it('rests on those that are, and counts the others apart', () =>
+    expect(judge(all([0.95, 0.7, 0.6]))).toMatchObject({ advice: 'blow', because: { shows: 1, untried: 1 }, shows: 1, unsure: 2 }));
+  it('what is not sure and would not show asks for nothing', () =>
+    expect(judge(all([0.7], { depth: 0.012 }))).toMatchObject({ advice: 'leave', unsure: 0 }));
+  it('a frame that cannot show it does not say that nothing is there', () => {
+    for (const unfit of ['clipped', 'dark', 'textured', 'resized', 'cropped'] as const)
+      expect(judge([], { unfit: [unfit] }), unfit).toMatchObject({ advice: 'look-again', because: { because: 'unfit', unfit: [unfit] } });
+    // One that was turned shows it as well; too wide an aperture matters only where smaller ones are used.
+    expect(judge([], { unfit: ['turned'] }).advice).toBe('leave');
+    expect(judge([], { unfit: ['too-wide-open'], measuredAt: 8, workingAt: 8 }).advice).toBe('leave');
+    expect(judge([], { unfit: ['too-wide-open'], measuredAt: 8, workingAt: 16 }).advice).toBe('look-again');
+  });
+  it('what was found on a surface that is not plain, or in the dark, is never cleaned for; on a clipped frame it is', () => {
+    for (const unfit of ['textured', 'dark'] as const) expect(judge(all([1, 1, 1]), { unfit: [unfit] }).advice).toBe('look-again');
+    expect(judge(all([1]), { unfit: ['clipped'] }).advice).toBe('blow');
+  });
+});
+
+describe('pixels of a sensor', () => {
+  const at = (fNumber: number, spots: Spot[]) => ({ fNumber, width: 6000, height: 4000, spots });
+  const pixel = spot(0.3, 0.3, { fwhmPx: 3, depth: 0.4 });
+  /** A speck as the same aperture-law says it shows elsewhere (science.md, "Dust on a sensor"). */
+  const dust = (fNumber: number) => spot(0.6, 0.6, { fwhmPx: 5.6 * (16 / fNumber), depth: Math.min(1, 0.1 * (fNumber / 16) ** 2) });
+  it('are dark at every aperture; the shadow of dust is not', () =>
+    expect(darkPixels([at(16, [pixel, dust(16)]), at(8, [pixel, dust(8)])])).toEqual([{ x: 0.3, y: 0.3 }]));
+  it('are told by apertures a stop apart, in frames of one size, and once', () => {
+    expect(darkPixels([at(16, [pixel]), at(14, [pixel])])).toEqual([]);
+    expect(darkPixels([at(16, [pixel]), { ...at(8, [pixel]), width: 3000 }])).toEqual([]);
+    expect(darkPixels([at(16, [pixel]), at(8, [pixel]), at(4, [pixel])])).toHaveLength(1);
+  });
+  it('are nothing that is wide, black, or a hair', () => {
+    for (const more of [{ fwhmPx: 9 }, { depth: 1 }, { kind: 'hair' as const }]) {
+      const other = { ...pixel, ...more };
+      expect(darkPixels([at(16, [other]), at(8, [other])])).toEqual([]);
+    }
   });
 });
 

@@ -2,7 +2,7 @@ import type { Spot } from './dust/spot.js';
 import type { Unfit } from './dust/fitness.js';
 import { growthOf, nextCleanIn, daysApart, type Growth, type NextClean, type SpeckCount } from './growth.js';
 import { isSure, judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot, type Wetting } from './judge.js';
-import { matchFrames, type SpotPair } from './match.js';
+import { matchFrames } from './match.js';
 import { darkPixels } from './pixels.js';
 import type { Point } from './position.js';
 import { visibilityAt } from './visibility.js';
@@ -64,14 +64,22 @@ export type SensorStory = {
 /** What was said to be no dust lies still: a place this near to it, in widths of the frame, is the same. */
 const SAME_PLACE = 0.004;
 
+/** Wider than this, pixels, it is no pixel that is dark. */
+const NO_PIXEL_PX = 6;
+
+/**
+ * How sure a speck is that is where one was before: chance does not fall on one place twice. What is as narrow as a pixel
+ * would be there twice as well.
+ */
+const together = (before: Spot, after: Spot): number =>
+  after.fwhmPx < NO_PIXEL_PX ? Math.max(before.confidence, after.confidence) : 1 - (1 - before.confidence) * (1 - after.confidence);
+
 /** A pixel that is dark lies where it lay, pixels. */
 const PIXEL_PX = 2;
 
 /** Is this one of the places of a body that were dismissed, a broken pixel say? */
 export const isDismissed = ({ x, y }: Point, dismissed: readonly Point[], aspect = 2 / 3): boolean =>
   dismissed.some((d) => Math.hypot(d.x - x, (d.y - y) * aspect) < SAME_PLACE);
-
-const isEitherSure = ({ before, after }: SpotPair): boolean => isSure(before) || isSure(after);
 
 /**
  * The story of a sensor over its frames: which specks stayed through what was tried, which went, which came; what the
@@ -96,13 +104,19 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
     const aspect = frame.height / frame.width;
     const before = chapters.at(-1);
     const match = matchFrames<Spot>(before?.spots ?? [], spots, aspect);
-    const known = new Map<Spot, Pick<ToldSpot, 'number' | 'fate' | 'survived'>>();
+    const known = new Map<Spot, Pick<ToldSpot, 'number' | 'fate' | 'survived' | 'confidence'>>();
     for (const { before: b, after } of match.stayed) {
       const told = b as ToldSpot;
-      known.set(after, { number: told.number, fate: 'stayed', survived: [...told.survived, ...frame.tries] });
+      known.set(after, {
+        number: told.number,
+        fate: 'stayed',
+        survived: [...told.survived, ...frame.tries],
+        confidence: together(told, after),
+      });
     }
     // What moved is loose: whatever did not move it before will now.
-    for (const { before: b, after } of match.moved) known.set(after, { number: (b as ToldSpot).number, fate: 'moved', survived: [] });
+    for (const { before: b, after } of match.moved)
+      known.set(after, { number: (b as ToldSpot).number, fate: 'moved', survived: [], confidence: after.confidence });
     const told = spots.map((s, at): ToldSpot => ({
       ...s,
       where: where[i]![at]!,
@@ -120,8 +134,8 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
       spots: told,
       // What was never sure cannot be said to be gone, nor what is not to have come.
       gone: (match.gone as ToldSpot[]).filter(isSure),
-      stayed: match.stayed.filter(isEitherSure).length,
-      moved: match.moved.filter(isEitherSure).length,
+      stayed: told.filter((s) => s.fate === 'stayed' && isSure(s)).length,
+      moved: match.moved.filter(({ before: b, after }) => isSure(b) || isSure(after)).length,
       fresh: i === 0 ? 0 : match.fresh.filter(isSure).length,
       judgement,
     });

@@ -63,7 +63,7 @@ export class SensorService {
       await this.body(db, itemId);
       const id = this.ids.next();
       await this.repository.insert(db, { id, itemId, takenAt: new Date(takenAt), data, createdAt: this.clock.now() });
-      const entry = { kind: 'frame', frameId: id, fNumber: data.fNumber, specks: data.spots.length } as const;
+      const entry = { kind: 'frame', frameId: id, fNumber: data.fNumber, specks: data.spots.filter(sensor.isSure).length } as const;
       await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: new Date(takenAt), data: entry }]);
       return this.frame(db, id);
     });

@@ -17,6 +17,8 @@ export const WIDEST = 0.03;
 const WIDER = 1.05;
 /** Fainter than this, or explained by less, nothing is kept to be weighed. */
 const LEAST = { depth: 0.008, snr: 4, fit: 0.1, explained: 0.05 } as const;
+/** Nearer to the rim than this part of its width most of a shadow is outside. */
+const CUT_OFF = { part: 0.3, snr: 30 } as const;
 /** After what lay beside it was taken out, so much of a candidate must still be there. */
 const STILL_THERE = 0.5;
 /** What is left inside of a speck that was taken out is not another one, unless it is as deep as this. */
@@ -35,7 +37,7 @@ const PLAIN_HAIR = { depth: 0.04, length: 0.02, sure: 0.95, unsure: 0.6 } as con
 /** A bright place that no plain surface has. */
 const LUMP = { px: 10, depth: 0.03, logOdds: 2, several: 3 } as const;
 /** What is no more likely a speck than this is not told. */
-const LEAST_SURE = 0.5;
+const LEAST_SURE = 0.55;
 /** A hair is so much darker than what lies close beside it, against how much darker it is than the light all around. */
 const STANDS_OUT = 0.3;
 
@@ -148,6 +150,8 @@ export class Search {
     const fwhm = m.template.fwhm * px;
     if (!canBeShadow(fwhm, this.optics) || fwhm > WIDEST * WIDER * this.light.width) return false;
     if (m.depth < LEAST.depth || m.snr < LEAST.snr || m.fit < LEAST.fit || m.explained < LEAST.explained) return false;
+    const rim = Math.min(m.x, m.y, m.level.width - 1 - m.x, m.level.height - 1 - m.y);
+    if (rim < CUT_OFF.part * m.template.wide && m.snr < CUT_OFF.snr) return false;
     if (m.x < -0.5 || m.y < -0.5 || m.x > m.level.width - 0.5 || m.y > m.level.height - 0.5) return false;
     return !this.found.some(
       ({ spot }) =>

@@ -53,7 +53,10 @@ export type Weighed = { logOdds: number; fwhmPx: number };
 /** Chance makes what is alike in width: from half as wide to twice. */
 const ALIKE = 0.6;
 /** Plainer than this tells nothing more. */
-const PLAIN = 10;
+const PLAIN = 6;
+/** Standing out from all that is bright by more than this tells nothing more; and what is no plainer than this is always there. */
+const FAR_OUT = 8;
+const EVERYWHERE = -5;
 /**
  * What chance makes is not quite as often dark as bright: steps of grey fall unevenly. So what does not look like much may
  * be by chance though nothing bright does.
@@ -67,16 +70,20 @@ const AT_MOST_UNTOLD = 0.85;
 /**
  * How sure each of some places is a speck, 0 to 1. Dust only darkens, and whatever else darkens (noise, the waves of a
  * JPEG, defects, a textured surface) brightens as often: the bright places that look as much like a speck tell how many of
- * the dark ones are none.
+ * the dark ones are none, and how far a dark one stands out from the plainest of them that it is one. The weights of the
+ * two are a logistic regression on the same frames.
  *
  * @param isOpticsTold the aperture and the sensor's width are known, and what no aperture makes is left out.
  */
 export function sureness(dark: readonly Weighed[], bright: readonly Weighed[], isOpticsTold: boolean): number[] {
-  const asMuch = (of: readonly Weighed[], { logOdds, fwhmPx }: Weighed): number =>
-    of.reduce((n, o) => (o.logOdds >= logOdds && Math.abs(Math.log(o.fwhmPx / fwhmPx)) < ALIKE ? n + 1 : n), 0);
+  const alike = (of: readonly Weighed[], { fwhmPx }: Weighed): Weighed[] => of.filter((o) => Math.abs(Math.log(o.fwhmPx / fwhmPx)) < ALIKE);
+  const asMuch = (of: readonly Weighed[], { logOdds }: Weighed): number => of.reduce((n, o) => (o.logOdds >= logOdds ? n + 1 : n), 0);
   return dark.map((d) => {
-    const byChance = Math.max(Math.log((asMuch(bright, d) + 0.5) / (asMuch(dark, d) + 0.5)), hardlyByChance(d.logOdds));
-    const told = 1 / (1 + Math.exp(3.11 - 0.529 * Math.min(PLAIN, d.logOdds) + 1.562 * byChance));
+    const mirrored = alike(bright, d);
+    const byChance = Math.max(Math.log((asMuch(mirrored, d) + 0.5) / (asMuch(alike(dark, d), d) + 0.5)), hardlyByChance(d.logOdds));
+    const plainest = mirrored.reduce((most, o) => Math.max(most, o.logOdds), EVERYWHERE);
+    const out = Math.min(FAR_OUT, Math.max(0, d.logOdds - plainest));
+    const told = 1 / (1 + Math.exp(3.594 - 0.374 * Math.min(PLAIN, d.logOdds) + 1.519 * byChance - 0.837 * out));
     return isOpticsTold || d.fwhmPx >= NARROW_PX ? told : Math.min(AT_MOST_UNTOLD, told);
   });
 }

@@ -66,7 +66,7 @@ export function SpeckTable({ rows, selected, onSelect, onDismiss }: Props) {
       accessorKey: 'confidence',
       cell: ({ row: { original } }) => (
         <span className="font-mono">
-          {Math.round(original.confidence * 100)} %{!original.sure && <span className="font-sans text-soft">, look again</span>}
+          {Math.floor(original.confidence * 100)} %{!original.sure && <span className="font-sans text-soft">, look again</span>}
         </span>
       ),
     },
