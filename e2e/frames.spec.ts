@@ -240,7 +240,10 @@ test.describe('pictures that measure', () => {
     await expect(verdict.getByRole('button')).toHaveCount(0);
     // It is the duty of the body now, and leads here.
     await page.goto(`${server.url}/gear/${own}`);
-    await page.getByRole('link', { name: /^Sensor frame/ }).first().click();
+    await page
+      .getByRole('link', { name: /^Sensor frame/ })
+      .first()
+      .click();
     await expect(page).toHaveURL(new RegExp(`/gear/${own}/frames`));
   });
 
