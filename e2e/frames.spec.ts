@@ -47,6 +47,23 @@ async function photograph(
   return file;
 }
 
+/** A raw file as cameras write it: a TIFF of what the photosites counted (here none of it), and the picture beside it. */
+async function raw(name: string, specks: Speck[]): Promise<string> {
+  const entries: [tag: number, value: number][] = [[256, 64], [257, 64], [258, 16], [259, 1], [262, 32_803], [273, 8], [277, 1], [278, 64], [279, 16]]; // prettier-ignore
+  const head = Buffer.alloc(8 + 2 + 12 * entries.length + 4);
+  head.write('II*\0', 'latin1');
+  head.writeUInt32LE(8, 4);
+  head.writeUInt16LE(entries.length, 8);
+  for (const [i, [tag, value]] of entries.entries()) {
+    head.writeUInt16LE(tag, 10 + 12 * i);
+    head.writeUInt16LE(3, 12 + 12 * i);
+    head.writeUInt32LE(1, 14 + 12 * i);
+    head.writeUInt16LE(value, 18 + 12 * i);
+  }
+  writeFileSync(at(name), Buffer.concat([head, readFileSync(await photograph(`in-${name}.jpg`, specks))]));
+  return at(name);
+}
+
 /** Faint and narrow: as likely grain as dust. */
 const FAINT = [0.3, 0.5, 0.7].map((x, i) => ({ x, y: 0.4 + 0.1 * i, wide: 7, depth: 0.04 }));
 
@@ -198,13 +215,13 @@ test.describe('pictures that measure', () => {
     }
   });
 
-  test('PNG, sixteen bits, and TIFF are read as well', async ({ page }) => {
+  test('PNG, sixteen bits, TIFF and the picture inside a raw file are read as well', async ({ page }) => {
     const sixteen = at('sixteen.png');
     await sharp(await photograph('eight.png', NINE, { format: 'png' }))
       .toColourspace('grey16')
       .png()
       .toFile(sixteen);
-    for (const file of [at('eight.png'), sixteen, await photograph('frame.tif', NINE, { format: 'tiff' })]) {
+    for (const file of [at('eight.png'), sixteen, await photograph('frame.tif', NINE, { format: 'tiff' }), await raw('raw.dng', NINE)]) {
       await page.goto(`${server.url}/gear/${body}/frames`);
       await choose(page, file);
       // What is written anew has lost what the camera wrote: it is asked for, and nothing is said before.
@@ -214,6 +231,7 @@ test.describe('pictures that measure', () => {
         await page.getByRole('button', { name: 'f/16', exact: true }).click();
       }
       await expect(group(page), file).toHaveAccessibleName(/9 of 9 specks show$/);
+      await expect(page.getByText('Read from the picture inside the raw file')).toHaveCount(file.endsWith('dng') ? 1 : 0);
     }
   });
 
@@ -251,6 +269,7 @@ test.describe('pictures that measure', () => {
     const whole = readFileSync(await photograph('whole.jpg', NINE));
     writeFileSync(at('broken.jpg'), whole.subarray(0, whole.length / 2));
     writeFileSync(at('text.jpg'), 'no picture at all');
+    writeFileSync(at('phone.heic'), Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(4000)]));
     // A PNG of a few bytes that says it has 40,000 × 40,000 pixels.
     const bomb = readFileSync(await photograph('small.png', [], { width: 100, height: 100, format: 'png' }));
     bomb.writeUInt32BE(40_000, 16);
@@ -264,6 +283,7 @@ test.describe('pictures that measure', () => {
     for (const [name, said] of [
       ['broken.jpg', /breaks off or is damaged/],
       ['text.jpg', /no JPEG, PNG, TIFF or WebP/],
+      ['phone.heic', /This is HEIC, which is not read here/],
       ['bomb.png', /more than 110 megapixels/],
       ['print.tif', /for print \(CMYK\)/],
     ] as const) {

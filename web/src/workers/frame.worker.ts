@@ -9,7 +9,15 @@ const PREVIEW_PX = 1600;
 const QUALITY = 0.85;
 
 /** A frame as it was read: what the file says, what is in it, and it made small to be shown. */
-export type FrameReading = { taken: Taken; width: number; height: number; detection: sensor.Detection; preview: Blob };
+export type FrameReading = {
+  taken: Taken;
+  width: number;
+  height: number;
+  detection: sensor.Detection;
+  preview: Blob;
+  /** It is the picture inside of a raw file, as the camera rendered it. */
+  isPreview: boolean;
+};
 export type GlareReading = { taken: Taken; glare: sensor.Glare };
 export type Told<T> = { read: T } | { unreadable: Unreadable } | { trouble: sensor.GlareTrouble };
 
@@ -37,14 +45,14 @@ const api = {
       const buffer = await file.arrayBuffer();
       const taken = takenOf(buffer);
       const fNumber = told.fNumber ?? taken.fNumber;
-      const frame = await decodePicture(file, buffer);
+      const { frame, isPreview } = await decodePicture(file, buffer);
       onProgress(0.25);
       const detection = await searchFrame(frame, {
         ...(fNumber && { fNumber }),
         ...(told.sensorWidthMm && { sensorWidthMm: told.sensorWidthMm }),
         onProgress: (done) => onProgress(0.25 + 0.7 * done),
       });
-      return { read: { taken, width: frame.width, height: frame.height, detection, preview: await pictureOf(frame) } };
+      return { read: { taken, width: frame.width, height: frame.height, detection, preview: await pictureOf(frame), isPreview } };
     } catch (error) {
       return toldOf(error);
     }
@@ -52,7 +60,7 @@ const api = {
   readGlare: async (file: File, blackPct: number): Promise<Told<GlareReading>> => {
     try {
       const buffer = await file.arrayBuffer();
-      return { read: { taken: takenOf(buffer), glare: sensor.veilingGlarePct(await decodePicture(file, buffer), { blackPct }) } };
+      return { read: { taken: takenOf(buffer), glare: sensor.veilingGlarePct((await decodePicture(file, buffer)).frame, { blackPct }) } };
     } catch (error) {
       return toldOf(error);
     }

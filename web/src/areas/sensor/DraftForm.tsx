@@ -158,6 +158,7 @@ export function DraftForm({ draft, before, hasFormat, waiting, pending, error, o
           so nothing is said of them before it is told.
         </p>
       )}
+      {reading.isPreview && <p className="text-soft">Read from the picture inside the raw file, as the camera rendered it.</p>}
       {!hasFormat && (
         <p className="text-soft">
           Which sensor this body has is not told: sizes are as on full frame, and pixels that are narrower than any shadow cannot be left

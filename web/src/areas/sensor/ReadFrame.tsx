@@ -5,7 +5,7 @@ import { Fold } from '../../ui/Fold';
 import { Button, Notice } from '../../ui/parts';
 import type { Failed, Reading } from './useReading';
 
-export const PICTURES = 'image/jpeg,image/png,image/tiff,image/webp,.tif,.tiff';
+export const PICTURES = 'image/jpeg,image/png,image/tiff,image/webp,image/heic,.tif,.tiff,.dng,.heic';
 
 const UNREADABLE: Record<Extract<Told<never>, { unreadable: unknown }>['unreadable'], string> = {
   'not-a-picture': 'This is no JPEG, PNG, TIFF or WebP, whatever its name says.',
@@ -13,7 +13,9 @@ const UNREADABLE: Record<Extract<Told<never>, { unreadable: unknown }>['unreadab
   'too-large': 'This picture has more than 110 megapixels, or says so. Take the file as the camera wrote it.',
   'too-small': 'This picture is too small to find specks in. Take the file as the camera wrote it.',
   cmyk: 'This is a picture for print (CMYK). Take the file as the camera wrote it, or save it as RGB.',
-  unsupported: 'This kind of TIFF cannot be read: grey or RGB with 8 or 16 bits can.',
+  unsupported:
+    'This kind of TIFF or raw file cannot be read, and there is no large picture in it: grey or RGB with 8 or 16 bits can. Let the camera write JPEG beside it.',
+  heic: 'This is HEIC, which is not read here. Let the camera write JPEG, or save it as JPEG in full size.',
 };
 
 /** Why a picture could not be read, in words. */
@@ -89,7 +91,9 @@ type Props = {
 export const ReadFrame = ({ onRead, ...state }: Props) => (
   <div className="space-y-3">
     <FileDrop accept={PICTURES} name={undefined} multiple onChoose={(_, all) => onRead(all)}>
-      <span className="text-sm text-soft">JPEG, PNG or TIFF, up to 110 megapixels. They never leave this machine.</span>
+      <span className="text-sm text-soft">
+        JPEG, PNG, TIFF or the picture inside a raw file like it, up to 110 megapixels. They never leave this machine.
+      </span>
     </FileDrop>
     <ReadingState {...state} />
     <Guide />

@@ -74,6 +74,7 @@ const reading = (spots: sensor.Spot[], fNumber: number | null = 16) => ({
   height: 4000,
   detection: { spots, noise: 0.01, fitness: { clippedShare: 0, light: 0.5, textured: false, tooWideOpen: false } },
   preview: new Blob(['x'], { type: 'image/jpeg' }),
+  isPreview: false,
 });
 const bare = NINE.map(({ by: _, ...s }) => s);
 

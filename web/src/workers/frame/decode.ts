@@ -2,10 +2,11 @@ import type { sensor } from '@bright-keeper/core';
 import { decode as decodePng } from 'fast-png';
 import { decode as decodeTiff } from 'tiff';
 import { greyInto, greyOf } from './grey';
+import { previewIn } from './preview';
 import { isSixteenBitPng, isWholeJpeg, kindOf, sizeOf, type Dimensions } from './sniff';
 
 /** Why a file could not be read as a picture. */
-export type Unreadable = 'not-a-picture' | 'broken-off' | 'too-large' | 'too-small' | 'cmyk' | 'unsupported';
+export type Unreadable = 'not-a-picture' | 'broken-off' | 'too-large' | 'too-small' | 'cmyk' | 'unsupported' | 'heic';
 
 export class PictureUnreadable extends Error {
   constructor(readonly why: Unreadable) {
@@ -19,6 +20,8 @@ const LEAST_SIDE = 64;
 const ROWS_AT_ONCE = 256;
 const WHITE_IS_ZERO = 0;
 const CMYK = 5;
+/** What the photosites counted, behind their filters: raw. */
+const COLOUR_FILTERS = 32_803;
 
 function check({ width, height }: Dimensions): void {
   if (width * height > MOST_PIXELS) throw new PictureUnreadable('too-large');
@@ -52,9 +55,14 @@ function pngOf(bytes: Uint8Array): sensor.Frame {
   return greyOf({ width, height, data: data, samples: channels });
 }
 
-function tiffOf(bytes: Uint8Array): sensor.Frame {
+function headOf(bytes: Uint8Array): ReturnType<typeof decodeTiff>[number] {
   const [head] = decodeTiff(bytes, { ignoreImageData: true, pages: [0] });
   if (!head) throw new PictureUnreadable('not-a-picture');
+  return head;
+}
+
+function tiffOf(bytes: Uint8Array): sensor.Frame {
+  const head = headOf(bytes);
   check(head);
   if (head.type === CMYK) throw new PictureUnreadable('cmyk');
   const [page] = decodeTiff(bytes, { pages: [0] });
@@ -64,22 +72,37 @@ function tiffOf(bytes: Uint8Array): sensor.Frame {
   return greyOf({ width, height, data, samples: samplesPerPixel, isInverted: type === WHITE_IS_ZERO });
 }
 
+/** The picture a camera put into its raw file, which is a TIFF with more in it than it shows; null where it is none. */
+async function previewOf(bytes: Uint8Array<ArrayBuffer>): Promise<sensor.Frame | null> {
+  const preview = previewIn(bytes);
+  if (!preview) return null;
+  const head = headOf(bytes);
+  if (preview.width * preview.height < head.width * head.height && head.type !== COLOUR_FILTERS) return null;
+  check(preview);
+  return byBrowser(new Blob([bytes.subarray(preview.from)], { type: 'image/jpeg' }));
+}
+
+/** A frame, and whether it is the picture inside of a raw file. */
+export type Decoded = { frame: sensor.Frame; isPreview: boolean };
+
 /**
  * A file as a grey frame.
  *
  * @throws PictureUnreadable with the reason.
  */
-export async function decodePicture(file: Blob, buffer: ArrayBuffer): Promise<sensor.Frame> {
+export async function decodePicture(file: Blob, buffer: ArrayBuffer): Promise<Decoded> {
   const bytes = new Uint8Array(buffer);
   const kind = kindOf(bytes);
   if (!kind) throw new PictureUnreadable('not-a-picture');
+  if (kind === 'heic') throw new PictureUnreadable('heic');
   const size = sizeOf(kind, bytes);
   if (size) check(size);
   if (kind === 'jpeg' && !isWholeJpeg(bytes)) throw new PictureUnreadable('broken-off');
   try {
-    if (kind === 'tiff') return tiffOf(bytes);
-    if (kind === 'png' && isSixteenBitPng(bytes)) return pngOf(bytes);
-    return await byBrowser(file);
+    const preview = kind === 'tiff' ? await previewOf(bytes) : null;
+    if (preview) return { frame: preview, isPreview: true };
+    const frame = kind === 'tiff' ? tiffOf(bytes) : kind === 'png' && isSixteenBitPng(bytes) ? pngOf(bytes) : await byBrowser(file);
+    return { frame, isPreview: false };
   } catch (error) {
     throw error instanceof PictureUnreadable ? error : new PictureUnreadable(kind === 'tiff' ? 'unsupported' : 'broken-off');
   }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { instantOf, NOT_TOLD, takenOf } from './exif';
 import { greyOf, smallOf } from './grey';
+import { previewIn } from './preview';
 import { isSixteenBitPng, isWholeJpeg, kindOf, sizeOf } from './sniff';
 
 const bytes = (...values: number[]) => Uint8Array.from(values);
@@ -67,6 +68,9 @@ describe('a file is what its first bytes say', () => {
     ['tiff', bytes(0x4d, 0x4d, 0, 0x2a)],
     ['webp', bytes(...[...'RIFF....WEBP'].map((c) => c.charCodeAt(0)))],
     [null, bytes(...[...'%PDF-1.7 no picture'].map((c) => c.charCodeAt(0)))],
+    ['heic', bytes(0, 0, 0, 24, ...[...'ftypheic'].map((c) => c.charCodeAt(0)))],
+    ['heic', bytes(0, 0, 0, 24, ...[...'ftypmif1'].map((c) => c.charCodeAt(0)))],
+    [null, bytes(0, 0, 0, 24, ...[...'ftypisom'].map((c) => c.charCodeAt(0)))],
     [null, bytes()],
   ] as const)('%s', (kind, data) => expect(kindOf(data)).toBe(kind));
 
@@ -79,6 +83,22 @@ describe('a file is what its first bytes say', () => {
     expect(sizeOf('png', PNG)).toEqual({ width: 6000, height: 4000 });
     expect(sizeOf('png', PNG.subarray(0, 20))).toBeNull();
     expect(isSixteenBitPng(PNG)).toBe(true);
+  });
+
+  it('of a raw file the largest picture inside is found; the raw picture itself, a small one and a broken one are none', () => {
+    const small = jpeg(3);
+    small.set([0, 120, 0, 160], small.length - 8);
+    const head = bytes(0x49, 0x49, 0x2a, 0, 8, 0, 0, 0, 0xff, 0xd8, 0xff, 7, 7, 7);
+    const file = (...parts: Uint8Array[]) => bytes(...parts.flatMap((p) => [...p]), ...Array<number>(12).fill(0));
+    expect(previewIn(file(head, small))).toBeNull();
+    expect(previewIn(file(head, jpeg(3, 0xc3)))).toBeNull();
+    expect(previewIn(head)).toBeNull();
+    expect(previewIn(bytes())).toBeNull();
+    expect(previewIn(file(head, small, jpeg(3, 0xc3), jpeg(9)))).toEqual({
+      width: 6000,
+      height: 4000,
+      from: head.length + small.length + jpeg(3).length,
+    });
   });
 
   it('ends as a JPEG does, or breaks off', () => {
