@@ -2,9 +2,9 @@ import type { Light } from './frame.js';
 import type { NoiseMap } from './noise.js';
 import { selectKth } from './quantile.js';
 
-/** A pixel that differs from the other one of its pair by this part of the light is looked at, */
+/** A pixel that differs from the one beside it by this part of the light is looked at, */
 const PART = 0.04;
-/** and by so many times what the noise makes of a pair. */
+/** and by so many times what the noise makes of two. */
 const TIMES = 6 * Math.SQRT2;
 /** On paper or sand nearly all are: then none is told to be a defect. */
 const MOST_LOOKED_AT = 400_000;
@@ -14,11 +14,8 @@ const SMEAR = 3;
 /** What is this part of its peak belongs to a defect when it is taken out. */
 const BELONGS = 0.08;
 
-/** A pixel or a few side by side that tell the wrong amount of light, and how much. */
-export type Defect = { x: number; y: number; off: number };
-
 /** What stands out at a place: the light around it, by how much of that at its peak, and how wide it is, pixels. */
-type Peak = Defect & { light: number; wide: number };
+type Peak = { x: number; y: number; off: number; light: number; wide: number };
 
 /** The light around is taken from a square so far out. */
 const REACH = SMEAR + 1;
@@ -46,7 +43,8 @@ function peakAt({ width, height, data }: Light, x0: number, y0: number): Peak | 
   let area = 0;
   for (let dy = -REACH; dy <= REACH; dy += 1) {
     for (let dx = -REACH; dx <= REACH; dx += 1) {
-      const [px, py] = [Math.min(width - 1, Math.max(0, x + dx)), Math.min(height - 1, Math.max(0, y + dy))];
+      const [px, py] = [x + dx, y + dy];
+      if (px < 0 || py < 0 || px >= width || py >= height) continue;
       // Half of the peak, evenly from a quarter to three quarters: a border runs through pixels.
       area += Math.min(1, Math.max(0, ((data[py * width + px]! / light - 1) / off - 0.25) * 2));
     }
@@ -88,29 +86,28 @@ function heal({ width, height, data }: Light, { x, y, off, light }: Peak): void 
  * Takes out what is too narrow to be a shadow: pixels that tell no light or too much, alone or a few side by side, as the
  * mosaic, sharpening and a JPEG have smeared them. Left in, they look like specks at every coarser scale. In place.
  *
- * @param narrowestPx the width below which nothing is a shadow, pixels.
+ * @param narrowestPx the width below which nothing is a shadow, pixels. @returns how many there were.
  */
-export function healDefects(light: Light, noise: NoiseMap, narrowestPx: number): Defect[] {
+export function healDefects(light: Light, noise: NoiseMap, narrowestPx: number): number {
   const { width, height, data } = light;
-  const found: Defect[] = [];
-  let looked = 0;
+  let [healed, looked] = [0, 0];
   for (let y = 0; y < height; y += 1) {
     for (let left = 0; left < width - 1; left += TILE) {
       const least = Math.max(PART, TIMES * noise.at(left, y));
       const part = Math.max(1, Math.floor(1 / least));
-      // By pairs: nearly every pixel lies near the other one of its pair, and is done with after one look.
+      // By threes: nearly every pixel lies near those beside it, and is done with after one look.
       for (let i = y * width + left, end = y * width + Math.min(width - 1, left + TILE); i < end; i += 2) {
-        const b = data[i + 1]!;
-        const off = Math.imul(data[i]! - b, part);
-        if (off < b && off > -data[i]!) continue;
+        const [a, b, c] = [data[i]!, data[i + 1]!, data[Math.min(i + 2, data.length - 1)]!];
+        const [before, after] = [Math.imul(a - b, part), Math.imul(b - c, part)];
+        if (before < b && before > -a && after < c && after > -b) continue;
         looked += 1;
-        if (looked > MOST_LOOKED_AT) return found;
+        if (looked > MOST_LOOKED_AT) return healed;
         const peak = peakAt(light, i - y * width, y);
         if (!peak || Math.abs(peak.off) < least || peak.wide >= narrowestPx) continue;
         heal(light, peak);
-        found.push({ x: peak.x, y: peak.y, off: peak.off });
+        healed += 1;
       }
     }
   }
-  return found;
+  return healed;
 }

@@ -53,7 +53,7 @@ export function detectDust(frame: Frame, options: DetectOptions = {}): Detection
   const levels = pyramidOf(light, WIDEST * light.width);
   onProgress(0.3);
   const { dark, bright } = candidatesIn(levels, light, noise, (done) => onProgress(0.3 + 0.4 * done));
-  const search = new Search(light, levels, noise, optics, defects.length);
+  const search = new Search(light, levels, noise, optics, defects);
   for (const list of [dark, bright]) list.sort((a, b) => b.snr - a.snr);
   const looked = dark.slice(0, MOST_CANDIDATES);
   for (const [i, candidate] of looked.entries()) {

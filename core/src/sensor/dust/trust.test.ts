@@ -1,8 +1,11 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { isSure, judgeSensor } from '../judge.js';
 import { detectDust, type Detection } from './detect.js';
+import { healDefects } from './defects.js';
 import { unfitFor } from './fitness.js';
+import { linearLight } from './frame.js';
 import { canBeShadow, defectPx, narrowestPx } from './narrowest.js';
+import { noiseOf } from './noise.js';
 import { logOdds, sureness } from './sureness.js';
 import { photograph, type Shot } from './testing/camera.js';
 import { asJpeg, greyOfJpeg } from './testing/jpeg.js';
@@ -106,6 +109,60 @@ describe('what no aperture makes', () => {
     const sure = spots.filter(isSure);
     expect(sure).toHaveLength(grains.length);
     for (const { x, y } of grains) expect(sure.some((s) => Math.hypot(s.x * W - x, s.y * H - y) < 1)).toBe(true);
+  });
+});
+
+describe('defects in a frame that nothing has smeared', () => {
+  it.each([
+    ['alone', [[0, 0]]],
+    [
+      'two side by side',
+      [
+        [0, 0],
+        [1, 0],
+      ],
+    ],
+    [
+      'two on an odd place',
+      [
+        [1, 0],
+        [2, 0],
+      ],
+    ],
+    [
+      'two above each other',
+      [
+        [0, 0],
+        [0, 1],
+      ],
+    ],
+    [
+      'across',
+      [
+        [0, 0],
+        [1, 1],
+      ],
+    ],
+  ] as [string, [number, number][]][])('%s are taken out, dark and bright, and no other place is touched', (_, pixels) => {
+    const frame = { width: 200, height: 150, data: new Uint8Array(200 * 150).fill(180) };
+    for (const [x, y, value] of [
+      [60, 40, 10],
+      [120, 90, 255],
+      [0, 0, 10],
+      [196, 147, 255],
+    ] as const)
+      // prettier-ignore
+      for (const [dx, dy] of pixels) frame.data[(y + dy) * 200 + x + dx] = value;
+    const light = linearLight(frame, 'srgb');
+    const plain = light.data[75 * 200 + 100]!;
+    expect(healDefects(light, noiseOf(light), 2.5)).toBeGreaterThanOrEqual(4);
+    expect(light.data.every((v) => v === plain)).toBe(true);
+  });
+  it('what is as wide as a shadow stays', () => {
+    const light = linearLight(render({ width: 300, height: 200, specks: [{ x: 150, y: 100, c: 4, d: 4 }] }), 'srgb');
+    const before = light.data.slice();
+    expect(healDefects(light, noiseOf(light), 2.5)).toBe(0);
+    expect(light.data).toEqual(before);
   });
 });
 
