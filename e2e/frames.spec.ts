@@ -259,7 +259,7 @@ test.describe('pictures that measure', () => {
     // It is the duty of the body now, and leads here.
     await page.goto(`${server.url}/gear/${own}`);
     await page
-      .getByRole('link', { name: /^Sensor frame/ })
+      .getByRole('link', { name: /See the frames/ })
       .first()
       .click();
     await expect(page).toHaveURL(new RegExp(`/gear/${own}/frames`));

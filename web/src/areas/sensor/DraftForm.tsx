@@ -68,6 +68,8 @@ export const WorkingAt = ({ value, onChange }: { value: number; onChange: (stop:
 type Props = {
   draft: Draft;
   before: SensorFrame | null;
+  /** What is wrong with it, as far as the verdict does not say it. */
+  unfit: readonly sensor.Unfit[];
   /** Does the body say which sensor it has? */
   hasFormat: boolean;
   /** So many files wait to be read after this one. */
@@ -89,7 +91,7 @@ const foundWords = (spots: number): string =>
       : `${spots} dark places were found in it.`;
 
 /** A frame that was read: what the file did not say, what is wrong with it, and whether it is kept. */
-export function DraftForm({ draft, before, hasFormat, waiting, pending, error, onChange, onAperture, onKeep, onDrop }: Props) {
+export function DraftForm({ draft, before, unfit, hasFormat, waiting, pending, error, onChange, onAperture, onKeep, onDrop }: Props) {
   const [original, setOriginal] = useState(false);
   const { input, reading } = draft;
   const set = (change: Partial<Draft['input']>) => onChange({ ...draft, input: { ...input, ...change } });
@@ -108,7 +110,7 @@ export function DraftForm({ draft, before, hasFormat, waiting, pending, error, o
           {input.iso && `, ISO ${input.iso}`}
         </span>
       </p>
-      {input.unfit.map((u) => (
+      {unfit.map((u) => (
         <Notice key={u} tone="attention">
           <b>{unfitWords(u).what}</b> {unfitWords(u).instead}
         </Notice>

@@ -188,6 +188,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
   const saved = useFramePicture(kept?.preview ?? null);
   const picture = draft ? draft.reading.preview : (saved.data ?? null);
   const chapter = story.chapters.find((c) => c.id === (kept?.id ?? 'draft'));
+  const toldUnfit = chapter?.judgement.because.because === 'unfit' ? chapter.judgement.because.unfit : [];
   const forget = () => {
     setDraft(null);
     tell(null);
@@ -219,6 +220,7 @@ function Frames({ item, data, wet }: { item: ItemPage; data: SensorFrames; wet: 
       {draft ? (
         <DraftForm
           draft={draft}
+          unfit={draft.input.unfit.filter((u) => !toldUnfit.includes(u))}
           hasFormat={sensorFormat !== undefined}
           before={frames.findLast((f) => f.takenAt <= draft.input.takenAt) ?? null}
           waiting={waiting}
