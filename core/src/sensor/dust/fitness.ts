@@ -21,23 +21,25 @@ export const FIT_F_NUMBER = 11;
 const MOST_CLIPPED = 0.02;
 const DARKEST = 0.08;
 const SAMPLES = 40_000;
-const CELL = 24;
+/** So far apart: what repeats in step with one of them does not with the other. */
+const CELLS = [24, 10] as const;
+const ROWS = 24;
 /** Neighbouring cells of a plain surface differ by less than this; of a tree in the way, by far more. */
 const PLAIN = 0.035;
 const MOST_ROUGH = 0.12;
 
 /** The share of cells whose corner pixels, averaged, stand apart from what lies left and right of them. */
-function roughness({ width, height, data }: Light): number {
+function roughness({ width, height, data }: Light, cell: number): number {
   const mean = (x: number, y: number): number => {
     let sum = 0;
     for (let dy = 0; dy < 6; dy += 1) for (let dx = 0; dx < 6; dx += 1) sum += data[(y + dy) * width + x + dx]!;
     return sum / 36;
   };
   let [rough, n] = [0, 0];
-  for (let y = 0; y + 6 < height; y += CELL) {
-    for (let x = CELL; x + CELL + 6 < width; x += CELL) {
+  for (let y = 0; y + 6 < height; y += ROWS) {
+    for (let x = cell; x + cell + 6 < width; x += cell) {
       const here = mean(x, y);
-      const between = (mean(x - CELL, y) + mean(x + CELL, y)) / 2;
+      const between = (mean(x - cell, y) + mean(x + cell, y)) / 2;
       if (Math.abs(here - between) > PLAIN * Math.max(between, 1)) rough += 1;
       n += 1;
     }
@@ -59,7 +61,7 @@ export function fitnessOf(light: Light, { fNumber }: { fNumber?: number }): Fitn
   return {
     clippedShare: clipped / sample.length,
     light: sample[sample.length >> 1]! / FULL,
-    textured: roughness(light) > MOST_ROUGH,
+    textured: CELLS.some((cell) => roughness(light, cell) > MOST_ROUGH),
     tooWideOpen: fNumber !== undefined && fNumber < FIT_F_NUMBER,
   };
 }

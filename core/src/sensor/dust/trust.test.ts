@@ -87,6 +87,13 @@ describe('what is not plain', () => {
   });
 });
 
+describe('a weave as fine as the places that are asked', () => {
+  it('is seen to be no plain surface', async () => {
+    const { fitness } = await taken({ ...plainShot(902, 3000, 700), light: 0.45, scene: SCENES.weave!(26), quality: 90 });
+    expect(fitness.textured).toBe(true);
+  });
+});
+
 describe('what no aperture makes', () => {
   const optics = { fNumber: 16, pixelMm: 0.004 };
   it('is narrower than the cone through the thinnest glass (dust.md: 0.8 c + 1 pixel)', () => {
