@@ -36,6 +36,11 @@ const LEAST_LENGTH = 0.007;
 const PLAIN_HAIR = { depth: 0.04, length: 0.02, sure: 0.95, unsure: 0.6 } as const;
 /** A bright place that no plain surface has. */
 const LUMP = { px: 10, depth: 0.03, logOdds: 2, several: 3 } as const;
+/**
+ * Wider than this part of the frame a shadow is of a large particle, and deep: at the apertures of a test frame the cone is
+ * narrower. One that is faint is more likely the light, and never sure; the wider, the deeper it must be.
+ */
+const UNEVEN = { width: 0.012, depth: 0.03, atMost: 0.85 } as const;
 /** What is no more likely a speck than this is not told. */
 const LEAST_SURE = 0.55;
 /** A hair is so much darker than what lies close beside it, against how much darker it is than the light all around. */
@@ -87,13 +92,18 @@ export class Search {
     const sure = sureness(weighed, this.bright, this.optics !== null);
     let at = 0;
     return this.found
-      .map(({ spot, weighed: w }) => (w ? { ...spot, confidence: sure[at++]! } : spot))
+      .map(({ spot, weighed: w }) => (w ? { ...spot, confidence: Math.min(sure[at++]!, this.isUneven(spot) ? UNEVEN.atMost : 1) } : spot))
       .filter(({ confidence }) => confidence >= LEAST_SURE);
   }
 
   /** Is it no plain surface? Then several places are plainly brighter, and wider than a defect or the waves of a JPEG make them. */
   isTextured(): boolean {
     return this.bright.filter((b) => b.fwhmPx >= LUMP.px && b.depth >= LUMP.depth && b.logOdds > LUMP.logOdds).length >= LUMP.several;
+  }
+
+  private isUneven({ fwhmPx, depth }: Spot): boolean {
+    const wide = fwhmPx / (UNEVEN.width * this.light.width);
+    return wide > 1 && depth < UNEVEN.depth * wide;
   }
 
   private far(spot: Spot, x: number, y: number): number {

@@ -76,6 +76,13 @@ describe('a clean frame', () => {
   });
 });
 
+describe('light that is uneven, softly and widely', () => {
+  it('is no speck that is sure: a wide shadow is deep', () => {
+    const { spots } = detectDust(render({ width: 6000, height: 3000, vignetting: 0.4, blotches: 0.03, noise: 0.006 }), told(6000, 2.4));
+    expect(spots.filter(isSure)).toEqual([]);
+  });
+});
+
 describe('what is not plain', () => {
   it.each(Object.keys(SCENES))('%s is not taken for a dusty sensor', async (name) => {
     const { spots, fitness } = await taken({ ...plainShot(901, W, H), light: 0.45, scene: SCENES[name]!(13), quality: 90 });
