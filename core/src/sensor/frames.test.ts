@@ -193,6 +193,12 @@ describe('what is not sure in the story of a sensor', () => {
     const narrow = { ...faint, fwhmPx: 3 };
     expect(chapters(facts(1, [narrow]), facts(2, [narrow]))[1]!.judgement).toMatchObject({ advice: 'look-again', unsure: 1 });
   });
+  it('nor where it is wide and faint, as the light falls in every frame, nor where the same frame is kept twice', () => {
+    const light = { ...faint, fwhmPx: 200, depth: 0.03 };
+    expect(chapters(facts(1, [light]), facts(2, [light]))[1]!.judgement).toMatchObject({ advice: 'look-again', unsure: 1 });
+    const [, again] = chapters(facts(1, [faint]), facts(2, [faint], { at: '2026-03-01T10:00:00Z' }));
+    expect(again!.judgement).toMatchObject({ advice: 'look-again', unsure: 1 });
+  });
   it('a frame that is not plain asks for another, and a later good one is judged', () => {
     const [first, second] = chapters(facts(1, [plain], { unfit: ['textured'] }), facts(2, [plain]));
     expect([first!.judgement.advice, second!.judgement.advice]).toEqual(['look-again', 'blow']);

@@ -66,7 +66,6 @@ export {
   type Wetting,
   type YearOfPictures,
 } from './judge.js';
-export { darkPixels, type FrameOfPixels } from './pixels.js';
 export { redrawn } from './redraw.js';
 export { type FrameMatch, matchFrames, type Placement, type SpotPair } from './match.js';
 export { type Point, SENSOR_VIEWS, SENSOR_ZONES, sensorPosition, type SensorView, type SensorZone, zoneOf } from './position.js';

@@ -13,7 +13,7 @@ const CELL_PX = 4;
 /** And is as narrow and as dark as it was, within this. */
 const SAME = 0.25;
 /** Wider than this, pixels, it is no pixel. */
-const WIDEST_PX = 6;
+export const WIDEST_PIXEL_PX = 6;
 /** As good as black at both: a large particle on the glass would be, too. */
 const BLACK = 0.9;
 
@@ -22,7 +22,7 @@ const isAlike = (a: number, b: number): boolean => Math.abs(b / a - 1) < SAME;
 /** Where more than these are narrow the surface was not plain, and tells nothing of pixels. */
 const MOST = 400;
 
-const isNarrow = ({ kind, fwhmPx, depth }: Spot): boolean => kind === 'dust' && fwhmPx <= WIDEST_PX && depth <= BLACK;
+const isNarrow = ({ kind, fwhmPx, depth }: Spot): boolean => kind === 'dust' && fwhmPx <= WIDEST_PIXEL_PX && depth <= BLACK;
 
 /** Spots by place, so that those near another one are found without asking all: frames of a textured surface hold thousands. */
 class ByPlace {

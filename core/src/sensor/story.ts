@@ -1,9 +1,10 @@
 import type { Spot } from './dust/spot.js';
 import type { Unfit } from './dust/fitness.js';
+import { isUneven } from './dust/uneven.js';
 import { growthOf, nextCleanIn, daysApart, type Growth, type NextClean, type SpeckCount } from './growth.js';
 import { isSure, judgeSensor, type SensorJudgement, type SensorTry, type TriedSpot, type Wetting } from './judge.js';
 import { matchFrames } from './match.js';
-import { darkPixels } from './pixels.js';
+import { darkPixels, WIDEST_PIXEL_PX } from './pixels.js';
 import type { Point } from './position.js';
 import { visibilityAt } from './visibility.js';
 import { isElsewhere, type Whereabouts, whereaboutsOf } from './whereabouts.js';
@@ -64,15 +65,14 @@ export type SensorStory = {
 /** What was said to be no dust lies still: a place this near to it, in widths of the frame, is the same. */
 const SAME_PLACE = 0.004;
 
-/** Wider than this, pixels, it is no pixel that is dark. */
-const NO_PIXEL_PX = 6;
-
 /**
- * How sure a speck is that is where one was before: chance does not fall on one place twice. What is as narrow as a pixel
- * would be there twice as well.
+ * How sure a speck is that is where one was before: chance does not fall on one place twice. What is as narrow as a pixel or
+ * as wide and faint as the light's unevenness would be there twice as well, and the same frame kept twice tells nothing new.
  */
-const together = (before: Spot, after: Spot): number =>
-  after.fwhmPx < NO_PIXEL_PX ? Math.max(before.confidence, after.confidence) : 1 - (1 - before.confidence) * (1 - after.confidence);
+function together(before: Spot, after: Spot, frame: FrameFacts, earlier: FrameFacts): number {
+  const isThereAnyway = after.fwhmPx < WIDEST_PIXEL_PX || isUneven(after, frame.width) || frame.at === earlier.at;
+  return isThereAnyway ? Math.max(before.confidence, after.confidence) : 1 - (1 - before.confidence) * (1 - after.confidence);
+}
 
 /** A pixel that is dark lies where it lay, pixels. */
 const PIXEL_PX = 2;
@@ -111,7 +111,7 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
         number: told.number,
         fate: 'stayed',
         survived: [...told.survived, ...frame.tries],
-        confidence: together(told, after),
+        confidence: together(told, after, frame, seen[i - 1]!),
       });
     }
     // What moved is loose: whatever did not move it before will now.

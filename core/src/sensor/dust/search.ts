@@ -10,6 +10,7 @@ import type { Level } from './pyramid.js';
 import { fillIn, takeOut } from './residual.js';
 import type { Spot } from './spot.js';
 import { logOdds, sureness, type Weighed } from './sureness.js';
+import { isUneven } from './uneven.js';
 
 /** Of the frame's width; a shadow wider than this is no speck but the light. */
 export const WIDEST = 0.03;
@@ -36,17 +37,17 @@ const LEAST_LENGTH = 0.007;
 const PLAIN_HAIR = { depth: 0.04, length: 0.02, sure: 0.95, unsure: 0.6 } as const;
 /** A bright place that no plain surface has. */
 const LUMP = { px: 10, depth: 0.03, logOdds: 2, several: 3 } as const;
-/**
- * Wider than this part of the frame a shadow is of a large particle, and deep: at the apertures of a test frame the cone is
- * narrower. One that is faint is more likely the light, and never sure; the wider, the deeper it must be.
- */
-const UNEVEN = { width: 0.012, depth: 0.03, atMost: 0.85 } as const;
+/** What is more likely the light is never surer than this. */
+const AT_MOST_UNEVEN = 0.85;
 /** What is no more likely a speck than this is not told. */
 const LEAST_SURE = 0.55;
 /** A hair is so much darker than what lies close beside it, against how much darker it is than the light all around. */
 const STANDS_OUT = 0.3;
 
 const scaleOf = ({ level }: { level: Level }): number => 2 ** level.level;
+
+/** How far its middle lies from the rim of the frame, pixels of its level. */
+const rimOf = ({ x, y, level }: Measured): number => Math.min(x, y, level.width - 1 - x, level.height - 1 - y);
 
 type Found = { spot: Spot; weighed: Weighed | null };
 type Bright = Weighed & { x: number; y: number; depth: number };
@@ -92,7 +93,9 @@ export class Search {
     const sure = sureness(weighed, this.bright, this.optics !== null);
     let at = 0;
     return this.found
-      .map(({ spot, weighed: w }) => (w ? { ...spot, confidence: Math.min(sure[at++]!, this.isUneven(spot) ? UNEVEN.atMost : 1) } : spot))
+      .map(({ spot, weighed: w }) =>
+        w ? { ...spot, confidence: Math.min(sure[at++]!, isUneven(spot, this.light.width) ? AT_MOST_UNEVEN : 1) } : spot,
+      )
       .filter(({ confidence }) => confidence >= LEAST_SURE);
   }
 
@@ -101,17 +104,12 @@ export class Search {
     return this.bright.filter((b) => b.fwhmPx >= LUMP.px && b.depth >= LUMP.depth && b.logOdds > LUMP.logOdds).length >= LUMP.several;
   }
 
-  private isUneven({ fwhmPx, depth }: Spot): boolean {
-    const wide = fwhmPx / (UNEVEN.width * this.light.width);
-    return wide > 1 && depth < UNEVEN.depth * wide;
-  }
-
   private far(spot: Spot, x: number, y: number): number {
     return Math.hypot(spot.x * this.light.width - x, spot.y * this.light.height - y);
   }
 
   private weigh(m: Measured, { snr: standsOut }: Candidate, sign: Sign): number {
-    const { level, x, y, template, snr, explained, fit, depth, plane } = m;
+    const { template, snr, explained, fit, depth, plane } = m;
     return logOdds({
       snr,
       standsOut,
@@ -119,7 +117,7 @@ export class Search {
       fit,
       steps: depth / this.light.step(plane.a),
       fwhmPx: template.fwhm * scaleOf(m),
-      rim: Math.min(x, y, level.width - 1 - x, level.height - 1 - y) / template.wide,
+      rim: rimOf(m) / template.wide,
       lobe: lobeBeside(m, sign),
       defects: this.defects,
     });
@@ -160,9 +158,9 @@ export class Search {
     const fwhm = m.template.fwhm * px;
     if (!canBeShadow(fwhm, this.optics) || fwhm > WIDEST * WIDER * this.light.width) return false;
     if (m.depth < LEAST.depth || m.snr < LEAST.snr || m.fit < LEAST.fit || m.explained < LEAST.explained) return false;
-    const rim = Math.min(m.x, m.y, m.level.width - 1 - m.x, m.level.height - 1 - m.y);
+    const rim = rimOf(m);
     if (rim < CUT_OFF.part * m.template.wide && m.snr < CUT_OFF.snr) return false;
-    if (m.x < -0.5 || m.y < -0.5 || m.x > m.level.width - 0.5 || m.y > m.level.height - 0.5) return false;
+    if (rim < -0.5) return false;
     return !this.found.some(
       ({ spot }) =>
         spot.kind === 'dust' &&

@@ -145,7 +145,7 @@ export async function overlayOf(frame: SensorFrameInput, rows: readonly SpeckRow
     context.beginPath();
     context.arc(row.x * canvas.width, row.y * canvas.height, r, 0, 2 * Math.PI);
     context.stroke();
-    context.fillText(String(row.number), row.x * canvas.width + r + 3, row.y * canvas.height - r);
+    context.fillText(`${row.number}${row.sure ? '' : '?'}`, row.x * canvas.width + r + 3, row.y * canvas.height - r);
   }
   return canvas;
 }
