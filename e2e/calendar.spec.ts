@@ -58,6 +58,7 @@ test('a task is dragged within its window by mouse and by keys; a forbidden day 
     await page.mouse.move(from.x + 30, from.y + 12, { steps: 3 });
     await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
     await expect(cellOf(page, yesterday)).toHaveAttribute('aria-disabled', 'true');
+    if (day === tomorrow) await expect(cellOf(page, tomorrow)).toHaveClass(/outline-lamp/);
     await page.mouse.up();
   };
   await expect(cellOf(page, today).getByRole('button', { name: /Corvane 85/ })).toBeVisible();
@@ -219,7 +220,11 @@ test('a task is dragged by touch: a short press takes it, a swipe scrolls past i
   // The forbidden days are shown as soon as the press has taken it.
   await expect(cellOf(page, schedule.addDays(today, -1))).toHaveAttribute('aria-disabled', 'true');
   await touch('touchMove', { x: (start.x + end.x) / 2, y: (start.y + end.y) / 2 });
-  await touch('touchMove', end);
+  // The finger rests until the day shows that it would take it, as a person's does.
+  await expect(async () => {
+    await touch('touchMove', end);
+    await expect(tomorrow).toHaveClass(/outline-lamp/, { timeout: 500 });
+  }).toPass();
   await touch('touchEnd');
   await expect(tomorrow.getByRole('button', { name: /Halden/ })).toBeVisible();
   await context.close();
