@@ -45,58 +45,21 @@ const PARTS = 1 << SHIFT;
 /** And no place is passed over that is brighter than this part of the light around: nine of it still fit. */
 const BRIGHTEST = 1.75;
 
-/** The rows or columns of which one outside the level is the mirror image. */
-const inside = (i: number, size: number): number => (i < 0 ? -i - 1 : i >= size ? 2 * size - i - 1 : i);
-
-/**
- * The light around each place: the mean of the frame five pixels wide about three, on the level twice as coarse, so that
- * the finest level, where nearly all pixels are, is gone through once and for three of them at a time.
- */
-function surroundings({ width, height, data }: Level): Uint16Array {
-  const around = new Uint16Array(width * height);
-  // For each column the sum of five rows, and that of the three in their middle; mirrored at both ends.
-  const five = new Int32Array(width + 4);
-  const three = new Int32Array(width + 4);
-  const row = (y: number): number => inside(y, height) * width;
-  for (let y = 0; y < height; y += 1) {
-    const [a, b, c, d, e] = [row(y - 2), row(y - 1), y * width, row(y + 1), row(y + 2)];
-    for (let x = 0; x < width; x += 1) {
-      const middle = (data[b + x]! + data[c + x]! + data[d + x]!) | 0;
-      three[x + 2] = middle;
-      five[x + 2] = (middle + data[a + x]! + data[e + x]!) | 0;
-    }
-    for (const columns of [five, three]) {
-      columns[1] = columns[2]!;
-      columns[0] = columns[3]!;
-      columns[width + 2] = columns[width + 1]!;
-      columns[width + 3] = columns[width]!;
-    }
-    let wide = (five[0]! + five[1]! + five[2]! + five[3]!) | 0;
-    let narrow = (three[1]! + three[2]!) | 0;
-    for (let x = 0, i = y * width; x < width; x += 1, i += 1) {
-      wide = (wide + five[x + 4]!) | 0;
-      narrow = (narrow + three[x + 3]!) | 0;
-      around[i] = (wide - narrow + 8) >> 4;
-      wide = (wide - five[x]!) | 0;
-      narrow = (narrow - three[x + 1]!) | 0;
-    }
-  }
-  return around;
-}
-
 /** What stands out on one level: dark, and bright to tell chance by. */
 export type StandOut = { dark: Candidate[]; bright: Candidate[] };
 
-/** How far a place of a tile must stand out, and below and above which part of the light around, in so many parts, it does. */
-type Tile = { median: number; spread: number; least: number; darker: number; brighter: number };
+/** How far a place of a tile must stand out, from what its middle one does. */
+type Tile = { median: number; spread: number; least: number };
 /** A tile with no place that has all its neighbours: nothing stands out in it. */
-const NOTHING: Tile = { median: 0, spread: 1, least: 1, darker: 0, brighter: BRIGHTEST * PARTS };
+const NOTHING: Tile = { median: 0, spread: 1, least: 1 };
 
 /** One level and the light around each of its places. */
 class Probe {
   private readonly around: Uint16Array;
   private readonly values = new Float32Array((TILE / EVERY) ** 2);
   private readonly tiles: Tile[] = [];
+  /** Of each tile the two bounds on nine pixels, in parts of the light around. */
+  private readonly bounds: Int32Array;
   private readonly found: StandOut = { dark: [], bright: [] };
   private readonly noted = new Set<number>();
 
@@ -106,7 +69,9 @@ class Probe {
     private readonly light: Light,
     private readonly noise: NoiseMap,
   ) {
-    this.around = surroundings(coarser);
+    const { loops } = light;
+    this.around = loops.surroundings(coarser);
+    this.bounds = loops.numbers(2 * Math.ceil(level.width / TILE));
   }
 
   run(): StandOut {
@@ -145,56 +110,32 @@ class Probe {
       let n = 0;
       for (let y = Math.max(1, top); y < bottom; y += every)
         for (let x = Math.max(1, left); x < right && n < this.values.length; x += every) this.values[n++] = this.depthAt(x, y);
-      if (n === 0) {
-        this.tiles[column] = NOTHING;
-        continue;
-      }
-      const { median, sigma } = robust(this.values, n, level <= GRAINY);
-      const [mx, my] = [(left + right) >> 1, (top + bottom) >> 1];
-      const px = 2 ** level;
-      const step = this.light.step(this.aroundAt(mx, my));
-      const least = Math.max(LEAST_SNR * sigma, isFlat(this.noise, mx * px, my * px, step) ? STEPS_IN_FLAT * step : 0, FAINTEST);
-      this.tiles[column] = {
-        median,
-        spread: Math.max(sigma, least / SURE_SNR / 2),
-        least,
-        darker: Math.round((1 - median - least) * PARTS),
-        brighter: Math.round(Math.min(BRIGHTEST, 1 - median + least) * PARTS),
-      };
+      const tile = n === 0 ? NOTHING : this.tileOf(n, (left + right) >> 1, (top + bottom) >> 1);
+      this.tiles[column] = tile;
+      this.bounds[2 * column] = AREA * Math.round((1 - tile.median - tile.least) * PARTS);
+      this.bounds[2 * column + 1] = AREA * Math.round(Math.min(BRIGHTEST, 1 - tile.median + tile.least) * PARTS);
     }
+  }
+
+  /** What so many of its places show of a tile. @param x @param y its middle. */
+  private tileOf(n: number, x: number, y: number): Tile {
+    const { level } = this.level;
+    const { median, sigma } = robust(this.values, n, level <= GRAINY);
+    const px = 2 ** level;
+    const step = this.light.step(this.aroundAt(x, y));
+    const least = Math.max(LEAST_SNR * sigma, isFlat(this.noise, x * px, y * px, step) ? STEPS_IN_FLAT * step : 0, FAINTEST);
+    return { median, spread: Math.max(sigma, least / SURE_SNR / 2), least };
   }
 
   /** Looks at every place of a row. Row by row, not tile by tile: so memory is read as it lies. */
   private row(y: number): void {
-    const { width, data } = this.level;
-    const { around } = this;
+    const { width } = this.level;
     const ring = Math.min(this.coarser.height - 1, y >> 1) * this.coarser.width;
     this.look(1, y);
-    let i = y * width + 2;
-    let s0 = (data[i - 1 - width]! + data[i - 1]! + data[i - 1 + width]!) | 0;
-    let s1 = (data[i - width]! + data[i]! + data[i + width]!) | 0;
-    let at = ring + 1;
-    let x = 2;
-    for (let column = 0; column < this.tiles.length; column += 1) {
-      const tile = this.tiles[column]!;
-      const [darker, brighter] = [AREA * tile.darker, AREA * tile.brighter];
-      const right = Math.min(width - 1, (column + 1) * TILE);
-      // Two places share their surroundings, and two of the three columns that each is the sum of.
-      for (; x + 1 < right; x += 2, i += 2, at += 1) {
-        const s2 = (data[i + 1 - width]! + data[i + 1]! + data[i + 1 + width]!) | 0;
-        const s3 = (data[i + 2 - width]! + data[i + 2]! + data[i + 2 + width]!) | 0;
-        const dark = Math.imul(around[at]!, darker) >> SHIFT;
-        const bright = Math.imul(around[at]!, brighter) >> SHIFT;
-        const one = (s0 + s1 + s2) | 0;
-        const two = (s1 + s2 + s3) | 0;
-        if (one <= dark || one >= bright) this.look(x, y);
-        if (two <= dark || two >= bright) this.look(x + 1, y);
-        s0 = s2;
-        s1 = s3;
-      }
-    }
-    // Where the level is one pixel wider than twice the coarser one, the last place has none of its own.
-    if (x < width - 1) this.look(x, y);
+    const count = this.light.loops.standOut(this.level, y, this.around.subarray(ring, ring + this.coarser.width), this.bounds, SHIFT);
+    for (let i = 0; i < count; i += 1) this.look(this.light.loops.hits[i]!, y);
+    // The last place may have no surroundings of its own.
+    this.look(width - 2, y);
   }
 
   private look(x: number, y: number): void {

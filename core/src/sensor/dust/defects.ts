@@ -89,24 +89,30 @@ function heal({ width, height, data }: Light, { x, y, off, light }: Peak): void 
  * @param narrowestPx the width below which nothing is a shadow, pixels. @returns how many there were.
  */
 export function healDefects(light: Light, noise: NoiseMap, narrowestPx: number): number {
-  const { width, height, data } = light;
+  const { width, height, data, loops } = light;
+  const least = new Float64Array(Math.ceil(width / TILE));
+  const parts = loops.numbers(least.length);
   let [healed, looked] = [0, 0];
   for (let y = 0; y < height; y += 1) {
-    for (let left = 0; left < width - 1; left += TILE) {
-      const least = Math.max(PART, TIMES * noise.at(left, y));
-      const part = Math.max(1, Math.floor(1 / least));
-      // By threes: nearly every pixel lies near those beside it, and is done with after one look.
-      for (let i = y * width + left, end = y * width + Math.min(width - 1, left + TILE); i < end; i += 2) {
-        const [a, b, c] = [data[i]!, data[i + 1]!, data[Math.min(i + 2, data.length - 1)]!];
-        const [before, after] = [Math.imul(a - b, part), Math.imul(b - c, part)];
-        if (before < b && before > -a && after < c && after > -b) continue;
-        looked += 1;
-        if (looked > MOST_LOOKED_AT) return healed;
-        const peak = peakAt(light, i - y * width, y);
-        if (!peak || Math.abs(peak.off) < least || peak.wide >= narrowestPx) continue;
-        heal(light, peak);
-        healed += 1;
+    if (y % TILE === 0) {
+      for (let tile = 0; tile < least.length; tile += 1) {
+        const off = Math.max(PART, TIMES * noise.at(tile * TILE, y));
+        least[tile] = off;
+        parts[tile] = Math.max(1, Math.floor(1 / off));
       }
+    }
+    const count = loops.edges(data, y, parts);
+    for (let i = 0, last = -2; i < count; i += 1) {
+      const x = loops.hits[i]!;
+      // A defect has an edge on either side: the pixel between them is looked at from the first.
+      if (x === last + 1) continue;
+      last = x;
+      looked += 1;
+      if (looked > MOST_LOOKED_AT) return healed;
+      const peak = peakAt(light, x, y);
+      if (!peak || Math.abs(peak.off) < least[Math.floor(x / TILE)]! || peak.wide >= narrowestPx) continue;
+      heal(light, peak);
+      healed += 1;
     }
   }
   return healed;

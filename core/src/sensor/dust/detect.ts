@@ -33,7 +33,7 @@ const MOST_BRIGHT = 700;
 
 /**
  * Finds the specks in a frame of a plain bright surface: round shadows and hairs, each with where it is, how deep, how
- * wide and how sure. In time in proportion to the number of pixels, in less than six bytes a pixel beside the frame.
+ * wide and how sure. In time in proportion to the number of pixels, in less than four bytes a pixel beside the frame.
  *
  * Pixels that tell the wrong light are taken out first. Held against squares at two scales an octave over a pyramid of
  * halved frames; the noise is what the very tile shows, by medians. A speck is measured by the overlap of two discs that

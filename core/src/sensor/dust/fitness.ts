@@ -37,11 +37,13 @@ function roughness({ width, height, data }: Light, cell: number): number {
   };
   let [rough, n] = [0, 0];
   for (let y = 0; y + 6 < height; y += ROWS) {
+    let [left, here] = [mean(0, y), mean(cell, y)];
     for (let x = cell; x + cell + 6 < width; x += cell) {
-      const here = mean(x, y);
-      const between = (mean(x - cell, y) + mean(x + cell, y)) / 2;
+      const right = mean(x + cell, y);
+      const between = (left + right) / 2;
       if (Math.abs(here - between) > PLAIN * Math.max(between, 1)) rough += 1;
       n += 1;
+      [left, here] = [here, right];
     }
   }
   return n > 0 ? rough / n : 0;
@@ -51,13 +53,10 @@ function roughness({ width, height, data }: Light, cell: number): number {
 export function fitnessOf(light: Light, { fNumber }: { fNumber?: number }): Fitness {
   const { data, brightest } = light;
   const every = Math.max(1, Math.floor(data.length / SAMPLES));
-  const sample: number[] = [];
-  let clipped = 0;
-  for (let i = 0; i < data.length; i += every) {
-    sample.push(data[i]!);
-    if (data[i]! >= brightest) clipped += 1;
-  }
-  sample.sort((a, b) => a - b);
+  const sample = new Uint16Array(Math.ceil(data.length / every));
+  for (let i = 0; i < sample.length; i += 1) sample[i] = data[i * every]!;
+  const clipped = sample.reduce((n, light) => (light >= brightest ? n + 1 : n), 0);
+  sample.sort();
   return {
     clippedShare: clipped / sample.length,
     light: sample[sample.length >> 1]! / FULL,

@@ -1,3 +1,5 @@
+import { Loops } from './loops.js';
+
 /** A frame as the detector takes it: one grey value a pixel, row by row from the top left. */
 export type Frame = { width: number; height: number; data: Uint8Array | Uint8ClampedArray | Uint16Array };
 
@@ -23,6 +25,8 @@ export type Light = {
   step: (light: number) => number;
   /** The brightest value the file can hold, as light. */
   brightest: number;
+  /** What goes through all of it, and keeps it. */
+  loops: Loops;
 };
 
 /** For every value of a file the light it stands for. */
@@ -32,20 +36,26 @@ function tableOf(size: number, transfer: Transfer): Uint16Array {
   return table;
 }
 
+function checkFrame({ width, height, data }: Frame): void {
+  if (!(Number.isInteger(width) && Number.isInteger(height) && width >= SMALLEST_SIDE && height >= SMALLEST_SIDE))
+    throw new RangeError(`a frame of ${width} × ${height} is too small: ${SMALLEST_SIDE} pixels a side are the least`);
+  const size = width * height;
+  if (data.length < size) throw new RangeError(`the frame says ${width} × ${height} but holds ${data.length} pixels`);
+}
+
 /**
  * A frame in linear light.
  *
  * @throws RangeError when there is less data than width × height, or a side is below 64.
  */
 export function linearLight({ width, height, data }: Frame, transfer: Transfer): Light {
-  if (!(Number.isInteger(width) && Number.isInteger(height) && width >= SMALLEST_SIDE && height >= SMALLEST_SIDE))
-    throw new RangeError(`a frame of ${width} × ${height} is too small: ${SMALLEST_SIDE} pixels a side are the least`);
-  const size = width * height;
-  if (data.length < size) throw new RangeError(`the frame says ${width} × ${height} but holds ${data.length} pixels`);
+  checkFrame({ width, height, data });
+  const loops = new Loops(width, height);
+  const light = loops.pixels(width * height);
   const values = data instanceof Uint16Array ? FULL + 1 : 256;
   const table = tableOf(values, transfer);
-  const light = new Uint16Array(size);
-  for (let i = 0; i < size; i += 1) light[i] = table[data[i]!]!;
+  if (data instanceof Uint16Array) for (let i = 0; i < light.length; i += 1) light[i] = table[data[i]!]!;
+  else loops.spread(data, table, light);
   const slope = (at: number): number => {
     const share = Math.max(at, 1) / FULL;
     const encoded = transfer === 'linear' ? share : encodedOf(share);
@@ -53,5 +63,5 @@ export function linearLight({ width, height, data }: Frame, transfer: Transfer):
     const next = transfer === 'linear' ? up : lightOf(up);
     return Math.max(next - share, 1 / FULL) / share;
   };
-  return { width, height, data: light, step: slope, brightest: FULL };
+  return { width, height, data: light, step: slope, brightest: FULL, loops };
 }

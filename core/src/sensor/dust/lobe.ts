@@ -17,8 +17,9 @@ export function lobeBeside({ level: { width, height, data }, x, y, depth, templa
       const r2 = dx * dx + dy * dy;
       if (r2 < from * from || r2 > to * to) continue;
       const i = py * width + px;
-      let sum = 0;
-      for (const row of [i - width, i, i + width]) sum += data[row - 1]! + data[row]! + data[row + 1]!;
+      const [a, c] = [i - width, i + width];
+      const sum =
+        data[a - 1]! + data[a]! + data[a + 1]! + data[i - 1]! + data[i]! + data[i + 1]! + data[c - 1]! + data[c]! + data[c + 1]!;
       const off = sign * (sum / 9 / (plane.a + plane.b * dx + plane.c * dy) - 1);
       if (off > most) most = off;
     }

@@ -1,6 +1,6 @@
 import { PROBE, type Candidate } from './candidates.js';
 import type { Level } from './pyramid.js';
-import { at, SOFTNESS, STEP, stretched, templates, type Template } from './templates.js';
+import { at, endOf, SOFTNESS, STEP, stretched, templates, type Template } from './templates.js';
 
 /** A round shadow as it was measured on a level, in that level's pixels. */
 export type Measured = {
@@ -24,6 +24,8 @@ const MOST_BINS = 96;
 /** A shadow is looked at to so many times its width. */
 const REACH = 1.7;
 const ROUNDS = 4;
+/** What scatters so much at first does not become plain by being looked at again. */
+const HOPELESS = 2.5;
 /** On a level a shadow is so wide at the most when it is measured: more pixels tell nothing more. */
 const COMFORTABLE = 11;
 /** How soft a shadow may be at least, and how soft against what its depth says: specks are neither quite round nor quite opaque. */
@@ -36,31 +38,55 @@ export type Sign = 1 | -1;
 /** A plane through the light around a place, as it would be without a shadow: v = a + b·dx + c·dy. */
 export type Plane = { a: number; b: number; c: number };
 
+/** The pixels of a ring around a place: where each lies from there, and its light. Of a wide ring every other one tells enough. */
+const MOST_IN_RING = 8192;
+const WIDE_RING = 500;
+const ringX = new Float64Array(MOST_IN_RING);
+const ringY = new Float64Array(MOST_IN_RING);
+const ringLight = new Float64Array(MOST_IN_RING);
+
+function gatherRing({ width, height, data }: Level, x: number, y: number, from: number, to: number): number {
+  const [inner, outer] = [from * from, to * to];
+  const [left, right] = [Math.max(0, Math.floor(x - to)), Math.min(width - 1, Math.ceil(x + to))];
+  const every = Math.PI * (outer - inner) > WIDE_RING ? 2 : 1;
+  let n = 0;
+  for (let py = Math.max(0, Math.floor(y - to)), bottom = Math.min(height - 1, Math.ceil(y + to)); py <= bottom; py += 1) {
+    const dy = py - y;
+    for (let px = left + ((left + py) % every); px <= right && n < MOST_IN_RING; px += every) {
+      const dx = px - x;
+      const r2 = dx * dx + dy * dy;
+      if (r2 < inner || r2 > outer) continue;
+      ringX[n] = dx;
+      ringY[n] = dy;
+      ringLight[n] = data[py * width + px]!;
+      n += 1;
+    }
+  }
+  return n;
+}
+
 /** Through a ring of pixels; those that are much darker than the rest, another shadow say, are left out in a second try. */
-function planeAround({ width, height, data }: Level, x: number, y: number, from: number, to: number): Plane | null {
+function planeAround(level: Level, x: number, y: number, from: number, to: number): Plane | null {
+  const pixels = gatherRing(level, x, y, from, to);
   let plane: Plane | null = null;
   let limit = Infinity;
   for (let round = 0; round < 3; round += 1) {
+    const { a, b, c }: Plane = plane ?? { a: 0, b: 0, c: 0 };
     let [n, sx, sy, sxx, sxy, syy, sv, sxv, syv, off] = [0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
-    for (let py = Math.max(0, Math.floor(y - to)); py <= Math.min(height - 1, Math.ceil(y + to)); py += 1) {
-      for (let px = Math.max(0, Math.floor(x - to)); px <= Math.min(width - 1, Math.ceil(x + to)); px += 1) {
-        const [dx, dy] = [px - x, py - y];
-        const r2 = dx * dx + dy * dy;
-        if (r2 < from * from || r2 > to * to) continue;
-        const v = data[py * width + px]!;
-        const miss = plane ? v - (plane.a + plane.b * dx + plane.c * dy) : 0;
-        if (Math.abs(miss) > limit) continue;
-        n += 1;
-        sx += dx;
-        sy += dy;
-        sxx += dx * dx;
-        sxy += dx * dy;
-        syy += dy * dy;
-        sv += v;
-        sxv += dx * v;
-        syv += dy * v;
-        off += Math.abs(miss);
-      }
+    for (let i = 0; i < pixels; i += 1) {
+      const [dx, dy, v] = [ringX[i]!, ringY[i]!, ringLight[i]!];
+      const miss = Math.abs(v - (a + b * dx + c * dy));
+      if (miss > limit) continue;
+      n += 1;
+      sx += dx;
+      sy += dy;
+      sxx += dx * dx;
+      sxy += dx * dy;
+      syy += dy * dy;
+      sv += v;
+      sxv += dx * v;
+      syv += dy * v;
+      off += miss;
     }
     if (n < 8) return plane;
     // Cramer's rule on the normal equations.
@@ -89,7 +115,7 @@ function centroid(
   for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, Math.ceil(y + reach)); py += 1) {
     for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, Math.ceil(x + reach)); px += 1) {
       const [dx, dy] = [px - x, py - y];
-      const r = Math.hypot(dx, dy);
+      const r = Math.sqrt(dx * dx + dy * dy);
       if (r > reach) continue;
       const light = plane.a + plane.b * dx + plane.c * dy;
       // Soft at its rim, so that a pixel more or less does not throw the middle about.
@@ -129,6 +155,7 @@ function measureOn(level: Level, x0: number, y0: number, guess: number, sign: Si
     [x, y] = [moved.x, moved.y];
     const found = bestTemplate(level, x, y, plane, Math.max(wide * REACH, 4.5), sign);
     if (!found) return null;
+    if (round === 0 && found.snr < HOPELESS) return null;
     best = found;
     const settled = Math.abs(found.template.wide - wide) < 0.06 * wide;
     wide = found.template.wide;
@@ -142,6 +169,7 @@ function measureOn(level: Level, x0: number, y0: number, guess: number, sign: Si
   }
 }
 
+/** What lies in each ring around a place: how many pixels, what they sum up to, the squares of that, how far they are. */
 const count = new Float64Array(MOST_BINS);
 const sum = new Float64Array(MOST_BINS);
 const squares = new Float64Array(MOST_BINS);
@@ -170,7 +198,7 @@ function bestTemplate({ width, height, data }: Level, x: number, y: number, plan
   for (let py = Math.max(0, Math.floor(y - reach)); py <= Math.min(height - 1, Math.ceil(y + reach)); py += 1) {
     for (let px = Math.max(0, Math.floor(x - reach)); px <= Math.min(width - 1, Math.ceil(x + reach)); px += 1) {
       const [dx, dy] = [px - x, py - y];
-      const r = Math.hypot(dx, dy);
+      const r = Math.sqrt(dx * dx + dy * dy);
       const bin = Math.floor(r * BINS_A_PIXEL);
       if (bin >= bins) continue;
       const share = sign * (1 - data[py * width + px]! / (plane.a + plane.b * dx + plane.c * dy));
@@ -180,28 +208,32 @@ function bestTemplate({ width, height, data }: Level, x: number, y: number, plan
       radius[bin]! += r;
     }
   }
-  let [n, all, spread, degrees] = [0, 0, 0, 0];
+  let [n, all, spread, degrees, rings] = [0, 0, 0, 0, 0];
   for (let b = 0; b < bins; b += 1) {
     const c = count[b]!;
     if (c === 0) continue;
-    radius[b]! /= c;
     n += c;
     all += sum[b]!;
     spread += squares[b]! - sum[b]! ** 2 / c;
     degrees += c - 1;
+    // Those with nothing in them are left out, so that none is asked of again.
+    count[rings] = c;
+    sum[rings] = sum[b]!;
+    radius[rings] = radius[b]! / c;
+    rings += 1;
   }
   const mean = all / n;
   let total = 0;
-  for (let b = 0; b < bins; b += 1) if (count[b]! > 0) total += (sum[b]! / count[b]! - mean) ** 2 * count[b]!;
+  for (let b = 0; b < rings; b += 1) total += (sum[b]! / count[b]! - mean) ** 2 * count[b]!;
   const fitOf = (template: Template): Fit | null => {
     // Depth and the level of its surroundings together: two unknowns.
     let [t1, t2, tv] = [0, 0, 0];
-    for (let b = 0; b < bins; b += 1) {
-      const c = count[b]!;
-      if (c === 0) continue;
+    const end = endOf(template);
+    for (let b = 0; b < rings && radius[b]! < end; b += 1) {
       const t = at(template, radius[b]!);
-      t1 += c * t;
-      t2 += c * t * t;
+      const ct = count[b]! * t;
+      t1 += ct;
+      t2 += ct * t;
       tv += t * sum[b]!;
     }
     const tt = t2 - (t1 * t1) / n;

@@ -1,6 +1,10 @@
-/** Moves the k-th smallest of the first n values to place k, all smaller ones before it (Hoare's selection). In place. */
-export function selectKth(values: Float32Array, n: number, k: number): number {
-  let low = 0;
+/**
+ * Moves the k-th smallest of the first n values to place k, all smaller ones before it (Hoare's selection). In place.
+ *
+ * @param from all before here are known to be no larger than any after.
+ */
+export function selectKth(values: Float32Array, n: number, k: number, from = 0): number {
+  let low = from;
   let high = n - 1;
   while (low < high) {
     const pivot = values[(low + high) >> 1]!;
@@ -36,6 +40,6 @@ export function robust(values: Float32Array, n: number, isGrainy = true): { medi
   for (let i = 0; i < n; i += 1) values[i] = Math.abs(values[i]! - median);
   const half = selectKth(values, n, n >> 1);
   if (!isGrainy) return { median, sigma: SIGMA_PER_MAD * half };
-  const most = selectKth(values, n, Math.floor(n * 0.9));
+  const most = selectKth(values, n, Math.floor(n * 0.9), n >> 1);
   return { median, sigma: Math.max(SIGMA_PER_MAD * half, SIGMA_PER_NINE_TENTHS * most) };
 }

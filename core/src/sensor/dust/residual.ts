@@ -30,7 +30,7 @@ export function takeOut(levels: readonly Level[], { level, x, y, depth, template
   for (let py = top; py <= bottom; py += 1) {
     for (let px = left; px <= right; px += 1) {
       const [dx, dy] = [(px - cx) / scale, (py - cy) / scale];
-      const share = depth * at(template, Math.hypot(dx, dy));
+      const share = depth * at(template, Math.sqrt(dx * dx + dy * dy));
       if (share <= 0) continue;
       const i = py * fine.width + px;
       fine.data[i] = Math.min(FULL, fine.data[i]! + share * (plane.a + plane.b * dx + plane.c * dy));

@@ -64,6 +64,9 @@ export function at({ profile, stretch }: Template, r: number): number {
   return profile[i]! + (profile[i + 1]! - profile[i]!) * (bin - i);
 }
 
+/** From here on, pixels from the middle, it takes nothing. */
+export const endOf = ({ profile, stretch }: Template): number => ((profile.length - 1) / BINS_A_PIXEL) * stretch;
+
 /** The same shadow, a little wider or narrower. */
 export const stretched = ({ wide, narrow, fwhm, stretch, profile }: Template, by: number): Template => ({
   wide: wide * by,

@@ -1,0 +1,225 @@
+/**
+ * The loops that go through every pixel of a frame, several pixels at a time. `npm run compile:loops` makes
+ * `core/src/sensor/dust/loops.wasm.ts` of them; `loops.ts` there says what each is for, lays out the memory and calls them.
+ *
+ * Frames hold 16 bits a pixel, row by row; what is called a place is where in the memory something begins, bytes.
+ */
+
+/** The light of four pixels, in 32 bits each. */
+@inline
+function four(at: usize): v128 {
+  return v128.load16x4_u(at);
+}
+
+@inline
+function add(a: v128, b: v128): v128 {
+  return i32x4.add(a, b);
+}
+
+@inline
+function light(data: usize, i: i32): i32 {
+  return i32(load<u16>(data + (usize(i) << 1)));
+}
+
+/**
+ * Puts for each byte what a table says of it: 16 bits, over the bytes themselves.
+ *
+ * @param into room for so many times 16 bits, with the bytes in its second half. What is written never overtakes what is read.
+ */
+export function spread(into: usize, count: i32, table: usize): void {
+  const bytes = into + usize(count);
+  let i = 0;
+  for (; i + 4 <= count; i += 4) {
+    const four = load<u32>(bytes + usize(i));
+    const out = into + (usize(i) << 1);
+    store<u16>(out, load<u16>(table + ((four & 255) << 1)));
+    store<u16>(out, load<u16>(table + (((four >> 8) & 255) << 1)), 2);
+    store<u16>(out, load<u16>(table + (((four >> 16) & 255) << 1)), 4);
+    store<u16>(out, load<u16>(table + ((four >> 24) << 1)), 6);
+  }
+  for (; i < count; i++) store<u16>(into + (usize(i) << 1), load<u16>(table + (usize(load<u8>(bytes + usize(i))) << 1)));
+}
+
+/** Halves a frame: each pixel is the mean of four. */
+export function halve(from: usize, width: i32, height: i32, into: usize): void {
+  const halfWidth = width >> 1;
+  const halfHeight = height >> 1;
+  const two = i32x4.splat(2);
+  for (let y = 0; y < halfHeight; y++) {
+    const above = from + (usize(2 * y * width) << 1);
+    const below = above + (usize(width) << 1);
+    const out = into + (usize(y * halfWidth) << 1);
+    let x = 0;
+    for (; x + 8 <= halfWidth; x += 8) {
+      const at = usize(x) << 2;
+      const left = add(i32x4.extadd_pairwise_i16x8_u(v128.load(above + at)), i32x4.extadd_pairwise_i16x8_u(v128.load(below + at)));
+      const right = add(
+        i32x4.extadd_pairwise_i16x8_u(v128.load(above + at + 16)),
+        i32x4.extadd_pairwise_i16x8_u(v128.load(below + at + 16)),
+      );
+      v128.store(out + (usize(x) << 1), i16x8.narrow_i32x4_u(i32x4.shr_u(add(left, two), 2), i32x4.shr_u(add(right, two), 2)));
+    }
+    for (; x < halfWidth; x++) {
+      const sum = light(above, 2 * x) + light(above, 2 * x + 1) + light(below, 2 * x) + light(below, 2 * x + 1);
+      store<u16>(out + (usize(x) << 1), u16((sum + 2) >> 2));
+    }
+  }
+}
+
+/** The row that lies so many pixels down, or its mirror image where that is outside. */
+@inline
+function row(data: usize, y: i32, width: i32, height: i32): usize {
+  const inside = y < 0 ? -y - 1 : y >= height ? 2 * height - y - 1 : y;
+  return data + (usize(inside * width) << 1);
+}
+
+/** The two sums beside either end of a row of them: its mirror image. */
+function mirror(sums: usize, width: i32): void {
+  store<i32>(sums + 4, load<i32>(sums + 8));
+  store<i32>(sums, load<i32>(sums + 12));
+  const end = sums + (usize(width + 2) << 2);
+  store<i32>(end, load<i32>(end - 4));
+  store<i32>(end + 4, load<i32>(end - 8));
+}
+
+/**
+ * The mean of five pixels square about each but for the three square in its middle; mirrored at the rim.
+ *
+ * @param fives @param middles room for 8 more sums of 32 bits than a row has pixels.
+ */
+export function surround(data: usize, width: i32, height: i32, into: usize, fives: usize, middles: usize): void {
+  const half = i32x4.splat(8);
+  for (let y = 0; y < height; y++) {
+    const a = row(data, y - 2, width, height);
+    const b = row(data, y - 1, width, height);
+    const c = row(data, y, width, height);
+    const d = row(data, y + 1, width, height);
+    const e = row(data, y + 2, width, height);
+    let x = 0;
+    for (; x + 4 <= width; x += 4) {
+      const at = usize(x) << 1;
+      const middle = add(add(four(b + at), four(c + at)), four(d + at));
+      v128.store(middles + (usize(x + 2) << 2), middle);
+      v128.store(fives + (usize(x + 2) << 2), add(add(middle, four(a + at)), four(e + at)));
+    }
+    for (; x < width; x++) {
+      const middle = light(b, x) + light(c, x) + light(d, x);
+      store<i32>(middles + (usize(x + 2) << 2), middle);
+      store<i32>(fives + (usize(x + 2) << 2), middle + light(a, x) + light(e, x));
+    }
+    mirror(fives, width);
+    mirror(middles, width);
+    const out = into + (usize(y * width) << 1);
+    for (x = 0; x + 4 <= width; x += 4) {
+      const f = fives + (usize(x) << 2);
+      const t = middles + (usize(x + 1) << 2);
+      const wide = add(add(add(v128.load(f), v128.load(f, 4)), add(v128.load(f, 8), v128.load(f, 12))), v128.load(f, 16));
+      const narrow = add(add(v128.load(t), v128.load(t, 4)), v128.load(t, 8));
+      const mean = i32x4.shr_u(add(i32x4.sub(wide, narrow), half), 4);
+      v128.store64_lane(out + (usize(x) << 1), i16x8.narrow_i32x4_u(mean, mean), 0);
+    }
+    for (; x < width; x++) {
+      let sum = 8;
+      for (let i = 0; i < 5; i++) sum += load<i32>(fives + (usize(x + i) << 2));
+      for (let i = 1; i < 4; i++) sum -= load<i32>(middles + (usize(x + i) << 2));
+      store<u16>(out + (usize(x) << 1), u16(sum >> 4));
+    }
+  }
+}
+
+const TILE = 64;
+
+/** The sum of a pixel and the two beside it. */
+@inline
+function three(at: usize, x: i32): i32 {
+  return light(at, x - 1) + light(at, x) + light(at, x + 1);
+}
+
+/** The same for four pixels side by side. */
+@inline
+function threes(at: usize): v128 {
+  return add(add(four(at - 2), four(at)), four(at + 2));
+}
+
+/**
+ * Where in a row a square of three pixels is darker or brighter than what is asked of its tile, against its surroundings.
+ *
+ * @param around the surroundings of the row: one for two pixels. @param tiles for each tile of 64 pixels the two bounds,
+ * in parts of 2^shift of the light around, for nine pixels. @returns how many places were put into `hits`.
+ */
+export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: usize, shift: i32, hits: usize): i32 {
+  const here = data + (usize(y * width) << 1);
+  const above = here - (usize(width) << 1);
+  const below = here + (usize(width) << 1);
+  const nothing = i32x4.splat(0);
+  let count = 0;
+  for (let left = 0; left < width; left += TILE) {
+    const bounds = tiles + (usize(left / TILE) << 3);
+    const darker = load<i32>(bounds);
+    const brighter = load<i32>(bounds, 4);
+    const right = min(width - 1, left + TILE);
+    let x = max(2, left);
+    for (; x + 4 <= right; x += 4) {
+      const at = usize(x) << 1;
+      const sum = add(add(threes(above + at), threes(here + at)), threes(below + at));
+      const lights = v128.load32_zero(around + (usize(x >> 1) << 1));
+      const ring = v128.shuffle<i16>(lights, nothing, 0, 8, 0, 8, 1, 8, 1, 8);
+      const dark = i32x4.shr_s(i32x4.mul(ring, i32x4.splat(darker)), shift);
+      const bright = i32x4.shr_s(i32x4.mul(ring, i32x4.splat(brighter)), shift);
+      const out = v128.or(i32x4.le_s(sum, dark), i32x4.ge_s(sum, bright));
+      if (!v128.any_true(out)) continue;
+      for (let mask = i32x4.bitmask(out); mask != 0; mask &= mask - 1) {
+        store<i32>(hits + (usize(count) << 2), x + ctz(mask));
+        count++;
+      }
+    }
+    for (; x + 1 < right; x += 2) {
+      const ring = light(around, x >> 1);
+      const dark = (ring * darker) >> shift;
+      const bright = (ring * brighter) >> shift;
+      for (let i = x; i < x + 2; i++) {
+        const sum = three(above, i) + three(here, i) + three(below, i);
+        if (sum > dark && sum < bright) continue;
+        store<i32>(hits + (usize(count) << 2), i);
+        count++;
+      }
+    }
+  }
+  return count;
+}
+
+/**
+ * Where in a row two pixels side by side differ by more than a part of their light.
+ *
+ * @param parts for each tile of 64 pixels the number that what they differ by, taken so often, may not be more than they are.
+ * @returns how many left ones of such were put into `hits`.
+ */
+export function edges(here: usize, width: i32, parts: usize, hits: usize): i32 {
+  let count = 0;
+  for (let left = 0; left < width - 1; left += TILE) {
+    const part = load<i32>(parts + (usize(left / TILE) << 2));
+    const right = min(width - 1, left + TILE);
+    let x = left;
+    for (; x + 4 <= right; x += 4) {
+      const at = here + (usize(x) << 1);
+      const a = four(at);
+      const b = four(at + 2);
+      const off = i32x4.mul(i32x4.sub(a, b), i32x4.splat(part));
+      const out = v128.or(i32x4.ge_s(off, b), i32x4.le_s(off, i32x4.neg(a)));
+      if (!v128.any_true(out)) continue;
+      for (let mask = i32x4.bitmask(out); mask != 0; mask &= mask - 1) {
+        store<i32>(hits + (usize(count) << 2), x + ctz(mask));
+        count++;
+      }
+    }
+    for (; x < right; x++) {
+      const a = light(here, x);
+      const b = light(here, x + 1);
+      const off = (a - b) * part;
+      if (off < b && off > -a) continue;
+      store<i32>(hits + (usize(count) << 2), x);
+      count++;
+    }
+  }
+  return count;
+}
