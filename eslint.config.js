@@ -41,7 +41,7 @@ const knowsOnlyBelow = (files, above) => ({
 const PROGRAMS = ['core/tsconfig.json', 'tsconfig.node.json', 'web/tsconfig.json'];
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.mutants/**', 'server/migrations/**', 'web/public/theme.js'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '.mutants/**', 'server/migrations/**', 'web/public/theme.js', 'core/assembly/**'] },
   js.configs.recommended,
   ...tseslint.configs.recommendedTypeChecked,
   {

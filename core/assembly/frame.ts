@@ -129,16 +129,12 @@ export function surround(data: usize, width: i32, height: i32, into: usize, five
 
 const TILE = 64;
 
-/** The sum of a pixel and the two beside it. */
+/** The sum of nine pixels about one; each of the three places is that of the first of three in a row. */
 @inline
-function three(at: usize, x: i32): i32 {
-  return light(at, x - 1) + light(at, x) + light(at, x + 1);
-}
-
-/** The same for four pixels side by side. */
-@inline
-function threes(at: usize): v128 {
-  return add(add(four(at - 2), four(at)), four(at + 2));
+function nine(above: usize, here: usize, below: usize, x: i32): i32 {
+  let sum = 0;
+  for (let i = x; i < x + 3; i++) sum += light(above, i) + light(here, i) + light(below, i);
+  return sum;
 }
 
 /**
@@ -148,7 +144,8 @@ function threes(at: usize): v128 {
  * in parts of 2^shift of the light around, for nine pixels. @returns how many places were put into `hits`.
  */
 export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: usize, shift: i32, hits: usize): i32 {
-  const here = data + (usize(y * width) << 1);
+  // From the column before: what is summed up begins there.
+  const here = data + (usize(y * width - 1) << 1);
   const above = here - (usize(width) << 1);
   const below = here + (usize(width) << 1);
   const nothing = i32x4.splat(0);
@@ -159,9 +156,14 @@ export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: 
     const brighter = load<i32>(bounds, 4);
     const right = min(width - 1, left + TILE);
     let x = max(2, left);
+    let at = usize(x) << 1;
+    // The sums of four columns, and of the four that follow.
+    let columns = add(add(four(above + at), four(here + at)), four(below + at));
     for (; x + 4 <= right; x += 4) {
-      const at = usize(x) << 1;
-      const sum = add(add(threes(above + at), threes(here + at)), threes(below + at));
+      at = usize(x + 4) << 1;
+      const next = add(add(four(above + at), four(here + at)), four(below + at));
+      const sum = add(add(columns, v128.shuffle<i32>(columns, next, 1, 2, 3, 4)), v128.shuffle<i32>(columns, next, 2, 3, 4, 5));
+      columns = next;
       const lights = v128.load32_zero(around + (usize(x >> 1) << 1));
       const ring = v128.shuffle<i16>(lights, nothing, 0, 8, 0, 8, 1, 8, 1, 8);
       const dark = i32x4.shr_s(i32x4.mul(ring, i32x4.splat(darker)), shift);
@@ -178,7 +180,7 @@ export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: 
       const dark = (ring * darker) >> shift;
       const bright = (ring * brighter) >> shift;
       for (let i = x; i < x + 2; i++) {
-        const sum = three(above, i) + three(here, i) + three(below, i);
+        const sum = nine(above, here, below, i);
         if (sum > dark && sum < bright) continue;
         store<i32>(hits + (usize(count) << 2), i);
         count++;
@@ -186,6 +188,94 @@ export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: 
     }
   }
   return count;
+}
+
+/**
+ * How much darker places of a tile are than their surroundings, as a share: one in so many columns and rows.
+ *
+ * @param around of the whole level, one for two by two pixels. @returns how many were put into `samples`, at most `most`.
+ */
+export function darker(
+  data: usize, width: i32, left: i32, right: i32, top: i32, bottom: i32, every: i32,
+  around: usize, aroundWidth: i32, aroundHeight: i32, samples: usize, most: i32,
+): i32 {
+  let n = 0;
+  for (let y = top; y < bottom; y += every) {
+    const here = data + (usize(y * width - 1) << 1);
+    const ring = around + (usize(min(aroundHeight - 1, y >> 1) * aroundWidth) << 1);
+    for (let x = left; x < right && n < most; x += every) {
+      const sum = nine(here - (usize(width) << 1), here, here + (usize(width) << 1), x);
+      const light9 = 9 * max(1, light(ring, min(aroundWidth - 1, x >> 1)));
+      store<f32>(samples + (usize(n) << 2), f32(1 - f64(sum) / f64(light9)));
+      n++;
+    }
+  }
+  return n;
+}
+
+/** How much brighter pixels of a tile are than the mean of the two beside them, as a share: one in so many columns and rows. */
+export function besideTwo(data: usize, width: i32, left: i32, right: i32, top: i32, bottom: i32, every: i32, samples: usize): i32 {
+  let n = 0;
+  for (let y = top; y < bottom; y += every) {
+    const here = data + (usize(y * width) << 1);
+    for (let x = left; x < right; x += every) {
+      const mean = f64(light(here, x - 1) + light(here, x + 1)) / 2;
+      store<f32>(samples + (usize(n) << 2), f32((f64(light(here, x)) - mean) / max(mean, 1)));
+      n++;
+    }
+  }
+  return n;
+}
+
+/** Numbers that are in the same order as the bits of some floats, and back. */
+@inline
+function ordered(bits: v128): v128 {
+  return v128.xor(bits, v128.and(i32x4.shr_s(bits, 31), i32x4.splat(0x7fffffff)));
+}
+
+/** The k-th smallest of some numbers: by halves of what it may be, counting how many lie below. @param n a multiple of four. */
+function kth(numbers: usize, n: i32, k: i32): i32 {
+  let low = v128.load(numbers);
+  let high = low;
+  for (let i = 4; i < n; i += 4) {
+    const here = v128.load(numbers + (usize(i) << 2));
+    low = i32x4.min_s(low, here);
+    high = i32x4.max_s(high, here);
+  }
+  let from = i64(min(min(i32x4.extract_lane(low, 0), i32x4.extract_lane(low, 1)), min(i32x4.extract_lane(low, 2), i32x4.extract_lane(low, 3))));
+  let to = i64(max(max(i32x4.extract_lane(high, 0), i32x4.extract_lane(high, 1)), max(i32x4.extract_lane(high, 2), i32x4.extract_lane(high, 3))));
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    const bound = i32x4.splat(i32(middle));
+    let count = i32x4.splat(0);
+    for (let i = 0; i < n; i += 4) count = i32x4.sub(count, i32x4.le_s(v128.load(numbers + (usize(i) << 2)), bound));
+    const below = i32x4.extract_lane(count, 0) + i32x4.extract_lane(count, 1) + i32x4.extract_lane(count, 2) + i32x4.extract_lane(count, 3);
+    if (below > k) to = middle;
+    else from = middle + 1;
+  }
+  return i32(from);
+}
+
+/**
+ * The median of some numbers, and how far so many of them at the least lie from it. They are lost, and room for four more.
+ *
+ * @param into room for three numbers: the median; how far the `half`-th nearest lies from it, and the `most`-th.
+ */
+export function spreadOf(samples: usize, n: i32, half: i32, most: i32, into: usize): void {
+  const padded = (n + 3) & ~3;
+  for (let i = n; i < padded; i++) store<f32>(samples + (usize(i) << 2), Infinity);
+  for (let i = 0; i < padded; i += 4) v128.store(samples + (usize(i) << 2), ordered(v128.load(samples + (usize(i) << 2))));
+  const key = kth(samples, padded, half);
+  const median = reinterpret<f32>(key ^ ((key >> 31) & 0x7fffffff));
+  const middle = f32x4.splat(median);
+  for (let i = 0; i < padded; i += 4) {
+    const values = ordered(v128.load(samples + (usize(i) << 2)));
+    // What is not negative is in the order of its bits.
+    v128.store(samples + (usize(i) << 2), f32x4.abs(f32x4.sub(values, middle)));
+  }
+  store<f32>(into, median);
+  store<f32>(into, reinterpret<f32>(kth(samples, padded, half)), 4);
+  store<f32>(into, reinterpret<f32>(kth(samples, padded, most)), 8);
 }
 
 /**

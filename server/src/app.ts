@@ -35,7 +35,7 @@ const QUICKLY = { level: 1, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]
 /** Served over plain http on this machine, so browsers must not be told to upgrade. */
 const SECURED = helmet({
   contentSecurityPolicy: {
-    directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'worker-src': ["'self'", 'blob:'] },
+    directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'", "'wasm-unsafe-eval'"], 'worker-src': ["'self'", 'blob:'] },
   },
   strictTransportSecurity: false,
 });

@@ -1,7 +1,7 @@
 import type { Light } from './frame.js';
 import { isFlat, type NoiseMap } from './noise.js';
 import type { Level } from './pyramid.js';
-import { robust } from './quantile.js';
+import { sigmaOf, type Scatter } from './quantile.js';
 
 /** Where something may be: three pixels square of a level that are darker than what lies around, by more than chance makes it. */
 export type Candidate = {
@@ -45,6 +45,11 @@ const PARTS = 1 << SHIFT;
 /** And no place is passed over that is brighter than this part of the light around: nine of it still fit. */
 const BRIGHTEST = 1.75;
 
+/** From a row to before another. */
+export type Rows = { from: number; to: number };
+/** What lies so near to rows that are answered for, pixels of the level, may reach into them. */
+const REACHES = 24;
+
 /** What stands out on one level: dark, and bright to tell chance by. */
 export type StandOut = { dark: Candidate[]; bright: Candidate[] };
 
@@ -56,7 +61,6 @@ const NOTHING: Tile = { median: 0, spread: 1, least: 1 };
 /** One level and the light around each of its places. */
 class Probe {
   private readonly around: Uint16Array;
-  private readonly values = new Float32Array((TILE / EVERY) ** 2);
   private readonly tiles: Tile[] = [];
   /** Of each tile the two bounds on nine pixels, in parts of the light around. */
   private readonly bounds: Int32Array;
@@ -68,6 +72,7 @@ class Probe {
     private readonly coarser: Level,
     private readonly light: Light,
     private readonly noise: NoiseMap,
+    private readonly rows: Rows,
   ) {
     const { loops } = light;
     this.around = loops.surroundings(coarser);
@@ -75,10 +80,12 @@ class Probe {
   }
 
   run(): StandOut {
-    const { height } = this.level;
-    for (let top = 0; top < height; top += TILE) {
+    const { height, level } = this.level;
+    const from = Math.max(1, Math.floor(this.rows.from / 2 ** level) - REACHES);
+    const to = Math.min(height - 1, Math.ceil(this.rows.to / 2 ** level) + REACHES);
+    for (let top = from - (from % TILE); top < to; top += TILE) {
       this.measureBand(top);
-      for (let y = Math.max(1, top), end = Math.min(height - 1, top + TILE); y < end; y += 1) this.row(y);
+      for (let y = Math.max(from, top), end = Math.min(to, top + TILE); y < end; y += 1) this.row(y);
     }
     return this.found;
   }
@@ -91,7 +98,8 @@ class Probe {
   private sumAt(x: number, y: number): number {
     const { data, width } = this.level;
     const i = y * width + x;
-    const [a, c] = [i - width, i + width];
+    const a = i - width;
+    const c = i + width;
     return data[a - 1]! + data[a]! + data[a + 1]! + data[i - 1]! + data[i]! + data[i + 1]! + data[c - 1]! + data[c]! + data[c + 1]!;
   }
 
@@ -107,24 +115,23 @@ class Probe {
     const every = level === 0 ? EVERY_FINEST : EVERY;
     for (let left = 0, column = 0; left < width; left += TILE, column += 1) {
       const right = Math.min(width - 1, left + TILE);
-      let n = 0;
-      for (let y = Math.max(1, top); y < bottom; y += every)
-        for (let x = Math.max(1, left); x < right && n < this.values.length; x += every) this.values[n++] = this.depthAt(x, y);
-      const tile = n === 0 ? NOTHING : this.tileOf(n, (left + right) >> 1, (top + bottom) >> 1);
+      const places = { left: Math.max(1, left), right, top: Math.max(1, top), bottom, every };
+      const scatter = this.light.loops.darkerIn(this.level, this.coarser, places);
+      const tile = scatter ? this.tileOf(scatter, (left + right) >> 1, (top + bottom) >> 1) : NOTHING;
       this.tiles[column] = tile;
       this.bounds[2 * column] = AREA * Math.round((1 - tile.median - tile.least) * PARTS);
       this.bounds[2 * column + 1] = AREA * Math.round(Math.min(BRIGHTEST, 1 - tile.median + tile.least) * PARTS);
     }
   }
 
-  /** What so many of its places show of a tile. @param x @param y its middle. */
-  private tileOf(n: number, x: number, y: number): Tile {
+  /** @param x @param y the middle of the tile. */
+  private tileOf(scatter: Scatter, x: number, y: number): Tile {
     const { level } = this.level;
-    const { median, sigma } = robust(this.values, n, level <= GRAINY);
+    const sigma = sigmaOf(scatter, level <= GRAINY);
     const px = 2 ** level;
     const step = this.light.step(this.aroundAt(x, y));
     const least = Math.max(LEAST_SNR * sigma, isFlat(this.noise, x * px, y * px, step) ? STEPS_IN_FLAT * step : 0, FAINTEST);
-    return { median, spread: Math.max(sigma, least / SURE_SNR / 2), least };
+    return { median: scatter.median, spread: Math.max(sigma, least / SURE_SNR / 2), least };
   }
 
   /** Looks at every place of a row. Row by row, not tile by tile: so memory is read as it lies. */
@@ -188,14 +195,20 @@ function beyondChance({ dark, bright }: StandOut): StandOut {
 }
 
 /**
- * Every place where something may be, at every scale.
+ * Every place where something may be, at every scale, in some rows and near them.
  *
- * @param levels with one more than is searched, for the surroundings. @param onLevel told after each.
+ * @param levels with one more than is searched, for the surroundings. @param rows of the frame. @param onLevel told after each.
  */
-export function candidatesIn(levels: readonly Level[], light: Light, noise: NoiseMap, onLevel: (done: number) => void): StandOut {
+export function candidatesIn(
+  levels: readonly Level[],
+  light: Light,
+  noise: NoiseMap,
+  rows: Rows,
+  onLevel: (done: number) => void,
+): StandOut {
   const found: StandOut = { dark: [], bright: [] };
   for (let i = 0; i + 1 < levels.length; i += 1) {
-    const { dark, bright } = beyondChance(new Probe(levels[i]!, levels[i + 1]!, light, noise).run());
+    const { dark, bright } = beyondChance(new Probe(levels[i]!, levels[i + 1]!, light, noise, rows).run());
     found.dark.push(...dark);
     found.bright.push(...bright);
     onLevel((i + 1) / (levels.length - 1));

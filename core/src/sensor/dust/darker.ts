@@ -5,7 +5,10 @@ import type { Level } from './pyramid.js';
 /** How much darker a square is than its surroundings, now. */
 export function stillDark({ data, width, height }: Level, { x, y }: Pick<Candidate, 'x' | 'y'>): number {
   const { gap, outer } = PROBE;
-  let [inside, n, around, m] = [0, 0, 0, 0];
+  let inside = 0;
+  let n = 0;
+  let around = 0;
+  let m = 0;
   for (let py = Math.max(0, y - outer); py <= Math.min(height - 1, y + outer); py += 1) {
     for (let px = Math.max(0, x - outer); px <= Math.min(width - 1, x + outer); px += 1) {
       const far = Math.max(Math.abs(px - x), Math.abs(py - y));
@@ -26,7 +29,8 @@ const CELLS_ASKED = 80;
 /** How much darker a blob is than what lies close beside it: unevenness of the light is long too, but does not stand out. */
 export function standsOut({ level, cells }: Blob): number {
   const every = Math.max(1, Math.floor(cells.length / CELLS_ASKED));
-  let [sum, n] = [0, 0];
+  let sum = 0;
+  let n = 0;
   for (let i = 0; i < cells.length; i += every) {
     sum += stillDark(level, { x: cells[i]! % level.width, y: Math.floor(cells[i]! / level.width) });
     n += 1;

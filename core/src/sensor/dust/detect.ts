@@ -8,6 +8,7 @@ import { noiseOf } from './noise.js';
 import { pyramidOf } from './pyramid.js';
 import { Search, WIDEST } from './search.js';
 import { plainestFirst, type Spot } from './spot.js';
+import type { Strip } from './strips.js';
 
 export type DetectOptions = {
   /** What the values of the frame mean; sRGB where nothing is said. */
@@ -16,6 +17,8 @@ export type DetectOptions = {
   fNumber?: number;
   /** Width of the sensor, mm: with it the size of each speck is told. */
   sensorWidthMm?: number;
+  /** This is a part of a whole frame, 0 to 1, and answers for these rows of it only: so fewer places are looked at. */
+  strip?: Pick<Strip, 'rows' | 'part'>;
   /** Told the share of the work that is done, now and then. */
   onProgress?: (done: number) => void;
 };
@@ -43,6 +46,7 @@ const MOST_BRIGHT = 700;
  */
 export function detectDust(frame: Frame, options: DetectOptions = {}): Detection {
   const { transfer = 'srgb', fNumber, sensorWidthMm, onProgress = () => {} } = options;
+  const { rows, part } = options.strip ?? { rows: { from: 0, to: frame.height }, part: 1 };
   const light = linearLight(frame, transfer);
   const optics = fNumber && sensorWidthMm ? { fNumber, pixelMm: sensorWidthMm / light.width } : null;
   onProgress(0.1);
@@ -52,18 +56,19 @@ export function detectDust(frame: Frame, options: DetectOptions = {}): Detection
   onProgress(0.2);
   const levels = pyramidOf(light, WIDEST * light.width);
   onProgress(0.3);
-  const { dark, bright } = candidatesIn(levels, light, noise, (done) => onProgress(0.3 + 0.4 * done));
+  const { dark, bright } = candidatesIn(levels, light, noise, rows, (done) => onProgress(0.3 + 0.4 * done));
   const search = new Search(light, levels, noise, optics, defects);
   for (const list of [dark, bright]) list.sort((a, b) => b.snr - a.snr);
-  const looked = dark.slice(0, MOST_CANDIDATES);
+  const most = Math.ceil(part * MOST_CANDIDATES);
+  const looked = dark.slice(0, most);
   for (const [i, candidate] of looked.entries()) {
     search.lookForDark(candidate);
     if (i % 50 === 0) onProgress(0.7 + (0.25 * i) / looked.length);
   }
-  for (const candidate of bright.slice(0, MOST_BRIGHT)) search.lookForBright(candidate);
+  for (const candidate of bright.slice(0, Math.ceil(part * MOST_BRIGHT))) search.lookForBright(candidate);
   const spots = search.spots().sort(plainestFirst);
   if (sensorWidthMm) for (const spot of spots) spot.sizeMm = sizeMm(spot, sensorWidthMm / light.width);
   const sigmas = Float32Array.from(noise.sigma).sort();
-  const textured = fitness.textured || search.isTextured() || dark.length > MOST_CANDIDATES;
+  const textured = fitness.textured || search.isTextured() || dark.length > most;
   return { spots, noise: sigmas[sigmas.length >> 1]!, fitness: { ...fitness, textured } };
 }

@@ -32,7 +32,8 @@ const MOST_ROUGH = 0.12;
 function roughness({ width, height, data }: Light, cell: number): number {
   const mean = (x: number, y: number): number => {
     let sum = 0;
-    for (let dy = 0; dy < 6; dy += 1) for (let dx = 0; dx < 6; dx += 1) sum += data[(y + dy) * width + x + dx]!;
+    for (let i = y * width + x, end = i + 6 * width; i < end; i += width)
+      sum += data[i]! + data[i + 1]! + data[i + 2]! + data[i + 3]! + data[i + 4]! + data[i + 5]!;
     return sum / 36;
   };
   let [rough, n] = [0, 0];

@@ -119,10 +119,12 @@ function farthest({ columns, cells }: Grid, start: number): { cell: number; far:
 export function blobAt(level: Level, background: Background, x: number, y: number, least: number): Blob | null {
   const { width, height, data } = level;
   const depthAt = (px: number, py: number): number => {
-    let [sum, n] = [0, 0];
+    let sum = 0;
+    let n = 0;
     for (let dy = -1; dy <= 1; dy += 1) {
       for (let dx = -1; dx <= 1; dx += 1) {
-        const [qx, qy] = [px + dx, py + dy];
+        const qx = px + dx;
+        const qy = py + dy;
         if (qx < 0 || qy < 0 || qx >= width || qy >= height) continue;
         sum += data[qy * width + qx]!;
         n += 1;
@@ -145,7 +147,8 @@ export function blobAt(level: Level, background: Background, x: number, y: numbe
     if (cells.size > MOST_CELLS) return null;
     for (let dy = -1; dy <= 1; dy += 1) {
       for (let dx = -1; dx <= 1; dx += 1) {
-        const [qx, qy] = [px + dx, py + dy];
+        const qx = px + dx;
+        const qy = py + dy;
         const next = qy * width + qx;
         if (qx < 0 || qy < 0 || qx >= width || qy >= height || seen.has(next)) continue;
         seen.add(next);
@@ -156,7 +159,8 @@ export function blobAt(level: Level, background: Background, x: number, y: numbe
   if (cells.size < 4) return null;
   const grid = gridOf(cells, width);
   const { far } = farthest(grid, farthest(grid, onGrid(grid, start)).cell);
-  let [sx, sy] = [0, 0];
+  let sx = 0;
+  let sy = 0;
   for (const cell of cells) {
     sx += cell % width;
     sy += Math.floor(cell / width);

@@ -13,13 +13,14 @@ export function lobeBeside({ level: { width, height, data }, x, y, depth, templa
   let most = 0;
   for (let py = Math.max(1, Math.floor(y - to)); py <= Math.min(height - 2, Math.ceil(y + to)); py += 1) {
     for (let px = Math.max(1, Math.floor(x - to)); px <= Math.min(width - 2, Math.ceil(x + to)); px += 1) {
-      const [dx, dy] = [px - x, py - y];
+      const dx = px - x;
+      const dy = py - y;
       const r2 = dx * dx + dy * dy;
       if (r2 < from * from || r2 > to * to) continue;
       const i = py * width + px;
-      const [a, c] = [i - width, i + width];
-      const sum =
-        data[a - 1]! + data[a]! + data[a + 1]! + data[i - 1]! + data[i]! + data[i + 1]! + data[c - 1]! + data[c]! + data[c + 1]!;
+      const a = i - width;
+      const c = i + width;
+      const sum = data[a - 1]! + data[a]! + data[a + 1]! + data[i - 1]! + data[i]! + data[i + 1]! + data[c - 1]! + data[c]! + data[c + 1]!;
       const off = sign * (sum / 9 / (plane.a + plane.b * dx + plane.c * dy) - 1);
       if (off > most) most = off;
     }

@@ -47,8 +47,7 @@ describe.each(SIZES)('compiled loops do what they say of each pixel: %i × %i', 
     const level = noise(height, width, height, l, 1);
     const around = l.surroundings(level);
     for (let y = 0; y < height; y += 1)
-      for (let x = 0; x < width; x += 1)
-        expect(around[y * width + x]).toBe((square(level, x, y, 2) - square(level, x, y, 1) + 8) >> 4);
+      for (let x = 0; x < width; x += 1) expect(around[y * width + x]).toBe((square(level, x, y, 2) - square(level, x, y, 1) + 8) >> 4);
   });
 
   it.each([0.02, 0.5, 1])('find what stands out, noise of %f', (by) => {
@@ -68,6 +67,49 @@ describe.each(SIZES)('compiled loops do what they say of each pixel: %i × %i', 
       }
       expect(found).toEqual(expected);
     }
+  });
+
+  it('put light in the place of bytes', () => {
+    const l = loops();
+    const random = sequence(width + 1);
+    const bytes = Uint8Array.from({ length: width * height }, () => random() * 256);
+    const table = Uint16Array.from({ length: 256 }, () => random() * 65_536);
+    const light = l.pixels(bytes.length);
+    l.spread(bytes, table, light);
+    expect([...light]).toEqual([...bytes].map((b) => table[b]));
+  });
+
+  it.each([3, 4, 6, 7])('tell how the places of a tile scatter, one in %i', (every) => {
+    const l = new Loops(2 * width, 2 * height);
+    const level = noise(3 * width, 2 * width, 2 * height, l, 0.3);
+    const half: Level = { level: 1, width, height, data: l.pixels(width * height) };
+    l.halve(level, half.data);
+    const around = l.surroundings(half);
+    const tile = { left: 1, right: Math.min(2 * width - 1, 48), top: 1, bottom: 47, every };
+    const [darker, beside]: [number[], number[]] = [[], []];
+    for (let y = tile.top; y < tile.bottom; y += every) {
+      for (let x = tile.left; x < tile.right; x += every) {
+        const i = y * level.width + x;
+        darker.push(1 - square(level, x, y, 1) / 9 / around[(y >> 1) * width + (x >> 1)]!);
+        const mean = (level.data[i - 1]! + level.data[i + 1]!) / 2;
+        beside.push((level.data[i]! - mean) / mean);
+      }
+    }
+    for (const [found, values] of [
+      [l.darkerIn(level, half, tile), darker],
+      [l.besideTwoIn(level.data, tile), beside],
+    ] as const) {
+      const sorted = values.toSorted((a, b) => a - b);
+      const [n, median] = [values.length, sorted[values.length >> 1]!];
+      const away = values.map((v) => Math.abs(v - median)).toSorted((a, b) => a - b);
+      for (const [is, shouldBe] of [
+        [found!.median, median],
+        [found!.half, away[n >> 1]!],
+        [found!.most, away[Math.floor(0.9 * n)]!],
+      ] as const)
+        expect(is).toBeCloseTo(shouldBe, 6);
+    }
+    expect(l.besideTwoIn(level.data, { ...tile, right: tile.left })).toBeNull();
   });
 
   it.each([0.04, 0.5, 1])('find edges, noise of %f', (by) => {

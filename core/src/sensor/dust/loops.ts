@@ -1,5 +1,6 @@
 import { LOOPS } from './loops.wasm.js';
 import type { Level } from './pyramid.js';
+import type { Scatter } from './quantile.js';
 
 /** Programs that know the web's or Node's types know these; core knows neither. */
 declare const WebAssembly: {
@@ -15,15 +16,48 @@ type Compiled = {
   halve: (from: number, width: number, height: number, into: number) => void;
   surround: (data: number, width: number, height: number, into: number, fives: number, middles: number) => void;
   standOut: (data: number, width: number, y: number, around: number, tiles: number, shift: number, hits: number) => number;
+  darker: (
+    data: number,
+    width: number,
+    left: number,
+    right: number,
+    top: number,
+    bottom: number,
+    every: number,
+    around: number,
+    aroundWidth: number,
+    aroundHeight: number,
+    samples: number,
+    most: number,
+  ) => number;
+  besideTwo: (
+    data: number,
+    width: number,
+    left: number,
+    right: number,
+    top: number,
+    bottom: number,
+    every: number,
+    samples: number,
+  ) => number;
+  spreadOf: (samples: number, n: number, half: number, most: number, into: number) => void;
   edges: (row: number, width: number, parts: number, hits: number) => number;
 };
+
+/** A part of a frame, and that one in so many of its columns and rows is asked. */
+export type Tile = { left: number; right: number; top: number; bottom: number; every: number };
 
 const PAGE = 65_536;
 /** A frame in 16 bits, all its halves together a third of that, and what lies around each pixel of the first half. */
 const BYTES_A_PIXEL = 2 + 2 / 3 + 1 / 2;
 /** What is kept of a row, and of its tiles: sums and places of 32 bits. */
 const BYTES_A_COLUMN = 4 * 4;
-const BESIDES = 4096;
+const BESIDES = 8192;
+/** A tile is asked at no more places than this; and room for what is reckoned of four at once. */
+const MOST_SAMPLES = 256;
+const AT_ONCE = 4;
+/** Nine tenths of some values are most of them. */
+const MOST_OF = 0.9;
 /** Where more than a register is read at once the memory goes on. */
 const ALIGNED = 16;
 
@@ -42,6 +76,8 @@ export class Loops {
   private readonly around: Uint16Array;
   private readonly fives: Int32Array;
   private readonly middles: Int32Array;
+  private readonly samples: Int32Array;
+  private readonly scatter: Float32Array;
   /** What was found in a row. */
   readonly hits: Int32Array;
 
@@ -59,6 +95,8 @@ export class Loops {
     this.fives = this.numbers(width + 8);
     this.middles = this.numbers(width + 8);
     this.hits = this.numbers(width);
+    this.samples = this.numbers(MOST_SAMPLES + AT_ONCE);
+    this.scatter = new Float32Array(this.memory, this.take(4 * AT_ONCE), 3);
   }
 
   /** Room for so many pixels. @throws RangeError when there is no more. */
@@ -110,6 +148,43 @@ export class Loops {
    */
   edges(data: Uint16Array, y: number, parts: Int32Array): number {
     return this.compiled.edges(data.byteOffset + 2 * y * this.width, this.width, parts.byteOffset, this.hits.byteOffset);
+  }
+
+  /**
+   * How much darker the places of a tile are than their surroundings, as shares; null where it has none.
+   *
+   * @param coarser what `surroundings` were last asked of.
+   */
+  darkerIn({ data, width }: Level, coarser: Level, { left, right, top, bottom, every }: Tile): Scatter | null {
+    const [at, around] = [this.samples.byteOffset, this.around.byteOffset];
+    return this.scatterOf(
+      this.compiled.darker(
+        data.byteOffset,
+        width,
+        left,
+        right,
+        top,
+        bottom,
+        every,
+        around,
+        coarser.width,
+        coarser.height,
+        at,
+        MOST_SAMPLES,
+      ),
+    );
+  }
+
+  /** How far the pixels of a tile are from the mean of the two beside them, as shares of it; null where it has none. */
+  besideTwoIn(data: Uint16Array, { left, right, top, bottom, every }: Tile): Scatter | null {
+    return this.scatterOf(this.compiled.besideTwo(data.byteOffset, this.width, left, right, top, bottom, every, this.samples.byteOffset));
+  }
+
+  private scatterOf(n: number): Scatter | null {
+    if (n === 0) return null;
+    this.compiled.spreadOf(this.samples.byteOffset, n, n >> 1, Math.floor(n * MOST_OF), this.scatter.byteOffset);
+    const [median, half, most] = this.scatter;
+    return { median: median!, half: half!, most: most! };
   }
 
   private take(bytes: number): number {

@@ -1,5 +1,5 @@
 import type { Light } from './frame.js';
-import { robust } from './quantile.js';
+import { sigmaOf } from './quantile.js';
 
 /** Noise is told for tiles of so many pixels a side. */
 export const TILE = 64;
@@ -11,23 +11,16 @@ const AGAINST_NEIGHBOURS = Math.sqrt(1.5);
 /** The noise of single pixels, tile by tile, as a share of the light there. */
 export type NoiseMap = { columns: number; rows: number; sigma: Float32Array; at: (x: number, y: number) => number };
 
-export function noiseOf({ width, height, data }: Light): NoiseMap {
+export function noiseOf({ width, height, data, loops }: Light): NoiseMap {
   const columns = Math.ceil(width / TILE);
   const rows = Math.ceil(height / TILE);
   const sigma = new Float32Array(columns * rows);
-  const values = new Float32Array((TILE / EVERY + 1) ** 2);
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
-      let n = 0;
-      for (let y = row * TILE; y < Math.min(height, (row + 1) * TILE); y += EVERY) {
-        for (let x = column * TILE + 1; x < Math.min(width - 1, (column + 1) * TILE); x += EVERY) {
-          const i = y * width + x;
-          const around = (data[i - 1]! + data[i + 1]!) / 2;
-          values[n] = (data[i]! - around) / Math.max(around, 1);
-          n += 1;
-        }
-      }
-      sigma[row * columns + column] = n > 0 ? robust(values, n).sigma / AGAINST_NEIGHBOURS : 0;
+      const [left, top] = [column * TILE, row * TILE];
+      const [right, bottom] = [Math.min(width - 1, left + TILE), Math.min(height, top + TILE)];
+      const scatter = loops.besideTwoIn(data, { left: left + 1, right, top, bottom, every: EVERY });
+      sigma[row * columns + column] = scatter ? sigmaOf(scatter) / AGAINST_NEIGHBOURS : 0;
     }
   }
   const at = (x: number, y: number): number =>

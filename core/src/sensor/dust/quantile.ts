@@ -1,10 +1,6 @@
-/**
- * Moves the k-th smallest of the first n values to place k, all smaller ones before it (Hoare's selection). In place.
- *
- * @param from all before here are known to be no larger than any after.
- */
-export function selectKth(values: Float32Array, n: number, k: number, from = 0): number {
-  let low = from;
+/** Moves the k-th smallest of the first n values to place k, all smaller ones before it (Hoare's selection). In place. */
+export function selectKth(values: Float32Array, n: number, k: number): number {
+  let low = 0;
   let high = n - 1;
   while (low < high) {
     const pivot = values[(low + high) >> 1]!;
@@ -31,15 +27,12 @@ export function selectKth(values: Float32Array, n: number, k: number, from = 0):
 const SIGMA_PER_MAD = 1.4826;
 const SIGMA_PER_NINE_TENTHS = 1 / 1.6449;
 
+/** Where the middle one of some values is, and how far at the least half of them and nine tenths lie from it. */
+export type Scatter = { median: number; half: number; most: number };
+
 /**
- * Median and spread of the first n values, as few outliers move them. Where most values are the same, as in a frame a
- * JPEG has flattened, the tenth that is not tells the spread, if that is wanted. The values are lost.
+ * The spread of some values, as few outliers move it. Where most values are the same, as in a frame a JPEG has flattened,
+ * the tenth that is not tells the spread, if that is wanted.
  */
-export function robust(values: Float32Array, n: number, isGrainy = true): { median: number; sigma: number } {
-  const median = selectKth(values, n, n >> 1);
-  for (let i = 0; i < n; i += 1) values[i] = Math.abs(values[i]! - median);
-  const half = selectKth(values, n, n >> 1);
-  if (!isGrainy) return { median, sigma: SIGMA_PER_MAD * half };
-  const most = selectKth(values, n, Math.floor(n * 0.9), n >> 1);
-  return { median, sigma: Math.max(SIGMA_PER_MAD * half, SIGMA_PER_NINE_TENTHS * most) };
-}
+export const sigmaOf = ({ half, most }: Scatter, isGrainy = true): number =>
+  Math.max(SIGMA_PER_MAD * half, isGrainy ? SIGMA_PER_NINE_TENTHS * most : 0);

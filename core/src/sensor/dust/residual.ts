@@ -29,7 +29,8 @@ export function takeOut(levels: readonly Level[], { level, x, y, depth, template
   const [top, bottom] = [Math.max(0, Math.floor(cy - reach)), Math.min(fine.height - 1, Math.ceil(cy + reach))];
   for (let py = top; py <= bottom; py += 1) {
     for (let px = left; px <= right; px += 1) {
-      const [dx, dy] = [(px - cx) / scale, (py - cy) / scale];
+      const dx = (px - cx) / scale;
+      const dy = (py - cy) / scale;
       const share = depth * at(template, Math.sqrt(dx * dx + dy * dy));
       if (share <= 0) continue;
       const i = py * fine.width + px;

@@ -11,7 +11,7 @@ const apart = (frame: Frame, count: number): Detection => {
   return joinStrips(
     frame,
     strips,
-    strips.map((s) => detectDust(s.frame)),
+    strips.map((strip) => detectDust(strip.frame, { strip })),
   );
 };
 

@@ -1,4 +1,5 @@
 import type { Detection } from './detect.js';
+import type { Rows } from './candidates.js';
 import type { Frame } from './frame.js';
 import { plainestFirst, type Spot } from './spot.js';
 
@@ -10,6 +11,10 @@ export type Strip = {
   /** It answers for the specks whose middle lies from here to before there, rows of the whole frame. */
   from: number;
   to: number;
+  /** The same rows, counted from its own first. */
+  rows: Rows;
+  /** The part of the whole frame they are, 0 to 1. */
+  part: number;
 };
 
 /** So much more on either side, as a part of the width: the widest shadow there is, and the light around it. */
@@ -27,7 +32,14 @@ export function stripsOf(frame: Frame, count: number): Strip[] {
   return Array.from({ length: strips }, (_, i) => {
     const [from, to] = [Math.round((i * height) / strips), Math.round(((i + 1) * height) / strips)];
     const [top, bottom] = [Math.max(0, from - overlap), Math.min(height, to + overlap)];
-    return { frame: { width, height: bottom - top, data: data.subarray(top * width, bottom * width) }, top, from, to };
+    return {
+      frame: { width, height: bottom - top, data: data.subarray(top * width, bottom * width) },
+      top,
+      from,
+      to,
+      rows: { from: from - top, to: to - top },
+      part: (to - from) / height,
+    };
   });
 }
 

@@ -56,6 +56,9 @@ export function templates(): readonly Template[] {
   return kept;
 }
 
+/** Where among the widths of the templates one lies; it need not be a whole number. */
+export const widthIndex = (wide: number): number => Math.log(wide / NARROWEST) / Math.log(STEP);
+
 /** The share taken so far from the middle, pixels. */
 export function at({ profile, stretch }: Template, r: number): number {
   const bin = (r / stretch) * BINS_A_PIXEL;

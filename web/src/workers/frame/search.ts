@@ -6,11 +6,17 @@ import type { DustWorker } from '../dust.worker';
 const WORTH_TWO = 4_000_000;
 
 /** The other half of the work: a worker of this one, ended with it. */
-async function searchBeside({ width, height, data }: sensor.Frame, options: sensor.DetectOptions): Promise<sensor.Detection> {
+async function searchBeside(
+  { frame: { width, height, data }, rows, part }: sensor.Strip,
+  options: sensor.DetectOptions,
+): Promise<sensor.Detection> {
   const worker = new Worker(new URL('../dust.worker.ts', import.meta.url), { type: 'module' });
   try {
     const own = data.slice();
-    return await wrap<DustWorker>(worker).search(transfer({ width, height, data: own }, [own.buffer]), options);
+    return await wrap<DustWorker>(worker).search(transfer({ width, height, data: own }, [own.buffer]), {
+      ...options,
+      strip: { rows, part },
+    });
   } finally {
     worker.terminate();
   }
@@ -23,7 +29,7 @@ export async function searchFrame(frame: sensor.Frame, options: sensor.DetectOpt
   const [here, beside] = strips as [sensor.Strip, sensor.Strip?];
   if (!beside) return sensor.detectDust(frame, options);
   const { onProgress: _, ...sent } = options;
-  const other = searchBeside(beside.frame, sent);
-  const first = sensor.detectDust(here.frame, options);
+  const other = searchBeside(beside, sent);
+  const first = sensor.detectDust(here.frame, { ...options, strip: here });
   return sensor.joinStrips(frame, strips, [first, await other]);
 }
