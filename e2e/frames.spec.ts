@@ -6,6 +6,8 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { start, type Running } from './server.js';
 
+/** The nine specks below as a JPEG of quality 98, encoded by Debian's heif-enc (x265, quality 80). */
+const NINE_HEIC = join(import.meta.dirname, 'fixtures', 'nine.heic');
 const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-frames-'));
 const at = (name: string): string => join(folder, name);
 
@@ -235,6 +237,14 @@ test.describe('pictures that measure', () => {
     }
   });
 
+  test('HEIC is read as well, with what the camera wrote', async ({ page }) => {
+    await page.goto(`${server.url}/gear/${body}/frames`);
+    await choose(page, NINE_HEIC);
+    await expect(group(page)).toHaveAccessibleName(/9 of 9 specks show$/);
+    // The aperture came with it: nothing is asked.
+    await expect(page.getByRole('button', { name: 'Keep this frame' })).toBeEnabled();
+  });
+
   test('a clean frame is clean, and dead pixels in it are no dust; what is unsure asks for another frame', async ({ page, request }) => {
     const add = async (name: string, traits: object): Promise<string> =>
       (
@@ -283,7 +293,7 @@ test.describe('pictures that measure', () => {
     for (const [name, said] of [
       ['broken.jpg', /breaks off or is damaged/],
       ['text.jpg', /no JPEG, PNG, TIFF or WebP/],
-      ['phone.heic', /This is HEIC, which is not read here/],
+      ['phone.heic', /This HEIC cannot be measured: it is broken/],
       ['bomb.png', /more than 110 megapixels/],
       ['print.tif', /for print \(CMYK\)/],
     ] as const) {

@@ -19,6 +19,7 @@ const MAY_SHIP = [
   'MPL-2.0',
   'Python-2.0',
   'OFL-1.1',
+  'LGPL-3.0',
   'LGPL-3.0-or-later',
 ];
 /** These say so in a file of theirs only: MIT, all of them. */

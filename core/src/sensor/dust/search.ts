@@ -8,8 +8,10 @@ import { canBeShadow, type Optics } from './narrowest.js';
 import type { NoiseMap } from './noise.js';
 import type { Level } from './pyramid.js';
 import { fillIn, takeOut } from './residual.js';
+import { isRinging } from './ringing.js';
 import type { Spot } from './spot.js';
-import { logOdds, sureness, type Weighed } from './sureness.js';
+import { followsSquares, isSquare } from './squares.js';
+import { hairSureness, logOdds, sureness, type Weighed } from './sureness.js';
 import { isUneven } from './uneven.js';
 
 /** Of the frame's width; a shadow wider than this is no speck but the light. */
@@ -33,12 +35,12 @@ const SAME = 0.6;
 const HAIR = { snr: 7, depth: 0.02, coarsest: 2 } as const;
 /** A fibre on a sensor is at least so long, in widths of the frame: a quarter of a millimetre of 36. Shorter, it is a row of chance. */
 const LEAST_LENGTH = 0.007;
-/** So deep and so long it is plain; fainter and shorter ones come and go with the waves of a JPEG. */
-const PLAIN_HAIR = { depth: 0.04, length: 0.02, sure: 0.95, unsure: 0.6 } as const;
+/** At so many places of a hair. */
+const ASKED = 9;
 /** A bright place that no plain surface has. */
 const LUMP = { px: 10, depth: 0.03, logOdds: 2, several: 3 } as const;
-/** What is more likely the light is never surer than this. */
-const AT_MOST_UNEVEN = 0.85;
+/** What is more likely the light, or the file, is never surer than this. */
+const AT_MOST = 0.85;
 /** What is no more likely a speck than this is not told. */
 const LEAST_SURE = 0.55;
 /** A hair is so much darker than what lies close beside it, against how much darker it is than the light all around. */
@@ -49,7 +51,7 @@ const scaleOf = ({ level }: { level: Level }): number => 2 ** level.level;
 /** How far its middle lies from the rim of the frame, pixels of its level. */
 const rimOf = ({ x, y, level }: Measured): number => Math.min(x, y, level.width - 1 - x, level.height - 1 - y);
 
-type Found = { spot: Spot; weighed: Weighed | null };
+type Found = { spot: Spot; weighed: Weighed | null; isDoubtful?: boolean };
 type Bright = Weighed & { x: number; y: number; depth: number };
 
 /** Looks at candidates one by one, the plainest first, and takes each speck out of the frame once it is measured. */
@@ -93,9 +95,7 @@ export class Search {
     const sure = sureness(weighed, this.bright, this.optics !== null);
     let at = 0;
     return this.found
-      .map(({ spot, weighed: w }) =>
-        w ? { ...spot, confidence: Math.min(sure[at++]!, isUneven(spot, this.light.width) ? AT_MOST_UNEVEN : 1) } : spot,
-      )
+      .map(({ spot, weighed: w, isDoubtful }) => (w ? { ...spot, confidence: Math.min(sure[at++]!, isDoubtful ? AT_MOST : 1) } : spot))
       .filter(({ confidence }) => confidence >= LEAST_SURE);
   }
 
@@ -135,13 +135,28 @@ export class Search {
     if (!blob || !isHair(blob) || standsOut(blob) < Math.max(STANDS_OUT * blob.depth, sigma)) return false;
     if (blob.depth < HAIR.depth || blob.lengthPx * px < LEAST_LENGTH * this.light.width || !canBeShadow(blob.widthPx * px, this.optics))
       return false;
-    this.found.push({ spot: this.hair(blob, px), weighed: null });
+    const length = (blob.lengthPx * px) / this.light.width;
+    const sure = hairSureness({ snr: candidate.snr, steps: blob.depth / this.light.step(background(level.level, x, y)), length });
+    const isDoubtful = this.isHairOfTheFile(blob, px);
+    this.found.push({ spot: this.hair(blob, px, Math.min(sure, isDoubtful ? AT_MOST : 1)), weighed: null });
     fillIn(this.levels, blob, background);
     return true;
   }
 
-  private hair({ x, y, depth, lengthPx, widthPx }: Blob, px: number): Spot {
-    const isPlain = depth >= PLAIN_HAIR.depth && lengthPx * px >= PLAIN_HAIR.length * this.light.width;
+  /** Is something more likely what a JPEG made than what the light did? */
+  private isOfTheFile(x: number, y: number, widePx: number, depth: number): boolean {
+    return followsSquares(this.light, x, y, widePx) || isRinging(this.light, this.noise, x, y, widePx, depth);
+  }
+
+  /** Is half of a hair, and more, what a JPEG made? */
+  private isHairOfTheFile({ cells, widthPx, depth, level }: Blob, px: number): boolean {
+    const asked = Array.from({ length: ASKED }, (_, i) => cells[Math.floor(((i + 0.5) * cells.length) / ASKED)]!);
+    const isOfIt = (cell: number): boolean =>
+      this.isOfTheFile(((cell % level.width) + 0.5) * px, (Math.floor(cell / level.width) + 0.5) * px, widthPx * px, depth);
+    return asked.filter(isOfIt).length > ASKED / 2;
+  }
+
+  private hair({ x, y, depth, lengthPx, widthPx }: Blob, px: number, confidence: number): Spot {
     return {
       x: ((x + 0.5) * px) / this.light.width,
       y: ((y + 0.5) * px) / this.light.height,
@@ -149,7 +164,7 @@ export class Search {
       fwhmPx: widthPx * px,
       diameterPx: lengthPx * px,
       kind: 'hair',
-      confidence: isPlain ? PLAIN_HAIR.sure : PLAIN_HAIR.unsure,
+      confidence,
     };
   }
 
@@ -181,7 +196,10 @@ export class Search {
       kind: 'dust',
       confidence: 0,
     };
-    this.found.push({ spot, weighed: { fwhmPx, logOdds: this.weigh(m, candidate, 1) } });
+    const steps = m.depth / this.light.step(m.plane.a);
+    const [x, y] = [spot.x * this.light.width, spot.y * this.light.height];
+    const isDoubtful = isUneven(spot, this.light.width) || isSquare({ x, y, fwhmPx, steps }) || this.isOfTheFile(x, y, fwhmPx, m.depth);
+    this.found.push({ spot, weighed: { fwhmPx, logOdds: this.weigh(m, candidate, 1) }, isDoubtful });
     takeOut(this.levels, m);
   }
 }

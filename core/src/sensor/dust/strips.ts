@@ -2,6 +2,7 @@ import type { Detection } from './detect.js';
 import type { Rows } from './candidates.js';
 import type { Frame } from './frame.js';
 import { plainestFirst, type Spot } from './spot.js';
+import { SQUARE } from './squares.js';
 
 /** A part of a frame over its whole width, with more above and below than it answers for. */
 export type Strip = {
@@ -31,7 +32,9 @@ export function stripsOf(frame: Frame, count: number): Strip[] {
   const strips = Math.max(1, Math.min(count, Math.floor(height / (3 * overlap))));
   return Array.from({ length: strips }, (_, i) => {
     const [from, to] = [Math.round((i * height) / strips), Math.round(((i + 1) * height) / strips)];
-    const [top, bottom] = [Math.max(0, from - overlap), Math.min(height, to + overlap)];
+    // From a row at which the squares of a JPEG begin.
+    const top = Math.floor(Math.max(0, from - overlap) / SQUARE) * SQUARE;
+    const bottom = Math.min(height, to + overlap);
     return {
       frame: { width, height: bottom - top, data: data.subarray(top * width, bottom * width) },
       top,

@@ -6,13 +6,15 @@ import { unfitFor } from './fitness.js';
 import { linearLight, type Frame, type Light } from './frame.js';
 import { canBeShadow, defectPx, narrowestPx } from './narrowest.js';
 import { noiseOf } from './noise.js';
-import { logOdds, sureness } from './sureness.js';
-import { photograph, type Shot } from './testing/camera.js';
+import { isRinging } from './ringing.js';
+import { followsSquares, isSquare } from './squares.js';
+import { hairSureness, logOdds, sureness } from './sureness.js';
+import { fibreDepth, photograph, type Shot } from './testing/camera.js';
 import { asJpeg, greyOfJpeg } from './testing/jpeg.js';
 import { render, sequence } from './testing/render.js';
 import { SCENES } from './testing/scenes.js';
 import { score } from './testing/score.js';
-import { plainShot, smallShadows, smallShadowShot, told } from './testing/shots.js';
+import { plainShot, smallShadows, smallShadowShot, someFibres, told } from './testing/shots.js';
 
 /**
  * What is said of a frame can be trusted: held against frames of two renderers that share nothing with the detector. A few
@@ -123,6 +125,84 @@ describe('what no aperture makes', () => {
     const sure = spots.filter(isSure);
     expect(sure).toHaveLength(grains.length);
     for (const { x, y } of grains) expect(sure.some((s) => Math.hypot(s.x * W - x, s.y * H - y) < 1)).toBe(true);
+  });
+});
+
+describe('fibres as a camera takes them', () => {
+  it('are found, and how sure each is is so; those that are plain are sure', async () => {
+    let [plain, sure, all, claimed, so] = [0, 0, 0, 0, 0];
+    for (const seed of SEEDS) {
+      const fibres = someFibres(seed, W, H, 14);
+      const isNear = ({ x, y }: { x: number; y: number }) =>
+        fibres.find(({ points }) => points.some(([a, b]) => Math.hypot(a - x * W, b - y * H) < 0.02 * W));
+      const hairs = (await taken({ ...plainShot(seed, W, H), fibres })).spots.filter((s) => s.kind === 'hair');
+      for (const hair of hairs) {
+        all += 1;
+        claimed += hair.confidence;
+        if (isNear(hair)) so += 1;
+      }
+      const found = new Set(hairs.filter(isSure).map(isNear));
+      // Shorter than this on so small a frame they are hardly longer than wide.
+      const deep = fibres.filter(
+        (f) => fibreDepth(f) >= 0.1 && Math.hypot(f.points[12]![0] - f.points[0]![0], f.points[12]![1] - f.points[0]![1]) > 0.014 * W,
+      );
+      plain += deep.length;
+      sure += deep.filter((f) => found.has(f)).length;
+    }
+    expect(sure / plain).toBeGreaterThan(0.85);
+    expect(so / all).toBeGreaterThanOrEqual(claimed / all - 0.05);
+  });
+  it('are the surer the plainer, the deeper and the longer', () => {
+    for (const at of [0.3, 0.5, 0.8]) {
+      const less = hairSureness({ snr: 20 * at, steps: 4 * at, length: 0.03 * at });
+      expect(hairSureness({ snr: 20, steps: 4 * at, length: 0.03 * at })).toBeGreaterThan(less);
+      expect(hairSureness({ snr: 20 * at, steps: 4, length: 0.03 * at })).toBeGreaterThan(less);
+      expect(hairSureness({ snr: 20 * at, steps: 4 * at, length: 0.03 })).toBeGreaterThan(less);
+    }
+  });
+});
+
+describe('one square of a JPEG', () => {
+  it('that is two steps darker is not surely dust', () => {
+    const frame = { width: 640, height: 480, data: new Uint8Array(640 * 480).fill(166) };
+    for (let y = 240; y < 248; y += 1) frame.data.fill(164, y * 640 + 320, y * 640 + 328);
+    expect(detectDust(frame).spots.map(isSure)).toEqual([false]);
+  });
+  it('that holds a defect ripples, and is not dust; a shadow in noise does not', () => {
+    const ripples = { width: 320, height: 240, data: new Uint8Array(320 * 240).fill(150) };
+    for (let y = 120; y < 128; y += 1)
+      for (let x = 160; x < 168; x += 1)
+        ripples.data[y * 320 + x] = 150 + ((x * 5 + y * 3) % 4) * 6 - 12 - (x === 163 && y === 123 ? 70 : 0);
+    const rippled = linearLight(ripples, 'srgb');
+    expect(isRinging(rippled, noiseOf(rippled), 163.5, 123.5, 8, 0.03)).toBe(true);
+    for (const [c, d, noise] of [
+      [3, 2, 0.004],
+      [5, 2.5, 0.008],
+      [8, 4, 0.012],
+      [20, 5, 0.004],
+    ] as const) {
+      // prettier-ignore
+      const light = linearLight(render({ width: 320, height: 240, specks: [{ x: 163, y: 123, c, d }], noise }), 'srgb');
+      expect(isRinging(light, noiseOf(light), 163, 123, c, (d / c) ** 2)).toBe(false);
+    }
+  });
+  it.each([
+    ['in the middle of one', { x: 324.3, y: 243.8, fwhmPx: 8.5, steps: 2 }, true],
+    ['across two', { x: 320, y: 243.8, fwhmPx: 8.5, steps: 2 }, false],
+    ['narrower', { x: 324.3, y: 243.8, fwhmPx: 4, steps: 2 }, false],
+    ['wider', { x: 324.3, y: 243.8, fwhmPx: 14, steps: 2 }, false],
+    ['deep', { x: 324.3, y: 243.8, fwhmPx: 8.5, steps: 6 }, false],
+  ])('is told by where it lies, how wide and how deep it is: %s', (_, spot, is) => expect(isSquare(spot)).toBe(is));
+  it('and several of them by their borders, wherever a shadow lies', () => {
+    const flat = { width: 320, height: 240, data: new Uint8Array(320 * 240).fill(150) };
+    for (let y = 80; y < 96; y += 1) flat.data.fill(148, y * 320 + 104, y * 320 + 120);
+    expect(followsSquares(linearLight(flat, 'srgb'), 112, 88, 16)).toBe(true);
+    for (let off = 0; off < 8; off += 1) {
+      for (const noise of [0, 0.006]) {
+        const shadow = render({ width: 320, height: 240, specks: [{ x: 112 + off, y: 88 + off, c: 10, d: 5 }], noise });
+        expect(followsSquares(linearLight(shadow, 'srgb'), 112 + off, 88 + off, 10)).toBe(false);
+      }
+    }
   });
 });
 

@@ -15,7 +15,7 @@ const UNREADABLE: Record<Extract<Told<never>, { unreadable: unknown }>['unreadab
   cmyk: 'This is a picture for print (CMYK). Take the file as the camera wrote it, or save it as RGB.',
   unsupported:
     'This kind of TIFF or raw file cannot be read, and there is no large picture in it: grey or RGB with 8 or 16 bits can. Let the camera write JPEG beside it.',
-  heic: 'This is HEIC, which is not read here. Let the camera write JPEG, or save it as JPEG in full size.',
+  heic: 'This HEIC cannot be measured: it is broken, mirrored, or made for a bright screen (HDR). Let the camera write JPEG.',
 };
 
 /** Why a picture could not be read, in words. */

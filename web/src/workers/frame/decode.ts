@@ -2,6 +2,7 @@ import type { sensor } from '@bright-keeper/core';
 import { decode as decodePng } from 'fast-png';
 import { decode as decodeTiff } from 'tiff';
 import { greyInto, greyOf } from './grey';
+import { heicOf } from './heic';
 import { previewIn } from './preview';
 import { isSixteenBitPng, isWholeJpeg, kindOf, sizeOf, type Dimensions } from './sniff';
 
@@ -94,10 +95,16 @@ export async function decodePicture(file: Blob, buffer: ArrayBuffer): Promise<De
   const bytes = new Uint8Array(buffer);
   const kind = kindOf(bytes);
   if (!kind) throw new PictureUnreadable('not-a-picture');
-  if (kind === 'heic') throw new PictureUnreadable('heic');
   const size = sizeOf(kind, bytes);
   if (size) check(size);
   if (kind === 'jpeg' && !isWholeJpeg(bytes)) throw new PictureUnreadable('broken-off');
+  if (kind === 'heic') {
+    const frame = await heicOf(bytes, check).catch((error: unknown) => {
+      throw error instanceof PictureUnreadable ? error : new PictureUnreadable('heic');
+    });
+    if (!frame) throw new PictureUnreadable('heic');
+    return { frame, isPreview: false };
+  }
   try {
     const preview = kind === 'tiff' ? await previewOf(bytes) : null;
     if (preview) return { frame: preview, isPreview: true };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { instantOf, NOT_TOLD, takenOf } from './exif';
 import { greyOf, smallOf } from './grey';
+import { shownIn, turnedBack } from './heic';
 import { previewIn } from './preview';
 import { isSixteenBitPng, isWholeJpeg, kindOf, sizeOf } from './sniff';
 
@@ -73,6 +74,39 @@ describe('a file is what its first bytes say', () => {
     [null, bytes(0, 0, 0, 24, ...[...'ftypisom'].map((c) => c.charCodeAt(0)))],
     [null, bytes()],
   ] as const)('%s', (kind, data) => expect(kindOf(data)).toBe(kind));
+
+  it('of a HEIC it is seen how it is shown: turned, mirrored, for a bright screen; what is broken ends the reading', () => {
+    const box = (name: string, ...body: number[]): number[] => [
+      0,
+      0,
+      0,
+      8 + body.length,
+      ...[...name].map((c) => c.charCodeAt(0)),
+      ...body,
+    ];
+    const file = (...properties: number[][]) =>
+      bytes(...box('ftyp', 1, 2), ...box('meta', 0, 0, 0, 0, ...box('hdlr', 9), ...box('iprp', ...box('ipco', ...properties.flat()))));
+    const plain = { quarters: 0, isMirrored: false, isHdr: false };
+    const colour = (transfer: number) => box('colr', ...[...'nclx'].map((c) => c.charCodeAt(0)), 0, 9, 0, transfer, 0, 9, 0);
+    expect(shownIn(file())).toEqual(plain);
+    expect(shownIn(file(box('irot', 3), colour(13)))).toEqual({ ...plain, quarters: 3 });
+    expect(shownIn(file(box('irot', 1), box('irot', 2)))).toEqual({ ...plain, quarters: null });
+    expect(shownIn(file(box('imir', 1)))).toEqual({ ...plain, isMirrored: true });
+    for (const transfer of [16, 18]) expect(shownIn(file(colour(transfer)))).toEqual({ ...plain, isHdr: true });
+    const broken = file(box('irot', 1));
+    for (let cut = 0; cut < broken.length; cut += 1) expect(() => shownIn(broken.subarray(0, cut))).not.toThrow();
+    expect(shownIn(bytes(0, 0, 0, 0))).toEqual(plain);
+    expect(shownIn(bytes(0, 0, 0, 1, ...[...'meta'].map((c) => c.charCodeAt(0)), 0, 0, 0, 0, 0, 0, 0, 2))).toEqual(plain);
+  });
+
+  it('a frame that was turned is turned back to where the sensor recorded it', () => {
+    const frame = { width: 3, height: 2, data: bytes(1, 2, 3, 4, 5, 6) };
+    // Against the clock: what was on the right is above (ISO/IEC 23008-12, 6.5.10).
+    expect(turnedBack({ width: 2, height: 3, data: bytes(3, 6, 2, 5, 1, 4) }, 1)).toEqual(frame);
+    expect(turnedBack({ width: 3, height: 2, data: bytes(6, 5, 4, 3, 2, 1) }, 2)).toEqual(frame);
+    expect(turnedBack({ width: 2, height: 3, data: bytes(4, 1, 5, 2, 6, 3) }, 3)).toEqual(frame);
+    expect(turnedBack(frame, 0)).toEqual(frame);
+  });
 
   it('says its size before it is decoded, whatever stands before that in the file', () => {
     for (const comment of [0, 1, 200]) expect(sizeOf('jpeg', jpeg(comment))).toEqual({ width: 6000, height: 4000 });

@@ -14,6 +14,9 @@ export type Grain = {
   c: number;
 };
 
+/** A fibre: the line it lies along, pixels, its width and that of the cone of light at it. */
+export type Fibre = { points: readonly (readonly [number, number])[]; d: number; c: number };
+
 /** A pixel that tells the wrong amount of light: none, or all it can; with neighbours where it is more than one. */
 export type Defects = { count: number; /** Of 100 so many are two or three side by side. */ groupedPct?: number; hot?: boolean };
 
@@ -22,6 +25,7 @@ export type Shot = {
   height: number;
   seed: number;
   grains?: readonly Grain[];
+  fibres?: readonly Fibre[];
   /** Linear light of white, 0 to 1. */
   light?: number;
   vignetting?: number;
@@ -131,6 +135,33 @@ function shade(field: Float32Array, width: number, height: number, { x, y, c, d 
   }
 }
 
+/** Of a disc around 0, 1 wide either way, the part to the left of a line. */
+function partLeftOf(t: number): number {
+  const at = Math.min(1, Math.max(-1, t));
+  return (Math.asin(at) + at * Math.sqrt(1 - at * at)) / Math.PI + 0.5;
+}
+
+/** How deep the shadow of a fibre is along its middle. */
+export const fibreDepth = ({ d, c }: Pick<Fibre, 'd' | 'c'>): number => partLeftOf(d / c) - partLeftOf(-d / c);
+
+/** Takes from the light what a fibre takes: of the cone at each pixel the part that falls between its two sides. */
+function shadeAlong(field: Float32Array, width: number, height: number, { points, d, c }: Fibre): void {
+  const reach = (c + d) / 2 + 1;
+  const away = new Map<number, number>();
+  for (let i = 1; i < points.length; i += 1) {
+    const [[ax, ay], [bx, by]] = [points[i - 1]!, points[i]!];
+    const length2 = (bx - ax) ** 2 + (by - ay) ** 2;
+    for (let y = Math.max(0, Math.floor(Math.min(ay, by) - reach)); y <= Math.min(height - 1, Math.max(ay, by) + reach); y += 1) {
+      for (let x = Math.max(0, Math.floor(Math.min(ax, bx) - reach)); x <= Math.min(width - 1, Math.max(ax, bx) + reach); x += 1) {
+        const along = Math.min(1, Math.max(0, ((x + 0.5 - ax) * (bx - ax) + (y + 0.5 - ay) * (by - ay)) / length2));
+        const far = Math.hypot(x + 0.5 - ax - along * (bx - ax), y + 0.5 - ay - along * (by - ay));
+        if (far < reach) away.set(y * width + x, Math.min(far, away.get(y * width + x) ?? reach));
+      }
+    }
+  }
+  for (const [i, far] of away) field[i]! *= 1 - (partLeftOf((2 * far + d) / c) - partLeftOf((2 * far - d) / c));
+}
+
 /** Smooth chance that repeats nowhere near: numbers on a grid, evenly between them. Around 0, at most 1 either way. */
 export function unevenness(seed: number): (x: number, y: number) => number {
   const at = (i: number, j: number): number => {
@@ -196,7 +227,7 @@ const ENCODED = Uint8Array.from({ length: STEPS + 1 }, (_, i) => {
 
 /** The light that falls on the sensor, 0 to 1. */
 function lightOn(shot: Shot, random: () => number): Float32Array {
-  const { width, height, light = LIGHT, vignetting = 0, gradient = 0, scene, grains = [] } = shot;
+  const { width, height, light = LIGHT, vignetting = 0, gradient = 0, scene, grains = [], fibres = [] } = shot;
   const field = new Float32Array(width * height);
   const angle = random() * 2 * Math.PI;
   const [gx, gy] = [(gradient * Math.cos(angle)) / width, (gradient * Math.sin(angle)) / width];
@@ -210,6 +241,7 @@ function lightOn(shot: Shot, random: () => number): Float32Array {
     }
   }
   for (const grain of grains) shade(field, width, height, grain, random);
+  for (const fibre of fibres) shadeAlong(field, width, height, fibre);
   return field;
 }
 

@@ -1,4 +1,4 @@
-import type { Shot } from './camera.js';
+import type { Fibre, Shot } from './camera.js';
 import { manySpecks, sequence, type Speck } from './render.js';
 
 /** An aperture, and a sensor as wide as makes its cone through the thinnest glass so many pixels: what a file and a keeper tell. */
@@ -47,4 +47,25 @@ export function smallShadowShot(seed: number, width: number, height: number, cou
     defects: { count: Math.floor(100 * random()), groupedPct: 20 },
     grains: smallShadows(seed, width, height, count),
   };
+}
+
+/** Fibres as they lie on a sensor: bent, a few tenths of a millimetre to two long, faint to deep; no two near each other. */
+export function someFibres(seed: number, width: number, height: number, count: number): Fibre[] {
+  const random = sequence(seed * 41 + 7);
+  const fibres: Fibre[] = [];
+  const far = ([x, y]: readonly [number, number]) =>
+    fibres.every(({ points }) => points.every(([a, b]) => Math.hypot(a - x, b - y) > 0.04 * width));
+  while (fibres.length < count) {
+    const length = width * (0.008 + 0.05 * random() ** 2);
+    const [bend, c] = [0.8 * random(), 2.4 + 5 * random()];
+    let [x, y, heading] = [width * (0.05 + 0.9 * random()), height * (0.05 + 0.9 * random()), random() * 2 * Math.PI];
+    const points: [number, number][] = [[x, y]];
+    for (let step = 0; step < 12; step += 1) {
+      heading += (random() - 0.5) * bend;
+      [x, y] = [x + (length / 12) * Math.cos(heading), y + (length / 12) * Math.sin(heading)];
+      points.push([x, y]);
+    }
+    if (points.every(far)) fibres.push({ points, c, d: c * (0.02 + 0.4 * random() ** 1.5) });
+  }
+  return fibres;
 }
