@@ -1,9 +1,10 @@
 import { sensor } from '@bright-keeper/core';
+import { execFileSync } from 'node:child_process';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
-import { manySpecks, render, type Speck } from '../../core/src/sensor/dust/testing/render.js';
+import { manySpecks, render, sequence, type Speck } from '../../core/src/sensor/dust/testing/render.js';
 import { score } from '../../core/src/sensor/dust/testing/score.js';
 
 /**
@@ -16,7 +17,8 @@ const SIZES = [
   [6000, 4000],
   [8256, 5504],
 ] as const;
-const RUNS = 3;
+const RUNS = 5;
+const SELF = fileURLToPath(import.meta.url);
 
 type Vision = {
   Mat: new () => { delete: () => void; data32S: Int32Array; data64F: Float64Array };
@@ -90,25 +92,34 @@ const told = (name: string, ms: number, specks: readonly Speck[], spots: readonl
 };
 
 async function sideBySide(vision: Vision): Promise<void> {
-  const beside = new Worker(fileURLToPath(import.meta.url));
+  const beside = new Worker(SELF);
   for (const [width, height] of SIZES) {
     const specks = manySpecks({ width, height, count: 150 });
     const frame = render({ width, height, specks, vignetting: 0.4, blotches: 0.02, noise: 0.01, badPixels: 100 });
-    globalThis.gc?.();
-    // What compiled code reaches is counted by the whole process only.
-    const before = process.memoryUsage.rss();
-    let most = 0;
-    sensor.detectDust(frame, { onProgress: () => (most = Math.max(most, process.memoryUsage.rss() - before)) });
+    const bytes = execFileSync(process.execPath, [SELF, String(width), String(height)], { encoding: 'utf8' });
     const ours = await timed(() => sensor.detectDust(frame));
     const two = await timed(() => onTwo(frame, beside));
     const library = await timed(() => byLibrary(vision, frame));
     console.log(
-      `${((width * height) / 1e6).toFixed(0)} MP: ${told('ours', ours.ms, specks, ours.result.spots, width, height)}, ${(most / width / height).toFixed(1)} bytes a pixel at most; ` +
+      `${((width * height) / 1e6).toFixed(0)} MP: ${told('ours', ours.ms, specks, ours.result.spots, width, height)}, ${Number(bytes).toFixed(1)} bytes a pixel at most; ` +
         `${told('library', library.ms, specks, library.result, width, height)}; ours takes ${(ours.ms / library.ms).toFixed(1)} of its time, on two processors ${two.ms.toFixed(0)} ms, ${(two.ms / library.ms).toFixed(1)}`,
     );
   }
   await beside.terminate();
 }
 
-if (isMainThread) loadVision((vision) => void sideBySide(vision));
+/** What a process of its own takes more of memory while it searches a frame, bytes a pixel: compiled code's is counted there only. */
+function memoryOf(width: number, height: number): number {
+  const random = sequence(1);
+  const frame = { width, height, data: Uint8Array.from({ length: width * height }, () => 180 + 4 * random()) };
+  sensor.detectDust({ width: 640, height: 480, data: frame.data.subarray(0, 640 * 480) });
+  const before = process.memoryUsage.rss();
+  let most = 0;
+  sensor.detectDust(frame, { onProgress: () => (most = Math.max(most, process.memoryUsage.rss() - before)) });
+  return most / width / height;
+}
+
+const [, , width, height] = process.argv.map(Number);
+if (isMainThread && width && height) console.log(memoryOf(width, height));
+else if (isMainThread) loadVision((vision) => void sideBySide(vision));
 else parentPort!.on('message', (strip: sensor.Strip) => parentPort!.postMessage(sensor.detectDust(strip.frame, { strip })));
