@@ -23,6 +23,7 @@ export const routes = {
   lookCarried: (id: string) => `/api/inspection/looks/${id}/carried`,
   plans: '/api/care/plans',
   rungsAtTheBench: '/api/care/rungs',
+  benchUses: '/api/care/uses',
   cleanings: '/api/care/cleanings',
   cleaning: (id: string) => `/api/care/cleanings/${id}`,
   cleaningFinish: (id: string) => `/api/care/cleanings/${id}/finish`,

@@ -28,5 +28,5 @@ export {
   type TeardownsQuery,
   teardownsQuery,
 } from './teardown.js';
-export type { Cleaning, Cleanings, RungsAtTheBench } from './dto.js';
+export type { BenchUses, Cleaning, Cleanings, RungsAtTheBench } from './dto.js';
 export { careErrors } from './errors.js';

@@ -8,6 +8,7 @@ import {
   startCleaning,
   finishCleaning,
   versioned,
+  type BenchUses,
   type Cleaning,
   type Cleanings,
   type CleaningsQuery,
@@ -46,6 +47,12 @@ export class CareController {
   @Route({ summary: 'How often each rung did it at this bench, and how likely it is to do it the next time' })
   rungs(): Promise<RungsAtTheBench> {
     return this.evidence.rungs();
+  }
+
+  @Get('uses')
+  @Route({ summary: 'What each bench that is over took of fluids, wipes and swabs, oldest first' })
+  uses(): Promise<BenchUses> {
+    return this.evidence.uses();
   }
 
   @Get('cleanings')

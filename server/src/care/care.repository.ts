@@ -12,6 +12,8 @@ const BENCHES_AT_ONCE = 50;
 type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 /** A cleaning as it is kept; whether its plan still fits is told by the service. */
 export type KeptCleaning = Omit<Cleaning, 'staleBecause'> & { chosenSchools: Partial<care.Schools> };
+/** A cleaning that is over, as far as it tells what came of it and what it took. */
+export type KeptBench = record.BenchOver & { id: string; finishedAt: string };
 const toCleaning = ({ cleaning, itemName }: Row): KeptCleaning => ({
   ...cleaning,
   itemName,
@@ -57,14 +59,21 @@ export class CareRepository {
   }
 
   /** What was found, planned and answered at these, a few at a time: plans are large. */
-  async benches(db: Db, ids: readonly string[]): Promise<(record.BenchOver & { id: string })[]> {
-    const benches: (record.BenchOver & { id: string })[] = [];
+  async benches(db: Db, ids: readonly string[]): Promise<KeptBench[]> {
+    const benches: KeptBench[] = [];
     for (let from = 0; from < ids.length; from += BENCHES_AT_ONCE) {
       const rows = await db
-        .select({ id: cleanings.id, plan: cleanings.plan, request: cleanings.request, events: cleanings.events })
+        .select({
+          id: cleanings.id,
+          plan: cleanings.plan,
+          request: cleanings.request,
+          events: cleanings.events,
+          finishedAt: cleanings.finishedAt,
+        })
         .from(cleanings)
         .where(inArray(cleanings.id, ids.slice(from, from + BENCHES_AT_ONCE)));
-      for (const { id, plan, request, events } of rows) benches.push({ id, plan, findings: request.findings, events });
+      for (const { id, plan, request, events, finishedAt } of rows)
+        if (finishedAt) benches.push({ id, plan, findings: request.findings, events, finishedAt: finishedAt.toISOString() });
     }
     return benches;
   }

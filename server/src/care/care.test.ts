@@ -1,5 +1,5 @@
-import { routes, type Cleaning, type ItemPage, type RungsAtTheBench, type Today } from '@bright-keeper/contract';
-import { care, record, schedule } from '@bright-keeper/core';
+import { routes, type BenchUses, type Cleaning, type ItemPage, type RungsAtTheBench, type Today } from '@bright-keeper/contract';
+import { care, record, schedule, supplies } from '@bright-keeper/core';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -206,6 +206,26 @@ describe('settings', () => {
     ).toMatch(/not a time zone/);
     await t.http.put(routes.settings).send(settings).expect(200);
     expect((await t.http.put(routes.settings).send(settings).expect(409)).body.current.version).toBe(settings.version + 1);
+  });
+});
+
+describe('what benches took', () => {
+  it('is told once a cleaning is over, material by material, and leaves out tools', async () => {
+    const uses = async () => ((await t.http.get(routes.benchUses).expect(200)).body as BenchUses).uses;
+    const before = await uses();
+    const item = await t.add('Used on');
+    await t.look(item.id, { 'rear-glass': { smear: 3 } });
+    const c = await t.startCleaning(item.id);
+    const events = workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
+    const saved = (await save(c, events).expect(200)).body as Cleaning;
+    expect(await uses()).toEqual(before);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: saved.version, acceptShort: true }).expect(200);
+    const after = await uses();
+    expect(after).toHaveLength(before.length + 1);
+    const own = after.find((u) => !before.some((b) => b.at === u.at))!;
+    const taken = supplies.consumptionOf(c.plan, events).filter((t) => !supplies.isTool(t.id));
+    expect(taken.length).toBeGreaterThan(0);
+    expect(own.takings).toEqual(taken);
   });
 });
 

@@ -1,13 +1,16 @@
-import type { RungsAtTheBench } from '@bright-keeper/contract';
-import { record } from '@bright-keeper/core';
+import type { BenchUses, RungsAtTheBench } from '@bright-keeper/contract';
+import { record, supplies } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
-import { CareRepository } from './care.repository.js';
+import { CareRepository, type KeptBench } from './care.repository.js';
 
-/** What the benches of this household say of each rung. One that is over is read once, as long as it is of the same version. */
+/** What is asked of benches that are over: read once for each, as long as it is of the same version. */
+type Told = { bench: record.BenchOver; use: supplies.BenchUse };
+
+/** What the benches of this household tell: what came of each rung, and what was used up. */
 @Injectable()
 export class EvidenceService {
-  private readonly read = new Map<string, record.BenchOver>();
+  private readonly read = new Map<string, Told>();
 
   constructor(
     private readonly database: Database,
@@ -15,13 +18,27 @@ export class EvidenceService {
   ) {}
 
   async rungs(db: Db = this.database.db): Promise<RungsAtTheBench> {
+    return { rungs: record.knownOdds(record.recordOf((await this.told(db)).map(({ bench }) => bench))) };
+  }
+
+  /** Oldest first. */
+  async uses(db: Db = this.database.db): Promise<BenchUses> {
+    return { uses: (await this.told(db)).map(({ use }) => use).sort((a, b) => a.at.localeCompare(b.at)) };
+  }
+
+  private async told(db: Db): Promise<Told[]> {
     const over = await this.repository.finished(db);
     const keys = new Map(over.map(({ id, version }) => [id, `${id}/${version}`]));
     const fresh = over.filter(({ id }) => !this.read.has(keys.get(id)!)).map(({ id }) => id);
-    for (const { id, ...bench } of await this.repository.benches(db, fresh)) this.read.set(keys.get(id)!, bench);
+    for (const bench of await this.repository.benches(db, fresh)) this.read.set(keys.get(bench.id)!, toldBy(bench));
     // A household that was restored or taken in has other benches.
     const there = new Set(keys.values());
     for (const key of this.read.keys()) if (!there.has(key)) this.read.delete(key);
-    return { rungs: record.knownOdds(record.recordOf([...this.read.values()])) };
+    return [...this.read.values()];
   }
 }
+
+const toldBy = ({ plan, findings, events, finishedAt }: KeptBench): Told => ({
+  bench: { plan, findings, events },
+  use: { at: finishedAt, takings: supplies.materialsIn(supplies.consumptionOf(plan, events)) },
+});

@@ -34,6 +34,7 @@ export const keys = {
   picture: (hash: string | null) => ['picture', hash] as const,
   glare: (itemId: string) => ['sensor', 'glare', itemId] as const,
   rungs: ['care', 'rungs'] as const,
+  benchUses: ['care', 'uses'] as const,
   lookPhotos: (id: string) => ['inspection', 'photos', id] as const,
   trail: (who: string | undefined) => ['trail', who] as const,
   schedule: ['schedule'] as const,

@@ -11,7 +11,7 @@ const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   gear: [GEAR, keys.storage],
   journal: [GEAR],
   looks: [['inspection'], GEAR, keys.homes],
-  cleanings: [['care', 'cleaning'], keys.cleanings, keys.rungs, GEAR, keys.homes],
+  cleanings: [['care', 'cleaning'], keys.cleanings, keys.rungs, keys.benchUses, GEAR, keys.homes],
   openings: [['care', 'teardown'], GEAR],
   places: [keys.storage, GEAR],
   air: [keys.storage],

@@ -2,9 +2,15 @@ import { fungus } from '@bright-keeper/core';
 import { warningWords } from './warning.js';
 
 const rounded = (n: number): string => (n >= 10 ? n.toFixed(0) : n.toFixed(1));
-/** "a day", "12 days", "4 months": as exactly as a model knows. */
+/** "a day", "12 days", "4 months", "3 years": as exactly as a model knows. */
 export const roughDays = (days: number): string =>
-  days < 1.5 ? 'a day' : days < 60 ? `${Math.round(days)} days` : `${Math.round(days / 30.4)} months`;
+  days < 1.5
+    ? 'a day'
+    : days < 60
+      ? `${Math.round(days)} days`
+      : days < 730
+        ? `${Math.round(days / 30.4)} months`
+        : `${Math.round(days / 365.25)} years`;
 
 /** What a verdict about the air stands on. */
 export function assessWords(reason: fungus.AssessReason): string {

@@ -38,6 +38,29 @@ export function standsOut({ level, cells }: Blob): number {
   return sum / n;
 }
 
+/** So far from a blob what is bright comes of the same cause, pixels of its level. */
+const BESIDE = [2, 4] as const;
+const AROUND = [[1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [1, -1], [-1, 1], [-1, -1]] as const; // prettier-ignore
+
+/** How much brighter the brightest nine pixels beside a blob are than the light should be there, as a share. */
+export function brightestBeside({ level: { level, width, height, data }, cells }: Blob, background: Background): number {
+  let most = 0;
+  for (const cell of cells) {
+    for (const far of BESIDE) {
+      for (const [dx, dy] of AROUND) {
+        const x = (cell % width) + far * dx;
+        const y = Math.floor(cell / width) + far * dy;
+        if (x < 1 || y < 1 || x >= width - 1 || y >= height - 1) continue;
+        const i = y * width + x;
+        let sum = 0;
+        for (let row = i - width; row <= i + width; row += width) sum += data[row - 1]! + data[row]! + data[row + 1]!;
+        most = Math.max(most, sum / 9 / background(level, x, y) - 1);
+      }
+    }
+  }
+  return most;
+}
+
 /** The darkest place of a level within a candidate, averaged over nine pixels, and how much darker it is than it should be. */
 export function darkestNear(
   { level, width, height, data }: Level,

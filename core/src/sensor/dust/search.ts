@@ -1,5 +1,5 @@
 import type { Candidate } from './candidates.js';
-import { darkestNear, standsOut, stillDark } from './darker.js';
+import { brightestBeside, darkestNear, standsOut, stillDark } from './darker.js';
 import type { Light } from './frame.js';
 import { backgroundOf, blobAt, isHair, type Background, type Blob } from './hair.js';
 import { lobeBeside } from './lobe.js';
@@ -35,6 +35,8 @@ const SAME = 0.6;
 const HAIR = { snr: 7, depth: 0.02, coarsest: 2 } as const;
 /** A fibre on a sensor is at least so long, in widths of the frame: a quarter of a millimetre of 36. Shorter, it is a row of chance. */
 const LEAST_LENGTH = 0.007;
+/** What has something beside it that is so much brighter, against its depth, is the halo of a hot pixel. */
+const BRIGHT_BESIDE = 1;
 /** At so many places of a hair. */
 const ASKED = 9;
 /** A bright place that no plain surface has. */
@@ -137,7 +139,7 @@ export class Search {
       return false;
     const length = (blob.lengthPx * px) / this.light.width;
     const sure = hairSureness({ snr: candidate.snr, steps: blob.depth / this.light.step(background(level.level, x, y)), length });
-    const isDoubtful = this.isHairOfTheFile(blob, px);
+    const isDoubtful = brightestBeside(blob, background) > BRIGHT_BESIDE * blob.depth || this.isHairOfTheFile(blob, px);
     this.found.push({ spot: this.hair(blob, px, Math.min(sure, isDoubtful ? AT_MOST : 1)), weighed: null });
     fillIn(this.levels, blob, background);
     return true;

@@ -68,6 +68,7 @@ export const useFinishCleaning = (id: string) =>
     onSuccess: (item) => {
       queryClient.removeQueries({ queryKey: keys.cleaning(id) });
       void queryClient.invalidateQueries({ queryKey: keys.rungs });
+      void queryClient.invalidateQueries({ queryKey: keys.benchUses });
       void queryClient.invalidateQueries({ queryKey: keys.drawer });
       gearChanged(item.id);
     },

@@ -28,6 +28,7 @@ const show = (supplies: Supply[], more: Record<string, Handler> = {}) =>
   showPage(SuppliesPage, '/supplies', '/supplies', {
     [`GET ${routes.supplies}`]: { supplies, isAll: false },
     [`GET ${routes.settings}`]: settings,
+    [`GET ${routes.benchUses}`]: { uses: [] },
     ...more,
   });
 const row = (name: RegExp) => screen.findByRole('row', { name });
@@ -75,5 +76,34 @@ describe('the drawer', () => {
   it('offers drawers to begin with while it is empty', async () => {
     show([]);
     expect((await screen.findAllByRole('button', { name: 'Begin with this' })).length).toBe(4);
+  });
+});
+
+describe('how long things last', () => {
+  const bench = (daysAgo: number, id: care.Material, quantity: number) => ({
+    at: new Date(Date.now() - daysAgo * 86_400_000).toISOString(),
+    takings: [{ id, thingId: null, quantity }],
+  });
+
+  it('is told by what the benches took, with how far it may be off; of what nobody counted it says what to do', async () => {
+    const uses = Array.from({ length: 13 }, (_, i) => bench(130 - 10 * i, 'lens-tissue', 2));
+    show([supply('1', 'lens-tissue', { stock: 60, packSize: 50, packPrice: 45 }), supply('2', 'lens-fluid')], {
+      [`GET ${routes.benchUses}`]: { uses },
+    });
+    const table = await screen.findByRole('table', { name: 'How long it lasts' });
+    // Twelve benches of two sheets in 130 days.
+    expect(
+      within(table).getByRole('row', { name: /Lens tissue 60 sheets About 11 months as it is used now; nine times in ten/ }),
+    ).toBeTruthy();
+    expect(within(table).queryByText(/Lens fluid/)).toBeNull();
+    expect(screen.getByText(/^Lens fluid: Say how much is left/)).toBeTruthy();
+    expect(screen.queryByText('To buy')).toBeNull();
+  });
+
+  it('puts what is nearly gone on a list, with the pack that was bought before', async () => {
+    show([supply('1', 'lens-tissue', { stock: 2, packSize: 50, packPrice: 45 })]);
+    expect(await screen.findByText(/^Lens tissue: 50 sheets for NOK/)).toBeTruthy();
+    expect(within(screen.getByRole('list')).getByText('now')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Copy the list' })).toBeTruthy();
   });
 });

@@ -8,6 +8,7 @@ import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
 import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
+import { HowLong, ToBuy, useOutlook } from './HowLong';
 import { IsThisAll } from './IsThisAll';
 import { Starters } from './Starters';
 import { SupplyForm } from './SupplyForm';
@@ -147,6 +148,7 @@ export function SuppliesPage() {
   const drawer = useDrawer();
   const drawing = useInSlices(drawer.isPending);
   const add = useAddSupply();
+  const { rows, uses } = useOutlook(drawer.data?.supplies ?? []);
   const [adding, setAdding] = useState(false);
   if (drawing || drawer.isPending) return <Loading />;
   if (drawer.isError) return <Failure error={drawer.error} onRetry={() => void drawer.refetch()} />;
@@ -188,6 +190,7 @@ export function SuppliesPage() {
           </>
         )}
         {all.length > 0 && <IsThisAll isAll={drawer.data.isAll} />}
+        <ToBuy rows={rows} />
         <div className="space-y-6">
           {ROLES.map(({ role, title, what }) => {
             const own = all.filter((s) => s.role === role);
@@ -199,6 +202,8 @@ export function SuppliesPage() {
               )
             );
           })}
+          {uses.isError && <Failure error={uses.error} onRetry={() => void uses.refetch()} />}
+          {rows.length > 0 && <HowLong rows={rows} />}
         </div>
       </div>
     </Page>

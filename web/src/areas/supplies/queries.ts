@@ -1,4 +1,4 @@
-import { routes, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import { routes, type BenchUses, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
 import type { supplies } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { queryClient } from '../../api/client';
@@ -13,6 +13,8 @@ export function drawerChanged(): void {
 }
 
 export const useDrawer = () => useQuery({ queryKey: keys.drawer, queryFn: () => http.get<Drawer>(routes.supplies) });
+/** What the benches took: how long things last is told by that. */
+export const useBenchUses = () => useQuery({ queryKey: keys.benchUses, queryFn: () => http.get<BenchUses>(routes.benchUses) });
 export const useAddSupply = () =>
   useMutation({ mutationFn: (input: SupplyInput) => http.post<Supply>(routes.supplies, input), onSettled: drawerChanged });
 export const useUpdateSupply = (id: string) =>

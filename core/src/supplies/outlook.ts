@@ -1,0 +1,58 @@
+import type { Material } from '../care/knowledge/index.js';
+import { alike } from './alike.js';
+import { isTool, type DrawerThing } from './drawerThing.js';
+import { buyWithin, forecast, type Forecast } from './forecast.js';
+import { isLow } from './runningLow.js';
+import type { Taking } from './drawer.js';
+
+const DAY_MS = 86_400_000;
+/** What was used longer ago says little of how it is used now, days (our choice). */
+const LOOKED_BACK = 365;
+
+/** What one bench took, and when it ended. */
+export type BenchUse = { at: string; takings: readonly Taking[] };
+export type Outlook<T> = {
+  thing: T;
+  stock: number | null;
+  forecast: Forecast;
+  /** In how many days it is time to buy: at once where it is nearly gone, or may be before it came; null where nothing tells. */
+  buyWithin: number | null;
+};
+
+/**
+ * How long everything that is used up lasts, by what the benches took of it.
+ *
+ * @param uses of every bench that is over, in any order. The first of them begins the time that is looked at, and is not
+ * counted itself: a record that begins with a bench would else make use look more frequent than it is.
+ * @param now an instant.
+ */
+export function outlookOf<T extends DrawerThing>(drawer: readonly T[], uses: readonly BenchUse[], now: string): Outlook<T>[] {
+  const until = Date.parse(now);
+  const first = uses.reduce((earliest, use) => Math.min(earliest, Date.parse(use.at)), until);
+  const from = Math.max(first, until - LOOKED_BACK * DAY_MS);
+  const counted = uses.filter(({ at }) => Date.parse(at) > from && Date.parse(at) <= until);
+  const groups = alike(drawer);
+  return groups.map(({ thing, stock, packs }) => {
+    const ids = new Set(packs.map((p) => p.id));
+    const isOnlyOfItsKind = groups.filter((g) => g.thing.thing === thing.thing).length === 1;
+    const isOfThese = (t: Taking): boolean => t.id === thing.thing && (isOnlyOfItsKind || ids.has(t.thingId ?? undefined));
+    const takings = counted
+      .map((use) => use.takings.filter(isOfThese).reduce((sum, t) => sum + t.quantity, 0))
+      .filter((quantity) => quantity > 0);
+    const outlook = forecast({ stock, takings, days: (until - from) / DAY_MS });
+    return { thing, stock, forecast: outlook, buyWithin: stock !== null && isLow(thing.thing, stock) ? 0 : buyWithin(outlook) };
+  });
+}
+
+/** Who buys once a month buys these now, days. */
+const A_MONTH = 30;
+
+/** What is to be bought within a month, the most urgent first. */
+export const shoppingList = <T>(outlooks: readonly Outlook<T>[]): (Outlook<T> & { buyWithin: number })[] =>
+  outlooks
+    .filter((o): o is Outlook<T> & { buyWithin: number } => o.buyWithin !== null && o.buyWithin <= A_MONTH)
+    .sort((a, b) => a.buyWithin - b.buyWithin);
+
+/** What a plan takes of materials; tools are washed. */
+export const materialsIn = (takings: readonly Taking[]): (Taking & { id: Material })[] =>
+  takings.filter((t): t is Taking & { id: Material } => !isTool(t.id));
