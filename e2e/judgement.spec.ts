@@ -32,6 +32,21 @@ test('an empty drawer is begun in one tap, and what it does not list is assumed 
   await expect(page.getByText(/lens fluid/).first()).toBeVisible();
 
   await page.goto(`${running.url}/supplies`);
+  // Nobody counted: nothing is said of how long it lasts. Counted and nearly gone, it is to be bought.
+  await expect(page.getByText(/Sealed wet wipe.*: Say how much is left/)).toBeVisible();
+  const count = async (left: string) => {
+    await page
+      .getByRole('row', { name: /Sealed wet wipe/ })
+      .getByRole('button', { name: 'Edit' })
+      .click();
+    await page.getByLabel(/^How much is left/).fill(left);
+    await button(page, 'Save').click();
+  };
+  await count('2');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Sealed wet wipe' })).toHaveText('Sealed wet wipe, now');
+  await expect(page.getByText('Sealed wet wipe: Not told before it was used at 3 benches over 30 days.')).toBeVisible();
+  await count('');
+  await expect(page.getByRole('heading', { name: 'To buy' })).toHaveCount(0);
   await button(page, 'Yes, this is all').click();
   await expect(page.getByText(/This is all you have, you said/)).toBeVisible();
   await page.goto(`${running.url}/gear/${id}/plan`);

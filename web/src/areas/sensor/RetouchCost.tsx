@@ -1,5 +1,5 @@
-import type { ItemPage } from '@bright-keeper/contract';
-import { sensor } from '@bright-keeper/core';
+import type { ItemPage, Supply } from '@bright-keeper/contract';
+import { type care, sensor, supplies } from '@bright-keeper/core';
 import { money } from '@bright-keeper/words';
 import { useState } from 'react';
 import { planOfSpecks } from '../care';
@@ -18,6 +18,22 @@ const ASKED = [
 const minutes = (min: number): string =>
   min < 1 ? `${Math.round(min * 60)} s` : min < 90 ? `${Math.round(min)} min` : `${(min / 60).toFixed(1)} h`;
 
+/** What the packs cost that something is taken from; null where it is not known of all. */
+function packsFor(uses: readonly care.Use[], drawer: readonly Supply[]): number | null {
+  const prices = uses.map(({ material }) => drawer.find((s) => s.thing === material)?.packPrice ?? null);
+  return prices.length === 0 || prices.includes(null) ? null : prices.reduce<number>((sum, price) => sum + price!, 0);
+}
+
+/** After how many cleans of one's own the packs have paid for themselves; empty where that is not known, or never. */
+function paidWords(totals: care.CleaningPlan['totals'], drawer: readonly Supply[], shop: number, currency: string): string {
+  const kit = packsFor(totals.materials, drawer);
+  if (kit === null) return '';
+  const { paidAfter } = supplies.costPerClean({ perClean: totals.cost, kit, shop });
+  if (paidAfter === null) return '';
+  const after = paidAfter <= 1 ? 'the first clean' : `${paidAfter} cleans`;
+  return ` At ${money(shop, currency)} the packs it takes from, ${money(kit, currency)} in all, have paid for themselves after ${after}.`;
+}
+
 /** What a clean costs here: by the plan from the drawer and by the body's own service price, as far as they are known. */
 function CleanCost({ item, shows }: { item: ItemPage; shows: number }) {
   const settings = useSettings().data;
@@ -28,11 +44,12 @@ function CleanCost({ item, shows }: { item: ItemPage; shows: number }) {
   const own = money(totals.cost, settings.currency);
   const price = item.traits.servicePrice;
   const shop = price ? money(price, settings.currency) : `${SHOP.from} to ${money(SHOP.to, settings.currency)} (common practice)`;
+  const paid = paidWords(totals, drawer.supplies, price ?? SHOP.from, settings.currency);
   return (
     <p className="mt-1 text-soft">
       {settings.schools.sensor === 'service'
         ? `Against that, a workshop’s clean: ${shop}.`
-        : `Against that, a clean of one’s own: ${minutes(totals.minutes)} and ${own} if every step is needed; a workshop’s: ${shop}.`}
+        : `Against that, a clean of one’s own: ${minutes(totals.minutes)} and ${own} if every step is needed; a workshop’s: ${shop}.${paid}`}
     </p>
   );
 }
