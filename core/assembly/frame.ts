@@ -196,8 +196,8 @@ export function standOut(data: usize, width: i32, y: i32, around: usize, tiles: 
  * @param around of the whole level, one for two by two pixels. @returns how many were put into `samples`, at most `most`.
  */
 export function darker(
-  data: usize, width: i32, left: i32, right: i32, top: i32, bottom: i32, every: i32,
-  around: usize, aroundWidth: i32, aroundHeight: i32, samples: usize, most: i32,
+  data: usize, width: i32, around: usize, aroundWidth: i32, aroundHeight: i32, samples: usize, most: i32,
+  left: i32, right: i32, top: i32, bottom: i32, every: i32,
 ): i32 {
   let n = 0;
   for (let y = top; y < bottom; y += every) {
@@ -214,7 +214,10 @@ export function darker(
 }
 
 /** How much brighter pixels of a tile are than the mean of the two beside them, as a share: one in so many columns and rows. */
-export function besideTwo(data: usize, width: i32, left: i32, right: i32, top: i32, bottom: i32, every: i32, samples: usize): i32 {
+export function besideTwo(
+  data: usize, width: i32, samples: usize,
+  left: i32, right: i32, top: i32, bottom: i32, every: i32,
+): i32 {
   let n = 0;
   for (let y = top; y < bottom; y += every) {
     const here = data + (usize(y * width) << 1);

@@ -10,6 +10,7 @@ declare const WebAssembly: {
 };
 declare function atob(text: string): string;
 
+type Places = [left: number, right: number, top: number, bottom: number, every: number];
 /** As `core/assembly/frame.ts` has them: places in the memory are bytes from its beginning. */
 type Compiled = {
   spread: (into: number, count: number, table: number) => void;
@@ -19,33 +20,22 @@ type Compiled = {
   darker: (
     data: number,
     width: number,
-    left: number,
-    right: number,
-    top: number,
-    bottom: number,
-    every: number,
     around: number,
     aroundWidth: number,
     aroundHeight: number,
     samples: number,
     most: number,
+    ...tile: Places
   ) => number;
-  besideTwo: (
-    data: number,
-    width: number,
-    left: number,
-    right: number,
-    top: number,
-    bottom: number,
-    every: number,
-    samples: number,
-  ) => number;
+  besideTwo: (data: number, width: number, samples: number, ...tile: Places) => number;
   spreadOf: (samples: number, n: number, half: number, most: number, into: number) => void;
   edges: (row: number, width: number, parts: number, hits: number) => number;
 };
 
 /** A part of a frame, and that one in so many of its columns and rows is asked. */
 export type Tile = { left: number; right: number; top: number; bottom: number; every: number };
+
+const placesOf = ({ left, right, top, bottom, every }: Tile): Places => [left, right, top, bottom, every];
 
 const PAGE = 65_536;
 /** A frame in 16 bits, all its halves together a third of that, and what lies around each pixel of the first half. */
@@ -155,29 +145,15 @@ export class Loops {
    *
    * @param coarser what `surroundings` were last asked of.
    */
-  darkerIn({ data, width }: Level, coarser: Level, { left, right, top, bottom, every }: Tile): Scatter | null {
-    const [at, around] = [this.samples.byteOffset, this.around.byteOffset];
-    return this.scatterOf(
-      this.compiled.darker(
-        data.byteOffset,
-        width,
-        left,
-        right,
-        top,
-        bottom,
-        every,
-        around,
-        coarser.width,
-        coarser.height,
-        at,
-        MOST_SAMPLES,
-      ),
-    );
+  darkerIn({ data, width }: Level, coarser: Level, tile: Tile): Scatter | null {
+    const [around, samples] = [this.around.byteOffset, this.samples.byteOffset];
+    const { darker } = this.compiled;
+    return this.scatterOf(darker(data.byteOffset, width, around, coarser.width, coarser.height, samples, MOST_SAMPLES, ...placesOf(tile)));
   }
 
   /** How far the pixels of a tile are from the mean of the two beside them, as shares of it; null where it has none. */
-  besideTwoIn(data: Uint16Array, { left, right, top, bottom, every }: Tile): Scatter | null {
-    return this.scatterOf(this.compiled.besideTwo(data.byteOffset, this.width, left, right, top, bottom, every, this.samples.byteOffset));
+  besideTwoIn(data: Uint16Array, tile: Tile): Scatter | null {
+    return this.scatterOf(this.compiled.besideTwo(data.byteOffset, this.width, this.samples.byteOffset, ...placesOf(tile)));
   }
 
   private scatterOf(n: number): Scatter | null {
