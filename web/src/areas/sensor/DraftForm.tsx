@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { Button, Failure, Notice } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
 import { WayButtons } from '../../ui/WayButtons';
+import { comparedWith } from './comparedWith';
 import { type Draft, STOPS } from './framesView';
 
 const TRIES: { tries: sensor.SensorTry[]; label: string }[] = [
@@ -115,12 +116,11 @@ export function DraftForm({ draft, before, unfit, hasFormat, waiting, pending, e
           <b>{unfitWords(u).what}</b> {unfitWords(u).instead}
         </Notice>
       ))}
-      {before?.focalMm && input.focalMm && Math.abs(before.focalMm / input.focalMm - 1) > 0.1 && (
-        <Notice tone="attention">
-          The frame before was taken at {Math.round(before.focalMm)} mm: away from the middle shadows lie elsewhere now, and some may count
-          as moved.
+      {comparedWith(before, input).map((words) => (
+        <Notice key={words} tone="attention">
+          {words}
         </Notice>
-      )}
+      ))}
       <div className="flex flex-wrap items-end gap-4">
         {draft.fNumber === null && (
           <WayButtons
