@@ -5,7 +5,7 @@ import { backgroundOf, blobAt, isHair, type Background, type Blob } from './hair
 import { lobeBeside } from './lobe.js';
 import { measure, type Measured, type Sign } from './measure.js';
 import { canBeShadow, type Optics } from './narrowest.js';
-import type { NoiseMap } from './noise.js';
+import { isFlat, type NoiseMap } from './noise.js';
 import type { Level } from './pyramid.js';
 import { fillIn, takeOut } from './residual.js';
 import { isRinging } from './ringing.js';
@@ -37,6 +37,8 @@ const HAIR = { snr: 7, depth: 0.02, coarsest: 2 } as const;
 const LEAST_LENGTH = 0.007;
 /** What has something beside it that is so much brighter, against its depth, is the halo of a hot pixel. */
 const BRIGHT_BESIDE = 1;
+/** Where a JPEG has left no noise, what is not deeper than so many steps of grey may be of its making. */
+const STEPS_IN_FLAT = 2.5;
 /** At so many places of a hair. */
 const ASKED = 9;
 /** A bright place that no plain surface has. */
@@ -147,7 +149,11 @@ export class Search {
 
   /** Is something more likely what a JPEG made than what the light did? */
   private isOfTheFile(x: number, y: number, widePx: number, depth: number): boolean {
-    return followsSquares(this.light, x, y, widePx) || isRinging(this.light, this.noise, x, y, widePx, depth);
+    const { light, noise } = this;
+    const at = Math.min(light.height - 1, Math.floor(y)) * light.width + Math.min(light.width - 1, Math.floor(x));
+    const step = light.step(light.data[at]!);
+    const isFaint = isFlat(noise, x, y, step) && depth < STEPS_IN_FLAT * step;
+    return isFaint || followsSquares(light, x, y, widePx) || isRinging(light, noise, x, y, widePx, depth);
   }
 
   /** Is half of a hair, and more, what a JPEG made? */

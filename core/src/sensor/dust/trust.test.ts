@@ -168,6 +168,13 @@ describe('one square of a JPEG', () => {
     for (let y = 240; y < 248; y += 1) frame.data.fill(164, y * 640 + 320, y * 640 + 328);
     expect(detectDust(frame).spots.map(isSure)).toEqual([false]);
   });
+  it('and nothing is sure that is a step or two deep where a JPEG has left no noise; the same in noise may be', () => {
+    const speck = { x: 322, y: 246, c: 10, d: 1.5 };
+    const flat = render({ width: 640, height: 480, specks: [speck], noise: 0, light: 0.5 });
+    expect(detectDust(flat).spots.filter(isSure)).toEqual([]);
+    const deep = render({ width: 640, height: 480, specks: [{ ...speck, d: 4 }], noise: 0, light: 0.5 });
+    expect(detectDust(deep).spots.map(isSure)).toEqual([true]);
+  });
   it('that holds a defect ripples, and is not dust; a shadow in noise does not', () => {
     const ripples = { width: 320, height: 240, data: new Uint8Array(320 * 240).fill(150) };
     for (let y = 120; y < 128; y += 1)
