@@ -1,4 +1,5 @@
 import type { Light } from './frame.js';
+import { TILE } from './loops.js';
 import { isFlat, type NoiseMap } from './noise.js';
 import type { Level } from './pyramid.js';
 import { sigmaOf, type Scatter } from './quantile.js';
@@ -18,7 +19,6 @@ export type Candidate = {
 /** The square's side, and how far out the surroundings begin and end, pixels of the level. */
 export const PROBE = { side: 3, gap: 3, outer: 5 } as const;
 const AREA = PROBE.side ** 2;
-const TILE = 64;
 /** So many places of a tile are asked; on the finest level, where there are most of them, fewer, out of step with a JPEG's squares. */
 const EVERY = 4;
 const EVERY_FINEST = 6;

@@ -1,4 +1,5 @@
 import type { Light } from './frame.js';
+import { TILE } from './loops.js';
 import type { NoiseMap } from './noise.js';
 import { selectKth } from './quantile.js';
 
@@ -8,7 +9,6 @@ const PART = 0.04;
 const TIMES = 6 * Math.SQRT2;
 /** On paper or sand nearly all are: then none is told to be a defect. */
 const MOST_LOOKED_AT = 400_000;
-const TILE = 64;
 /** How far a defect smears: through the mosaic, by sharpening, and over the squares of a JPEG. */
 const SMEAR = 3;
 /** What is this part of its peak belongs to a defect when it is taken out. */

@@ -32,6 +32,8 @@ type Compiled = {
   edges: (row: number, width: number, parts: number, hits: number) => number;
 };
 
+/** Bounds are told for so many pixels a side at a time: `core/assembly/frame.ts` has the same number. */
+export const TILE = 64;
 /** A part of a frame, and that one in so many of its columns and rows is asked. */
 export type Tile = { left: number; right: number; top: number; bottom: number; every: number };
 

@@ -1,8 +1,7 @@
 import type { Light } from './frame.js';
+import { TILE } from './loops.js';
 import { sigmaOf } from './quantile.js';
 
-/** Noise is told for tiles of so many pixels a side. */
-export const TILE = 64;
 /** Out of step with the squares of a JPEG. */
 const EVERY = 6;
 /** What a pixel and half of its two neighbours together scatter, against one pixel. */

@@ -38,7 +38,7 @@ const LEAST_LENGTH = 0.007;
 /** What has something beside it that is so much brighter, against its depth, is the halo of a hot pixel. */
 const BRIGHT_BESIDE = 1;
 /** Where a JPEG has left no noise, what is not deeper than so many steps of grey may be of its making. */
-const STEPS_IN_FLAT = 2.5;
+const SURE_STEPS_IN_FLAT = 2.5;
 /** At so many places of a hair. */
 const ASKED = 9;
 /** A bright place that no plain surface has. */
@@ -152,7 +152,7 @@ export class Search {
     const { light, noise } = this;
     const at = Math.min(light.height - 1, Math.floor(y)) * light.width + Math.min(light.width - 1, Math.floor(x));
     const step = light.step(light.data[at]!);
-    const isFaint = isFlat(noise, x, y, step) && depth < STEPS_IN_FLAT * step;
+    const isFaint = isFlat(noise, x, y, step) && depth < SURE_STEPS_IN_FLAT * step;
     return isFaint || followsSquares(light, x, y, widePx) || isRinging(light, noise, x, y, widePx, depth);
   }
 
