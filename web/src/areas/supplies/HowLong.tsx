@@ -14,6 +14,9 @@ import { useBenchUses } from './queries';
 import { stockWords } from './words';
 
 type Row = supplies.Outlook<Supply>;
+/** What is known to last so long. */
+type Known = Row & { forecast: Extract<supplies.Forecast, { isKnown: true }>; stock: number; buyWithin: number };
+const isKnown = (row: Row): row is Known => row.forecast.isKnown;
 
 const UNKNOWN: Record<Extract<supplies.Forecast, { isKnown: false }>['because'], string> = {
   'not-counted': 'Say how much is left, and what is used tells how long it lasts.',
@@ -22,8 +25,7 @@ const UNKNOWN: Record<Extract<supplies.Forecast, { isKnown: false }>['because'],
 };
 
 /** "About 5 months as it is used now; nine times in ten 3 to 11 months." */
-function lastsWords(outlook: supplies.Forecast): string {
-  if (!outlook.isKnown) return '';
+function lastsWords(outlook: Known['forecast']): string {
   const [soonest, latest] = [roughDays(outlook.soonest), roughDays(outlook.latest)];
   const about = `About ${roughDays(outlook.days)} as it is used now`;
   return soonest === latest ? `${about}.` : `${about}; nine times in ten ${soonest} to ${latest}.`;
@@ -98,26 +100,26 @@ function NotTold({ rows }: { rows: readonly Row[] }) {
 /** How long what is used up lasts, by what the benches took of it. */
 export function HowLong({ rows }: { rows: readonly Row[] }) {
   const by = useBy();
-  const known = rows.filter(({ forecast }) => forecast.isKnown);
-  const columns: Columns<Row> = [
+  const known = rows.filter(isKnown);
+  const columns: Columns<Known> = [
     { id: 'thing', header: 'Thing', accessorFn: nameOf, cell: ({ row }) => <span className="font-medium">{nameOf(row.original)}</span> },
     {
       id: 'left',
       header: 'Left',
-      accessorFn: ({ stock }) => stock ?? 0,
-      cell: ({ row: { original } }) => stockWords(original.thing.thing, original.stock ?? 0),
+      accessorFn: ({ stock }) => stock,
+      cell: ({ row: { original } }) => stockWords(original.thing.thing, original.stock),
     },
     {
       id: 'lasts',
       header: 'Lasts',
-      accessorFn: ({ forecast }) => (forecast.isKnown ? forecast.days : Infinity),
+      accessorFn: ({ forecast }) => forecast.days,
       cell: ({ row }) => lastsWords(row.original.forecast),
     },
     {
       id: 'buy',
       header: 'Buy',
-      accessorFn: ({ buyWithin }) => buyWithin ?? Infinity,
-      cell: ({ row }) => by(row.original.buyWithin ?? 0),
+      accessorFn: ({ buyWithin }) => buyWithin,
+      cell: ({ row }) => by(row.original.buyWithin),
     },
   ];
   return (
