@@ -19,7 +19,7 @@ const CORE = [
 ];
 
 /** The rooms of core from the ground up: each knows those before it, and all of them the knowledge and the kinds of care. */
-const ROOMS = ['air', 'sources', 'sensor', 'care', 'supplies', 'inspection', 'fungus', 'storage', 'schedule', 'record'];
+const ROOMS = ['air', 'sources', 'sensor', 'care', 'supplies', 'inspection', 'fungus', 'storage', 'schedule', 'trip', 'record'];
 const entry = (room) => (room === 'care' ? 'care/(?!(knowledge|kinds)/)' : `${room}/`);
 const knowsOnlyBelow = (files, above) => ({
   files,

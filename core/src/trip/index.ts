@@ -14,4 +14,32 @@ export { checkGround, GROUND_IDS, type GroundFacts, groundFacts, type GroundId, 
 export { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
 export { type CarriedLens, fewestLensChanges, type LensChanges, MOST_BODIES, type Shot } from './lensChanges.js';
 export { expectedLossWith, type Kit, type KitItem, type KitLimits, type KitNeed, type KitQuestion, packKit } from './packKit.js';
+export {
+  apertureOfShare,
+  besideNoted,
+  clockMs,
+  FEW_PICTURES,
+  type FileSays,
+  type FoundIs,
+  type FoundOuting,
+  type NamedThing,
+  neverUsed,
+  type NotedOuting,
+  type OutingOptions,
+  outingsFrom,
+  type OutingsFound,
+  PAUSE_HOURS,
+  type Picture,
+  type PicturesTold,
+  PLACE_STEP_DEGREES,
+  type Proposal,
+  type RoughPlace,
+  type SetAside,
+  type Tally,
+  tellPictures,
+  type UsedThing,
+  whichThing,
+  type WhichThing,
+  withClocks,
+} from './pictures/index.js';
 export { fewestRings, type Rings, ringsBetween, type StepRing } from './rings.js';
