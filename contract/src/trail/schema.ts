@@ -36,6 +36,7 @@ export const TRAIL_SUBJECTS = [
   'cleaning',
   'opening',
   'outing',
+  'outings',
   'place',
   'timer',
   'duty',

@@ -1,2 +1,11 @@
 export { tripErrors } from './errors.js';
-export { outingInput, outingUpdate, type Outing, type OutingInput, type OutingUpdate } from './schema.js';
+export {
+  fromPictures,
+  outingInput,
+  outingUpdate,
+  type FromPictures,
+  type Outing,
+  type OutingInput,
+  type OutingUpdate,
+  type TakenFromPictures,
+} from './schema.js';

@@ -13,10 +13,15 @@ export type OutingInput = {
   frames: number | null;
   lensChanges: number | null;
   hours: number | null;
+  /** How each thing that came along was used, where that was counted by thing. */
+  used?: Record<string, trip.UsedThing>;
   note: string;
 };
 export type OutingUpdate = OutingInput & { version: number };
-export type Outing = OutingInput & { id: string; version: number };
+export type Outing = Required<OutingInput> & { id: string; version: number };
+/** What pictures tell, taken as a whole: outings that were not noted, and what they say of those that were. */
+export type FromPictures = { added: OutingInput[]; changed: (OutingUpdate & { id: string })[] };
+export type TakenFromPictures = { added: number; changed: number };
 
 const LONGEST_NAME = 120;
 const LONGEST_NOTE = 2000;
@@ -41,7 +46,22 @@ const fields = {
   frames: counted(1_000_000).integer(),
   lensChanges: counted(10_000).integer(),
   hours: counted(2_000),
+  used: Joi.object()
+    .pattern(id(), Joi.object({ frames: counted(1_000_000).integer().disallow(null), lensChanges: counted(10_000).integer() }))
+    .max(200)
+    .default({}),
   note: Joi.string().allow('').max(LONGEST_NOTE).required(),
 };
 export const outingInput = Joi.object<OutingInput>(fields);
 export const outingUpdate = Joi.object<OutingUpdate>({ ...fields, version: version().required() });
+
+/** A long life of outings; more come in a second go. */
+const MOST_OUTINGS = 2000;
+export const fromPictures = Joi.object<FromPictures>({
+  added: Joi.array().items(outingInput).max(MOST_OUTINGS).required(),
+  changed: Joi.array()
+    .items(Joi.object({ ...fields, version: version().required(), id: id().required() }))
+    .max(MOST_OUTINGS)
+    .unique('id')
+    .required(),
+});

@@ -115,6 +115,8 @@ export type OutingFacts = {
   itemIds: readonly string[];
   met: readonly Exposure[];
   counts: Partial<Record<UseUnit, number>>;
+  /** Of a thing whose use was counted by itself. */
+  countsOf?: Readonly<Record<string, Partial<Record<UseUnit, number>>>>;
 };
 
 /** Everything the agenda is made from, besides the journal and the rhythms. */

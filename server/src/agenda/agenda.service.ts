@@ -33,7 +33,7 @@ import { SettingsService } from '../settings/index.js';
 import { ClimateService, TimerService } from '../storage/index.js';
 import { StayRepository } from '../places/index.js';
 import { SuppliesService } from '../supplies/index.js';
-import { OutingRepository } from '../trip/index.js';
+import { outingFacts, OutingRepository } from '../trip/index.js';
 import { RhythmRepository } from './rhythm.repository.js';
 
 /** Up to so many things are reckoned by themselves. */
@@ -212,20 +212,7 @@ export class AgendaService {
       ...schedule.NO_FACTS,
       timeZone,
       places: air,
-      outings: outings.map(({ id, name, from, to, notedAt, itemIds, met, frames, lensChanges, hours }) => ({
-        id,
-        name,
-        from,
-        to,
-        notedAt,
-        itemIds,
-        met,
-        counts: {
-          ...(frames === null ? {} : { frames }),
-          ...(lensChanges === null ? {} : { 'lens-changes': lensChanges }),
-          ...(hours === null ? {} : { hours }),
-        },
-      })),
+      outings: outings.map(outingFacts),
     };
   }
 

@@ -221,6 +221,7 @@ const COLUMNS: Readonly<Record<string, TableColumns>> = {
       frames: as(outingInput, 'frames'),
       lens_changes: as(outingInput, 'lensChanges'),
       hours: as(outingInput, 'hours'),
+      used: as(outingInput, 'used'),
       note: as(outingInput, 'note'),
       created_at: at(),
     },

@@ -1,5 +1,5 @@
 import type { schedule, trip } from '@bright-keeper/core';
-import { date, doublePrecision, index, integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
+import { date, doublePrecision, index, integer, jsonb, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { instant } from '../db/index.js';
 
 /** Outings in short form: what came along, what it met, how much it was used. */
@@ -17,6 +17,8 @@ export const outings = pgTable(
     frames: integer(),
     lensChanges: integer('lens_changes'),
     hours: doublePrecision(),
+    /** By thing, as pictures tell it. */
+    used: jsonb().$type<Record<string, trip.UsedThing>>().notNull().default({}),
     note: text().notNull(),
     createdAt: instant('created_at').notNull(),
   },

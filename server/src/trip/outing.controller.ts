@@ -1,4 +1,14 @@
-import { idParam, outingInput, outingUpdate, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
+import {
+  fromPictures,
+  idParam,
+  outingInput,
+  outingUpdate,
+  type FromPictures,
+  type Outing,
+  type OutingInput,
+  type OutingUpdate,
+  type TakenFromPictures,
+} from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, Route } from '../http/index.js';
@@ -19,6 +29,13 @@ export class OutingController {
   @Route({ summary: 'Note an outing', does: ['added', 'outing'], body: outingInput, answers: 201 })
   add(@CheckedBody(outingInput) input: OutingInput): Promise<Outing> {
     return this.outings.add(input);
+  }
+
+  @Post('from-pictures')
+  @HttpCode(200)
+  @Route({ summary: 'Take in what pictures tell of outings, all or nothing', does: ['taken-in', 'outings'], body: fromPictures })
+  takeIn(@CheckedBody(fromPictures) told: FromPictures): Promise<TakenFromPictures> {
+    return this.outings.takeIn(told);
   }
 
   @Put(':id')

@@ -1,10 +1,25 @@
-import { gearErrors, tripErrors, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
+import {
+  gearErrors,
+  tripErrors,
+  type FromPictures,
+  type Outing,
+  type OutingInput,
+  type OutingUpdate,
+  type TakenFromPictures,
+} from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
 import { problem } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { OutingRepository } from './outing.repository.js';
+
+/** As it is kept: what did not come along was not used. */
+const kept = ({ used = {}, ...input }: OutingInput): Required<OutingInput> => ({
+  ...input,
+  name: input.name.trim(),
+  used: Object.fromEntries(Object.entries(used).filter(([id]) => input.itemIds.includes(id))),
+});
 
 /** Outings, which give the rhythms of use and exposure something to count. */
 @Injectable()
@@ -23,17 +38,28 @@ export class OutingService {
 
   add(input: OutingInput): Promise<Outing> {
     return this.database.transaction(async (db) => {
-      await this.checkThings(db, input);
+      await this.checkThings(db, input.itemIds, 'itemIds');
       const id = this.ids.next();
-      await this.repository.insert(db, { ...input, name: input.name.trim(), id, createdAt: this.clock.now() });
+      await this.insert(db, id, input);
       return this.repository.versioned.find(db, id);
     });
   }
 
   update(id: string, { version, ...input }: OutingUpdate): Promise<Outing> {
     return this.database.transaction(async (db) => {
-      await this.checkThings(db, input);
-      return this.repository.versioned.update(db, id, version, { ...input, name: input.name.trim() });
+      await this.checkThings(db, input.itemIds, 'itemIds');
+      return this.repository.versioned.update(db, id, version, kept(input));
+    });
+  }
+
+  /** All of it or nothing: what is stale or names a stray thing is said, and nothing was taken in. */
+  takeIn({ added, changed }: FromPictures): Promise<TakenFromPictures> {
+    return this.database.transaction(async (db) => {
+      for (const [i, { itemIds }] of added.entries()) await this.checkThings(db, itemIds, `added.${i}.itemIds`);
+      for (const [i, { itemIds }] of changed.entries()) await this.checkThings(db, itemIds, `changed.${i}.itemIds`);
+      for (const input of added) await this.insert(db, this.ids.next(), input);
+      for (const { id, version, ...input } of changed) await this.repository.versioned.update(db, id, version, kept(input));
+      return { added: added.length, changed: changed.length };
     });
   }
 
@@ -41,9 +67,13 @@ export class OutingService {
     if (!(await this.repository.remove(this.database.db, id))) throw problem(tripErrors, 'outing-not-found');
   }
 
-  private async checkThings(db: Db, { itemIds }: OutingInput): Promise<void> {
+  private insert(db: Db, id: string, input: OutingInput): Promise<void> {
+    return this.repository.insert(db, { ...kept(input), id, createdAt: this.clock.now() });
+  }
+
+  private async checkThings(db: Db, itemIds: readonly string[], field: string): Promise<void> {
     const found = await this.gear.findMany(db, itemIds);
     const stray = itemIds.findIndex((id) => !found.some((item) => item.id === id));
-    if (stray >= 0) throw problem(gearErrors, 'item-not-found', { fields: { [`itemIds.${stray}`]: 'There is no such thing.' } });
+    if (stray >= 0) throw problem(gearErrors, 'item-not-found', { fields: { [`${field}.${stray}`]: 'There is no such thing.' } });
   }
 }

@@ -7,6 +7,7 @@ const SUBJECTS: Record<TrailSubject, string> = {
   cleaning: 'Clean',
   opening: 'Opening',
   outing: 'Outing',
+  outings: 'Outings from pictures',
   place: 'Place',
   timer: 'Timer',
   duty: 'Duty',

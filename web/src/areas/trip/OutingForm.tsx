@@ -2,7 +2,7 @@ import { JOI_OPTIONS, outingInput, type OutingInput, type ShelfItem } from '@bri
 import { joiResolver } from '@hookform/resolvers/joi';
 import { schedule, trip } from '@bright-keeper/core';
 import { capital, MET } from '@bright-keeper/words';
-import { useForm, type FieldPath } from 'react-hook-form';
+import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 
@@ -25,7 +25,7 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
   const [itemIds, met] = [form.watch('itemIds'), form.watch('met')];
   const toggled = <T extends string>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
-  const said = (field: FieldPath<OutingInput>) => {
+  const said = (field: Exclude<keyof OutingInput, 'used'>) => {
     const message = form.getFieldState(field).error?.message;
     return message && <span className="text-sm text-act">{message}</span>;
   };

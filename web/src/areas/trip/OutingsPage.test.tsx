@@ -19,6 +19,7 @@ const past: Outing = {
   met: ['salt', 'rain'],
   frames: 240,
   lensChanges: null,
+  used: {},
   hours: null,
   note: '',
 };
