@@ -2,13 +2,15 @@ import { wrap, type Remote } from 'comlink';
 import { outside } from '../outside';
 import type { BoxWorker } from './box';
 import type { FrameWorker } from './frame.worker';
+import type { HeadsWorker } from './heads.worker';
 
 /** Every worker there is, by its name. */
-type Workers = { box: BoxWorker; frame: FrameWorker };
+type Workers = { box: BoxWorker; frame: FrameWorker; heads: HeadsWorker };
 // Written out in one expression each: the bundler finds workers by it.
 const MAKE: Record<keyof Workers, () => Worker> = {
   box: () => new Worker(new URL('./box.worker.ts', import.meta.url), { type: 'module' }),
   frame: () => new Worker(new URL('./frame.worker.ts', import.meta.url), { type: 'module' }),
+  heads: () => new Worker(new URL('./heads.worker.ts', import.meta.url), { type: 'module' }),
 };
 
 /** A worker that runs: what it can do, and how it is ended. */

@@ -24,10 +24,10 @@ export const NOT_TOLD: Taken = {
   style: null,
 };
 
-type Tag = { value?: unknown; description?: unknown; computed?: unknown } | undefined;
+export type Tag = { value?: unknown; description?: unknown; computed?: unknown } | undefined;
 
 /** A number of a tag within what can be; cameras and programs write zeros and infinities. */
-function numberOf(tag: Tag, least: number, most: number): number | null {
+export function numberOf(tag: Tag, least: number, most: number): number | null {
   const raw = tag?.value;
   const value = Array.isArray(raw)
     ? raw.length === 2 && typeof raw[1] === 'number'
@@ -38,7 +38,7 @@ function numberOf(tag: Tag, least: number, most: number): number | null {
 }
 
 const LONGEST = 200;
-function textOf(tag: Tag): string | null {
+export function textOf(tag: Tag): string | null {
   const text = (typeof tag?.description === 'string' ? tag.description : '').replace(/\p{Cc}/gu, '').trim();
   return text === '' ? null : text.slice(0, LONGEST);
 }
