@@ -76,6 +76,8 @@ export default defineConfig({
       {
         // By name, not by condition: packages of others name their sources too, and would be taken at that word.
         resolve: { conditions: ['module', 'browser', 'development'], alias: { ...OUR_SOURCES, ...TOLD_CHARTS } },
+        // Pictures that tests read.
+        assetsInclude: ['**/*.heic', '**/*.tif'],
         test: {
           name: 'web',
           isolate: false,

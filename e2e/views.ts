@@ -69,6 +69,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Rhythms: '/calendar/rhythms?duty=light-test',
     'Other calendars': '/calendar/others',
     Outings: '/outings?outing=new',
+    'From pictures': '/outings/pictures',
     Supplies: '/supplies',
     Handbook: '/handbook',
     'Your data': '/settings/data',

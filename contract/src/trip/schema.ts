@@ -55,8 +55,8 @@ const fields = {
 export const outingInput = Joi.object<OutingInput>(fields);
 export const outingUpdate = Joi.object<OutingUpdate>({ ...fields, version: version().required() });
 
-/** A long life of outings; more come in a second go. */
-const MOST_OUTINGS = 2000;
+/** Twenty a year for fifty years; more come in a second go. */
+const MOST_OUTINGS = 1000;
 export const fromPictures = Joi.object<FromPictures>({
   added: Joi.array().items(outingInput).max(MOST_OUTINGS).required(),
   changed: Joi.array()

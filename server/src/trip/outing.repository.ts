@@ -12,7 +12,7 @@ const toOuting = ({ createdAt: _, ...row }: Row): Outing => row;
 
 @Injectable()
 export class OutingRepository {
-  readonly versioned = new Versioned(outings, {
+  readonly versioned: Versioned<typeof outings, Outing> = new Versioned(outings, {
     find: (db, id) => this.find(db, id),
     missing: () => problem(tripErrors, 'outing-not-found'),
   });

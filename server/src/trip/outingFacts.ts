@@ -1,24 +1,16 @@
 import type { schedule, trip } from '@bright-keeper/core';
 import type { DatedOuting } from './outing.repository.js';
 
+type OutingFacts = schedule.OutingFacts;
 type Counted = { frames: number | null; lensChanges: number | null; hours?: number | null };
-const countsOf = ({ frames, lensChanges, hours = null }: Counted): schedule.OutingFacts['counts'] => ({
+const countsOf = ({ frames, lensChanges, hours = null }: Counted): OutingFacts['counts'] => ({
   ...(frames === null ? {} : { frames }),
   ...(lensChanges === null ? {} : { 'lens-changes': lensChanges }),
   ...(hours === null ? {} : { hours }),
 });
 
 /** What care has to know of an outing: its counts are those of every thing that came along, unless they are known by thing. */
-export function outingFacts({
-  place: _,
-  note: __,
-  version: ___,
-  frames,
-  lensChanges,
-  hours,
-  used,
-  ...outing
-}: DatedOuting): schedule.OutingFacts {
-  const byThing = Object.entries<trip.UsedThing>(used).map(([id, of]) => [id, countsOf(of)]);
-  return { ...outing, counts: countsOf({ frames, lensChanges, hours }), countsOf: Object.fromEntries(byThing) };
+export function outingFacts({ place: _, note: __, version: ___, frames, lensChanges, hours, used, ...outing }: DatedOuting): OutingFacts {
+  const byThing: OutingFacts['countsOf'] = Object.fromEntries(Object.entries<trip.UsedThing>(used).map(([id, of]) => [id, countsOf(of)]));
+  return { ...outing, counts: countsOf({ frames, lensChanges, hours }), countsOf: byThing };
 }

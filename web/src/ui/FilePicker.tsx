@@ -13,9 +13,10 @@ export function FileButton({
   filled = false,
   accept,
   capture,
+  folder = false,
   children,
   ...choosing
-}: Choosing & { filled?: boolean; capture?: 'environment'; children: ReactNode }) {
+}: Choosing & { filled?: boolean; capture?: 'environment'; folder?: boolean; children: ReactNode }) {
   const look = filled ? 'bg-fill font-semibold text-on-fill hover:opacity-90' : 'border border-soft bg-sheet hover:bg-well';
   return (
     <label
@@ -28,8 +29,10 @@ export function FileButton({
         accept={accept}
         capture={capture}
         multiple={choosing.multiple}
+        // Every browser knows it by this name; React's types do not.
+        {...(folder ? { webkitdirectory: '' } : {})}
         onChange={(e) => {
-          chosen(choosing, e.target.files);
+          chosen({ ...choosing, multiple: folder || choosing.multiple }, e.target.files);
           e.target.value = '';
         }}
       />

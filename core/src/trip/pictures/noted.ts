@@ -51,7 +51,7 @@ function isTo(found: FoundOuting, noted: NotedOuting, ours: (id: string) => bool
   const used = Object.entries(found.used).filter(([id]) => ours(id));
   const says =
     noted.frames === found.frames &&
-    noted.lensChanges === found.lensChanges &&
+    (found.lensChanges === null || noted.lensChanges === found.lensChanges) &&
     noted.hours === found.hours &&
     noted.from <= found.from &&
     noted.to >= found.to &&

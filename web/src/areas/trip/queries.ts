@@ -1,4 +1,11 @@
-import { routes, type Outing, type OutingInput, type OutingUpdate } from '@bright-keeper/contract';
+import {
+  routes,
+  type FromPictures,
+  type Outing,
+  type OutingInput,
+  type OutingUpdate,
+  type TakenFromPictures,
+} from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged } from '../../api/client';
 import { http } from '../../api/http';
@@ -12,3 +19,5 @@ export const useAddOuting = () => useMutation({ mutationFn: (input: OutingInput)
 export const useUpdateOuting = () =>
   useMutation({ mutationFn: ({ id, ...change }: OutingUpdate & { id: string }) => http.put<Outing>(routes.outing(id), change), onSettled });
 export const useRemoveOuting = () => useMutation({ mutationFn: (id: string) => http.delete(routes.outing(id)), onSettled });
+export const useTakeInPictures = () =>
+  useMutation({ mutationFn: (told: FromPictures) => http.post<TakenFromPictures>(routes.outingsFromPictures, told), onSettled });

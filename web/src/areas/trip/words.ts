@@ -1,12 +1,14 @@
 import type { Outing } from '@bright-keeper/contract';
 import { MET } from '@bright-keeper/words';
 
+const counted = (many: number, one: string): string => `${many === 0 ? 'no' : many} ${one}${many === 1 ? '' : 's'}`;
+
 /** "met salt and rain; 240 frames, 5 hours". */
 export function outingWords({ met, frames, lensChanges, hours }: Pick<Outing, 'met' | 'frames' | 'lensChanges' | 'hours'>): string {
   const counts = [
-    frames !== null && `${frames} frames`,
-    lensChanges !== null && `${lensChanges} lens changes`,
-    hours !== null && `${hours} hours`,
+    frames !== null && counted(frames, 'frame'),
+    lensChanges !== null && counted(lensChanges, 'lens change'),
+    hours !== null && counted(hours, 'hour'),
   ]
     .filter(Boolean)
     .join(', ');

@@ -1,16 +1,18 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import sharp from 'sharp';
 import { describe, expect, it } from 'vitest';
+import said from './fixtures/said.json';
 import { headOf } from './head';
 import { readHeads } from './read';
 
-const FIXTURES = join(import.meta.dirname, 'fixtures');
 /** What Debian's ExifTool 12.57, which wrote these files, reads in them. */
 type Said = Partial<Record<'FileName' | 'DateTimeOriginal' | 'Make' | 'Model' | 'LensMake' | 'LensModel' | 'LensSerialNumber', string>> &
   Partial<Record<'SubSecTimeOriginal' | 'SerialNumber' | 'FNumber' | 'FocalLength' | 'GPSLatitude' | 'GPSLongitude', number | string>>;
-const SAID = JSON.parse(readFileSync(join(FIXTURES, 'said.json'), 'utf8')) as Said[];
-const bytesOf = (name: string): ArrayBuffer => new Uint8Array(readFileSync(join(FIXTURES, name))).buffer;
+const SAID: Said[] = said;
+const FIXTURES = import.meta.glob<string>(['./fixtures/*', '!./fixtures/*.json'], { query: '?inline', import: 'default', eager: true });
+const bytesOf = (name: string): ArrayBuffer => {
+  const [, base64] = FIXTURES[`./fixtures/${name}`]!.split(';base64,');
+  return Uint8Array.from(atob(base64!), (c) => c.charCodeAt(0)).buffer;
+};
 const fileOf = (bytes: ArrayBuffer | string, name: string) => new File([bytes], name);
 
 describe('the head of a picture, as another reader reads it', () => {
