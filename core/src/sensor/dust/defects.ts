@@ -14,6 +14,11 @@ const SMEAR = 3;
 /** What is this part of its peak belongs to a defect when it is taken out. */
 const BELONGS = 0.08;
 
+/** Sharpening throws a bright ring round a shadow: so far from its middle at most, pixels, */
+const RING_REACH = 6;
+/** and less than this part of its depth. */
+const RING_PART = 0.4;
+
 /** What stands out at a place: the light around it, by how much of that at its peak, and how wide it is, pixels. */
 type Peak = { x: number; y: number; off: number; light: number; wide: number };
 
@@ -69,6 +74,21 @@ function lightAround(data: Uint16Array, width: number, height: number, x: number
   return n === 0 ? 0 : selectKth(ring, n, n >> 1);
 }
 
+/** Is what is bright no defect, but what sharpening threw round something dark that is wide enough to be a shadow? */
+function isRingOfShadow(light: Light, { x, y, off, light: around }: Peak, narrowestPx: number): boolean {
+  const { width, height, data } = light;
+  let [darkest, dx, dy] = [Infinity, x, y];
+  for (let py = Math.max(0, y - RING_REACH); py <= Math.min(height - 1, y + RING_REACH); py += 1) {
+    for (let px = Math.max(0, x - RING_REACH); px <= Math.min(width - 1, x + RING_REACH); px += 1) {
+      const here = data[py * width + px]!;
+      if (here < darkest) [darkest, dx, dy] = [here, px, py];
+    }
+  }
+  if (off <= 0 || off > RING_PART * (1 - darkest / around)) return false;
+  const dark = peakAt(light, dx, dy);
+  return dark !== null && dark.off < 0 && dark.wide >= narrowestPx;
+}
+
 /** Puts the light around in the place of what belongs to a defect. */
 function heal({ width, height, data }: Light, { x, y, off, light }: Peak): void {
   for (let dy = -SMEAR; dy <= SMEAR; dy += 1) {
@@ -111,6 +131,7 @@ export function healDefects(light: Light, noise: NoiseMap, narrowestPx: number):
       if (looked > MOST_LOOKED_AT) return healed;
       const peak = peakAt(light, x, y);
       if (!peak || Math.abs(peak.off) < least[Math.floor(x / TILE)]! || peak.wide >= narrowestPx) continue;
+      if (isRingOfShadow(light, peak, narrowestPx)) continue;
       heal(light, peak);
       healed += 1;
     }

@@ -219,6 +219,29 @@ function heal(frame: Frame): { light: Light; healed: number } {
   return { light, healed: healDefects(light, noiseOf(light), 2.5) };
 }
 
+describe('what sharpening throws round a shadow', () => {
+  /** Four bright places four pixels off the middle of something dark so many pixels wide, in linear light before and after. */
+  const ringed = (darkPx: number) => {
+    const frame = { width: 200, height: 150, data: new Uint8Array(200 * 150).fill(180) };
+    for (let dy = 0; dy < darkPx; dy += 1) frame.data.fill(110, (70 + dy) * 200 + 99, (70 + dy) * 200 + 99 + darkPx);
+    const middle = Math.floor(darkPx / 2);
+    for (const [dx, dy] of [[-4, 0], [4, 0], [0, -4], [0, 4]] as const) frame.data[(70 + middle + dy) * 200 + 99 + middle + dx] = 192; // prettier-ignore
+    const { light, healed } = heal(frame);
+    return { before: linearLight(frame, 'srgb').data, after: light.data, healed };
+  };
+  it('is left alone with the shadow it belongs to', () => {
+    const { before, after, healed } = ringed(3);
+    expect(healed).toBe(0);
+    expect([...after]).toEqual([...before]);
+  });
+  it('round a defect, or round nothing, it is taken out', () => {
+    const [defect, nothing] = [ringed(1), ringed(0)];
+    expect(defect.healed).toBeGreaterThanOrEqual(1);
+    expect(nothing.healed).toBe(4);
+    for (const { after } of [defect, nothing]) expect(new Set(after).size).toBe(1);
+  });
+});
+
 describe('defects in a frame that nothing has smeared', () => {
   it.each([
     ['alone', [[0, 0]]],
