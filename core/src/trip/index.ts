@@ -12,7 +12,33 @@ export {
 export { CARRIED_IDS, type CarriedFacts, carriedFacts, type CarriedId } from './knowledge/carried.js';
 export { checkGround, GROUND_IDS, type GroundFacts, groundFacts, type GroundId, type Weather, WEATHERS } from './knowledge/grounds.js';
 export { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
-export { type CarriedLens, fewestLensChanges, type LensChanges, MOST_BODIES, type Shot } from './lensChanges.js';
+export {
+  type HourOutside,
+  IN_THE_AIR,
+  type InTheAir,
+  LENS_CHANGE_ANSWERS,
+  type LensChangeAdvice,
+  type LensChangeAnswer,
+  type LensChangeBecause,
+  lensChangeNow,
+  type LensChangeStep,
+  type LensChangeStepId,
+  MAY_STAND_OPEN,
+  type StandsOpen,
+  WIND_SIGNS,
+  type WindSign,
+  windSign,
+} from './lensChange.js';
+export {
+  type CarriedLens,
+  fewestLensChanges,
+  type InAnyOrder,
+  inAnyOrder,
+  type LensChanges,
+  MOST_BODIES,
+  MOST_LENSES,
+  type Shot,
+} from './lensChanges.js';
 export { expectedLossWith, type Kit, type KitItem, type KitLimits, type KitNeed, type KitQuestion, packKit } from './packKit.js';
 export {
   apertureOfShare,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fewestLensChanges, type CarriedLens } from './lensChanges.js';
+import { fewestLensChanges, inAnyOrder, MOST_LENSES, type CarriedLens } from './lensChanges.js';
 
 const WIDE: CarriedLens = { id: 'wide', fromMm: 24, toMm: 24 };
 const NORMAL: CarriedLens = { id: 'normal', fromMm: 50, toMm: 50 };
@@ -91,5 +91,35 @@ describe('the fewest lens changes', () => {
           );
       }),
     );
+  });
+});
+
+describe('the fewest where the order is free', () => {
+  const orders = (all: readonly number[]): number[][] =>
+    all.length < 2 ? [[...all]] : all.flatMap((one, i) => orders(all.filter((_, j) => j !== i)).map((rest) => [one, ...rest]));
+  it('is the fewest of every order there is, each tried every way', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom(16, 24, 40, 50, 100), { maxLength: 4 }),
+        fc.subarray([WIDE, NORMAL, LONG, ZOOM, { id: 'short', fromMm: 16, toMm: 40 }, { id: 'far', fromMm: 50, toMm: 200 }], {
+          minLength: 1,
+        }),
+        fc.constantFrom(1, 2),
+        (wanted, lenses, bodies) => {
+          const { changes, uncovered, lenses: some } = inAnyOrder({ wanted, lenses, bodies });
+          const asked = wanted.filter((f) => !uncovered.includes(f));
+          expect(changes).toBe(Math.min(...orders(asked).map((order) => byHand(order, lenses, bodies))));
+          expect(asked.every((f) => lenses.some((l) => some.includes(l.id) && f >= l.fromMm && f <= l.toMm))).toBe(true);
+          expect(changes).toBeLessThanOrEqual(fewestLensChanges({ wanted, lenses, bodies }).changes);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('names what no lens covers, and refuses more lenses than can be tried', () => {
+    expect(inAnyOrder({ wanted: [24, 300], lenses: PRIMES, bodies: 1 })).toEqual({ lenses: ['wide'], changes: 0, uncovered: [300] });
+    const many = Array.from({ length: MOST_LENSES + 1 }, (_, i) => ({ id: `${i}`, fromMm: 20 + i, toMm: 20 + i }));
+    expect(() => inAnyOrder({ wanted: many.map((l) => l.fromMm), lenses: many, bodies: 1 })).toThrow(RangeError);
+    expect(() => inAnyOrder({ wanted: [], lenses: [], bodies: 0 })).toThrow(RangeError);
   });
 });

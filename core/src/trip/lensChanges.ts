@@ -86,3 +86,44 @@ function stepsFrom({ on, changes, way }: Standing, able: readonly CarriedLens[],
   const bodies = empty >= 0 ? [empty] : on.map((_, i) => i);
   return able.flatMap((lens) => bodies.map((i) => shoot(i, lens.id)));
 }
+
+/** More useful lenses than anyone carries (our choice): the sets of them double with each. */
+export const MOST_LENSES = 16;
+
+export type InAnyOrder = {
+  /** As few of the lenses as cover all lengths, in the order in which they were given. */
+  lenses: string[];
+  changes: number;
+  /** Lengths that no lens covers, mm. */
+  uncovered: number[];
+};
+
+/**
+ * The fewest lens changes where the order of the pictures is free: all of one lens are taken in one go, and each body begins
+ * with one. So it is the fewest lenses that cover all lengths, less one for each body.
+ *
+ * @param bodies how many carry a lens at once, 1 to 4.
+ * @throws RangeError for another number of bodies, or more than 16 lenses that are of use.
+ */
+export function inAnyOrder({
+  wanted,
+  lenses,
+  bodies,
+}: {
+  wanted: readonly number[];
+  lenses: readonly CarriedLens[];
+  bodies: number;
+}): InAnyOrder {
+  if (!Number.isInteger(bodies) || bodies < 1 || bodies > MOST_BODIES)
+    throw new RangeError(`bodies must be a whole number from 1 to ${MOST_BODIES}`);
+  const useful = undominated(lenses, [...new Set(wanted)]);
+  if (useful.length > MOST_LENSES) throw new RangeError(`at most ${MOST_LENSES} lenses that are of use`);
+  const all = [...new Set(wanted)];
+  const uncovered = all.filter((f) => !useful.some((lens) => covers(lens, f)));
+  const asked = all.filter((f) => !uncovered.includes(f));
+  const sets = Array.from({ length: 2 ** useful.length }, (_, bits) => useful.filter((_lens, i) => bits & (1 << i)));
+  const fewest = sets
+    .filter((set) => asked.every((f) => set.some((lens) => covers(lens, f))))
+    .reduce((best, set) => (set.length < best.length ? set : best), useful);
+  return { lenses: fewest.map((lens) => lens.id), changes: Math.max(0, fewest.length - bodies), uncovered };
+}
