@@ -69,6 +69,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Rhythms: '/calendar/rhythms?duty=light-test',
     'Other calendars': '/calendar/others',
     Outings: '/outings?outing=new',
+    'Lens change': '/outings/lens-change?wind=raises-dust&air=light-rain&has=cover&lengths=24,70,24,200&bodies=1',
     'From pictures': '/outings/pictures',
     Supplies: '/supplies',
     Handbook: '/handbook',

@@ -52,6 +52,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/calendar/others', 'schedule/OtherCalendarsPage', [routes.feeds, routes.busy]),
   page('/outings', 'trip/OutingsPage', [routes.outings]),
   page('/outings/pack', 'trip/PackPage'),
+  page('/outings/lens-change', 'trip/LensChangePage'),
   page('/outings/pictures', 'trip/PicturesPage', [routes.outings]),
   page('/hygrometers', 'air/HygrometersPage', [routes.devices, routes.agenda]),
   page('/hygrometers/:id/log', 'air/LogImportPage', [routes.devices]),

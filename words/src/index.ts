@@ -44,3 +44,4 @@ export { homeWords } from './storage/home.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
 export { capital, count } from './text.js';
+export { IN_THE_AIR_WORDS, LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep, STANDS_OPEN, WIND_SIGN } from './trip/lensChange.js';

@@ -52,6 +52,11 @@ function Happened({ id, chosen, onChoose }: { id: care.HappeningId; chosen: read
           <CautionLines hazards={hazards} />
         </div>
       </Section>
+      {id === 'lens-change' && (
+        <ButtonLink look="filled" to="/outings/lens-change">
+          In the weather of this hour
+        </ButtonLink>
+      )}
       <Section title="Leave for home" aside={when}>
         <ul className="sheet list-disc space-y-1 py-3 pr-4 pl-8">
           {atHome.map((line) => (

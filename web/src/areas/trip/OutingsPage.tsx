@@ -143,6 +143,7 @@ export function OutingsPage() {
         <>
           <ButtonLink to="/calendar">Calendar</ButtonLink>
           <ButtonLink to="/outings/pack">What to pack</ButtonLink>
+          <ButtonLink to="/outings/lens-change">Change a lens</ButtonLink>
           <ButtonLink to="/outings/pictures">From pictures</ButtonLink>
           <Button look="filled" onClick={() => choose('new')}>
             Note an outing
