@@ -120,13 +120,10 @@ test.describe('pictures that measure', () => {
   let lens: string;
   test.beforeAll(async ({ request }) => {
     server = await start();
-    const add = async (name: string, kind: string): Promise<string> =>
-      (
-        (await (
-          await request.post(server.url + routes.gear, { data: { name, kind, traits: {}, notes: '', acquiredOn: null } })
-        ).json()) as Item
-      ).id;
-    [body, lens] = [await add('Corvane Z', 'mirrorless-body'), await add('Ostrane 58/2', 'lens')];
+    const add = async (name: string, kind: string, traits: object): Promise<string> =>
+      ((await (await request.post(server.url + routes.gear, { data: { name, kind, traits, notes: '', acquiredOn: null } })).json()) as Item)
+        .id;
+    [body, lens] = [await add('Corvane Z', 'mirrorless-body', { sensorFormat: 'full-frame' }), await add('Ostrane 58/2', 'lens', {})];
   });
   test.afterAll(() => server.kill('SIGTERM'));
 

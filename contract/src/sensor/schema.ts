@@ -2,8 +2,9 @@ import { sensor } from '@bright-keeper/core';
 import Joi from 'joi';
 import { id, instant, version } from '../joi.js';
 
-/** A speck as it is kept: what the frame shows, and whether a hand put it there. Its place is as the sensor recorded it. */
-export type FrameSpot = sensor.Spot & { by: 'found' | 'hand' };
+/** A speck as it is kept: what the frame shows, and whether a hand put it there. Its place is as the sensor recorded it;
+ * its size follows from that and the sensor, and is not kept. */
+export type FrameSpot = Omit<sensor.Spot, 'sizeMm'> & { by: 'found' | 'hand' };
 
 export type SensorFrameInput = {
   itemId: string;

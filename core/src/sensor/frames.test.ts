@@ -136,6 +136,15 @@ describe('what a sensor needs', () => {
   const judge = (spots: TriedSpot[], more: object = {}) => judgeSensor(spots, { measuredAt: 16, workingAt: 11, wet: 'self', ...more });
 
   it('nothing, where nothing is', () => expect(judge([])).toMatchObject({ advice: 'leave', because: { because: 'nothing-there' } }));
+  it('nothing is said to be absent that was found: what is unsure and would not show is told', () => {
+    const unsure = { depth: 0.016, confidence: 0.85 };
+    expect(judge([tried([], unsure)])).toMatchObject({ advice: 'leave', because: { because: 'nothing-sure', unsure: 1 } });
+    expect(judge([tried([], { depth: 0.1, confidence: 0.85 })])).toMatchObject({ advice: 'look-again', because: { because: 'unsure' } });
+    for (const depth of [0.005, 0.016, 0.05, 0.2])
+      for (const confidence of [0.5, 0.85, 0.99])
+        for (const workingAt of [4, 8, 16, 32])
+          expect(judge([tried([], { depth, confidence })], { workingAt }).because.because).not.toBe('nothing-there');
+  });
   it('nothing, where nothing shows at the apertures in use, and it says from where on it would', () => {
     const { advice, because } = judge([tried([], { depth: 0.04 })], { workingAt: 8 });
     expect(advice).toBe('leave');

@@ -18,6 +18,8 @@ export type SensorAdvice = (typeof SENSOR_ADVICE)[number];
 
 export type SensorBecause =
   | { because: 'nothing-there' }
+  /** What may be specks would not show, either. */
+  | { because: 'nothing-sure'; unsure: number; fNumber: number }
   | { because: 'unfit'; unfit: readonly Unfit[] }
   | { because: 'unsure'; unsure: number; fNumber: number }
   | { because: 'nothing-shows'; specks: number; fNumber: number; showsFrom: number | null }
@@ -74,7 +76,9 @@ export function judgeSensor(all: readonly TriedSpot[], options: JudgeOptions): S
     return { advice: 'look-again', because: { because: 'unfit', unfit: silencing }, ...counted };
   if (showing.length === 0 && unsure > 0)
     return { advice: 'look-again', because: { because: 'unsure', unsure, fNumber: workingAt }, ...counted };
-  if (spots.length === 0) return { advice: 'leave', because: { because: 'nothing-there' }, ...counted };
+  if (all.length === 0) return { advice: 'leave', because: { because: 'nothing-there' }, ...counted };
+  if (spots.length === 0)
+    return { advice: 'leave', because: { because: 'nothing-sure', unsure: all.length, fNumber: workingAt }, ...counted };
   if (showing.length === 0) {
     const from = Math.min(...spots.map((s) => showsFrom(s, measuredAt, seenFrom) ?? Infinity));
     return {

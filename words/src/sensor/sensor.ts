@@ -18,6 +18,8 @@ export function sensorWords(because: sensor.SensorBecause): string {
   switch (because.because) {
     case 'nothing-there':
       return 'No specks were found on the sensor. Where the camera maps its own dust away, its pictures show less than lies there: switch that off for a test frame.';
+    case 'nothing-sure':
+      return `No speck is sure. ${capital(count(because.unsure, 'place', 'places'))} may be ${because.unsure === 1 ? 'one' : 'some'}, and would not show at ${fStop(because.fNumber)} if so: there is nothing to gain from a clean.`;
     case 'unfit':
       return `This frame cannot tell. ${because.unfit.map((u) => `${UNFIT[u].what} ${UNFIT[u].instead}`).join(' ')}`;
     case 'unsure':

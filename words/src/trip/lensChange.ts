@@ -47,4 +47,4 @@ const STEP: Record<trip.LensChangeStepId, string> = {
   'frame-tonight': 'Tonight a frame of something plain at f/16 shows what fell in.',
 };
 export const lensChangeStep = ({ id }: trip.LensChangeStep): string => STEP[id];
-export const STANDS_OPEN: Record<trip.StandsOpen, string> = { body: 'Camera', off: 'Lens that comes off', on: 'Next lens' };
+export const STANDS_OPEN: Record<trip.StandsOpen, string> = { body: 'Camera', off: 'Old lens', on: 'Next lens' };

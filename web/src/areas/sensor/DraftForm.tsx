@@ -84,6 +84,15 @@ type Props = {
   onDrop: () => void;
 };
 
+/** What of a frame a refusal means, for what has no field of its own. */
+const FIELD_WORDS: Record<string, string> = {
+  spots: 'What was found in it',
+  fNumber: 'Aperture',
+  workingAt: 'Smallest aperture you use',
+  lens: 'Lens',
+  takenAt: 'When it was taken',
+};
+
 const foundWords = (spots: number): string =>
   spots === 0
     ? 'Nothing dark was found in it.'
@@ -185,7 +194,7 @@ export function DraftForm({ draft, before, unfit, hasFormat, waiting, pending, e
           </label>
         )}
       </div>
-      {error !== null && error !== undefined && <Failure error={error} />}
+      {error !== null && error !== undefined && <Failure error={error} whereWords={(path) => FIELD_WORDS[path.split('.')[0]!] ?? path} />}
     </section>
   );
 }

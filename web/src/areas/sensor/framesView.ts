@@ -56,7 +56,7 @@ export function draftOf(
       fileName: file.name.slice(0, 300),
       width,
       height,
-      spots: detection.spots.map((s) => ({ ...s, by: 'found' as const })),
+      spots: detection.spots.map(({ sizeMm: _, ...s }) => ({ ...s, by: 'found' as const })),
       noise: Math.min(1, detection.noise),
       unfit: sensor.unfitFor(detection.fitness, {
         width,

@@ -1,4 +1,4 @@
-import { routes, type SensorFrame, type SensorFrames } from '@bright-keeper/contract';
+import { frameInput, JOI_OPTIONS, routes, type SensorFrame, type SensorFrames } from '@bright-keeper/contract';
 import { care, inspection, sensor } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
@@ -108,6 +108,20 @@ describe('what a frame is taken for', () => {
     const own = (megapixels: number) =>
       draftOf({ id: BODY, traits: { megapixels } }, jpeg, reading(bare), [], new Date('2026-03-06T00:00:00Z')).input.unfit;
     expect([own(24), own(45)]).toEqual([[], ['resized']]);
+  });
+  it('of a frame that was really searched can be kept, whatever is known of body and aperture', () => {
+    const [width, height] = [600, 400];
+    const data = new Uint8Array(width * height).fill(196);
+    for (let i = 0; i < data.length; i += 1) data[i]! += (i * 7919) % 3;
+    for (const [cx, cy] of [[150, 120], [420, 260]] as const)
+      for (let y = cy - 9; y <= cy + 9; y += 1) for (let x = cx - 9; x <= cx + 9; x += 1) if (Math.hypot(x - cx, y - cy) <= 9) data[y * width + x] = 140; // prettier-ignore
+    for (const { widthMm } of [...Object.values(sensor.formats), { widthMm: null }])
+      for (const fNumber of [16, null]) {
+        const detection = sensor.detectDust({ width, height, data }, { ...(fNumber && { fNumber }), ...(widthMm && { sensorWidthMm: widthMm }) }); // prettier-ignore
+        expect(detection.spots.length).toBeGreaterThan(0);
+        const { input } = draftOf({ id: BODY, traits: {} }, jpeg, { ...reading([], fNumber), width, height, detection }, [], new Date('2026-03-06T00:00:00Z')); // prettier-ignore
+        expect(frameInput.validate(input, JOI_OPTIONS).error?.details).toBeUndefined();
+      }
   });
   it('leaves as CSV and JSON with each speck once, and where it lies as one faces it', () => {
     const story = sensor.storyOf([factsOf(first)], [], 'self');

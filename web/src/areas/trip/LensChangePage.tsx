@@ -68,8 +68,8 @@ function Hour({ hour, params, set }: { hour: trip.HourOutside; params: URLSearch
 }
 
 const ROW = 34;
-const COLUMN = 34;
-const NAMES = 170;
+const COLUMN = 30;
+const NAMES = 90;
 /** Who stands open at which step: a bar over the steps for each of the three. */
 function WhoIsOpen({ steps }: { steps: readonly trip.LensChangeStep[] }) {
   const width = NAMES + COLUMN * steps.length;
@@ -125,37 +125,36 @@ export function LensChangePage() {
       actions={<ButtonLink to="/field">What happened</ButtonLink>}
     >
       <div className="grid gap-6 lg:grid-cols-12">
-        <Section title="This hour" className="lg:col-span-5">
+        {/* Out there the answer comes first on a small screen, and what is tapped is as large as a glove. */}
+        <Section title="Now" className="lg:order-2 lg:col-span-7">
+          <div role="status" className={`rounded px-4 py-3 ${TONES[advice.answer]}`}>
+            <p className="text-2xl font-semibold">{LENS_CHANGE_ANSWER[advice.answer]}</p>
+            {lensChangeBecause(advice).map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+          </div>
+          {advice.because.includes('fogs') && (
+            <ButtonLink className="mt-2" to="/warm-up">
+              How long it stays shut
+            </ButtonLink>
+          )}
+        </Section>
+        <Section title="This hour" className="max-lg:[&_button]:min-h-14 lg:order-1 lg:col-span-5 lg:row-span-2">
           <Hour hour={hour} params={params} set={set} />
         </Section>
-        <div className="space-y-6 lg:col-span-7">
-          <Section title="Now">
-            <div role="status" className={`rounded px-4 py-3 ${TONES[advice.answer]}`}>
-              <p className="text-2xl font-semibold">{LENS_CHANGE_ANSWER[advice.answer]}</p>
-              {lensChangeBecause(advice).map((line) => (
-                <p key={line}>{line}</p>
+        {advice.steps.length > 0 && (
+          <Section title="Step by step" className="lg:order-3 lg:col-span-7">
+            <ol className="sheet list-decimal space-y-2 py-4 pr-4 pl-9 text-lg">
+              {advice.steps.map((step) => (
+                <li key={step.id}>{lensChangeStep(step)}</li>
               ))}
+            </ol>
+            <div className="sheet mt-2 p-4">
+              <h3 className="mb-1 font-medium">What stands open, and when</h3>
+              <WhoIsOpen steps={advice.steps} />
             </div>
-            {advice.because.includes('fogs') && (
-              <ButtonLink className="mt-2" to="/warm-up">
-                How long it stays shut
-              </ButtonLink>
-            )}
           </Section>
-          {advice.steps.length > 0 && (
-            <Section title="Step by step">
-              <ol className="sheet list-decimal space-y-2 py-4 pr-4 pl-9 text-lg">
-                {advice.steps.map((step) => (
-                  <li key={step.id}>{lensChangeStep(step)}</li>
-                ))}
-              </ol>
-              <div className="sheet mt-2 p-4">
-                <h3 className="mb-1 font-medium">What stands open, and when</h3>
-                <WhoIsOpen steps={advice.steps} />
-              </div>
-            </Section>
-          )}
-        </div>
+        )}
       </div>
       <LensOrder params={params} set={set} />
     </Page>

@@ -33,7 +33,7 @@ export function LensOrder({ params, set }: Props) {
             <label className="block">
               Focal lengths in the order you want them, mm
               <input
-                className="input mt-1 max-w-xl"
+                className="input mt-1 block w-full max-w-xl"
                 placeholder="24, 85, 24, 200"
                 value={params.get('lengths') ?? ''}
                 onChange={(e) => set('lengths', e.target.value || null)}
