@@ -25,7 +25,7 @@ test('out there, on a phone: from what happened to an answer, and another with e
   await page.getByRole('button', { name: 'A car or a room' }).click();
   await expect(answer).toContainText('In the shelter.');
   await page.getByRole('button', { name: 'It comes from the cold' }).click();
-  for (const [label, value] of [['Camera', '2'], ['Air here', '22'], ['Its humidity', '60']] as const) await page.getByLabel(label, { exact: true }).fill(value); // prettier-ignore
+  for (const [label, value] of [['Camera', '2'], ['Air here', '22'], ['Its humidity', '60']] as const) await page.getByRole('spinbutton', { name: label }).fill(value); // prettier-ignore
   await expect(answer).toContainText('It stays shut until it is as warm as the air.');
   await expect(page.getByRole('link', { name: 'How long it stays shut' })).toBeVisible();
   // Every button is as large as a glove.

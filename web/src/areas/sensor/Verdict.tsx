@@ -2,7 +2,7 @@ import type { ItemPage } from '@bright-keeper/contract';
 import type { sensor } from '@bright-keeper/core';
 import { changeWords, pixelWords, sensorAdvice, sensorWords, sittingWords, unsureWords } from '@bright-keeper/words';
 import { useNavigate } from 'react-router';
-import { Button, ButtonLink, Failure } from '../../ui/parts';
+import { Button, Failure } from '../../ui/parts';
 import { useTakeToBench } from './queries';
 import { RetouchCost } from './RetouchCost';
 
@@ -29,7 +29,8 @@ export function Verdict({ item, chapter, isFirst, isKept, pixels }: Props) {
   const bench = useTakeToBench(item.id);
   const { judgement, spots, gone, stayed, moved, fresh } = chapter;
   const sitting = sittingWords(spots);
-  const mayClean = judgement.advice === 'blow' || judgement.advice === 'swab';
+  // What is left is noted as well: the plan must not go on asking for what an earlier look saw. A workshop's work has no plan here.
+  const hasPlan = judgement.advice !== 'look-again' && judgement.advice !== 'hand-over';
   return (
     <section className="sheet space-y-3 p-4" aria-label="What it needs">
       <p className={`text-xl font-semibold ${TONES[judgement.advice]}`}>{sensorAdvice(judgement.advice)}</p>
@@ -42,7 +43,7 @@ export function Verdict({ item, chapter, isFirst, isKept, pixels }: Props) {
         </p>
       )}
       {sitting && <p>{sitting}</p>}
-      {isKept && mayClean && (
+      {isKept && hasPlan && (
         <Button
           look="filled"
           disabled={bench.isPending}
@@ -51,7 +52,6 @@ export function Verdict({ item, chapter, isFirst, isKept, pixels }: Props) {
           See the plan
         </Button>
       )}
-      {isKept && !mayClean && judgement.advice !== 'look-again' && <ButtonLink to={`/gear/${item.id}/plan`}>See the plan</ButtonLink>}
       {bench.error && <Failure error={bench.error} />}
       <RetouchCost item={item} shows={judgement.shows} />
     </section>
