@@ -109,6 +109,7 @@ export const routes = {
   busyFile: '/api/schedule/busy/file',
   busyAddress: '/api/schedule/busy/address',
   outings: '/api/trip/outings',
+  outingAsks: (id: string) => `/api/schedule/outings/${id}/asks`,
   outingsFromPictures: '/api/trip/outings/from-pictures',
   outing: (id: string) => `/api/trip/outings/${id}`,
   supplies: '/api/supplies',

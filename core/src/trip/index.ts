@@ -1,3 +1,4 @@
+export { type AfterTrip, afterTripCare } from './afterTrip.js';
 export {
   kitFor,
   mayTravel,
@@ -35,6 +36,7 @@ export {
   type InAnyOrder,
   inAnyOrder,
   type LensChanges,
+  type LensQuestion,
   MOST_BODIES,
   MOST_LENSES,
   type Shot,

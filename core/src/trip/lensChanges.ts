@@ -14,6 +14,14 @@ export type LensChanges = {
 /** More bodies than hang on anyone (our choice): the ways to set them up grow with each. */
 export const MOST_BODIES = 4;
 
+/** Focal lengths that are wanted, mm, the lenses that are there, and on how many bodies. */
+export type LensQuestion = { wanted: readonly number[]; lenses: readonly CarriedLens[]; bodies: number };
+
+function checkBodies(bodies: number): void {
+  if (!Number.isInteger(bodies) || bodies < 1 || bodies > MOST_BODIES)
+    throw new RangeError(`bodies must be a whole number from 1 to ${MOST_BODIES}`);
+}
+
 type Way = { shot: Shot; at: number; before: Way | null };
 /** What is on each body, with how few changes it is to be had, and by which way. */
 type Standing = { on: readonly (string | null)[]; changes: number; way: Way | null };
@@ -37,17 +45,8 @@ function undominated(lenses: readonly CarriedLens[], wanted: readonly number[]):
  * @param bodies how many carry a lens at once, 1 to 4.
  * @throws RangeError for another number of bodies.
  */
-export function fewestLensChanges({
-  wanted,
-  lenses,
-  bodies,
-}: {
-  wanted: readonly number[];
-  lenses: readonly CarriedLens[];
-  bodies: number;
-}): LensChanges {
-  if (!Number.isInteger(bodies) || bodies < 1 || bodies > MOST_BODIES)
-    throw new RangeError(`bodies must be a whole number from 1 to ${MOST_BODIES}`);
+export function fewestLensChanges({ wanted, lenses, bodies }: LensQuestion): LensChanges {
+  checkBodies(bodies);
   const useful = undominated(lenses, [...new Set(wanted)]);
   const ofLength = new Map([...new Set(wanted)].map((f) => [f, useful.filter((lens) => covers(lens, f))]));
   const start: Standing = { on: Array.from({ length: bodies }, () => null), changes: 0, way: null };
@@ -105,17 +104,8 @@ export type InAnyOrder = {
  * @param bodies how many carry a lens at once, 1 to 4.
  * @throws RangeError for another number of bodies, or more than 16 lenses that are of use.
  */
-export function inAnyOrder({
-  wanted,
-  lenses,
-  bodies,
-}: {
-  wanted: readonly number[];
-  lenses: readonly CarriedLens[];
-  bodies: number;
-}): InAnyOrder {
-  if (!Number.isInteger(bodies) || bodies < 1 || bodies > MOST_BODIES)
-    throw new RangeError(`bodies must be a whole number from 1 to ${MOST_BODIES}`);
+export function inAnyOrder({ wanted, lenses, bodies }: LensQuestion): InAnyOrder {
+  checkBodies(bodies);
   const useful = undominated(lenses, [...new Set(wanted)]);
   if (useful.length > MOST_LENSES) throw new RangeError(`at most ${MOST_LENSES} lenses that are of use`);
   const all = [...new Set(wanted)];

@@ -1,5 +1,5 @@
 import type { Item } from '@bright-keeper/contract';
-import { care, schedule, storage, MS_PER_MINUTE } from '@bright-keeper/core';
+import { care, schedule, storage, trip, MS_PER_MINUTE } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import {
   calibrations,
@@ -118,6 +118,18 @@ export class AgendaService {
     });
     if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
     return this.kept.get(this.database.stampFor(db, MADE_FROM, minute, said), () => this.reckoned(asked, air, db));
+  }
+
+  /** What an outing asks for: nothing once it is removed. */
+  async askedByOuting(id: string, db: Db = this.database.db): Promise<schedule.Duty[]> {
+    const [facts, entries, changes] = await Promise.all([
+      this.facts(await this.airNow(db), db),
+      this.journal.forDuties(db),
+      this.rhythms.all(db),
+    ]);
+    const outing = facts.outings.find((o) => o.id === id);
+    const { things, timeZone, ...around } = facts;
+    return outing ? trip.afterTripCare({ outing, things, timeZone, now: this.clock.now().toISOString(), entries, changes, around }) : [];
   }
 
   /** The duties of an agenda as they are asked for: one look of a thing answers all that wait for one. */

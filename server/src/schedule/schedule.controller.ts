@@ -32,6 +32,7 @@ import {
   type SayBack,
   type Written,
 } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
@@ -60,6 +61,12 @@ export class ScheduleController {
     const { today, duties } = await this.agenda.agenda(until ? { until } : {});
     response.type('json');
     return `{"today":${JSON.stringify(today)},"duties":${await longListJson(duties)}}`;
+  }
+
+  @Get('outings/:id/asks')
+  @Route({ summary: 'What an outing asks for, before, under way and at home', byId: true })
+  askedByOuting(@CheckedParams(idParam) { id }: { id: string }): Promise<schedule.Duty[]> {
+    return this.agenda.askedByOuting(id);
   }
 
   @Post('duties/done')

@@ -101,3 +101,21 @@ describe('what pictures tell of outings', () => {
     expect(due.find((d) => d.subject.id === little.id)?.window.due ?? '2099').not.toBe(day);
   });
 });
+
+describe('what an outing asks for', () => {
+  const asks = async (id: string) => (await t.http.get(routes.outingAsks(id)).expect(200)).body as schedule.Duty[];
+  it('is what the agenda holds of it, until it was looked at or removed', async () => {
+    const [along, home] = [await t.add('Along'), await t.add('At home')];
+    const { body } = await t.http.post(routes.outings).send(walk([along.id], { from: '2026-03-10', to: '2026-03-10', met: ['salt'] })).expect(201); // prettier-ignore
+    const { id } = body as Outing;
+    t.clock.set(new Date('2026-03-11T08:00:00Z'));
+    const asked = await asks(id);
+    expect(asked.map((d) => [d.code, d.subject.id, d.gravity])).toEqual([['look-after-outing', along.id, 'harms']]);
+    const { duties } = (await t.http.get(routes.agenda).expect(200)).body as schedule.Agenda;
+    expect(duties.find((d) => d.id === asked[0]!.id)).toEqual(asked[0]);
+    expect(asked.some((d) => d.subject.id === home.id)).toBe(false);
+    await t.http.delete(routes.outing(id)).expect(204);
+    expect(await asks(id)).toEqual([]);
+    expect((await t.http.get(routes.outingAsks('none'))).status).toBe(400);
+  });
+});

@@ -46,6 +46,7 @@ export const keys = {
   feeds: ['schedule', 'feeds'] as const,
   busy: ['schedule', 'busy'] as const,
   outings: ['schedule', 'outings'] as const,
+  outingAsks: (id: string) => ['schedule', 'outing-asks', id] as const,
   /** Of this browser, not of the household. */
   brought: ['kept', 'brought'] as const,
   lasting: ['kept', 'lasting'] as const,

@@ -6,10 +6,12 @@ import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../.
 import { shortDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { useToday } from '../../ui/zone';
+import { Fold } from '../../ui/Fold';
 import { useWholeShelf } from '../gear';
+import { Duties } from '../schedule';
 import { OutingForm } from './OutingForm';
 import { useOpened } from '../../api/useOpened';
-import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
+import { useAddOuting, useOutingAsks, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
 import { outingWords } from './words';
 
 const blank = (today: string): OutingInput => ({
@@ -27,6 +29,17 @@ const blank = (today: string): OutingInput => ({
 
 /** The page that packs for an outing. */
 const packFor = ({ place, from, to }: Outing): string => `/outings/pack?ground=${place}&days=${schedule.daysBetween(from, to) + 1}`;
+
+/** What an outing asks for by itself is over after two months. */
+const ASKS_FOR_DAYS = 61;
+/** What it asks for, each with what can be done about it, as the calendar tells it. */
+function Asks({ outing }: { outing: Outing }) {
+  const asks = useOutingAsks(outing.id);
+  if (asks.isError) return <Failure error={asks.error} onRetry={() => void asks.refetch()} />;
+  if (!asks.data) return <Loading />;
+  if (asks.data.length === 0) return <p className="px-4 pb-2 text-soft">Nothing, or nothing any more.</p>;
+  return <Duties duties={asks.data} />;
+}
 
 type ChangingProps = { outing: Outing; things: readonly { id: string; name: string }[]; onDone: () => void };
 
@@ -93,6 +106,11 @@ function OutingRow({
           {open ? 'Close' : 'Change'}
         </Button>
       </div>
+      {schedule.daysBetween(outing.to, today) <= ASKS_FOR_DAYS && (
+        <Fold title={`What it asks for: ${outing.name}`}>
+          <Asks outing={outing} />
+        </Fold>
+      )}
       {open && (
         <div className="mt-3 space-y-2">
           <Changing outing={outing} things={things} onDone={onToggle} />
