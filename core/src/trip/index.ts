@@ -45,6 +45,7 @@ export { expectedLossWith, type Kit, type KitItem, type KitLimits, type KitNeed,
 export {
   apertureOfShare,
   besideNoted,
+  clockIsOff,
   clockMs,
   FEW_PICTURES,
   type FileSays,

@@ -42,12 +42,19 @@ export type OutingOptions = {
   today?: Day;
 };
 
+/** Pictures that are dated, each once and in order, and what was set aside. */
+export type Dated = { pictures: DatedPicture[]; aside: SetAside };
+
+/** Is a day one that the clock of a camera cannot have shown rightly? */
+export const clockIsOff = (day: Day, today: Day | undefined): 'neverSet' | 'ahead' | null =>
+  day < FIRST_DAY ? 'neverSet' : today !== undefined && day > today ? 'ahead' : null;
+
 /** Sets aside what cannot be dated; the rest once each and in order. */
-export function dated(pictures: readonly Picture[], today: Day | undefined): { pictures: DatedPicture[]; aside: SetAside } {
+export function dated(pictures: readonly Picture[], today: Day | undefined): Dated {
   const aside = { undated: 0, neverSet: 0, ahead: 0, twice: 0, atHome: 0 };
   const read = pictures.flatMap((picture) => {
     const ms = clockMs(picture.takenAt);
-    const why = ms === null ? 'undated' : dayOf(ms) < FIRST_DAY ? 'neverSet' : today && dayOf(ms) > today ? 'ahead' : null;
+    const why = ms === null ? 'undated' : clockIsOff(picture.takenAt.slice(0, 10), today);
     if (why) aside[why] += 1;
     return why ? [] : [{ ...picture, ms: ms! }];
   });
@@ -116,9 +123,12 @@ export function outingOf(pictures: readonly DatedPicture[]): FoundOuting {
  * @throws RangeError for a pause that is not above 0.
  */
 export function outingsFrom(frames: readonly Picture[], options: OutingOptions = {}): OutingsFound {
-  const { pauseHours = PAUSE_HOURS, home = null, today } = options;
+  return outingsOf(dated(frames, options.today), options);
+}
+
+/** The same of pictures that are dated already. */
+export function outingsOf({ pictures, aside }: Dated, { pauseHours = PAUSE_HOURS, home = null }: OutingOptions): OutingsFound {
   if (!(pauseHours > 0)) throw new RangeError('pauseHours must be above 0');
-  const { pictures, aside } = dated(frames, today);
   const runs: DatedPicture[][] = [];
   let open: DatedPicture[] | null = null;
   let atHome = 0;

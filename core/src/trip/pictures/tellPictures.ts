@@ -1,7 +1,7 @@
 import { aperturesOf, focalLengthsOf, type Tally } from './habits.js';
 import { homeOf } from './home.js';
 import { isTwoBodies } from './changesSeen.js';
-import { dated, outingsFrom, useOf, type OutingOptions, type OutingsFound, type UsedThing } from './outingsFrom.js';
+import { dated, outingsOf, useOf, type OutingOptions, type OutingsFound, type UsedThing } from './outingsFrom.js';
 import { clockMs, type Picture, type RoughPlace } from './picture.js';
 
 /** All that a heap of pictures tells of use. */
@@ -26,12 +26,13 @@ export function tellPictures(
   frames: readonly Picture[],
   { homeEnds, ...options }: Omit<OutingOptions, 'home'> & { homeEnds: boolean },
 ): PicturesTold {
-  const { pictures } = dated(frames, options.today);
+  const known = dated(frames, options.today);
+  const { pictures } = known;
   const home = homeOf(pictures);
   const lenses = [...new Set(pictures.map((p) => p.lens))].filter((lens) => lens !== null);
   const bodies = [...new Set(pictures.map((p) => p.body))].filter((body) => body !== null);
   return {
-    ...outingsFrom(frames, { ...options, home: homeEnds ? (home?.place ?? null) : null }),
+    ...outingsOf(known, { ...options, home: homeEnds ? (home?.place ?? null) : null }),
     home,
     used: useOf(pictures).used,
     twoBodies: bodies.filter((body) => isTwoBodies(pictures.filter((p) => p.body === body))),

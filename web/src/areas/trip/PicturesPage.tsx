@@ -17,7 +17,6 @@ import { bodiesOf, fewestOver, lensesOf, matchesFrom, PAUSES, PAUSE_WORDS, pictu
 import { useHeads, type ReadingHeads } from './pictures/useHeads';
 
 const many = (n: number, one: string, more: string): string => (n === 1 ? `one ${one}` : `${n} ${more}`);
-const isOdd = (takenAt: string, today: string): boolean => takenAt.slice(0, 10) > today || takenAt < '1995';
 
 /** Each camera or lens the files name, the most used first. */
 function countedFrom(
@@ -32,7 +31,7 @@ function countedFrom(
     if (key === null) continue;
     const before = counts.get(key) ?? { key, says: says.get(key)!, frames: 0, firstAt: picture.takenAt, oddDates: 0 };
     before.frames += 1;
-    before.oddDates += Number(isOdd(picture.takenAt, today));
+    before.oddDates += Number(trip.clockIsOff(picture.takenAt.slice(0, 10), today) !== null);
     if (picture.takenAt < before.firstAt) before.firstAt = picture.takenAt;
     counts.set(key, before);
   }
@@ -60,7 +59,7 @@ function Choosing({ heads }: { heads: ReadingHeads }) {
         <FileButton filled={state === 'none'} accept="" folder onChoose={(_, files) => heads.read(files, withPlace)}>
           Choose a folder
         </FileButton>
-        <FileButton accept="image/*,.dng,.heic" multiple onChoose={(_, files) => heads.read(files, withPlace)}>
+        <FileButton accept="image/*,.heic,.dng,.arw,.cr2,.nef,.pef" multiple onChoose={(_, files) => heads.read(files, withPlace)}>
           Choose pictures
         </FileButton>
         <span className="text-soft">

@@ -1,7 +1,7 @@
 import type { Outing, ShelfItem } from '@bright-keeper/contract';
 import { trip } from '@bright-keeper/core';
 import { describe, expect, it } from 'vitest';
-import { joined, NO_HEADS } from './pictures/allHeads';
+import { allOf, isTimeToTell } from './pictures/allHeads';
 import { fewestOver, isTaken, keyOfFound, matchesFrom, nameOf, picturesOf, saysWords, takenIn } from './pictures/picturesView';
 
 const lens = (id: string, name: string, focalMm: number, longestMm?: number): ShelfItem =>
@@ -23,12 +23,18 @@ const found = (pictures: trip.Picture[]) => trip.outingsFrom(pictures).outings;
 
 describe('pictures told by the things of the shelf', () => {
   it('leaves out bodies that are none, and keeps a lens that is none by its own name', () => {
-    const heads = joined(NO_HEADS, { pictures: [taken(1), taken(2, { lens: 'x' }), taken(3, { body: 'c' }), taken(4, { body: null })], bodies: [], lenses: [], notPictures: 1, untold: 2 }); // prettier-ignore
+    const heads = allOf([{ pictures: [taken(1), taken(2, { lens: 'x' }), taken(3, { body: 'c' }), taken(4, { body: null })], bodies: [], lenses: [], notPictures: 1, untold: 2 }]); // prettier-ignore
     expect(picturesOf(heads, { b: 'body', c: null }, { w: 'W', x: null }).map((p) => [p.body, p.lens])).toEqual([
       ['body', 'W'],
       ['body', 'x'],
     ]);
     expect(heads).toMatchObject({ notPictures: 1, untold: 2 });
+  });
+  it('is told anew as more of them are read, so that all of it costs what a few times do', () => {
+    let [told, times, cost] = [0, 0, 0];
+    for (let read = 0; read <= 50_000; read += 50) if (isTimeToTell(told, read)) [told, times, cost] = [read, times + 1, cost + read];
+    expect(times).toBeGreaterThan(5);
+    expect(cost).toBeLessThan(3 * 50_000);
   });
   it('matches what answers alone, and says what files say', () => {
     const says = new Map([['k', { maker: null, model: 'Zoom 24-70', serial: null }]]);

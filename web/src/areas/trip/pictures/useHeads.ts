@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { startWorker, type Running } from '../../../workers/port';
-import { joined, NO_HEADS, type AllHeads } from './allHeads';
+import type { Heads } from '../../../workers/heads/read';
+import { allOf, isTimeToTell, NO_HEADS, type AllHeads } from './allHeads';
 
 /** So many files at a time: a stop is heard between two of them. */
 const BATCH = 50;
@@ -16,12 +17,18 @@ export function useHeads() {
   const [state, setState] = useState(AT_REST);
   const [heads, setHeads] = useState<AllHeads>(NO_HEADS);
   const queue = useRef<{ files: File[]; withPlace: boolean; done: number }>({ files: [], withPlace: false, done: 0 });
+  const batches = useRef<{ all: Heads[]; told: number }>({ all: [], told: 0 });
   const running = useRef<Running<'heads'> | null>(null);
   const end = useCallback(() => {
     running.current?.end();
     running.current = null;
   }, []);
   useEffect(() => end, [end]);
+
+  const tell = (): void => {
+    batches.current.told = queue.current.done;
+    setHeads(allOf(batches.current.all));
+  };
 
   const run = async (): Promise<void> => {
     end();
@@ -38,14 +45,17 @@ export function useHeads() {
         const read = await own.api.readHeads(some, withPlace);
         if (!isCurrent()) return;
         queue.current.done += some.length;
-        setHeads((all) => joined(all, read));
+        batches.current.all.push(read);
+        if (isTimeToTell(batches.current.told, queue.current.done)) tell();
         told('reading');
       }
       end();
+      tell();
       told('read');
     } catch (error) {
       if (!isCurrent()) return;
       end();
+      tell();
       told('stopped', (error as Error).message);
     }
   };
@@ -62,6 +72,7 @@ export function useHeads() {
     },
     stop: (): void => {
       end();
+      tell();
       setState((was) => ({ ...was, state: 'stopped' }));
     },
     goOn: (): void => void run(),
@@ -69,6 +80,7 @@ export function useHeads() {
     clear: (): void => {
       end();
       queue.current = { files: [], withPlace: false, done: 0 };
+      batches.current = { all: [], told: 0 };
       setHeads(NO_HEADS);
       setState(AT_REST);
     },
