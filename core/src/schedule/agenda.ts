@@ -42,7 +42,8 @@ function usesByThing(outings: readonly OutingFacts[], today: Day): (itemId: stri
   const uses = new Map<string, Use[]>();
   for (const { to, notedAt, itemIds, met, counts, countsOf = {} } of outings) {
     if (to > today) continue;
-    for (const id of itemIds) uses.set(id, [...(uses.get(id) ?? []), { day: to, notedAt, counts: { outings: 1, ...counts, ...countsOf[id] }, met }]);
+    for (const id of itemIds)
+      uses.set(id, [...(uses.get(id) ?? []), { day: to, notedAt, counts: { outings: 1, ...counts, ...countsOf[id] }, met }]);
   }
   for (const list of uses.values()) list.sort((a, b) => a.day.localeCompare(b.day));
   return (itemId) => uses.get(itemId) ?? [];
