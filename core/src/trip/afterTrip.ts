@@ -25,7 +25,7 @@ export type AfterTrip = {
 };
 
 /** Growth is looked for up to six weeks later; two months hold all that an outing asks for by itself. */
-const ASKS_FOR_DAYS = 61;
+export const ASKS_FOR_DAYS = 61;
 
 /** Is a duty asked for sooner, or more gravely, than another one of the same? */
 const isSooner = (one: Duty, other: Duty): boolean =>

@@ -1,4 +1,4 @@
-export { type AfterTrip, afterTripCare } from './afterTrip.js';
+export { type AfterTrip, afterTripCare, ASKS_FOR_DAYS } from './afterTrip.js';
 export {
   kitFor,
   mayTravel,

@@ -110,23 +110,16 @@ export class AgendaService {
 
   /** All that is due and falls due, up to a day; 12 months where none is given. */
   async agenda(asked: Asked = {}, db: Db = this.database.db): Promise<schedule.Agenda> {
-    // By the minute, for some of it hangs on the clock alone.
-    const minute = Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
-    const { air, said } = await this.air.get(this.database.stampFor(db, OF_THE_AIR, minute), async () => {
-      const now = await this.airNow(db);
-      return { air: now, said: this.said.of(now) };
-    });
+    const minute = this.minute();
+    const { air, said } = await this.airKept(minute, db);
     if (asked.until || asked.changes || asked.only) return this.reckoned(asked, air, db);
     return this.kept.get(this.database.stampFor(db, MADE_FROM, minute, said), () => this.reckoned(asked, air, db));
   }
 
   /** What an outing asks for: nothing once it is removed. */
   async askedByOuting(id: string, db: Db = this.database.db): Promise<schedule.Duty[]> {
-    const [facts, entries, changes] = await Promise.all([
-      this.facts(await this.airNow(db), db),
-      this.journal.forDuties(db),
-      this.rhythms.all(db),
-    ]);
+    const { air } = await this.airKept(this.minute(), db);
+    const [facts, entries, changes] = await Promise.all([this.facts(air, db), this.journal.forDuties(db), this.rhythms.all(db)]);
     const outing = facts.outings.find((o) => o.id === id);
     const { things, timeZone, ...around } = facts;
     return outing ? trip.afterTripCare({ outing, things, timeZone, now: this.clock.now().toISOString(), entries, changes, around }) : [];
@@ -141,6 +134,18 @@ export class AgendaService {
     const [facts, entries, rhythms] = await Promise.all([this.facts(air, db), this.journal.forDuties(db), changes ?? this.rhythms.all(db)]);
     const now = this.clock.now().toISOString();
     return inSteps(schedule.agendaInSteps(facts, entries, rhythms, { now, ...(until ? { until } : {}), ...(only ? { only } : {}) }));
+  }
+
+  /** Some of what is kept hangs on the clock alone: it is kept by the minute. */
+  private minute(): number {
+    return Math.floor(this.clock.now().getTime() / MS_PER_MINUTE);
+  }
+
+  private airKept(minute: number, db: Db) {
+    return this.air.get(this.database.stampFor(db, OF_THE_AIR, minute), async () => {
+      const air = await this.airNow(db);
+      return { air, said: this.said.of(air) };
+    });
   }
 
   /** What the air says to duties. Most readings change nothing of it: the risk goes by whole hours. */

@@ -38,7 +38,7 @@ export class OutingService {
 
   add(input: OutingInput): Promise<Outing> {
     return this.database.transaction(async (db) => {
-      await this.checkThings(db, input.itemIds, 'itemIds');
+      await this.checkThings(db, { itemIds: input.itemIds });
       const id = this.ids.next();
       await this.insert(db, id, input);
       return this.repository.versioned.find(db, id);
@@ -47,7 +47,7 @@ export class OutingService {
 
   update(id: string, { version, ...input }: OutingUpdate): Promise<Outing> {
     return this.database.transaction(async (db) => {
-      await this.checkThings(db, input.itemIds, 'itemIds');
+      await this.checkThings(db, { itemIds: input.itemIds });
       return this.repository.versioned.update(db, id, version, kept(input));
     });
   }
@@ -55,8 +55,9 @@ export class OutingService {
   /** All of it or nothing: what is stale or names a stray thing is said, and nothing was taken in. */
   takeIn({ added, changed }: FromPictures): Promise<TakenFromPictures> {
     return this.database.transaction(async (db) => {
-      for (const [i, { itemIds }] of added.entries()) await this.checkThings(db, itemIds, `added.${i}.itemIds`);
-      for (const [i, { itemIds }] of changed.entries()) await this.checkThings(db, itemIds, `changed.${i}.itemIds`);
+      const along = (all: readonly OutingInput[], which: string) =>
+        all.map(({ itemIds }, i) => [`${which}.${i}.itemIds`, itemIds] as const);
+      await this.checkThings(db, Object.fromEntries([...along(added, 'added'), ...along(changed, 'changed')]));
       for (const input of added) await this.insert(db, this.ids.next(), input);
       for (const { id, version, ...input } of changed) await this.repository.versioned.update(db, id, version, kept(input));
       return { added: added.length, changed: changed.length };
@@ -71,9 +72,12 @@ export class OutingService {
     return this.repository.insert(db, { ...kept(input), id, createdAt: this.clock.now() });
   }
 
-  private async checkThings(db: Db, itemIds: readonly string[], field: string): Promise<void> {
-    const found = await this.gear.findMany(db, itemIds);
-    const stray = itemIds.findIndex((id) => !found.some((item) => item.id === id));
-    if (stray >= 0) throw problem(gearErrors, 'item-not-found', { fields: { [`${field}.${stray}`]: 'There is no such thing.' } });
+  /** @param asked ids of things by the field they stand in. @throws ProblemError 404 naming the first that is none. */
+  private async checkThings(db: Db, asked: Readonly<Record<string, readonly string[]>>): Promise<void> {
+    const found = new Set((await this.gear.findMany(db, [...new Set(Object.values(asked).flat())])).map((item) => item.id));
+    for (const [field, itemIds] of Object.entries(asked)) {
+      const stray = itemIds.findIndex((id) => !found.has(id));
+      if (stray >= 0) throw problem(gearErrors, 'item-not-found', { fields: { [`${field}.${stray}`]: 'There is no such thing.' } });
+    }
   }
 }

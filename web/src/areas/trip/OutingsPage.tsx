@@ -30,8 +30,6 @@ const blank = (today: string): OutingInput => ({
 /** The page that packs for an outing. */
 const packFor = ({ place, from, to }: Outing): string => `/outings/pack?ground=${place}&days=${schedule.daysBetween(from, to) + 1}`;
 
-/** What an outing asks for by itself is over after two months. */
-const ASKS_FOR_DAYS = 61;
 /** What it asks for, each with what can be done about it, as the calendar tells it. */
 function Asks({ outing }: { outing: Outing }) {
   const asks = useOutingAsks(outing.id);
@@ -106,7 +104,7 @@ function OutingRow({
           {open ? 'Close' : 'Change'}
         </Button>
       </div>
-      {schedule.daysBetween(outing.to, today) <= ASKS_FOR_DAYS && (
+      {schedule.daysBetween(outing.to, today) <= trip.ASKS_FOR_DAYS && (
         <Fold title={`What it asks for: ${outing.name}`}>
           <Asks outing={outing} />
         </Fold>

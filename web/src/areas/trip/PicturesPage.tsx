@@ -15,8 +15,7 @@ import { Found } from './pictures/Found';
 import { Habits } from './pictures/Habits';
 import { bodiesOf, fewestOver, lensesOf, matchesFrom, PAUSES, PAUSE_WORDS, picturesOf, rangeOf, takenIn, type Matches, type Pause, type Said } from './pictures/picturesView'; // prettier-ignore
 import { useHeads, type ReadingHeads } from './pictures/useHeads';
-
-const many = (n: number, one: string, more: string): string => (n === 1 ? `one ${one}` : `${n} ${more}`);
+import { many } from './words';
 
 /** Each camera or lens the files name, the most used first. */
 function countedFrom(

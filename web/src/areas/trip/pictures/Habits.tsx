@@ -3,8 +3,7 @@ import { trip } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { Section } from '../../../ui/parts';
 import { bodiesOf, lensesOf, rangeOf, type FewestChanges } from './picturesView';
-
-const countOf = (many: number, one: string, more: string): string => (many === 1 ? `one ${one}` : `${many} ${more}`);
+import { many } from '../words';
 
 /** What a zoom was never set to, and who stayed at home: read from all pictures of the things of the shelf. */
 export function Habits({ told, shelf, changes }: { told: trip.PicturesTold; shelf: readonly ShelfItem[]; changes: FewestChanges | null }) {
@@ -60,9 +59,8 @@ export function Habits({ told, shelf, changes }: { told: trip.PicturesTold; shel
         )}
         {changes && (
           <p>
-            {countOf(changes.made, 'lens change', 'lens changes')} on the outings whose lenses are known by their range. With the same
-            lenses the same pictures could have been taken with {changes.oneBody || 'none'} on one body and {changes.twoBodies || 'none'} on
-            two.
+            {many(changes.made, 'lens change', 'lens changes')} on the outings whose lenses are known by their range. With the same lenses
+            the same pictures could have been taken with {changes.oneBody || 'none'} on one body and {changes.twoBodies || 'none'} on two.
           </p>
         )}
         {gaps.map(({ lens, between }) => (

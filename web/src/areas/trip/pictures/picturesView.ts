@@ -114,11 +114,19 @@ export function fewestOver(
   pictures: readonly trip.Picture[],
   lenses: readonly trip.CarriedLens[],
 ): FewestChanges | null {
-  const dated = pictures.map((p) => ({ ...p, ms: trip.clockMs(p.takenAt) ?? NaN })).sort((a, b) => a.ms - b.ms);
+  const dated = pictures
+    .map((p) => ({ ...p, ms: trip.clockMs(p.takenAt) ?? NaN }))
+    .filter((p) => !Number.isNaN(p.ms))
+    .sort((a, b) => a.ms - b.ms);
   const sum = { made: 0, oneBody: 0, twoBodies: 0 };
+  let at = 0;
   for (const { firstMs, lastMs, lensChanges } of outings) {
+    // Both are in order of time: one walk over the pictures serves all outings.
+    while (at < dated.length && dated[at]!.ms < firstMs) at += 1;
+    const begin = at;
+    while (at < dated.length && dated[at]!.ms <= lastMs) at += 1;
     if (!lensChanges) continue;
-    const of = dated.filter((p) => p.ms >= firstMs && p.ms <= lastMs && p.lens !== null);
+    const of = dated.slice(begin, at).filter((p) => p.lens !== null);
     const along = [...new Set(of.map((p) => p.lens))].map((id) => lenses.find((l) => l.id === id));
     if (along.some((l) => l === undefined)) continue;
     const known = along as trip.CarriedLens[];
