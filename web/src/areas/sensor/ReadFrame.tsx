@@ -92,7 +92,7 @@ export const ReadFrame = ({ onRead, ...state }: Props) => (
   <div className="space-y-3">
     <FileDrop accept={PICTURES} name={undefined} multiple onChoose={(_, all) => onRead(all)}>
       <span className="text-sm text-soft">
-        JPEG, PNG, TIFF or the picture inside a raw file like it, up to 110 megapixels. They never leave this machine.
+        JPEG, HEIC, PNG, TIFF or the picture inside a raw file like it, up to 110 megapixels. They never leave this machine.
       </span>
     </FileDrop>
     <ReadingState {...state} />
