@@ -23,7 +23,7 @@ const TOLD_CHARTS = { 'react-chartjs-2': fileURLToPath(new URL('./web/src/testin
  * The rooms of services: their tests run over PostgreSQL, which answers three times as quickly. Over the embedded database
  * the same services are gone through by the demo household and by the browser; `EVERYWHERE=1` runs their tests there, too.
  */
-const SERVICES = ['air', 'care', 'inspection', 'places', 'schedule', 'sensor', 'shelf', 'storage', 'supplies'];
+const SERVICES = ['air', 'care', 'inspection', 'past', 'places', 'schedule', 'sensor', 'shelf', 'storage', 'supplies'];
 const ONCE = process.env.EVERYWHERE ? [] : SERVICES.map((room) => `server/src/${room}/**`);
 
 export default defineConfig({

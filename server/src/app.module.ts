@@ -8,6 +8,7 @@ import { GearModule } from './shelf/index.js';
 import { HouseholdModule } from './household/index.js';
 import { InspectionModule } from './inspection/index.js';
 import { LiveModule } from './live/index.js';
+import { PastModule } from './past/index.js';
 import { ScheduleModule } from './schedule/index.js';
 import { BlobModule } from './blobs/index.js';
 import { SensorModule } from './sensor/index.js';
@@ -30,6 +31,7 @@ export class AppModule {
         ScheduleModule,
         GearModule,
         InspectionModule,
+        PastModule,
         CareModule,
         SuppliesModule,
         AirModule,

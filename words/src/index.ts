@@ -16,6 +16,7 @@ export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } fr
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
 export { monthWords } from './day.js';
+export { keptWords } from './schedule/kept.js';
 export { everyWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
 export { dryingWords, seasonWords } from './storage/season.js';
 export { fStop } from './sensor/fStop.js';

@@ -13,6 +13,7 @@ export type SurfaceState = {
 
 export type Item = ItemInput & {
   particulars: gear.Particulars;
+  belongsTo: string | null;
   id: string;
   version: number;
   status: ItemStatus;
@@ -54,7 +55,7 @@ export type Shelf = { items: ShelfItem[]; nextCursor: string | null; total: numb
 export type ItemPage = ShelfItem & {
   due: schedule.Duty[];
   /** Why and since when it is not here; null while it is. */
-  away: { why: schedule.AwayReason; since: string; until: string | null; to: string | null } | null;
+  away: { why: schedule.AwayReason; since: string; until: string | null; to: string | null; estimate: number | null } | null;
   /** Touches per surface over the last 12 months. */
   contacts: Partial<Record<care.Surface, number>>;
   /** A gentle word about surfaces that are touched without evidence or more than their peers. */
@@ -63,6 +64,8 @@ export type ItemPage = ShelfItem & {
   neighbours: Neighbour[];
   /** What is expected on it since something happened outdoors, where nobody has looked since. */
   noted: schedule.Noted[];
+  /** What it belongs to, and what belongs to it, the nearest first, where that is not gone. */
+  together: { to: NamedThing | null; things: NamedThing[] };
   /** Other things with the same serial number: one of them is mistyped, or the same thing twice. */
   sameSerial: NamedThing[];
   /** Its pictures and papers, the oldest first. */
@@ -92,6 +95,12 @@ export type FitPage = {
   /** The step rings to add, the fewest that bring every filter before every lens it is not too small for. */
   ringsToAdd: [number, number][];
   areRingsFewest: boolean;
+  /** Caps that were noted as lost, how large each has to be, and the spare one that fits. */
+  wantedCaps: { of: NamedThing; cap: care.Surface; size: gear.CapWanted['size']; spare: NamedThing | null }[];
+  /** Caps and hoods that belong to nothing, and how many of each are left when the lost ones are replaced. */
+  spareCaps: { thing: NamedThing; left: number }[];
+  /** Lenses without a hood, where hoods are written down. */
+  hoodless: NamedThing[];
   /** How many things say nothing of a mount or a thread though their kind has one. */
   silent: number;
 };

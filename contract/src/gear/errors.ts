@@ -14,6 +14,11 @@ export const gearErrors = errorTable({
     title: 'This thing has as many pictures and papers as one can have',
     remedy: 'Remove one of its 60 first.',
   },
+  'belongs-to-itself': {
+    status: 409,
+    title: 'A thing cannot belong to itself',
+    remedy: 'Choose another one: this one belongs to it already, or is the same. Nothing was changed.',
+  },
   'too-few-to-split': {
     status: 422,
     title: 'There are not so many of them',

@@ -1,4 +1,4 @@
-import { care, gear } from '@bright-keeper/core';
+import { care, gear, type schedule } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, id, version } from '../joi.js';
 
@@ -14,6 +14,8 @@ export type ItemInput = {
   acquiredOn: string | null;
   /** Where left out, a new thing has none, and one that is there keeps its own. */
   particulars?: gear.Particulars;
+  /** What it travels and lies with. Where left out, a new thing belongs to nothing, and one that is there to what it did. */
+  belongsTo?: string | null;
 };
 export type ItemUpdate = ItemInput & { version: number };
 
@@ -110,7 +112,15 @@ const itemFields = {
   notes: Joi.string().allow('').max(LONGEST_NOTE).default(''),
   acquiredOn: day().allow(null).default(null),
   particulars: particularsByKind,
+  belongsTo: id().allow(null),
 };
+
+/** What stood in the fields of a thing before they were changed. */
+export const fieldsBefore = Joi.object<schedule.FieldsBefore>({
+  ...{ name: Joi.string(), notes: Joi.string().allow(''), acquiredOn: day().allow(null), belongsTo: id().allow(null) },
+  kind: Joi.string().valid(...care.ITEM_KINDS),
+  traits: traitsDocument,
+});
 
 export const itemInput = Joi.object<ItemInput>(itemFields);
 export const itemUpdate = Joi.object<ItemUpdate>({ ...itemFields, version: version().required() });
@@ -135,8 +145,9 @@ export const goneFields = {
   for: Joi.number().min(0).max(gear.PARTICULARS.paid.max).allow(null).required(),
 };
 /** Off the shelf for now, or gone for good. */
-export type ArchiveItem = Versioned & { gone?: gear.Gone };
-export const archiveItem = Joi.object<ArchiveItem>({ version: version().required(), gone: Joi.object(goneFields) });
+/** `together`: what belongs to it is gone with it; what came, came for all of it. */
+export type ArchiveItem = Versioned & { gone?: gear.Gone; together?: boolean };
+export const archiveItem = Joi.object<ArchiveItem>({ version: version().required(), gone: Joi.object(goneFields), together: Joi.boolean() });
 
 /** So many of several equal ones become a line of their own. */
 export type SplitItem = Versioned & { count: number };

@@ -1,5 +1,7 @@
 export {
+  correctLook,
   type CarriedLook,
+  type CorrectLook,
   carriedLook,
   type FinishLook,
   finishLook,

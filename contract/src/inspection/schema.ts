@@ -75,6 +75,10 @@ export const carriedLook = Joi.object<CarriedLook>({
 export type FinishLook = { version: number; at: string | null };
 export const finishLook = Joi.object<FinishLook>({ version: version().required(), at: toldFor() });
 
+/** What was seen after all, in place of what was said: the whole of it. */
+export type CorrectLook = { version: number; answers: LookAnswer[] };
+export const correctLook = Joi.object<CorrectLook>({ version: version().required(), answers: answersSeen() });
+
 /** A photograph of what a look saw on a surface. */
 export type LookPhoto = { id: string; surface: care.Surface; blob: string; keepsAll: boolean; at: string };
 export type LookPhotos = { photos: LookPhoto[] };

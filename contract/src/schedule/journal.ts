@@ -1,6 +1,6 @@
 import { care, gear, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
-import { goneFields, particularsDocument } from '../gear/schema.js';
+import { fieldsBefore, goneFields, manyThings, particularsDocument } from '../gear/schema.js';
 import { day, id, instant, toldFor } from '../joi.js';
 
 const one = <T extends string>(values: readonly T[]) =>
@@ -8,6 +8,8 @@ const one = <T extends string>(values: readonly T[]) =>
     .valid(...values)
     .required();
 const surface = () => Joi.string().valid(...care.SURFACE_IDS);
+/** What a workshop asks for, in the household's currency. */
+const estimate = () => Joi.number().min(0).max(gear.PARTICULARS.paid.max);
 const task = () => one(schedule.DUTY_CODES);
 
 /** What an entry of each kind holds besides it. Names of an earlier program that are gone stay readable in the past. */
@@ -20,7 +22,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   restored: {},
   quarantined: {},
   released: {},
-  edited: { changed: Joi.array().items(Joi.string()).required(), was: particularsDocument },
+  edited: { changed: Joi.array().items(Joi.string()).required(), was: particularsDocument, before: fieldsBefore },
   look: {
     lookId: id().required(),
     verdicts: Joi.array().required(),
@@ -28,6 +30,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
     looked: Joi.number().required(),
     seen: Joi.array().items(surface()),
     photos: Joi.number(),
+    before: Joi.object({ verdicts: Joi.array().required(), notes: Joi.array().required() }),
   },
   clean: {
     cleaningId: id().required(),
@@ -50,7 +53,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
   'left-for-home': { surfaces: Joi.array().items(surface()).required() },
   'neighbour-isolated': { name: Joi.string().allow(null).required() },
   'cap-missing': { surface: surface().required() },
-  away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required(), to: Joi.string() },
+  away: { why: one(schedule.AWAY_REASONS), until: day().allow(null).required(), to: Joi.string(), estimate: estimate() },
   back: {},
   care: { task: task() },
   skipped: { task: task(), reason: one(schedule.SKIP_REASONS), note: Joi.string().allow('').required() },
@@ -79,11 +82,22 @@ export type SnoozeDuty = DutyRef & { until: string };
 /** `expected` is the day it was on when it was moved: another browser may have moved it since. */
 export type PlanDuty = DutyRef & { day: string | null; expected: string | null };
 /** `to` is whom it is with: of a loan that is always said. */
-export type SendAway = { itemId: string; why: schedule.AwayReason; until: string | null; to?: string } & ToldFor;
+export type SendAway = AwayFacts & { itemId: string };
+/** Where it goes: `estimate` is what the workshop asks, `alone` leaves here what belongs to it. */
+type AwayFacts = { why: schedule.AwayReason; until: string | null; to?: string; estimate?: number; alone?: boolean } & ToldFor;
+export type SendManyAway = AwayFacts & { itemIds: string[] };
+/** What became of it: the entries that take it back, and what did not go, with its reason. */
+export type NotSent = { itemId: string; name: string; because: 'already-away' | 'came-back-later' };
+export type SentAway = { entryIds: string[]; refused: NotSent[] };
 export type CapMissing = { itemId: string; surface: care.Surface };
 export type SayBack = { itemId: string } & ToldFor;
 /** What was written, for taking it back. */
 export type Written = { entryId: string };
+
+/** Entries of the journal that are to be taken back, in one go. */
+export type TakeBack = { entryIds: string[] };
+/** How many were taken back, and which were not. */
+export type TakenBack = { takenBack: number; kept: { entryId: string; because: schedule.KeptReason }[] };
 
 const LONGEST_NOTE = 500;
 const dutyFields = {
@@ -103,8 +117,7 @@ export const planDuty = Joi.object<PlanDuty>({
   day: day().allow(null).required(),
   expected: day().allow(null).required(),
 });
-export const sendAway = Joi.object<SendAway>({
-  itemId: id().required(),
+const awayFields = {
   why: one(schedule.AWAY_REASONS),
   until: day().allow(null).required(),
   at: toldFor(),
@@ -113,6 +126,11 @@ export const sendAway = Joi.object<SendAway>({
     .max(120)
     .when('why', { is: 'loan', then: Joi.required() })
     .messages({ 'any.required': 'Whom is it lent to? A name is enough.', 'string.empty': 'Whom is it lent to? A name is enough.' }),
-});
+  estimate: estimate().when('why', { is: 'service', otherwise: Joi.forbidden() }),
+  alone: Joi.boolean(),
+};
+export const sendAway = Joi.object<SendAway>({ itemId: id().required(), ...awayFields });
+export const sendManyAway = Joi.object<SendManyAway>({ itemIds: manyThings.extract('itemIds').required(), ...awayFields });
+export const takeBack = Joi.object<TakeBack>({ entryIds: manyThings.extract('itemIds').required() });
 export const capMissing = Joi.object<CapMissing>({ itemId: id().required(), surface: surface().required() });
 export const sayBack = Joi.object<SayBack>({ itemId: id().required(), at: toldFor() });

@@ -47,20 +47,20 @@ export const placeInput = Joi.object<PlaceInput>(fields);
 export type PlaceUpdate = PlaceInput & { version: number };
 export const placeUpdate = Joi.object<PlaceUpdate>({ ...fields, version: version().required() });
 
-/** Moves a thing into a place, or out of every place we know (null): now, or since when it lies there. */
-export type MoveItem = { placeId: string | null; since: string | null };
-export const moveItem = Joi.object<MoveItem>({ placeId: id().allow(null).required(), since: toldFor() });
+/**
+ * Moves a thing into a place, or out of every place we know (null): now, or since when it lies there. What belongs to it and
+ * lies with it goes along, unless it goes `alone`.
+ */
+export type MoveItem = { placeId: string | null; since: string | null; alone?: boolean };
+const move = { placeId: id().allow(null).required(), since: toldFor(), alone: Joi.boolean() };
+export const moveItem = Joi.object<MoveItem>(move);
 
 /** As many as a shelf is walked at once. */
 const MOST_AT_ONCE = 2000;
 const many = () => Joi.array().items(id()).min(1).max(MOST_AT_ONCE).unique().required();
 /** The same for many things at once. */
 export type MoveItems = MoveItem & { itemIds: string[] };
-export const moveItems = Joi.object<MoveItems>({
-  itemIds: many(),
-  placeId: id().allow(null).required(),
-  since: toldFor(),
-});
+export const moveItems = Joi.object<MoveItems>({ itemIds: many(), ...move });
 /** What became of it: the entries that take it back, and what was not moved, with its reason. */
 export type NotMoved = { itemId: string; name: string } & ({ because: 'lay-elsewhere'; placeName: string } | { because: 'quarantined' });
 export type Moved = { entryIds: string[]; refused: NotMoved[] };

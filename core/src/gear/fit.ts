@@ -15,6 +15,8 @@ type Mounts = { goers: { id: string; goesOn: string }[]; between: Between[]; end
 function mountsOf(shelf: readonly Fitting[]): Mounts {
   const mounts: Mounts = { goers: [], between: [], ends: new Map() };
   for (const { id, particulars } of shelf) {
+    // A cap or a hood has a mount, and is no camera.
+    if (particulars.part !== undefined) continue;
     const [goesOn, takes] = [sameMount(particulars.mount), sameMount(particulars.takesMount)];
     if (goesOn !== '' && takes !== '') mounts.between.push({ id, goesOn, takes });
     else if (goesOn !== '') mounts.goers.push({ id, goesOn });

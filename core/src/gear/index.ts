@@ -1,4 +1,6 @@
 export {
+  ACCESSORY_PARTS,
+  type AccessoryPart,
   checkParticular,
   type Condition,
   CONDITIONS,
@@ -34,3 +36,5 @@ export {
 export { bringsMoney, type Gone, GONE_REASONS, type GoneReason, isForTheInsurer } from './gone.js';
 export { FILE_ROLES, type FileRole, guessRole, mayBe } from './papers.js';
 export { countOf, split, withCount } from './several.js';
+export { type Belonging, belongingsOf, wouldHoldItself } from './together.js';
+export { type CapWanted, capsAndHoods, type CapsAndHoods, type Holding } from './caps.js';

@@ -4,6 +4,10 @@ import type { ItemKind } from '../care/kinds/index.js';
 export const CONDITIONS = ['new', 'as-new', 'used', 'worn', 'for-parts'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
+/** What an accessory is, where it matters to what it is looked for: a cap or hood that is spare, what travels with what. */
+export const ACCESSORY_PARTS = ['front-cap', 'rear-cap', 'body-cap', 'hood', 'case', 'cell', 'card', 'strap'] as const;
+export type AccessoryPart = (typeof ACCESSORY_PARTS)[number];
+
 /** Under which heading it is asked for. */
 export const PARTICULAR_GROUPS = ['identity', 'fit', 'measures', 'purchase'] as const;
 export type ParticularGroup = (typeof PARTICULAR_GROUPS)[number];
@@ -61,6 +65,14 @@ export const PARTICULARS = {
     unit: '',
     of: 'every-kind',
     isOfOneThing: true,
+  },
+  part: {
+    name: 'It is a',
+    group: 'fit',
+    hint: 'A cap by its thread or mount, so that a spare one is found when one is lost.',
+    input: 'choice',
+    choices: ACCESSORY_PARTS,
+    of: ['accessory'],
   },
   tags: {
     name: 'Tags',

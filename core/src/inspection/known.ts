@@ -59,3 +59,21 @@ export const knownFromCleaning = (
     if (outcome === undefined || outcome === 'not-reached') return [];
     return { ...assessed(thing, state.surface, leftOn(state, outcome, plan), schools), ...VERDICT_OF[outcome] };
   });
+
+/** What was told of a thing: a look's answers, or how a cleaning ended; and when. */
+export type ToldOf = { at: string } & ({ look: readonly Testimony[] } | { cleaning: Parameters<typeof knownFromCleaning>[2] });
+export type KnownSince = Known & { knownSince: string };
+
+/**
+ * What all of it together makes known, as if it had been told in the order in which it happened: what is left where a look is
+ * taken back or corrected. Of two of one moment the one that stands later in the list was told later.
+ */
+export function knownFromAll(thing: Thing, told: readonly ToldOf[], schools?: Partial<Schools>): KnownSince[] {
+  const known = new Map<Surface, KnownSince>();
+  const inTime = told.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  for (const { at: knownSince, ...what } of inTime) {
+    const now = 'look' in what ? knownFromLook(thing, what.look, schools) : knownFromCleaning(thing, [...known.values()], what.cleaning);
+    for (const state of now) known.set(state.surface, { ...state, knownSince });
+  }
+  return [...known.values()];
+}

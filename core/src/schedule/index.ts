@@ -57,6 +57,7 @@ export {
   SKIP_REASONS,
   UNDOABLE,
   type AwayReason,
+  type FieldsBefore,
   type DutyEntry,
   type DatedEntry,
   type Entry,
@@ -119,3 +120,4 @@ export {
 } from './icalendar/index.js';
 export { type Expected, expectedOf, type Noted, notedOutdoors, withNoted } from './notedOutdoors.js';
 export { seenBy, settledBy, type SettledBy, type Sight, surfacesOfSight } from './settling.js';
+export { KEPT_REASONS, type KeptReason, MAY_BE_TAKEN_BACK, OFFERED_BACK_DAYS, ONLY_SAID } from './takeBack.js';

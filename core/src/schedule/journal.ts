@@ -1,4 +1,4 @@
-import type { Finding, Outcome, Place, Verdict } from '../care/index.js';
+import type { Finding, ItemKind, Outcome, Place, Traits, Verdict } from '../care/index.js';
 import type { Depth } from '../care/kinds/index.js';
 import type { HappeningId, Method, Surface } from '../care/knowledge/index.js';
 import type { FileRole, Gone, Particulars } from '../gear/index.js';
@@ -14,6 +14,22 @@ export type AwayReason = (typeof AWAY_REASONS)[number];
 export const SKIP_REASONS = ['not-needed', 'done-elsewhere', 'no-time', 'lived-with', 'other'] as const;
 export type SkipReason = (typeof SKIP_REASONS)[number];
 
+/** What stood in the fields of a thing before they were changed. */
+export type FieldsBefore = {
+  name?: string;
+  kind?: ItemKind;
+  traits?: Traits;
+  notes?: string;
+  acquiredOn?: Day | null;
+  belongsTo?: string | null;
+};
+
+/** What a look found, and what was noted at it. */
+export type LookSaid = {
+  verdicts: { surface: Surface; verdict: Verdict; findings: Omit<Finding, 'surface'>[] }[];
+  notes: { surface: Surface; note: string }[];
+};
+
 /** What was done with a thing, or what happened to it. */
 export type ThingEntry =
   | { kind: 'added' | 'imported' | 'restored' | 'quarantined' | 'released' }
@@ -23,19 +39,19 @@ export type ThingEntry =
   | { kind: 'split'; of: 'from' | 'off'; name: string; count: number }
   /** A picture or a paper of it that is kept no more. */
   | { kind: 'file-removed'; role: FileRole; name: string }
-  /** What was changed, and what stood there before of its particulars; an earlier version did not keep that. */
-  | { kind: 'edited'; changed: string[]; was?: Particulars }
-  | {
+  /** What was changed, and what stood there before: of its particulars, and of its other fields; earlier versions did not keep that. */
+  | { kind: 'edited'; changed: string[]; was?: Particulars; before?: FieldsBefore }
+  | (LookSaid & {
       kind: 'look';
       lookId: string;
-      verdicts: { surface: Surface; verdict: Verdict; findings: Omit<Finding, 'surface'>[] }[];
-      notes: { surface: Surface; note: string }[];
       looked: number;
       /** Which surfaces were answered; left out by an earlier version, whose looks count for all. */
       seen?: Surface[];
       /** How many photographs were taken. */
       photos?: number;
-    }
+      /** What was said of it before it was corrected. */
+      before?: LookSaid;
+    })
   | {
       kind: 'clean';
       cleaningId: string;
@@ -60,8 +76,8 @@ export type ThingEntry =
   | { kind: 'neighbour-isolated'; name: string | null }
   /** One of its caps is lost; that it has one again is ticked off. */
   | { kind: 'cap-missing'; surface: Surface }
-  /** Since when it is not here, until when if that was agreed, and whom it is with. */
-  | { kind: 'away'; why: AwayReason; until: Day | null; to?: string }
+  /** Since when it is not here, until when if that was agreed, whom it is with, and what a workshop asks for it. */
+  | { kind: 'away'; why: AwayReason; until: Day | null; to?: string; estimate?: number }
   | { kind: 'back' };
 
 /** What can be done to any duty, whatever it is about. */

@@ -58,7 +58,7 @@ type AirNow = Pick<schedule.Facts, 'places' | 'hygrometers'>;
 type Asked = { until?: schedule.Day; changes?: readonly schedule.RhythmChange[]; only?: readonly schedule.DutyCode[] };
 export type ThingDuties = {
   duties: schedule.Duty[];
-  away: { why: schedule.AwayReason; since: string; until: string | null; to: string | null } | null;
+  away: { why: schedule.AwayReason; since: string; until: string | null; to: string | null; estimate: number | null } | null;
   noted: schedule.Noted[];
 };
 
@@ -185,7 +185,7 @@ export class AgendaService {
           thing.id,
           {
             duties: dutiesOf.get(thing.id) ?? [],
-            away: away && { why: away.why, since: away.since, until: away.until, to: away.to ?? null },
+            away: away && { why: away.why, since: away.since, until: away.until, to: away.to ?? null, estimate: away.estimate ?? null },
             noted: schedule.notedOutdoors(thing, journal.of({ kind: 'thing', id: thing.id })),
           },
         ];

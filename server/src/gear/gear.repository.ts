@@ -157,13 +157,30 @@ export class GearRepository {
     return all;
   }
 
-  /** What is known of every thing on the shelf besides its traits, by name. */
-  async particulars(db: Db): Promise<(gear.Fitting & { name: string })[]> {
+  /** What is known of every thing on the shelf, by name. */
+  async particulars(db: Db): Promise<(gear.Fitting & gear.Belonging & { name: string; traits: care.Traits })[]> {
+    const { id, name, kind, particulars, traits, belongsTo } = items;
     return db
-      .select({ id: items.id, name: items.name, kind: items.kind, particulars: items.particulars })
+      .select({ id, name, kind, particulars, traits, belongsTo })
       .from(items)
       .where(isNull(items.archivedAt))
       .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
+  }
+
+  /** What belongs to something, by name, what is off the shelf among it. */
+  async belongings(db: Db): Promise<(gear.Belonging & { name: string; isHere: boolean })[]> {
+    return db
+      .select({ id: items.id, name: items.name, belongsTo: items.belongsTo, isHere: sql<boolean>`${items.archivedAt} is null` })
+      .from(items)
+      .where(isNotNull(items.belongsTo))
+      .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
+  }
+
+  /** What belongs to each of these things and is here, and what belongs to that, the nearest first. */
+  async ownOf(db: Db, itemIds: readonly string[]): Promise<Map<string, { id: string; name: string }[]>> {
+    const here = (await this.belongings(db)).filter((thing) => thing.isHere);
+    const nameOf = new Map(here.map(({ id, name }) => [id, name]));
+    return new Map(itemIds.map((itemId) => [itemId, gear.belongingsOf(itemId, here).map((id) => ({ id, name: nameOf.get(id)! }))]));
   }
 
   /** What came when, those that are off the shelf among them: their leaving moves nobody's turn. */

@@ -1,2 +1,3 @@
 export { InspectionModule } from './inspection.module.js';
 export { InspectionService } from './inspection.service.js';
+export { lookData } from './lookData.js';

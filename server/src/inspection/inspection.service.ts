@@ -44,8 +44,8 @@ export class InspectionService {
     });
   }
 
-  get(id: string): Promise<LookDoc> {
-    return this.repository.versioned.find(this.database.db, id);
+  get(id: string, db: Db = this.database.db): Promise<LookDoc> {
+    return this.repository.versioned.find(db, id);
   }
 
   save(id: string, { version, at, answers }: SaveLook): Promise<LookDoc> {
@@ -113,7 +113,8 @@ export class InspectionService {
     return this.repository.versioned.find(db, id);
   }
 
-  private async checkSurfaces(db: Db, itemId: string, answers: readonly LookAnswer[]): Promise<void> {
+  /** @throws ProblemError where an answer is of a surface that the thing has not. */
+  async checkSurfaces(db: Db, itemId: string, answers: readonly LookAnswer[]): Promise<void> {
     const item = await this.gear.get(db, itemId);
     const own = care.surfacesOf(item.kind, item.traits);
     const stray = answers.findIndex((a) => !own.includes(a.surface));

@@ -9,6 +9,7 @@ import { Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { GearService } from '../shelf/index.js';
 import { InspectionRepository } from './inspection.repository.js';
+import { lookData } from './lookData.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
 /** What the end of a look writes. */
@@ -36,26 +37,11 @@ export class LookEnding {
     const known = inspection.knownFromLook(item, look.answers, schools);
     if (known.length === 0) throw problem(inspectionErrors, 'nothing-looked-at');
     const states = known.map((state) => ({ ...state, knownSince: at }));
-    const answers = look.answers.filter((a) => states.some(({ surface }) => surface === a.surface));
     const { photos } = await this.photos.of(look.id, db);
     await this.repository.versioned.update(db, look.id, version, { startedAt: begunBy(look.startedAt, at), finishedAt: at });
     await this.gearRepository.saveStates(db, item.id, states);
-    await this.journal.addForThings(db, [
-      {
-        id: this.ids.next(),
-        itemId: item.id,
-        at,
-        data: {
-          kind: 'look',
-          lookId: look.id,
-          looked: answers.length,
-          seen: answers.map((a) => a.surface),
-          ...(photos.length > 0 ? { photos: photos.length } : {}),
-          verdicts: states.filter((s) => s.findings.length > 0).map(({ surface, verdict, findings }) => ({ surface, verdict, findings })),
-          notes: answers.filter((a) => a.note !== '').map(({ surface, note }) => ({ surface, note })),
-        },
-      },
-    ]);
+    const data = lookData(look.id, look.answers, states, photos.length);
+    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: item.id, at, data }]);
     return item.id;
   }
 }

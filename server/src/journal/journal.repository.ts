@@ -1,7 +1,7 @@
 import type { LogEntry } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, inArray, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, lte, ne, or, sql, type SQL } from 'drizzle-orm';
 import { calibrations, climateEvents, items, JOURNAL_DOCUMENT, journalEntries } from '../tables/index.js';
 import { Kept, Database, type Db, readDocument } from '../db/index.js';
 import type { Mark } from '../http/index.js';
@@ -71,6 +71,34 @@ export class JournalRepository {
       .from(journalEntries)
       .where(and(eq(journalEntries.subjectId, itemId), sql`${journalEntries.data}->'data'->>'frameId' = ${frameId}`));
     return row?.id ?? null;
+  }
+
+  /** What of a kind was written of a thing and not taken back, oldest first: what no duty asks for is read here. */
+  async ofKind(db: Db, itemId: string, kind: 'edited' | 'split'): Promise<schedule.Entry[]> {
+    const isOf = eq(sql`${journalEntries.data}->'data'->>'kind'`, kind);
+    const rows = await db
+      .select()
+      .from(journalEntries)
+      .where(and(eq(journalEntries.subject, 'thing'), eq(journalEntries.subjectId, itemId), isOf, isTold))
+      .orderBy(asc(journalEntries.at), asc(journalEntries.id));
+    return rows.map(toEntry);
+  }
+
+  /** What told things within this time that something of that name beside them went into quarantine, and stands. */
+  async isolatedBeside(db: Db, name: string, from: Date, to: Date): Promise<schedule.Entry[]> {
+    const data = sql`${journalEntries.data}->'data'`;
+    const rows = await db
+      .select()
+      .from(journalEntries)
+      .where(
+        and(
+          sql`${data}->>'kind' = 'neighbour-isolated' and ${data}->>'name' = ${name}`,
+          gte(journalEntries.at, from),
+          lte(journalEntries.at, to),
+          isTold,
+        ),
+      );
+    return rows.map(toEntry);
   }
 
   async isUndone(db: Db, id: string): Promise<boolean> {

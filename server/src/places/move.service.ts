@@ -17,7 +17,7 @@ import { Clock, Ids } from '../platform/index.js';
 import { PlaceService } from './place.service.js';
 import { StayRepository } from './stay.repository.js';
 
-type Told = { place: Place | null; /** It lies there since then; null is now. */ since: Date | null };
+type Told = { place: Place | null; /** It lies there since then; null is now. */ since: Date | null; alone: boolean };
 type Begun = Extract<storage.StayChange<Stay>, { change: 'moved' | 'corrected' }>;
 type MoveEntry = schedule.Entry & { data: Extract<schedule.JournalData, { kind: 'moved' | 'stay-told' }> };
 
@@ -39,8 +39,10 @@ export class MoveService {
     return this.database.transaction(async (db) => {
       const told = await this.told(db, move);
       await this.gear.versioned.find(db, itemId);
+      const along = told.alone ? [] : await this.lyingWith(db, [itemId]);
       const { change } = await this.moveOne(db, itemId, told);
       if (change.change === 'refused') throw layElsewhere(change.lay);
+      if (along.length > 0) await this.moveEach(db, along, told);
       return this.stays.ofItem(db, itemId);
     });
   }
@@ -49,18 +51,8 @@ export class MoveService {
   moveAll({ itemIds, ...move }: MoveItems): Promise<Moved> {
     return this.database.transaction(async (db) => {
       const told = await this.told(db, move);
-      const moved: Moved = { entryIds: [], refused: [] };
-      for (const { id: itemId, name, status } of await this.gear.findMany(db, itemIds)) {
-        // What has fungus is put with others by nobody who did not mean it: one by one it may be.
-        if (told.place && status === 'quarantined') {
-          moved.refused.push({ itemId, name, because: 'quarantined' });
-          continue;
-        }
-        const { change, entryId } = await this.moveOne(db, itemId, told);
-        if (entryId) moved.entryIds.push(entryId);
-        if (change.change === 'refused') moved.refused.push({ itemId, name, because: 'lay-elsewhere', placeName: change.lay.placeName });
-      }
-      return moved;
+      const along = told.alone ? [] : await this.lyingWith(db, itemIds);
+      return this.moveEach(db, [...new Set([...itemIds, ...along])], told);
     });
   }
 
@@ -68,20 +60,47 @@ export class MoveService {
   takeBack(entryIds: readonly string[]): Promise<MovesTakenBack> {
     return this.database.transaction(async (db) => {
       let takenBack = 0;
-      for (const id of entryIds) if (await this.takeOneBack(db, id)) takenBack += 1;
+      for (const id of entryIds) {
+        const entry = await this.journal.find(db, id);
+        if (entry && !(await this.journal.isUndone(db, id)) && (await this.takeBackIn(db, entry)) === null) takenBack += 1;
+      }
       return { takenBack, kept: entryIds.length - takenBack };
     });
   }
 
   /** Moves a thing now, in the caller's transaction. */
   async moveIn(db: Db, itemId: string, placeId: string): Promise<void> {
-    await this.moveOne(db, itemId, { place: await this.places.get(placeId, db), since: null });
+    await this.moveOne(db, itemId, { place: await this.places.get(placeId, db), since: null, alone: true });
   }
 
-  private async told(db: Db, { placeId, since }: MoveItem): Promise<Told> {
+  private async moveEach(db: Db, itemIds: readonly string[], told: Told): Promise<Moved> {
+    const moved: Moved = { entryIds: [], refused: [] };
+    for (const { id: itemId, name, status } of await this.gear.findMany(db, itemIds)) {
+      // What has fungus is put with others by nobody who did not mean it: one by one it may be.
+      if (told.place && status === 'quarantined') {
+        moved.refused.push({ itemId, name, because: 'quarantined' });
+        continue;
+      }
+      const { change, entryId } = await this.moveOne(db, itemId, told);
+      if (entryId) moved.entryIds.push(entryId);
+      if (change.change === 'refused') moved.refused.push({ itemId, name, because: 'lay-elsewhere', placeName: change.lay.placeName });
+    }
+    return moved;
+  }
+
+  /** What belongs to things and lies where they lie: in the same place, or like them in none we know. */
+  private async lyingWith(db: Db, itemIds: readonly string[]): Promise<string[]> {
+    const owns = [...(await this.gear.ownOf(db, itemIds))].flatMap(([owner, own]) => own.map(({ id }) => ({ owner, id })));
+    if (owns.length === 0) return [];
+    const stays = await this.stays.open(db, [...new Set(owns.flatMap(({ owner, id }) => [owner, id]))]);
+    const placeOf = new Map(stays.map((stay) => [stay.itemId, stay.placeId]));
+    return owns.filter(({ owner, id }) => placeOf.get(id) === placeOf.get(owner)).map(({ id }) => id);
+  }
+
+  private async told(db: Db, { placeId, since, alone = false }: MoveItem): Promise<Told> {
     const place = placeId === null ? null : await this.places.get(placeId, db);
     if (place?.archivedAt) throw problem(storageErrors, 'place-not-found');
-    return { place, since: since === null ? null : toldFor(since, this.clock.now(), 'since') };
+    return { place, since: since === null ? null : toldFor(since, this.clock.now(), 'since'), alone };
   }
 
   private async moveOne(db: Db, itemId: string, told: Told): Promise<{ change: storage.StayChange<Stay>; entryId: string | null }> {
@@ -111,26 +130,26 @@ export class MoveService {
     return { at: this.clock.now(), data: { kind: 'stay-told', placeName, since: since.toISOString(), before } };
   }
 
-  private async takeOneBack(db: Db, entryId: string): Promise<boolean> {
-    const entry = await this.journal.find(db, entryId);
-    if (!entry || !isMove(entry) || (await this.journal.isUndone(db, entryId))) return false;
+  /** Takes one move back in the caller's transaction. @returns why it stands; null where it is taken back. */
+  async takeBackIn(db: Db, entry: schedule.Entry): Promise<schedule.KeptReason | null> {
+    if (!isMove(entry)) return 'gone';
     const itemId = entry.subject.id;
     const since = entry.data.kind === 'moved' ? entry.at : entry.data.since;
     const stays = await this.stays.ofItem(db, itemId);
     const last = stays.at(-1);
     const open = last?.until === null ? last : null;
     // It must lie where the entry put it, since then: else something was told of it later.
-    if ((open?.placeName ?? null) !== entry.data.placeName || (open ? open.since : last?.until) !== since) return false;
+    if ((open?.placeName ?? null) !== entry.data.placeName || (open ? open.since : last?.until) !== since) return 'moved-since';
     const before = entry.data.kind === 'moved' ? stays.findLast((s) => s.until === since)?.placeId : entry.data.before.placeId;
-    if (before !== undefined && (await this.places.get(before, db)).archivedAt !== null) return false;
+    if (before !== undefined && (await this.places.get(before, db)).archivedAt !== null) return 'its-place-is-gone';
     if (open) await this.stays.dropOpen(db, itemId);
     if (entry.data.kind === 'moved') await this.stays.reopen(db, itemId, new Date(since));
     else {
       const { placeId, since: from } = entry.data.before;
       await this.stays.begin(db, { id: this.ids.next(), itemId, placeId, since: new Date(from) });
     }
-    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId } }]);
-    return true;
+    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId: entry.id } }]);
+    return null;
   }
 }
 

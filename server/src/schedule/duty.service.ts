@@ -1,11 +1,8 @@
 import {
-  commonErrors,
   scheduleErrors,
   type CapMissing,
   type DutyDone,
   type PlanDuty,
-  type SayBack,
-  type SendAway,
   type SkipDuty,
   type SnoozeDuty,
   type Written,
@@ -84,17 +81,6 @@ export class DutyService {
     });
   }
 
-  /** It is sent to a workshop or lent: nothing of it is asked for until it is back. */
-  sendAway({ itemId, why, until, to, at }: SendAway): Promise<Written> {
-    return this.database.transaction(async (db) => {
-      const last = await this.wentOrCame(db, itemId);
-      if (last?.data.kind === 'away') throw problem(scheduleErrors, 'already-away');
-      const since = this.notBefore(last, at, 'It came back');
-      const data = { kind: 'away', why, until, ...(to === undefined ? {} : { to: to.trim() }) } as const;
-      return this.write(db, { kind: 'thing', id: itemId }, data, since);
-    });
-  }
-
   /** One of its caps is lost: it is asked for until it is ticked off. */
   capMissing({ itemId, surface }: CapMissing): Promise<Written> {
     return this.database.transaction(async (db) => {
@@ -106,29 +92,6 @@ export class DutyService {
         throw problem(scheduleErrors, 'cap-missing-already');
       return this.write(db, { kind: 'thing', id: itemId }, { kind: 'cap-missing', surface });
     });
-  }
-
-  back({ itemId, at }: SayBack): Promise<Written> {
-    return this.database.transaction(async (db) => {
-      const last = await this.wentOrCame(db, itemId);
-      if (last?.data.kind !== 'away') throw problem(scheduleErrors, 'not-away');
-      return this.write(db, { kind: 'thing', id: itemId }, { kind: 'back' }, this.notBefore(last, at, 'It went away'));
-    });
-  }
-
-  /** When it last went away or came back; null where it never did. */
-  private async wentOrCame(db: Db, itemId: string): Promise<schedule.DatedEntry | null> {
-    await this.gear.versioned.find(db, itemId);
-    const entries = await this.journal.ofThing(db, itemId, this.clock.now());
-    return entries.findLast(({ data }) => data.kind === 'away' || data.kind === 'back') ?? null;
-  }
-
-  /** When it was that is told: a thing comes back after it went, and goes again after it came. @param what the last of it was. */
-  private notBefore(last: schedule.DatedEntry | null, at: string | null, what: string): Date {
-    const when = toldFor(at, this.clock.now());
-    if (last && when.getTime() < Date.parse(last.at))
-      throw problem(commonErrors, 'bad-input', { fields: { at: `${what} later than that, on ${last.day}.` } });
-    return when;
   }
 
   private async duty(db: Db, code: schedule.DutyCode, subject: schedule.SubjectRef): Promise<schedule.Duty> {

@@ -10,6 +10,7 @@ import {
   saveBenchTimes,
   saveRhythm,
   sendAway,
+  sendManyAway,
   skipDuty,
   snoozeDuty,
   sayBack,
@@ -27,6 +28,8 @@ import {
   type RhythmPreview,
   type SaveRhythm,
   type SendAway,
+  type SendManyAway,
+  type SentAway,
   type SkipDuty,
   type SnoozeDuty,
   type SayBack,
@@ -41,6 +44,7 @@ import { longListJson } from '../platform/index.js';
 import { AgendaService } from '../agenda/index.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { DrawerListService } from './drawerList.service.js';
+import { AwayService } from './away.service.js';
 import { DutyService } from './duty.service.js';
 import { RhythmService } from './rhythm.service.js';
 
@@ -50,6 +54,7 @@ export class ScheduleController {
   constructor(
     private readonly agenda: AgendaService,
     private readonly duties: DutyService,
+    private readonly aways: AwayService,
     private readonly rhythms: RhythmService,
     private readonly bench: BenchDaysService,
     private readonly drawerLists: DrawerListService,
@@ -112,7 +117,13 @@ export class ScheduleController {
     answers: 201,
   })
   away(@CheckedBody(sendAway) away: SendAway): Promise<Written> {
-    return this.duties.sendAway(away);
+    return this.aways.send(away);
+  }
+
+  @Post('away/many')
+  @Route({ summary: 'Many things are sent to a workshop or lent in one go', does: ['sent-away', 'things'], body: sendManyAway, answers: 201 })
+  awayMany(@CheckedBody(sendManyAway) away: SendManyAway): Promise<SentAway> {
+    return this.aways.sendAll(away);
   }
 
   @Post('cap-missing')
@@ -129,7 +140,7 @@ export class ScheduleController {
   @Post('back')
   @Route({ summary: 'It is back', does: ['brought-back', 'thing'], body: sayBack, answers: 201 })
   back(@CheckedBody(sayBack) back: SayBack): Promise<Written> {
-    return this.duties.back(back);
+    return this.aways.back(back);
   }
 
   @Get('rhythms')

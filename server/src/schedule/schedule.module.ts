@@ -4,6 +4,7 @@ import { GearTablesModule } from '../gear/index.js';
 import { JournalModule } from '../journal/index.js';
 import { SettingsModule } from '../settings/index.js';
 import { AgendaModule } from '../agenda/index.js';
+import { AwayService } from './away.service.js';
 import { BenchDaysService } from './benchDays.service.js';
 import { BenchTimesRepository } from './benchTimes.repository.js';
 import { BusyRepository } from './busy.repository.js';
@@ -21,6 +22,7 @@ import { ScheduleController } from './schedule.controller.js';
   imports: [AgendaModule, CareModule, GearTablesModule, JournalModule, SettingsModule],
   controllers: [ScheduleController, CalendarController],
   providers: [
+    AwayService,
     BenchDaysService,
     BenchTimesRepository,
     BusyRepository,

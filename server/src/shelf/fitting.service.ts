@@ -1,10 +1,12 @@
 import type { FitPage, Item, ItemPage, JoinedThings, NamedThing, ScrewedThings, Vocabulary } from '@bright-keeper/contract';
-import { gear, trip } from '@bright-keeper/core';
+import { type care, gear, trip } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
+import { AgendaService } from '../agenda/index.js';
 import { GearRepository } from '../gear/index.js';
 
 type Told = gear.Fitting & { name: string };
+type Whole = Awaited<ReturnType<GearRepository['particulars']>>[number];
 const named = ({ id, name }: NamedThing): NamedThing => ({ id, name });
 
 /** Particulars whose words are offered to whoever types the next. */
@@ -34,6 +36,7 @@ export class FittingService {
   constructor(
     private readonly database: Database,
     private readonly repository: GearRepository,
+    private readonly agenda: AgendaService,
   ) {}
 
   async vocabulary(): Promise<Vocabulary> {
@@ -49,7 +52,8 @@ export class FittingService {
   }
 
   async page(): Promise<FitPage> {
-    const things = await this.repository.particulars(this.database.db);
+    const { db } = this.database;
+    const [things, lost] = await Promise.all([this.repository.particulars(db), this.lostCaps(db)]);
     const { threads, filters, rings } = gear.threadsOf(things);
     const wanted = trip.fewestRings({
       threads,
@@ -63,18 +67,22 @@ export class FittingService {
       pairs: pairsOf(things),
       ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
       areRingsFewest: wanted.proven,
+      ...capsOf(things, lost),
       silent: things.filter(isSilent).length,
     };
   }
 
-  /** What one thing fits, and what else carries its serial number. */
-  async of(db: Db, { id, name, kind, particulars }: Item): Promise<Pick<ItemPage, 'fit' | 'sameSerial'>> {
+  /** What one thing fits, what belongs together with it, and what else carries its serial number. */
+  async of(db: Db, item: Item): Promise<Pick<ItemPage, 'fit' | 'sameSerial' | 'together'>> {
+    const { id, name, kind, particulars } = item;
     const serial = gear.sameSerial(particulars.serial);
-    if (serial === '' && !joins({ particulars })) return { fit: { mounts: [], threads: [] }, sameSerial: [] };
+    const together = await this.together(db, item);
+    if (serial === '' && !joins({ particulars })) return { fit: { mounts: [], threads: [] }, sameSerial: [], together };
     const others = (await this.repository.particulars(db)).filter((t) => t.id !== id);
     const all = [{ id, name, kind, particulars }, ...others];
     const hasPart = (...parts: NamedThing[]) => parts.some((part) => part.id === id);
     return {
+      together,
       fit: {
         mounts: jointsOf(all).filter((joint) => hasPart(joint.thing, joint.on, ...joint.through)),
         threads: pairsOf(all, id),
@@ -82,6 +90,40 @@ export class FittingService {
       sameSerial: serial === '' ? [] : others.filter((t) => gear.sameSerial(t.particulars.serial) === serial).map(named),
     };
   }
+
+  private async together(db: Db, { id, belongsTo }: Item): Promise<ItemPage['together']> {
+    const [own, owner] = await Promise.all([
+      this.repository.ownOf(db, [id]),
+      belongsTo === null ? null : this.repository.find(db, belongsTo),
+    ]);
+    return { to: owner && owner.archivedAt === null ? named(owner) : null, things: own.get(id)! };
+  }
+
+  /** The caps that were noted as lost and not found since, by the thing they are of. */
+  private async lostCaps(db: Db): Promise<ReadonlyMap<string, care.Surface[]>> {
+    const { duties } = await this.agenda.agenda({ only: ['cap-missing'] }, db);
+    const lost = duties.flatMap(({ subject, facts }) => (facts.says === 'caps' ? [[subject.id, facts.missing] as const] : []));
+    return new Map(lost);
+  }
+}
+
+/** What became of caps and hoods; what belonged to a thing that is gone is spare. */
+function capsOf(things: readonly Whole[], lost: ReadonlyMap<string, care.Surface[]>): Pick<FitPage, 'wantedCaps' | 'spareCaps' | 'hoodless'> {
+  const here = new Set(things.map(({ id }) => id));
+  const name = namesOf(things);
+  const { wanted, spare, hoodless } = gear.capsAndHoods(
+    things.map(({ traits, belongsTo, ...thing }) => ({
+      ...thing,
+      belongsTo: belongsTo !== null && here.has(belongsTo) ? belongsTo : null,
+      hoodFitted: traits.hoodFitted === true,
+      lost: lost.get(thing.id) ?? [],
+    })),
+  );
+  return {
+    wantedCaps: wanted.map((w) => ({ ...w, of: name(w.of), spare: w.spare === null ? null : name(w.spare) })),
+    spareCaps: spare.map(({ id, left }) => ({ thing: name(id), left })),
+    hoodless: hoodless.map(name),
+  };
 }
 
 function jointsOf(things: readonly Told[]): JoinedThings[] {

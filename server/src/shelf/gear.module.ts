@@ -11,12 +11,13 @@ import { GearTablesModule } from '../gear/index.js';
 import { ImportService } from './import.service.js';
 import { ItemFileController } from './itemFile.controller.js';
 import { ItemFileService } from './itemFile.service.js';
+import { ThingsTakenBackService } from './thingsTakenBack.service.js';
 import { SeveralService } from './several.service.js';
 
 @Module({
   imports: [AgendaModule, BlobModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
   controllers: [GearController, ItemFileController],
-  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService],
-  exports: [GearTablesModule, GearService],
+  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService, ThingsTakenBackService],
+  exports: [GearTablesModule, GearService, ThingsTakenBackService],
 })
 export class GearModule {}

@@ -25,7 +25,9 @@ import { AgendaService, type ThingDuties } from '../agenda/index.js';
 import { SettingsService } from '../settings/index.js';
 import { StayRepository } from '../places/index.js';
 import { JournalRepository } from '../journal/index.js';
+import { changesOf } from './edits.js';
 import { FittingService } from './fitting.service.js';
+import { checkTogether } from './together.js';
 import { type FirstDue, GearRepository, ItemFileRepository, OpenWorkRepository, VerdictsService } from '../gear/index.js';
 
 const YEAR_DAYS = 365;
@@ -40,20 +42,6 @@ const settled = (particulars: gear.Particulars): gear.Particulars => gear.withCo
 
 /** What is on the shelf again is not gone. */
 const BACK_ON_THE_SHELF = { archivedAt: null, goneWhy: null, goneOn: null, goneFor: null };
-
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** The names of the fields and particulars in which two versions of a thing differ, and what stood in the latter before. */
-function changesOf(before: Item, after: ItemInput & { particulars: gear.Particulars }): Pick<Edited, 'changed' | 'was'> {
-  const fields = (['name', 'kind', 'traits', 'notes', 'acquiredOn'] as const).filter((field) => !isSame(before[field], after[field]));
-  const told = gear.PARTICULAR_IDS.filter((id) => !isSame(before.particulars[id], after.particulars[id]));
-  const was: gear.Particulars = Object.fromEntries(
-    told.flatMap((id) => (before.particulars[id] === undefined ? [] : [[id, before.particulars[id]]])),
-  );
-  return { changed: [...fields, ...told], ...(Object.keys(was).length > 0 ? { was } : {}) };
-}
-
-type Edited = Extract<LogData, { kind: 'edited' }>;
 
 @Injectable()
 export class GearService {
@@ -74,6 +62,7 @@ export class GearService {
 
   add(input: ItemInput): Promise<Item> {
     return this.database.transaction(async (db) => {
+      if (input.belongsTo) await checkTogether(db, this.repository, null, input.belongsTo);
       const [id] = await this.insertAll(db, [input], 'added');
       return this.get(db, id!);
     });
@@ -152,7 +141,9 @@ export class GearService {
   async updateIn(db: Db, before: Item, given: ItemInput): Promise<Item> {
     // Whoever says nothing of its particulars takes nothing from them but what another kind does not have.
     const particulars = settled(given.particulars ?? gear.ofKind(given.kind, before.particulars));
-    const input = { ...given, particulars, name: given.name.trim() };
+    const belongsTo = given.belongsTo === undefined ? before.belongsTo : given.belongsTo;
+    if (belongsTo !== null && belongsTo !== before.belongsTo) await checkTogether(db, this.repository, before.id, belongsTo);
+    const input = { ...given, particulars, belongsTo, name: given.name.trim() };
     const changes = changesOf(before, input);
     const { changed } = changes;
     const item = await this.change(db, before.id, before.version, input, { kind: 'edited', ...changes });
@@ -170,7 +161,7 @@ export class GearService {
   }
 
   /** Takes a thing off the shelf: for now, or because it is gone, from which day on nothing of it lies anywhere. */
-  archive(id: string, { version, gone }: ArchiveItem): Promise<Item> {
+  archive(id: string, { version, gone, together = false }: ArchiveItem): Promise<Item> {
     return this.database.transaction(async (db) => {
       if (!gone) return this.change(db, id, version, { archivedAt: this.clock.now() }, { kind: 'archived' });
       const { acquiredOn } = await this.get(db, id);
@@ -178,16 +169,18 @@ export class GearService {
         throw problem(commonErrors, 'in-the-future', { fields: { 'gone.on': 'This day is still to come.' } });
       if (acquiredOn !== null && gone.on < acquiredOn)
         throw problem(commonErrors, 'bad-input', { fields: { 'gone.on': `It came on ${acquiredOn}: it cannot have gone before.` } });
-      await this.stays.end(db, id, this.clock.now());
-      const { why, on, for: sum } = gone;
-      return this.change(
-        db,
-        id,
-        version,
-        { archivedAt: this.clock.now(), goneWhy: why, goneOn: on, goneFor: sum },
-        { kind: 'archived', gone },
-      );
+      const own = together ? (await this.repository.ownOf(db, [id])).get(id)!.map((thing) => thing.id) : [];
+      // The sum that came stands with the thing itself.
+      for (const part of await this.repository.findMany(db, own)) await this.letGo(db, part, { ...gone, for: null });
+      return this.letGo(db, { id, version }, gone);
     });
+  }
+
+  private async letGo(db: Db, { id, version }: Pick<Item, 'id' | 'version'>, gone: gear.Gone): Promise<Item> {
+    const at = this.clock.now();
+    await this.stays.end(db, id, at);
+    const change = { archivedAt: at, goneWhy: gone.why, goneOn: gone.on, goneFor: gone.for };
+    return this.change(db, id, version, change, { kind: 'archived', gone });
   }
 
   restore(id: string, version: number): Promise<Item> {

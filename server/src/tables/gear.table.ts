@@ -1,7 +1,7 @@
 import type { care, gear } from '@bright-keeper/core';
 import type { ItemStatus } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
-import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import { type AnyPgColumn, boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
 import { blobs } from './blob.table.js';
 import { instant, document } from '../db/index.js';
 import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
@@ -20,6 +20,8 @@ export const items = pgTable(
     notes: text().notNull(),
     acquiredOn: date('acquired_on', { mode: 'string' }),
     status: text().$type<ItemStatus>().notNull().default('in-use'),
+    /** What it travels and lies with: a cap's lens, a cell's body. */
+    belongsTo: uuid('belongs_to').references((): AnyPgColumn => items.id),
     archivedAt: instant('archived_at'),
     /** Why and since when it is the household's no more, and what came for it; all of it, or none. */
     goneWhy: text('gone_why').$type<gear.GoneReason>(),
@@ -28,7 +30,7 @@ export const items = pgTable(
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
   },
-  (t) => [index('item_name').on(t.name)],
+  (t) => [index('item_name').on(t.name), index('item_belongs_to').on(t.belongsTo)],
 );
 
 /** What is known of each surface, from the last look or clean. */

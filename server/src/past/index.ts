@@ -1,0 +1,1 @@
+export { PastModule } from './past.module.js';
