@@ -94,6 +94,8 @@ export const routes = {
   away: '/api/schedule/away',
   awayMany: '/api/schedule/away/many',
   takeBack: '/api/past/take-back',
+  looksMany: '/api/inspection/looks/many',
+  gearTogether: '/api/gear/together',
   lookCorrection: (id: string) => `/api/past/looks/${id}`,
   capMissing: '/api/schedule/cap-missing',
   back: '/api/schedule/back',

@@ -39,6 +39,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/field', 'care/FieldPage'),
   page('/clean', 'care/CleanPage', [routes.agenda]),
   page('/look/:id', 'inspection/LookPage', [routes.look(':id')]),
+  page('/look/:id/correct', 'inspection/CorrectLookPage', [routes.look(':id')]),
   page('/storage', 'storage/StoragePage', [routes.storage, routes.agenda]),
   page('/storage/new', 'storage/PlaceFormPages', [], 'AddPlacePage'),
   page('/storage/homes', 'storage/HomesPage', [routes.homes, routes.places]),

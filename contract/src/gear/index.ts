@@ -1,5 +1,7 @@
 export {
   type ArchiveItem,
+  putTogether,
+  type PutTogether,
   archiveItem,
   type DoneToMany,
   DUE_FILTERS,

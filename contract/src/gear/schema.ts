@@ -147,7 +147,11 @@ export const goneFields = {
 /** Off the shelf for now, or gone for good. */
 /** `together`: what belongs to it is gone with it; what came, came for all of it. */
 export type ArchiveItem = Versioned & { gone?: gear.Gone; together?: boolean };
-export const archiveItem = Joi.object<ArchiveItem>({ version: version().required(), gone: Joi.object(goneFields), together: Joi.boolean() });
+export const archiveItem = Joi.object<ArchiveItem>({
+  version: version().required(),
+  gone: Joi.object(goneFields),
+  together: Joi.boolean(),
+});
 
 /** So many of several equal ones become a line of their own. */
 export type SplitItem = Versioned & { count: number };
@@ -183,6 +187,12 @@ export const tagThings = Joi.object<TagThings>({
   itemIds: manyThings.extract('itemIds').required(),
   tag: tagWords.required(),
   has: Joi.boolean().required(),
+});
+/** What many things are to belong to; null for nothing. */
+export type PutTogether = ManyThings & { belongsTo: string | null };
+export const putTogether = Joi.object<PutTogether>({
+  itemIds: manyThings.extract('itemIds').required(),
+  belongsTo: id().allow(null).required(),
 });
 /** Which of them it was done to: the others were so already. */
 export type DoneToMany = { itemIds: string[] };

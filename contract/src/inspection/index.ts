@@ -1,5 +1,9 @@
 export {
   correctLook,
+  type Looked,
+  type LookedAtMany,
+  lookedAtMany,
+  type NotNoted,
   type CarriedLook,
   type CorrectLook,
   carriedLook,

@@ -1,5 +1,6 @@
-import { care } from '@bright-keeper/core';
+import { care, inspection } from '@bright-keeper/core';
 import Joi from 'joi';
+import { manyThings } from '../gear/schema.js';
 import { id, secondsAgo, toldFor, version } from '../joi.js';
 
 const LONGEST_NOTE = 2000;
@@ -74,6 +75,20 @@ export const carriedLook = Joi.object<CarriedLook>({
 /** `at`: when it was, where that is told for an earlier moment. */
 export type FinishLook = { version: number; at: string | null };
 export const finishLook = Joi.object<FinishLook>({ version: version().required(), at: toldFor() });
+
+/** Many things that were looked at by one light, and nothing was found. */
+export type LookedAtMany = { itemIds: string[]; light: inspection.Light; at: string | null };
+export const lookedAtMany = Joi.object<LookedAtMany>({
+  itemIds: manyThings.extract('itemIds').required(),
+  light: Joi.string()
+    .valid(...inspection.LIGHTS)
+    .required(),
+  at: toldFor(),
+});
+/** Of what nothing is noted: it is being cleaned, or this light shows nothing of it that could be clean. */
+export type NotNoted = { itemId: string; name: string; because: 'under-way' | 'nothing-shown' };
+/** The entries that take it back; where something had been found, which stands as it was found. */
+export type Looked = { entryIds: string[]; found: { itemId: string; name: string }[]; refused: NotNoted[] };
 
 /** What was seen after all, in place of what was said: the whole of it. */
 export type CorrectLook = { version: number; answers: LookAnswer[] };

@@ -1,4 +1,4 @@
-import { care, gear, schedule, storage } from '@bright-keeper/core';
+import { care, gear, inspection, schedule, storage } from '@bright-keeper/core';
 import Joi from 'joi';
 import { fieldsBefore, goneFields, manyThings, particularsDocument } from '../gear/schema.js';
 import { day, id, instant, toldFor } from '../joi.js';
@@ -30,6 +30,7 @@ const FIELDS: Record<schedule.JournalKind, Joi.SchemaMap> = {
     looked: Joi.number().required(),
     seen: Joi.array().items(surface()),
     photos: Joi.number(),
+    light: Joi.valid(...inspection.LIGHTS),
     before: Joi.object({ verdicts: Joi.array().required(), notes: Joi.array().required() }),
   },
   clean: {

@@ -41,19 +41,23 @@ const bySurface = (states: readonly KnownSince[]) => states.toSorted((a, b) => a
 describe('what all that was told makes known', () => {
   it('is what was known as it happened, in whatever order it is told', () => {
     fc.assert(
-      fc.property(fc.array(fc.oneof(look, fc.constant(null)), { minLength: 1, maxLength: 6 }), fc.infiniteStream(fc.nat()), (story, keys) => {
-        const told: ToldOf[] = [];
-        story.forEach((one, day) => {
-          // A clean is of what is known by then.
-          const findings = toldAsItHappens(told).flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface })));
-          told.push({ ...(one ?? cleaningOf(findings)), at: at(day) } as ToldOf);
-        });
-        const shuffled = told
-          .map((one) => ({ one, key: keys.next().value as number }))
-          .sort((a, b) => a.key - b.key)
-          .map(({ one }) => one);
-        expect(bySurface(knownFromAll(LENS, shuffled))).toEqual(bySurface(toldAsItHappens(told)));
-      }),
+      fc.property(
+        fc.array(fc.oneof(look, fc.constant(null)), { minLength: 1, maxLength: 6 }),
+        fc.infiniteStream(fc.nat()),
+        (story, keys) => {
+          const told: ToldOf[] = [];
+          story.forEach((one, day) => {
+            // A clean is of what is known by then.
+            const findings = toldAsItHappens(told).flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface })));
+            told.push({ ...(one ?? cleaningOf(findings)), at: at(day) });
+          });
+          const shuffled = told
+            .map((one) => ({ one, key: keys.next().value as number }))
+            .sort((a, b) => a.key - b.key)
+            .map(({ one }) => one);
+          expect(bySurface(knownFromAll(LENS, shuffled))).toEqual(bySurface(toldAsItHappens(told)));
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -58,6 +58,7 @@ export {
   UNDOABLE,
   type AwayReason,
   type FieldsBefore,
+  type LookSaid,
   type DutyEntry,
   type DatedEntry,
   type Entry,

@@ -2,6 +2,7 @@ import type { Finding, ItemKind, Outcome, Place, Traits, Verdict } from '../care
 import type { Depth } from '../care/kinds/index.js';
 import type { HappeningId, Method, Surface } from '../care/knowledge/index.js';
 import type { FileRole, Gone, Particulars } from '../gear/index.js';
+import type { Light } from '../inspection/index.js';
 import type { GelAct } from '../storage/index.js';
 import { inOrder, localDay, type Day } from './day.js';
 import type { DutyCode } from './duties/index.js';
@@ -49,6 +50,8 @@ export type ThingEntry =
       seen?: Surface[];
       /** How many photographs were taken. */
       photos?: number;
+      /** By what light, where many were told of at once. */
+      light?: Light;
       /** What was said of it before it was corrected. */
       before?: LookSaid;
     })

@@ -4,6 +4,9 @@ import {
   finishLook,
   type FinishLook,
   idParam,
+  lookedAtMany,
+  type Looked,
+  type LookedAtMany,
   saveLook,
   startLook,
   lookPhotoParam,
@@ -23,6 +26,7 @@ import type { Request } from 'express';
 import { pictureBytes } from '../blobs/index.js';
 import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { InspectionService } from './inspection.service.js';
+import { ManyLooksService } from './manyLooks.service.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
 type ById = { id: string };
@@ -33,12 +37,24 @@ export class InspectionController {
   constructor(
     private readonly inspection: InspectionService,
     private readonly photographs: LookPhotoService,
+    private readonly many: ManyLooksService,
   ) {}
 
   @Post()
   @Route({ summary: 'Start a look, or go on with the open one', does: ['begun', 'look'], body: startLook, answers: 201 })
   start(@CheckedBody(startLook) { itemId }: StartLook): Promise<LookDoc> {
     return this.inspection.start(itemId);
+  }
+
+  @Post('many')
+  @Route({
+    summary: 'Many things were looked at by one light, and nothing new was found',
+    does: ['noted', 'things'],
+    body: lookedAtMany,
+    answers: 201,
+  })
+  lookedAt(@CheckedBody(lookedAtMany) looked: LookedAtMany): Promise<Looked> {
+    return this.many.lookedAt(looked);
   }
 
   @Get(':id')

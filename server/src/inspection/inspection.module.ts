@@ -8,12 +8,13 @@ import { InspectionController } from './inspection.controller.js';
 import { InspectionRepository } from './inspection.repository.js';
 import { InspectionService } from './inspection.service.js';
 import { LookEnding } from './lookEnding.js';
+import { ManyLooksService } from './manyLooks.service.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
 @Module({
   imports: [BlobModule, GearModule, GearTablesModule, JournalModule, SettingsModule],
   controllers: [InspectionController],
-  providers: [InspectionRepository, InspectionService, LookEnding, LookPhotoService],
+  providers: [InspectionRepository, InspectionService, LookEnding, LookPhotoService, ManyLooksService],
   exports: [InspectionService],
 })
 export class InspectionModule {}

@@ -60,7 +60,7 @@ export class InspectionService {
   finish(id: string, { version, at }: FinishLook): Promise<ItemPage> {
     return this.database
       .transaction(async (db) => this.ending.end(db, await this.repository.versioned.open(db, id), version, toldFor(at, this.clock.now())))
-      .then((itemId) => this.gear.page(itemId));
+      .then(({ itemId }) => this.gear.page(itemId));
   }
 
   /**

@@ -12,6 +12,9 @@ import { InspectionRepository } from './inspection.repository.js';
 import { lookData } from './lookData.js';
 import { LookPhotoService } from './lookPhoto.service.js';
 
+/** Which thing it is of, and the entry that tells of it. */
+type Ended = { itemId: string; entryId: string };
+
 /** What the end of a look writes. */
 @Injectable()
 export class LookEnding {
@@ -29,9 +32,9 @@ export class LookEnding {
    * What is known of each surface and the journal, in the caller's transaction.
    *
    * @param at when it was finished. What was seen of a surface later than that stands.
-   * @returns the thing it is of.
+   * @param light by what light, where that is told for many at once.
    */
-  async end(db: Db, look: LookDoc, version: number, at: Date): Promise<string> {
+  async end(db: Db, look: LookDoc, version: number, at: Date, light?: inspection.Light): Promise<Ended> {
     const item = await this.gear.get(db, look.itemId);
     const { schools } = await this.settings.get(db);
     const known = inspection.knownFromLook(item, look.answers, schools);
@@ -40,8 +43,9 @@ export class LookEnding {
     const { photos } = await this.photos.of(look.id, db);
     await this.repository.versioned.update(db, look.id, version, { startedAt: begunBy(look.startedAt, at), finishedAt: at });
     await this.gearRepository.saveStates(db, item.id, states);
-    const data = lookData(look.id, look.answers, states, photos.length);
-    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: item.id, at, data }]);
-    return item.id;
+    const data = { ...lookData(look.id, look.answers, states, photos.length), ...(light === undefined ? {} : { light }) };
+    const entryId = this.ids.next();
+    await this.journal.addForThings(db, [{ id: entryId, itemId: item.id, at, data }]);
+    return { itemId: item.id, entryId };
   }
 }

@@ -81,7 +81,12 @@ export class PastLooksService {
   }
 
   /** What a later clean, or one that is under way, began from is not taken from under it. */
-  private async whyItStands(db: Db, itemId: string, lookId: string, surfaces: readonly care.Surface[]): Promise<schedule.KeptReason | null> {
+  private async whyItStands(
+    db: Db,
+    itemId: string,
+    lookId: string,
+    surfaces: readonly care.Surface[],
+  ): Promise<schedule.KeptReason | null> {
     if (surfaces.length === 0) return null;
     if (await this.repository.isBeingCleaned(db, itemId)) return 'under-way';
     const past = await this.repository.of(db, itemId);

@@ -25,7 +25,12 @@ export class PastController {
   }
 
   @Put('looks/:id')
-  @Route({ summary: 'Correct a look that is over; the log keeps what was said before', does: ['changed', 'look'], body: correctLook, byId: true })
+  @Route({
+    summary: 'Correct a look that is over; the log keeps what was said before',
+    does: ['changed', 'look'],
+    body: correctLook,
+    byId: true,
+  })
   correct(@CheckedParams(idParam) { id }: { id: string }, @CheckedBody(correctLook) corrected: CorrectLook): Promise<ItemPage> {
     return this.looks.correct(id, corrected);
   }

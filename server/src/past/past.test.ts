@@ -18,7 +18,10 @@ const takeBack = async (...entryIds: string[]): Promise<TakenBack> =>
 const takeLastBack = async (id: string): Promise<TakenBack> => takeBack((await log(id))[0]!.id);
 const edit = async (id: string, change: object) => {
   const { name, kind, traits, notes, acquiredOn, version } = await page(id);
-  return t.http.put(routes.item(id)).send({ name, kind, traits, notes, acquiredOn, version, ...change }).expect(200);
+  return t.http
+    .put(routes.item(id))
+    .send({ name, kind, traits, notes, acquiredOn, version, ...change })
+    .expect(200);
 };
 /** What a page says of a thing, but for how often it was written to. */
 const said = ({ version: _, updatedAt: __, ...rest }: ItemPage) => rest;
@@ -27,7 +30,12 @@ describe('an edit taken back', () => {
   it('has stand there what stood before: every field and particular, and nothing else of the thing', async () => {
     const { id } = await t.add('Before', { particulars: { serial: 'A1', tags: ['walks'] }, notes: 'old', traits: { weatherSealed: true } });
     const before = said(await page(id));
-    await edit(id, { name: 'After', notes: '', traits: { weatherSealed: false, zoomExtends: true }, particulars: { serial: 'B2', massG: 300 } });
+    await edit(id, {
+      name: 'After',
+      notes: '',
+      traits: { weatherSealed: false, zoomExtends: true },
+      particulars: { serial: 'B2', massG: 300 },
+    });
     expect(await takeLastBack(id)).toEqual({ takenBack: 1, kept: [] });
     expect(said(await page(id))).toEqual(before);
     expect((await log(id)).map((e) => e.data.kind)).toEqual(['added']);
@@ -57,14 +65,20 @@ describe('off the shelf and into quarantine, taken back', () => {
     later(1000);
     const before = said(await page(id));
     const { version } = await page(id);
-    await t.http.post(routes.itemArchive(id)).send({ version, gone: { why, on: '2026-03-10', for: null } }).expect(200);
+    await t.http
+      .post(routes.itemArchive(id))
+      .send({ version, gone: { why, on: '2026-03-10', for: null } })
+      .expect(200);
     expect(await takeLastBack(id)).toEqual({ takenBack: 1, kept: [] });
     expect(said(await page(id))).toEqual(before);
   });
 
   it('what was put back on the shelf by mistake is gone again, as it was', async () => {
     const { id } = await t.add('Sold and back');
-    await t.http.post(routes.itemArchive(id)).send({ version: 1, gone: { why: 'sold', on: '2026-03-10', for: 90 } }).expect(200);
+    await t.http
+      .post(routes.itemArchive(id))
+      .send({ version: 1, gone: { why: 'sold', on: '2026-03-10', for: 90 } })
+      .expect(200);
     later(1000);
     await t.http.post(routes.itemRestore(id)).send({ version: 2 }).expect(200);
     expect(await takeLastBack(id)).toEqual({ takenBack: 1, kept: [] });
@@ -89,12 +103,16 @@ const beginClean = async (id: string) => void (begun = await t.startCleaning(id)
 const endClean = async () => {
   const events = workThrough(begun.plan, ['clean-enough']);
   await t.http.put(routes.cleaning(begun.id)).send({ version: begun.version, events }).expect(200);
-  await t.http.post(routes.cleaningFinish(begun.id)).send({ version: begun.version + 1, acceptShort: true }).expect(200);
+  await t.http
+    .post(routes.cleaningFinish(begun.id))
+    .send({ version: begun.version + 1, acceptShort: true })
+    .expect(200);
 };
 
 const found = (soils: Partial<Record<care.Soil, number>>) =>
   Object.entries(soils).map(([soil, severity]) => ({ soil, severity: severity as 1 | 2 | 3 | 4 }));
-const states = async (id: string) => (await page(id)).surfaces.map(({ surface, findings, knownSince }) => ({ surface, findings, knownSince }));
+const states = async (id: string) =>
+  (await page(id)).surfaces.map(({ surface, findings, knownSince }) => ({ surface, findings, knownSince }));
 
 describe('a look taken back', () => {
   it('leaves what the look before it saw, and of what only it saw nothing', async () => {
@@ -173,7 +191,9 @@ describe('a look corrected', () => {
     const answers = [{ surface: 'front-glass', findings: [], note: '' }];
     await t.http.put(routes.lookCorrection(lookId)).send({ version: 1, answers }).expect(409);
     expect((await correct(entry!, [])).body).toMatchObject({ code: 'nothing-looked-at' });
-    expect((await correct(entry!, [{ surface: 'primary-mirror', findings: [], note: '' }])).body).toMatchObject({ code: 'surface-not-there' });
+    expect((await correct(entry!, [{ surface: 'primary-mirror', findings: [], note: '' }])).body).toMatchObject({
+      code: 'surface-not-there',
+    });
     const open = (await t.http.post(routes.looks).send({ itemId: id }).expect(201)).body as LookDoc;
     await t.http.put(routes.lookCorrection(open.id)).send({ version: open.version, answers }).expect(404);
   });

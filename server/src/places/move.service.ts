@@ -148,7 +148,9 @@ export class MoveService {
       const { placeId, since: from } = entry.data.before;
       await this.stays.begin(db, { id: this.ids.next(), itemId, placeId, since: new Date(from) });
     }
-    await this.journal.addForThings(db, [{ id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId: entry.id } }]);
+    await this.journal.addForThings(db, [
+      { id: this.ids.next(), itemId, at: this.clock.now(), data: { kind: 'undone', entryId: entry.id } },
+    ]);
     return null;
   }
 }

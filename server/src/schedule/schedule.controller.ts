@@ -121,7 +121,12 @@ export class ScheduleController {
   }
 
   @Post('away/many')
-  @Route({ summary: 'Many things are sent to a workshop or lent in one go', does: ['sent-away', 'things'], body: sendManyAway, answers: 201 })
+  @Route({
+    summary: 'Many things are sent to a workshop or lent in one go',
+    does: ['sent-away', 'things'],
+    body: sendManyAway,
+    answers: 201,
+  })
   awayMany(@CheckedBody(sendManyAway) away: SendManyAway): Promise<SentAway> {
     return this.aways.sendAll(away);
   }

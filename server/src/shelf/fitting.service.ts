@@ -108,7 +108,10 @@ export class FittingService {
 }
 
 /** What became of caps and hoods; what belonged to a thing that is gone is spare. */
-function capsOf(things: readonly Whole[], lost: ReadonlyMap<string, care.Surface[]>): Pick<FitPage, 'wantedCaps' | 'spareCaps' | 'hoodless'> {
+function capsOf(
+  things: readonly Whole[],
+  lost: ReadonlyMap<string, care.Surface[]>,
+): Pick<FitPage, 'wantedCaps' | 'spareCaps' | 'hoodless'> {
   const here = new Set(things.map(({ id }) => id));
   const name = namesOf(things);
   const { wanted, spare, hoodless } = gear.capsAndHoods(

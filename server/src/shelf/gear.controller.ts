@@ -9,6 +9,8 @@ import {
   shelfQuery,
   type SplitItem,
   splitItem,
+  putTogether,
+  type PutTogether,
   tagThings,
   type TagThings,
   statusChange,
@@ -38,6 +40,7 @@ import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.j
 import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
+import { TogetherService } from './together.service.js';
 import { SeveralService } from './several.service.js';
 
 type ById = { id: string };
@@ -50,6 +53,7 @@ export class GearController {
     private readonly imports: ImportService,
     private readonly fitting: FittingService,
     private readonly several: SeveralService,
+    private readonly together: TogetherService,
   ) {}
 
   @Get()
@@ -114,6 +118,13 @@ export class GearController {
   @Route({ summary: 'Tag many things, or take a tag off them, in one go', does: ['changed', 'things'], body: tagThings })
   tagAll(@CheckedBody(tagThings) tagging: TagThings): Promise<DoneToMany> {
     return this.gear.tagAll(tagging);
+  }
+
+  @Post('together')
+  @HttpCode(200)
+  @Route({ summary: 'Have many things belong to one, or to nothing any more', does: ['changed', 'things'], body: putTogether })
+  putTogether(@CheckedBody(putTogether) belonging: PutTogether): Promise<DoneToMany> {
+    return this.together.put(belonging);
   }
 
   @Post('restore')

@@ -12,12 +12,13 @@ import { ImportService } from './import.service.js';
 import { ItemFileController } from './itemFile.controller.js';
 import { ItemFileService } from './itemFile.service.js';
 import { ThingsTakenBackService } from './thingsTakenBack.service.js';
+import { TogetherService } from './together.service.js';
 import { SeveralService } from './several.service.js';
 
 @Module({
   imports: [AgendaModule, BlobModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
   controllers: [GearController, ItemFileController],
-  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService, ThingsTakenBackService],
+  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService, TogetherService, ThingsTakenBackService],
   exports: [GearTablesModule, GearService, ThingsTakenBackService],
 })
 export class GearModule {}

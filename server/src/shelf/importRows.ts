@@ -52,7 +52,7 @@ function readParticular(id: gear.ParticularId, cell: string, { dayOrder, now }: 
   const facts = gear.particularFacts(id);
   const { input } = facts;
   if (input === 'number') return readMeasure(cell, facts.unit);
-  if (input === 'choice') return conditionOf(cell) ?? cell;
+  if (input === 'choice') return id === 'condition' ? (conditionOf(cell) ?? cell) : cell.toLowerCase().replaceAll(' ', '-');
   if (input === 'day') return readDay(cell, dayOrder, now, 'may-be-ahead').day;
   if (input === 'words')
     return cell

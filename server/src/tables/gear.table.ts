@@ -1,7 +1,20 @@
 import type { care, gear } from '@bright-keeper/core';
 import type { ItemStatus } from '@bright-keeper/contract';
 import { sql } from 'drizzle-orm';
-import { type AnyPgColumn, boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import {
+  type AnyPgColumn,
+  boolean,
+  date,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { blobs } from './blob.table.js';
 import { instant, document } from '../db/index.js';
 import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';

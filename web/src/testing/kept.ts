@@ -23,6 +23,8 @@ export const pageOf = (id: string, more: Partial<ItemPage> = {}): ItemPage => ({
   notes: '',
   acquiredOn: null,
   particulars: {},
+  belongsTo: null,
+  together: { to: null, things: [] },
   sameSerial: [],
   fit: { mounts: [], threads: [] },
   version: 1,

@@ -15,13 +15,17 @@ const NO_STATES: never[] = [];
 
 const EMPTY: ItemInput = { name: '', kind: 'lens', traits: {}, notes: '', acquiredOn: null, particulars: {} };
 /** The next of a kind: what two of them share is there already, what is of one alone is asked. */
-const nextOf = ({ name, kind, traits, particulars }: Item): ItemInput => ({
+const nextOf = ({ name, kind, traits, particulars, belongsTo }: Item): ItemInput => ({
   ...{ name, kind, traits, notes: '', acquiredOn: null },
   particulars: gear.sharedWithTheNext(particulars),
+  belongsTo,
 });
 
+/** What belongs to another one is an accessory more often than not. */
+const partOf = ({ id }: Item): ItemInput => ({ ...EMPTY, kind: 'accessory', belongsTo: id });
+
 /** Name, kind, and the traits that change advice: under twenty seconds, and the section grows as you tick. */
-function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
+function AddForm({ start, like, to }: { start: ItemInput; like: string | null; to: Pick<Item, 'id' | 'name'> | null }) {
   const navigate = useNavigate();
   const add = useAddItem();
   const [more, setMore] = useState(like !== null);
@@ -39,7 +43,7 @@ function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
             onError: () => void navigate(`/gear/${itemId}`),
           },
         )
-      : void navigate(`/gear/${itemId}`);
+      : void navigate(`/gear/${to?.id ?? itemId}`);
   const submit = form.handleSubmit((input) => add.mutate(input, { onSuccess: (item) => shown(item.id), onError: showProblem }));
   return (
     <Page
@@ -47,7 +51,9 @@ function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
       sub={
         like
           ? `Like ${like}; its own number and what was paid for it are asked anew.`
-          : 'Name and kind are enough. The ticks change what Bright Keeper advises.'
+          : to
+            ? `It belongs to ${to.name}: it moves with it and is lent with it.`
+            : 'Name and kind are enough. The ticks change what Bright Keeper advises.'
       }
     >
       <form onSubmit={(e) => void submit(e)} noValidate className="grid gap-8 lg:grid-cols-[3fr_2fr]">
@@ -93,8 +99,15 @@ function AddForm({ start, like }: { start: ItemInput; like: string | null }) {
 
 export function AddItemPage() {
   const [params] = useSearchParams();
-  const like = useItem(params.get('like') ?? undefined);
-  if (!params.get('like')) return <AddForm start={EMPTY} like={null} />;
-  if (failsAll(like)) return <Failure error={like.error!} onRetry={() => void like.refetch()} />;
-  return like.data ? <AddForm key={like.data.id} start={nextOf(like.data)} like={like.data.name} /> : <Loading />;
+  const [likeId, toId] = [params.get('like') ?? undefined, params.get('to') ?? undefined];
+  const other = useItem(likeId ?? toId);
+  if (!likeId && !toId) return <AddForm start={EMPTY} like={null} to={null} />;
+  if (failsAll(other)) return <Failure error={other.error!} onRetry={() => void other.refetch()} />;
+  if (!other.data) return <Loading />;
+  const { id, name } = other.data;
+  return likeId ? (
+    <AddForm key={id} start={nextOf(other.data)} like={name} to={null} />
+  ) : (
+    <AddForm key={id} start={partOf(other.data)} like={null} to={other.data} />
+  );
 }

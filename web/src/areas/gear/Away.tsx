@@ -6,7 +6,11 @@ import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { Day } from '../../ui/when';
+import { toNumber } from '../../ui/toNumber';
 import { useBack, useSendAway } from '../schedule';
+import { useCurrency } from '../settings';
+import { particularWords } from './particularWords';
+import { GoesAlong } from './Together';
 
 /** Whom it is with: of a loan it is always asked. */
 const WITH_WHOM: Record<schedule.AwayReason, string> = {
@@ -17,16 +21,20 @@ const WITH_WHOM: Record<schedule.AwayReason, string> = {
 };
 
 /** Whether it is here: sent to a workshop or lent, nothing of it is asked for until it is back. */
-export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away'> }) {
+export function Away({ item: { id, away, together } }: { item: Pick<ItemPage, 'id' | 'away' | 'together'> }) {
+  const currency = useCurrency();
   const [asking, setAsking] = useState(false);
   const [why, setWhy] = useState<schedule.AwayReason>('service');
   const [until, setUntil] = useState('');
   const [to, setTo] = useState('');
+  const [estimate, setEstimate] = useState('');
+  const [alone, setAlone] = useState(false);
   const told = useTold();
   const send = useSendAway();
   const back = useBack();
   const error = send.error ?? back.error;
-  const wrong = send.error instanceof ApiError ? send.error.problem.fields?.to : undefined;
+  const fields = send.error instanceof ApiError ? send.error.problem.fields : undefined;
+  const wrong = fields?.to;
   const early = error instanceof ApiError ? error.problem.fields?.at : undefined;
   if (away)
     return (
@@ -38,7 +46,7 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
               , due back <Day day={away.until} />
             </>
           )}
-          .
+          {away.estimate !== null && `; it is to cost ${particularWords('paid', away.estimate, currency)}`}.
         </p>
         <Button
           disabled={back.isPending || told.wrong !== null}
@@ -58,7 +66,12 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
       onSubmit={(event) => {
         event.preventDefault();
         send.mutate(
-          { itemId: id, why, until: until || null, at: told.at, ...(to.trim() ? { to } : {}) },
+          {
+            ...{ itemId: id, why, until: until || null, at: told.at },
+            ...(to.trim() ? { to } : {}),
+            ...(why === 'service' && estimate.trim() ? { estimate: toNumber(estimate) as number } : {}),
+            ...(alone ? { alone } : {}),
+          },
           {
             onSuccess: () => {
               setAsking(false);
@@ -95,10 +108,18 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
           </span>
         )}
       </label>
+      {why === 'service' && (
+        <label className="flex flex-col gap-1">
+          {`What it is to cost, ${currency} (if said)`}
+          <input className="input w-40" inputMode="decimal" value={estimate} onChange={(e) => setEstimate(e.target.value)} />
+          {fields?.estimate && <span className="text-sm text-act">{fields.estimate}</span>}
+        </label>
+      )}
       <label className="flex flex-col gap-1">
         Due back (if agreed)
         <input type="date" className="input" value={until} onChange={(e) => setUntil(e.target.value)} />
       </label>
+      <GoesAlong things={together.things} alone={alone} onAlone={setAlone} />
       <ToldFor told={told} id="away-since" label="it went on" />
       {early && <span className="w-full text-sm text-act">{early}</span>}
       <Button type="submit" look="filled" disabled={send.isPending || told.wrong !== null}>
@@ -107,7 +128,7 @@ export function Away({ item: { id, away } }: { item: Pick<ItemPage, 'id' | 'away
       <Button look="quiet" onClick={() => setAsking(false)}>
         Leave it here
       </Button>
-      {error && wrong === undefined && early === undefined && <Failure error={error} />}
+      {error && !fields && early === undefined && <Failure error={error} />}
     </form>
   );
 }

@@ -13,7 +13,8 @@ afterEach(endPage);
 
 const thing = (name: string) => ({ id: name.toLowerCase(), name });
 const [LENS, BODY, ADAPTER, FILTER] = [thing('Lens'), thing('Body'), thing('Adapter'), thing('Filter')];
-const NOTHING: Fit = { mounts: [], nowhere: [], pairs: [], ringsToAdd: [], areRingsFewest: true, silent: 0 };
+const NO_CAPS = { wantedCaps: [], spareCaps: [], hoodless: [] };
+const NOTHING: Fit = { mounts: [], nowhere: [], pairs: [], ringsToAdd: [], areRingsFewest: true, silent: 0, ...NO_CAPS };
 const show = (fit: Partial<Fit>) => showPage(FitPage, '/gear/fit', '/gear/fit', { [`GET ${routes.gearFit}`]: { ...NOTHING, ...fit } });
 const list = () => screen.getAllByRole('listitem').map((li) => li.textContent);
 

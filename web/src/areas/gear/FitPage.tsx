@@ -1,4 +1,5 @@
 import type { FitPage as FitPageData } from '@bright-keeper/contract';
+import { care } from '@bright-keeper/core';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { filtersAlike, FitLines, jointLines, pairLines, ThingLinks } from './fitLists';
 import { useFit } from './queries';
@@ -58,13 +59,55 @@ function Threads(fit: Pick<FitPageData, 'pairs' | 'ringsToAdd' | 'areRingsFewest
   );
 }
 
+/** How large a cap has to be. */
+const sizeWords = (size: FitPageData['wantedCaps'][number]['size']): string =>
+  size === null ? 'of a size nobody wrote down' : 'threadMm' in size ? `for ${size.threadMm} mm` : `for the ${size.mount} mount`;
+
+/** Caps that are lost and what replaces them, and what lies spare. */
+function Caps({ wantedCaps, spareCaps, hoodless }: Pick<FitPageData, 'wantedCaps' | 'spareCaps' | 'hoodless'>) {
+  const spare = spareCaps.filter(({ left }) => left > 0);
+  if (wantedCaps.length === 0 && spare.length === 0 && hoodless.length === 0) return null;
+  const lines = [
+    ...wantedCaps.map(({ of, cap, size, spare: found }) => ({
+      key: `${of.id} ${cap}`,
+      label: <ThingLinks things={[of]} />,
+      things: (
+        <>
+          <span className="text-soft">{`has lost its ${care.surfaceFacts(cap).name}:`}</span>{' '}
+          {found ? <ThingLinks things={[found]} /> : <strong>{`one ${sizeWords(size)} is wanted`}</strong>}
+          {found && <span className="text-soft"> lies spare and fits</span>}
+        </>
+      ),
+    })),
+    ...(spare.length > 0
+      ? [
+          {
+            key: 'spare',
+            label: <span className="text-soft">Spare:</span>,
+            things: (
+              <ThingLinks things={spare.map(({ thing, left }) => (left > 1 ? { ...thing, name: `${thing.name} × ${left}` } : thing))} />
+            ),
+          },
+        ]
+      : []),
+    ...(hoodless.length > 0
+      ? [{ key: 'hoodless', label: <span className="text-soft">Without a hood:</span>, things: <ThingLinks things={hoodless} /> }]
+      : []),
+  ];
+  return (
+    <Section title="Caps and hoods">
+      <FitLines lines={lines} />
+    </Section>
+  );
+}
+
 /** What goes on what by mount and thread, and which step rings are missing. */
 export function FitPage() {
   const fit = useFit();
   if (fit.isPending) return <Loading />;
   if (fit.isError) return <Failure error={fit.error} onRetry={() => void fit.refetch()} />;
-  const { mounts, nowhere, pairs, silent } = fit.data;
-  const isEmpty = mounts.length === 0 && nowhere.length === 0 && pairs.length === 0;
+  const { mounts, nowhere, pairs, silent, wantedCaps, spareCaps, hoodless } = fit.data;
+  const isEmpty = [mounts, nowhere, pairs, wantedCaps, spareCaps, hoodless].every((list) => list.length === 0);
   return (
     <Page title="What fits what" sub="Lenses on bodies, filters before lenses, by the mounts and threads you wrote down.">
       <div className="max-w-4xl space-y-6">
@@ -77,6 +120,7 @@ export function FitPage() {
           <>
             <Mounts mounts={mounts} nowhere={nowhere} />
             <Threads {...fit.data} />
+            <Caps {...fit.data} />
           </>
         )}
         {!isEmpty && silent > 0 && (

@@ -11,6 +11,7 @@ import { useCurrency } from '../settings';
 import { GONE_SUM_WORDS, GONE_WORDS } from './fileWords';
 import { particularWords } from './particularWords';
 import { useArchive } from './queries';
+import { GoesAlong } from './Together';
 
 /** What became of a thing that is gone, and what came for it. */
 export function GoneNote({ gone }: { gone: gear.Gone }) {
@@ -25,7 +26,7 @@ export function GoneNote({ gone }: { gone: gear.Gone }) {
 }
 
 /** That a thing is the household's no more, and why: its history stays, nothing of it is asked for any more. */
-export function GoneForGood({ item: { id, version } }: { item: Pick<ItemPage, 'id' | 'version'> }) {
+export function GoneForGood({ item: { id, version, together } }: { item: Pick<ItemPage, 'id' | 'version' | 'together'> }) {
   const currency = useCurrency();
   const today = useToday();
   const archive = useArchive(id);
@@ -33,6 +34,7 @@ export function GoneForGood({ item: { id, version } }: { item: Pick<ItemPage, 'i
   const [why, setWhy] = useState<gear.GoneReason>('sold');
   const [on, setOn] = useState(today);
   const [sum, setSum] = useState('');
+  const [alone, setAlone] = useState(false);
   const fields = archive.error instanceof ApiError ? archive.error.problem.fields : undefined;
   const said = (field: string) => fields?.[field] && <span className="text-sm text-act">{fields[field]}</span>;
   if (!asking) return <Button onClick={() => setAsking(true)}>It is gone…</Button>;
@@ -42,7 +44,7 @@ export function GoneForGood({ item: { id, version } }: { item: Pick<ItemPage, 'i
       onSubmit={(event) => {
         event.preventDefault();
         const paid = gear.bringsMoney(why) && sum.trim() !== '' ? (toNumber(sum) as number) : null;
-        archive.mutate({ version, gone: { why, on, for: paid } });
+        archive.mutate({ version, gone: { why, on, for: paid }, ...(together.things.length > 0 && !alone ? { together: true } : {}) });
       }}
     >
       <label className="flex flex-col gap-1">
@@ -67,6 +69,7 @@ export function GoneForGood({ item: { id, version } }: { item: Pick<ItemPage, 'i
           {said('gone.for')}
         </label>
       )}
+      <GoesAlong things={together.things} alone={alone} onAlone={setAlone} />
       <Button type="submit" look="filled" disabled={archive.isPending}>
         Take it off the shelf
       </Button>

@@ -21,6 +21,7 @@ import { MissingCap } from './MissingCap';
 import { Fits } from './Fits';
 import { Particulars } from './Particulars';
 import { MechanicalCare } from './MechanicalCare';
+import { Together } from './Together';
 import { Timeline } from './Timeline';
 import { WhereItLies } from './WhereItLies';
 import { useChoices } from '../../ui/choices';
@@ -220,6 +221,7 @@ export function ItemPage() {
             </Section>
           )}
           <Particulars item={data} />
+          {!data.archivedAt && <Together item={data} />}
           <Fits item={data} />
           <Exposure itemId={data.id} />
           {!data.archivedAt && <MechanicalCare item={data} />}

@@ -3,12 +3,16 @@ import { useState } from 'react';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { usePlaces } from '../storage';
+import { LendMany } from './many/LendMany';
+import { LookedAtMany } from './many/LookedAtMany';
+import { backWords, things, type Done } from './many/many';
+import { OutingMany } from './many/OutingMany';
 import { useArchiveMany, useMoveMany, useMatching, useTagMany, useTakeMovesBack, type ShelfFilters } from './queries';
 
-const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
-
-/** What was done to all of them, in words, and how it is taken back. */
-type Done = { words: string; /** Null where that was taken back already. */ takeBack: (() => void) | null };
+/** What is asked for in a form of its own. */
+const FORMS = { lend: LendMany, looked: LookedAtMany, outing: OutingMany } as const;
+type Form = keyof typeof FORMS;
+const FORM_WORDS: Record<Form, string> = { lend: 'Lend them…', looked: 'They were looked at…', outing: 'They came along…' };
 
 type Props = {
   chosen: ReadonlySet<string>;
@@ -30,6 +34,8 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
   const told = useTold();
   const [to, setTo] = useState('');
   const itemIds = [...chosen];
+  const [form, setForm] = useState<Form | null>(null);
+  const Asking = form && FORMS[form];
   const isArchived = filters.archived !== undefined && String(filters.archived) === 'true';
   const busy = tagging.isPending || move.isPending || archive.isPending || takeMovesBack.isPending || matching.isPending;
   const error = tagging.error ?? move.error ?? archive.error ?? takeMovesBack.error ?? matching.error;
@@ -37,6 +43,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
   const finish = (result: Done) => {
     setDone(result);
     told.setLocal(null);
+    setForm(null);
     onNone();
   };
 
@@ -133,7 +140,13 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
         <Button disabled={isHeld} onClick={() => archiveAll(!isArchived)}>
           {isArchived ? 'Put them back on the shelf' : 'Archive them'}
         </Button>
+        {(Object.keys(FORMS) as Form[]).map((one) => (
+          <Button key={one} disabled={isHeld} aria-expanded={form === one} onClick={() => setForm(form === one ? null : one)}>
+            {FORM_WORDS[one]}
+          </Button>
+        ))}
       </div>
+      {Asking && <Asking key={form} itemIds={itemIds} onDone={finish} onBack={setDone} onLeave={() => setForm(null)} />}
       {done && (
         <p role="status" className="flex flex-wrap items-center gap-3">
           {done.words}
@@ -156,7 +169,3 @@ const stayedWords = (r: NotMoved): string =>
 const alreadyWords = (n: number): string => (n === 0 ? '' : ` ${things(n)} had it already, or as many tags as there is room for.`);
 
 const NO_PLACE = 'none';
-const backWords = (takenBack: number, kept: number): Done => ({
-  words: `Taken back for ${things(takenBack)}.${kept > 0 ? ` ${things(kept)} changed since and stayed as they are.` : ''}`,
-  takeBack: null,
-});

@@ -6,7 +6,7 @@ import { Fold } from '../../ui/Fold';
 import { toNumber } from '../../ui/toNumber';
 import { useCurrency } from '../settings';
 import { Field, invalid, type FormProps } from './ItemFields';
-import { CONDITION_WORDS, GROUP_WORDS, particularLabel } from './particularWords';
+import { CHOICE_WORDS, GROUP_WORDS, particularLabel } from './particularWords';
 import { useVocabulary } from './queries';
 
 type Common = { id: string; className: string };
@@ -90,9 +90,9 @@ function ParticularField({ id: particular, form, offered }: { id: gear.Particula
       return field(
         <select {...common} {...form.register(path, { setValueAs: orNothing })}>
           <option value="">Nobody said</option>
-          {gear.CONDITIONS.map((condition) => (
-            <option key={condition} value={condition}>
-              {CONDITION_WORDS[condition]}
+          {facts.choices.map((choice) => (
+            <option key={choice} value={choice}>
+              {CHOICE_WORDS[choice]}
             </option>
           ))}
         </select>,

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { At } from '../../ui/when';
+import { GoesAlong } from './Together';
 import { useMoveItem, usePlaces } from '../storage';
 
 /** The place a thing lies in, and moving it to another: with one tap now, or since when it lies there. */
@@ -12,11 +13,12 @@ export function WhereItLies({ item }: { item: ItemPage }) {
   const move = useMoveItem(item.id);
   const told = useTold();
   const [chosen, setChosen] = useState<string | null>(null);
+  const [alone, setAlone] = useState(false);
   const here = item.place?.id ?? '';
   const isEarlier = told.local !== null;
   const tell = (placeId: string) =>
     move.mutate(
-      { placeId: placeId || null, since: told.at },
+      { placeId: placeId || null, since: told.at, ...(alone ? { alone } : {}) },
       {
         onSuccess: () => {
           told.setLocal(null);
@@ -54,6 +56,7 @@ export function WhereItLies({ item }: { item: ItemPage }) {
           ))}
         </select>
       </label>
+      <GoesAlong things={item.together.things} alone={alone} onAlone={setAlone} />
       <ToldFor told={told} id={`since-${item.id}`} label="since" />
       {isEarlier && (
         <Button look="filled" disabled={told.wrong !== null || move.isPending} onClick={() => tell(chosen ?? here)}>

@@ -1,4 +1,4 @@
 /* What other areas may use of this one. */
 export { Field } from './ItemFields';
-export { useAddItem, useItem, useSetStatus, useShelf, useUpdateItem, useWholeShelf } from './queries';
+export { useAddItem, useCorrectLook, useItem, useSetStatus, useShelf, useUpdateItem, useWholeShelf } from './queries';
 export { logWords, OUTCOME_WORDS } from './words';

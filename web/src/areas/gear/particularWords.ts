@@ -9,13 +9,26 @@ export const GROUP_WORDS: Record<gear.ParticularGroup, string> = {
   purchase: 'Bought, insured, warranty',
 };
 
-export const CONDITION_WORDS: Record<gear.Condition, string> = {
+const PART_WORDS: Record<gear.AccessoryPart, string> = {
+  'front-cap': 'front cap',
+  'rear-cap': 'rear cap',
+  'body-cap': 'body cap',
+  hood: 'hood',
+  case: 'case',
+  cell: 'cell',
+  card: 'card',
+  strap: 'strap',
+};
+const CONDITION_WORDS: Record<gear.Condition, string> = {
   new: 'new',
   'as-new': 'as new',
   used: 'used',
   worn: 'worn',
   'for-parts': 'for parts',
 };
+
+/** The words for the choices of a particular. */
+export const CHOICE_WORDS: Readonly<Record<string, string>> = { ...CONDITION_WORDS, ...PART_WORDS };
 
 /** What is typed of it, with the unit it is typed in. */
 export const particularLabel = (id: gear.ParticularId, currency: string): string => {
@@ -28,7 +41,7 @@ export function particularWords(id: gear.ParticularId, value: gear.Particulars[g
   const facts = gear.particularFacts(id);
   if (Array.isArray(value)) return value.join(', ');
   if (facts.input === 'day') return longDate(String(value));
-  if (facts.input === 'choice') return CONDITION_WORDS[value as gear.Condition];
+  if (facts.input === 'choice') return CHOICE_WORDS[String(value)] ?? String(value);
   if (facts.input !== 'number') return String(value);
   if (facts.unit === 'money') return `${Number(value).toLocaleString('en', { maximumFractionDigits: 2 })} ${currency}`.trim();
   return facts.unit === 'f/' ? `f/${value}` : `${value} ${facts.unit}`.trim();

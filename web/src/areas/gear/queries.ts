@@ -1,5 +1,12 @@
 import {
   type ArchiveItem,
+  type CorrectLook,
+  type PutTogether,
+  type Looked,
+  type LookedAtMany,
+  type SendManyAway,
+  type SentAway,
+  type TakenBack,
   type DoneToMany,
   type FitPage,
   type Vocabulary,
@@ -122,6 +129,24 @@ export const useTakeMovesBack = () =>
   useMutation({ mutationFn: (moves: TakeMovesBack) => http.post<MovesTakenBack>(routes.movesTakenBack, moves), onSettled: manyChanged });
 export const useTagMany = () =>
   useMutation({ mutationFn: (tagging: TagThings) => http.post<DoneToMany>(routes.gearTags, tagging), onSettled: manyChanged });
+/** Has things belong to another one, or to nothing any more. */
+export const usePutTogether = () =>
+  useMutation({ mutationFn: (belonging: PutTogether) => http.post<DoneToMany>(routes.gearTogether, belonging), onSettled: manyChanged });
+export const useSendManyAway = () =>
+  useMutation({ mutationFn: (away: SendManyAway) => http.post<SentAway>(routes.awayMany, away), onSettled: manyChanged });
+export const useLookedAtMany = () =>
+  useMutation({ mutationFn: (looked: LookedAtMany) => http.post<Looked>(routes.looksMany, looked), onSettled: manyChanged });
+/** Takes entries of the log back; what stands is named with its reason. */
+export const useTakeBack = () =>
+  useMutation({ mutationFn: (entryIds: string[]) => http.post<TakenBack>(routes.takeBack, { entryIds }), onSettled: manyChanged });
+export const useCorrectLook = (id: string) =>
+  useMutation({
+    mutationFn: (corrected: CorrectLook) => http.put<ItemPage>(routes.lookCorrection(id), corrected),
+    onSuccess: () => {
+      manyChanged();
+      void queryClient.invalidateQueries({ queryKey: keys.look(id) });
+    },
+  });
 export const useArchiveMany = () =>
   useMutation({
     mutationFn: ({ itemIds, archived }: { itemIds: string[]; archived: boolean }) =>

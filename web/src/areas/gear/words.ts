@@ -1,5 +1,5 @@
 import type { LogData } from '@bright-keeper/contract';
-import { care, gear, schedule } from '@bright-keeper/core';
+import { care, gear, type inspection, schedule } from '@bright-keeper/core';
 import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
 import { longDate, shortInstant } from '../../ui/dates';
 import { FILE_ROLE_WORDS, GONE_WORDS } from './fileWords';
@@ -22,19 +22,31 @@ export const OUTCOME_WORDS: Record<care.Outcome, string> = {
 };
 
 const FIELD_WORDS: Record<string, string> = {
-  ...{ name: 'name', kind: 'kind', traits: 'traits', notes: 'notes', acquiredOn: 'day it came' },
+  ...{ name: 'name', kind: 'kind', traits: 'traits', notes: 'notes', acquiredOn: 'day it came', belongsTo: 'what it belongs to' },
   ...Object.fromEntries(gear.PARTICULAR_IDS.map((id) => [id, gear.particularFacts(id).name.toLowerCase()])),
+};
+
+/** By what light one looked, as it stands after what was done. */
+const LIGHT_WORDS: Record<inspection.Light, string> = {
+  daylight: 'by daylight',
+  lamp: 'with a lamp from the side',
+  torch: 'with a torch through it',
 };
 
 type Words = { title: string; lines: string[] };
 
 function lookWords(data: Extract<LogData, { kind: 'look' }>): Words {
-  const seen = data.verdicts.map(({ surface, findings }) => `${surfaceTitle(surface)}: ${findingsWords(findings)}`);
-  const notes = data.notes.map(({ surface, note }) => `${surfaceTitle(surface)}: “${note}”`);
+  const { before } = data;
   return {
-    title: `Looked at ${count(data.looked, 'surface', 'surfaces')}`,
-    lines: [...(seen.length > 0 ? seen : ['Nothing found.']), ...notes],
+    title: `Looked at ${count(data.looked, 'surface', 'surfaces')}${data.light ? `, ${LIGHT_WORDS[data.light]}` : ''}`,
+    lines: [...saidWords(data), ...(before ? [`Corrected. Before, it was said: ${saidWords(before).join('; ').replace(/\.$/, '')}.`] : [])],
   };
+}
+
+/** What a look found and noted. */
+function saidWords({ verdicts, notes }: schedule.LookSaid): string[] {
+  const seen = verdicts.map(({ surface, findings }) => `${surfaceTitle(surface)}: ${findingsWords(findings)}`);
+  return [...(seen.length > 0 ? seen : ['Nothing found.']), ...notes.map(({ surface, note }) => `${surfaceTitle(surface)}: “${note}”`)];
 }
 
 function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
@@ -50,10 +62,11 @@ function cleanWords(data: Extract<LogData, { kind: 'clean' }>): Words {
 }
 
 /** What was changed, and what stood there before. */
-function editedWords({ changed, was = {} }: Extract<LogData, { kind: 'edited' }>): Words {
+function editedWords({ changed, was = {}, before: fields = {} }: Extract<LogData, { kind: 'edited' }>): Words {
   const before = gear.PARTICULAR_IDS.flatMap((id) =>
     was[id] === undefined ? [] : [`Before, ${FIELD_WORDS[id]}: ${particularWords(id, was[id], '')}.`],
   );
+  if (fields.name !== undefined) before.unshift(`Before, it was called ${fields.name}.`);
   return { title: 'Edited', lines: [...(changed.length > 0 ? [changed.map((f) => FIELD_WORDS[f] ?? f).join(', ')] : []), ...before] };
 }
 
@@ -98,7 +111,13 @@ export function logWords(data: LogData, timeZone: string): Words {
     case 'neighbour-isolated':
       return { title: `${data.name ?? 'Something'} beside it went into quarantine`, lines: [] };
     case 'away':
-      return { title: `Away: ${awayWords(data.why, data.to)}`, lines: data.until ? [`Due back on ${data.until}.`] : [] };
+      return {
+        title: `Away: ${awayWords(data.why, data.to)}`,
+        lines: [
+          ...(data.until ? [`Due back on ${longDate(data.until)}.`] : []),
+          ...(data.estimate === undefined ? [] : [`It was to cost ${data.estimate}.`]),
+        ],
+      };
     case 'cap-missing':
       return { title: `Its ${care.surfaceFacts(data.surface).name} is missing`, lines: [] };
     case 'back':

@@ -23,6 +23,12 @@ function withAnswer(draft: LookDraft, surface: care.Surface, change: (answer: Lo
   return { ...draft, answers };
 }
 
+/** Nobody looked there after all. */
+export const withoutAnswer = (draft: LookDraft, surface: care.Surface): LookDraft => ({
+  ...draft,
+  answers: draft.answers.filter((a) => a.surface !== surface),
+});
+
 /** Severity 0 takes the soil away again. */
 function withSoil(answer: LookAnswer, soil: care.Soil, severity: care.Severity): LookAnswer {
   const others = answer.findings.filter((f) => f.soil !== soil);

@@ -134,6 +134,7 @@ export const useLainSince = () =>
             itemIds,
             placeId: place.id,
             since: each,
+            alone: true,
           } satisfies MoveItems);
           told.entryIds.push(...entryIds);
           told.refused += refused.length;
