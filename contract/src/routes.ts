@@ -96,6 +96,7 @@ export const routes = {
   takeBack: '/api/past/take-back',
   looksMany: '/api/inspection/looks/many',
   gearTogether: '/api/gear/together',
+  gearGroups: '/api/gear/groups',
   lookCorrection: (id: string) => `/api/past/looks/${id}`,
   capMissing: '/api/schedule/cap-missing',
   back: '/api/schedule/back',

@@ -1,5 +1,6 @@
 import { lazy, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
+import { FindButton } from './areas/find';
 import { Gate } from './areas/access';
 import { HealthBar } from './areas/household';
 import { KeptBar, KeptMark } from './areas/kept';
@@ -40,6 +41,13 @@ const BAR = (
   </>
 );
 
+const MARK = (
+  <>
+    <FindButton />
+    <KeptMark />
+  </>
+);
+
 /** Every address; those of the pages stand in `pages.ts`. */
 export function Pages() {
   useScrollMemory();
@@ -47,7 +55,7 @@ export function Pages() {
     <>
       <Gate />
       <Routes>
-        <Route element={<Shell bar={BAR} mark={<KeptMark />} onApproach={approach} />}>
+        <Route element={<Shell bar={BAR} mark={MARK} onApproach={approach} />}>
           {UNDER_THE_RAIL}
           <Route path="*" element={<NotHere />} />
         </Route>

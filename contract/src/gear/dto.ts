@@ -49,6 +49,9 @@ export type ShelfItem = Item & {
   /** What falls due first; what the last look asks for is told by the verdict. */
   nextDue: schedule.Duty | null;
 };
+/** A group of the shelf: a place, a kind, a tag or a verdict, by its key and its name; null where there is none. */
+export type ShelfGroup = gear.Group & { name: string | null };
+export type ShelfGroups = { groups: ShelfGroup[] };
 export type Shelf = { items: ShelfItem[]; nextCursor: string | null; total: number };
 
 /** A thing with everything its page shows. */

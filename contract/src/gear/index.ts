@@ -1,6 +1,9 @@
 export {
   type ArchiveItem,
   putTogether,
+  type GroupQuery,
+  groupQuery,
+  NO_PLACE,
   type PutTogether,
   archiveItem,
   type DoneToMany,
@@ -63,6 +66,8 @@ export type {
   ScrewedThings,
   Shelf,
   ShelfItem,
+  ShelfGroup,
+  ShelfGroups,
   SurfaceState,
   ThingFit,
   Vocabulary,

@@ -204,9 +204,15 @@ export const NEEDS = [...care.VERDICTS, 'never-looked'] as const;
 export type Need = (typeof NEEDS)[number];
 export const DUE_FILTERS = ['overdue', 'this-month'] as const;
 export const SHELF_SORTS = ['name', 'added', 'due'] as const;
+/** Of what nobody said where it lies. */
+export const NO_PLACE = 'none';
 export type ShelfQuery = {
   search: string;
   tag?: string;
+  /** What has no tag at all. */
+  untagged?: boolean;
+  /** The id of the place it lies in, or that nobody said. */
+  place?: string;
   kind?: care.ItemKind;
   needs?: Need;
   due?: (typeof DUE_FILTERS)[number];
@@ -216,19 +222,33 @@ export type ShelfQuery = {
   limit: number;
   cursor?: string;
 };
-export const shelfQuery = Joi.object<ShelfQuery>({
+const filterFields = {
   search: Joi.string().allow('').max(LONGEST_NAME).default(''),
   tag: Joi.string().max(40),
+  untagged: Joi.boolean(),
+  place: Joi.alternatives(Joi.valid(NO_PLACE), id()),
   kind: Joi.string().valid(...care.ITEM_KINDS),
   needs: Joi.string().valid(...NEEDS),
   due: Joi.string().valid(...DUE_FILTERS),
   status: Joi.string().valid(...ITEM_STATUSES),
   archived: Joi.boolean().default(false),
+};
+export const shelfQuery = Joi.object<ShelfQuery>({
+  ...filterFields,
   sort: Joi.string()
     .valid(...SHELF_SORTS)
     .default('name'),
   limit: Joi.number().integer().min(1).max(200).default(60),
   cursor: Joi.string().max(600),
+});
+
+/** The same shelf, told in groups. */
+export type GroupQuery = Omit<ShelfQuery, 'sort' | 'limit' | 'cursor'> & { by: gear.Grouping };
+export const groupQuery = Joi.object<GroupQuery>({
+  ...filterFields,
+  by: Joi.string()
+    .valid(...gear.GROUPINGS)
+    .required(),
 });
 
 export type LogQuery = { limit: number; cursor?: string };

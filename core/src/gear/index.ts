@@ -38,3 +38,5 @@ export { FILE_ROLES, type FileRole, guessRole, mayBe } from './papers.js';
 export { countOf, split, withCount } from './several.js';
 export { type Belonging, belongingsOf, wouldHoldItself } from './together.js';
 export { type CapWanted, capsAndHoods, type CapsAndHoods, type Holding } from './caps.js';
+export { type Group, type Grouped, type Grouping, GROUPINGS, groupsBy } from './groups.js';
+export { type Worth, worthOf, worthOfAll } from './worth.js';

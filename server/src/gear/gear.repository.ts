@@ -1,4 +1,4 @@
-import { type Item, type ShelfQuery, type SurfaceState, gearErrors } from '@bright-keeper/contract';
+import { type GroupQuery, type Item, NO_PLACE, type ShelfQuery, type SurfaceState, gearErrors } from '@bright-keeper/contract';
 import { care, gear, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, notInArray, or, sql, sum, type SQL } from 'drizzle-orm';
@@ -49,6 +49,10 @@ function isFoundBy(text: string): SQL | undefined {
   const pattern = likePattern(text);
   return or(ilike(items.name, pattern), ilike(items.notes, pattern), saysInParticulars(pattern), liesIn(pattern));
 }
+const liesInPlace = (placeId: string): SQL =>
+  placeId === NO_PLACE
+    ? sql`not exists (select 1 from ${stays} where ${stays.itemId} = ${items.id} and ${stays.until} is null)`
+    : sql`exists (select 1 from ${stays} where ${stays.itemId} = ${items.id} and ${stays.until} is null and ${stays.placeId} = ${placeId}::uuid)`;
 const hasTag = (tag: string): SQL =>
   sql`exists (select 1 from jsonb_array_elements_text(coalesce(${items.particulars}->'data'->'tags', '[]')) tag where lower(tag) = lower(${tag}))`;
 
@@ -60,6 +64,35 @@ export type FoundState = Pick<ItemRow, 'kind' | 'traits'> & { itemId: string; st
 
 /** When something first falls due for a thing, and until when it may wait at the latest. */
 export type FirstDue = { item_id: string; due: string; latest: string };
+
+/** What a shelf is told to show: which things, and what that is told by. */
+function matching(db: Db, query: Omit<ShelfQuery, 'sort' | 'limit' | 'cursor'>, today: string, due: readonly FirstDue[]) {
+  const gravity = db
+    .select({
+      itemId: surfaceStates.itemId,
+      rank: sql<number>`max(array_position(${VERDICTS_IN_SQL}, ${surfaceStates.verdict}))`.as('rank'),
+    })
+    .from(surfaceStates)
+    .groupBy(surfaceStates.itemId)
+    .as('gravity');
+  const first = sql`json_to_recordset(${JSON.stringify(due)}::json) as first(item_id uuid, due date, latest date)`;
+  const ofItem = sql`first.item_id = ${items.id}`;
+
+  const filters: (SQL | undefined)[] = [
+    query.archived ? isNotNull(items.archivedAt) : isNull(items.archivedAt),
+    query.search ? isFoundBy(query.search) : undefined,
+    query.tag ? hasTag(query.tag) : undefined,
+    query.untagged ? sql`${items.particulars}->'data'->'tags' is null` : undefined,
+    query.place ? liesInPlace(query.place) : undefined,
+    query.kind ? eq(items.kind, query.kind) : undefined,
+    query.status ? eq(items.status, query.status) : undefined,
+    query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
+    query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, care.gravity(query.needs) + 1) : undefined,
+    query.due === 'overdue' ? sql`first.latest < ${today}` : undefined,
+    query.due === 'this-month' ? sql`first.due <= ${schedule.addMonths(today, 1)}` : undefined,
+  ];
+  return { where: and(...filters), gravity, first, ofItem };
+}
 
 @Injectable()
 export class GearRepository {
@@ -95,28 +128,7 @@ export class GearRepository {
     today: string,
     due: readonly FirstDue[],
   ): Promise<{ rows: { item: Item; key: string }[]; total: number }> {
-    const gravity = db
-      .select({
-        itemId: surfaceStates.itemId,
-        rank: sql<number>`max(array_position(${VERDICTS_IN_SQL}, ${surfaceStates.verdict}))`.as('rank'),
-      })
-      .from(surfaceStates)
-      .groupBy(surfaceStates.itemId)
-      .as('gravity');
-    const first = sql`json_to_recordset(${JSON.stringify(due)}::json) as first(item_id uuid, due date, latest date)`;
-    const ofItem = sql`first.item_id = ${items.id}`;
-
-    const filters: (SQL | undefined)[] = [
-      query.archived ? isNotNull(items.archivedAt) : isNull(items.archivedAt),
-      query.search ? isFoundBy(query.search) : undefined,
-      query.tag ? hasTag(query.tag) : undefined,
-      query.kind ? eq(items.kind, query.kind) : undefined,
-      query.status ? eq(items.status, query.status) : undefined,
-      query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
-      query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, care.gravity(query.needs) + 1) : undefined,
-      query.due === 'overdue' ? sql`first.latest < ${today}` : undefined,
-      query.due === 'this-month' ? sql`first.due <= ${schedule.addMonths(today, 1)}` : undefined,
-    ];
+    const { where, gravity, first, ofItem } = matching(db, query, today, due);
     const sort = SORTS[query.sort];
     const key = sort.key(sql`first.due`);
     const beyond = after ? sql`(${key}, ${items.id}) ${sql.raw(sort.descending ? '<' : '>')} (${after.key}, ${after.id}::uuid)` : undefined;
@@ -128,17 +140,26 @@ export class GearRepository {
         .from(items)
         .leftJoin(gravity, eq(gravity.itemId, items.id))
         .leftJoin(first, ofItem)
-        .where(and(...filters, beyond))
+        .where(and(where, beyond))
         .orderBy(direction(key), direction(items.id))
         .limit(query.limit + 1),
-      db
-        .select({ total: count() })
-        .from(items)
-        .leftJoin(gravity, eq(gravity.itemId, items.id))
-        .leftJoin(first, ofItem)
-        .where(and(...filters)),
+      db.select({ total: count() }).from(items).leftJoin(gravity, eq(gravity.itemId, items.id)).leftJoin(first, ofItem).where(where),
     ]);
     return { rows: rows.map((r) => ({ item: toItem(r.item), key: r.key })), total: counted!.total };
+  }
+
+  /** What the same filters leave, as far as groups of it go, by name. */
+  async grouped(db: Db, query: Omit<GroupQuery, 'by'>, today: string, due: readonly FirstDue[]): Promise<gear.Grouped[]> {
+    const { where, gravity, first, ofItem } = matching(db, query, today, due);
+    const rows = await db
+      .select({ kind: items.kind, traits: items.traits, particulars: items.particulars, place: stays.placeId, rank: gravity.rank })
+      .from(items)
+      .leftJoin(gravity, eq(gravity.itemId, items.id))
+      .leftJoin(first, ofItem)
+      .leftJoin(stays, and(eq(stays.itemId, items.id), isNull(stays.until)))
+      .where(where)
+      .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
+    return rows.map(({ rank, ...line }) => ({ ...line, verdict: rank === null ? null : care.VERDICTS[rank - 1]! }));
   }
 
   /** Every thing on the shelf by name, read a few at a time: of a thousand at once others would wait for the reading. */

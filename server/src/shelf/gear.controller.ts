@@ -9,6 +9,9 @@ import {
   shelfQuery,
   type SplitItem,
   splitItem,
+  groupQuery,
+  type GroupQuery,
+  type ShelfGroups,
   putTogether,
   type PutTogether,
   tagThings,
@@ -41,6 +44,7 @@ import { FittingService } from './fitting.service.js';
 import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
 import { TogetherService } from './together.service.js';
+import { GroupsService } from './groups.service.js';
 import { SeveralService } from './several.service.js';
 
 type ById = { id: string };
@@ -54,6 +58,7 @@ export class GearController {
     private readonly fitting: FittingService,
     private readonly several: SeveralService,
     private readonly together: TogetherService,
+    private readonly groups: GroupsService,
   ) {}
 
   @Get()
@@ -72,6 +77,12 @@ export class GearController {
   @Route({ summary: 'The words the shelf uses already: tags, makers, mounts, shops' })
   vocabulary(): Promise<Vocabulary> {
     return this.fitting.vocabulary();
+  }
+
+  @Get('groups')
+  @Route({ summary: 'The shelf in groups, with counts and worth', query: groupQuery })
+  inGroups(@CheckedQuery(groupQuery) query: GroupQuery): Promise<ShelfGroups> {
+    return this.groups.groups(query);
   }
 
   @Get('fit')

@@ -13,12 +13,22 @@ import { ItemFileController } from './itemFile.controller.js';
 import { ItemFileService } from './itemFile.service.js';
 import { ThingsTakenBackService } from './thingsTakenBack.service.js';
 import { TogetherService } from './together.service.js';
+import { GroupsService } from './groups.service.js';
 import { SeveralService } from './several.service.js';
 
 @Module({
   imports: [AgendaModule, BlobModule, GearTablesModule, JournalModule, PlaceModule, SettingsModule, StayModule],
   controllers: [GearController, ItemFileController],
-  providers: [FittingService, GearService, ImportService, ItemFileService, SeveralService, TogetherService, ThingsTakenBackService],
+  providers: [
+    FittingService,
+    GearService,
+    GroupsService,
+    ImportService,
+    ItemFileService,
+    SeveralService,
+    TogetherService,
+    ThingsTakenBackService,
+  ],
   exports: [GearTablesModule, GearService, ThingsTakenBackService],
 })
 export class GearModule {}

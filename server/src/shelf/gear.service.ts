@@ -306,7 +306,7 @@ export class GearService {
   }
 
   /** When each thing on the shelf first falls due, and how long it may wait at the latest. */
-  private async firstDue(db: Db): Promise<FirstDue[]> {
+  async firstDue(db: Db): Promise<FirstDue[]> {
     const duties = await this.agenda.ofThings(db, await this.repository.all(db));
     return [...duties].flatMap(([item_id, of]) => {
       const windows = of.duties.filter(fallsDue).map((d) => d.window);

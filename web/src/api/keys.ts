@@ -6,6 +6,8 @@ export const keys = {
   // With the shelf, since every thing on it may say something of them.
   vocabulary: ['gear', 'shelf', 'vocabulary'] as const,
   fit: ['gear', 'shelf', 'fit'] as const,
+  found: (text: string) => ['gear', 'shelf', 'found', text] as const,
+  shelfGroups: (asked: object) => ['gear', 'shelf', 'groups', asked] as const,
   shelfBy: (filters: object) => ['gear', 'shelf', filters] as const,
   item: (id: string) => ['gear', 'item', id] as const,
   log: (id: string) => ['gear', 'log', id] as const,

@@ -63,7 +63,7 @@ export function Shell({ bar, mark, onApproach }: ShellProps) {
               </NavLink>
             ))}
           </nav>
-          <div className="ml-auto md:ml-2">{mark}</div>
+          <div className="ml-auto flex items-center md:ml-2">{mark}</div>
           <div className="flex md:hidden">
             {AT_THE_TOP.map(({ to, name, icon: Icon }) => (
               <NavLink key={to} to={to} aria-label={name} {...approach(to)} className="flex size-11 items-center justify-center">

@@ -1,5 +1,7 @@
 import {
   type ArchiveItem,
+  type GroupQuery,
+  type ShelfGroups as ShelfGroupsAnswer,
   type CorrectLook,
   type PutTogether,
   type Looked,
@@ -46,6 +48,14 @@ export const useShelf = (filters: ShelfFilters) =>
     queryFn: ({ pageParam }) => http.get<Shelf>(routes.gear + queryString({ ...filters, cursor: pageParam })),
     initialPageParam: null as string | null,
     getNextPageParam: (last) => last.nextCursor,
+    placeholderData: (previous) => previous,
+  });
+
+/** The same shelf in groups, with counts and worth. */
+export const useGroups = (asked: Partial<GroupQuery> & Pick<GroupQuery, 'by'>) =>
+  useQuery({
+    queryKey: keys.shelfGroups(asked),
+    queryFn: () => http.get<ShelfGroupsAnswer>(routes.gearGroups + queryString(asked)),
     placeholderData: (previous) => previous,
   });
 

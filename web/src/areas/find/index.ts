@@ -1,0 +1,2 @@
+/* What other areas may use of this one. */
+export { FindButton } from './FindButton';
