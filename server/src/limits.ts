@@ -38,6 +38,8 @@ export const LIMITS = {
     readMs: 10_000,
     memoryMb: 256,
   },
+  /** A list of gear as a spreadsheet, which is a packed file. */
+  list: { unpackedBytes: 48 * MB, parts: 500, rows: 50_000, columns: 200 },
   /** Explaining a place by its past, in a thread of its own. */
   place: { fitMs: 20_000, memoryMb: 256 },
   /** Pages that are told what moves: one line for all of one browser. */

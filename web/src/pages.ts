@@ -24,7 +24,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/gear', 'gear/ShelfPage'),
   page('/gear/new', 'gear/AddItemPage'),
   page('/gear/fit', 'gear/FitPage', [routes.gearFit]),
-  page('/gear/inventory', 'gear/InventoryPage'),
+  page('/gear/inventory', 'gear/InventoryPage', [routes.gearInventory]),
   page('/gear/labels', 'gear/LabelsPage', [routes.places]),
   page('/gear/import', 'gear/ImportPage'),
   page('/gear/:id', 'gear/ItemPage', [THING, `${routes.itemLog(':id')}?limit=20`, routes.places, routes.itemExposure(':id')]),

@@ -108,6 +108,15 @@ export type FitPage = {
   silent: number;
 };
 
+/** A thing as it stands in a printed inventory, with its pictures and papers. */
+export type InventoryThing = Item & {
+  face: string | null;
+  place: { id: string; name: string } | null;
+  files: Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob'>[];
+};
+/** What is on the shelf, by name; and what is gone for good, the last first. */
+export type Inventory = { things: InventoryThing[]; gone: InventoryThing[] };
+
 /** What the log of a thing tells: the journal's entries about it. */
 export type LogData = schedule.ThingLogData;
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
@@ -134,6 +143,8 @@ export type ImportRow = {
 export type ImportPreview = {
   encoding: string;
   delimiter: string;
+  /** In which form it came. */
+  form: 'csv' | 'xlsx' | 'ods';
   columns: string[];
   mapping: ImportMapping;
   total: number;

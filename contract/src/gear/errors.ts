@@ -33,7 +33,7 @@ export const gearErrors = errorTable({
   'import-unreadable': {
     status: 422,
     title: 'This file cannot be read as a table',
-    remedy: 'Save it as CSV with a heading line, in UTF-8, and try again.',
+    remedy: 'Save it as CSV in UTF-8, as XLSX or as ODS, with a line of headings, and try again.',
   },
   'cursor-unknown': { status: 400, title: 'This page mark is not one of ours', remedy: 'Start again from the first page.' },
 });

@@ -66,6 +66,8 @@ export type {
   ScrewedThings,
   Shelf,
   ShelfItem,
+  Inventory,
+  InventoryThing,
   ShelfGroup,
   ShelfGroups,
   SurfaceState,

@@ -178,6 +178,16 @@ export class GearRepository {
     return all;
   }
 
+  /** What was the household's and is gone for good, the last first. */
+  async gone(db: Db): Promise<Item[]> {
+    const rows = await db
+      .select()
+      .from(items)
+      .where(isNotNull(items.goneWhy))
+      .orderBy(desc(items.goneOn), asc(sql`lower(${items.name})`));
+    return rows.map(toItem);
+  }
+
   /** What is known of every thing on the shelf, by name. */
   async particulars(db: Db): Promise<(gear.Fitting & gear.Belonging & { name: string; traits: care.Traits })[]> {
     const { id, name, kind, particulars, traits, belongsTo } = items;

@@ -2,6 +2,7 @@ import type { ItemFile } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
+import { grouped } from '../platform/index.js';
 import { blobs, itemFiles } from '../tables/index.js';
 
 type Row = typeof itemFiles.$inferSelect;
@@ -25,6 +26,23 @@ export class ItemFileRepository {
       ...{ id, role, name, type, bytes, blob, at: at.toISOString() },
       isFace: role === 'picture' && blob === face,
     }));
+  }
+
+  /** Those of every thing there is, by the thing, the oldest first. */
+  async all(db: Db): Promise<Map<string, Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob'>[]>> {
+    const rows = await db
+      .select({
+        itemId: itemFiles.itemId,
+        id: itemFiles.id,
+        role: itemFiles.role,
+        name: itemFiles.name,
+        type: blobs.type,
+        blob: itemFiles.blob,
+      })
+      .from(itemFiles)
+      .innerJoin(blobs, eq(blobs.hash, itemFiles.blob))
+      .orderBy(asc(itemFiles.at), asc(itemFiles.id));
+    return new Map([...grouped(rows, (row) => row.itemId)].map(([itemId, own]) => [itemId, own.map(({ itemId: _, ...file }) => file)]));
   }
 
   /** The picture each of these is known by: the one that was chosen last, or else its first. */

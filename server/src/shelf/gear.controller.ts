@@ -9,6 +9,7 @@ import {
   shelfQuery,
   type SplitItem,
   splitItem,
+  type Inventory,
   groupQuery,
   type GroupQuery,
   type ShelfGroups,
@@ -37,7 +38,7 @@ import {
   manyThings,
   type ManyThings,
 } from '@bright-keeper/contract';
-import { Controller, Get, Header, HttpCode, Post, Put } from '@nestjs/common';
+import { Controller, Get, Header, HttpCode, Post, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery, Route } from '../http/index.js';
 import { FittingService } from './fitting.service.js';
@@ -45,6 +46,7 @@ import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
 import { TogetherService } from './together.service.js';
 import { GroupsService } from './groups.service.js';
+import { InventoryService } from './inventory.service.js';
 import { SeveralService } from './several.service.js';
 
 type ById = { id: string };
@@ -59,6 +61,7 @@ export class GearController {
     private readonly several: SeveralService,
     private readonly together: TogetherService,
     private readonly groups: GroupsService,
+    private readonly inventories: InventoryService,
   ) {}
 
   @Get()
@@ -85,6 +88,12 @@ export class GearController {
     return this.groups.groups(query);
   }
 
+  @Get('inventory')
+  @Route({ summary: 'Everything with its pictures and papers, and what is gone for good, as it is printed' })
+  inventory(): Promise<Inventory> {
+    return this.inventories.inventory();
+  }
+
   @Get('fit')
   @Route({ summary: 'What goes on what by mount and thread, and the fewest step rings to add' })
   fit(): Promise<FitPage> {
@@ -97,6 +106,22 @@ export class GearController {
   @Route({ summary: 'The shelf as CSV, safe to open in a spreadsheet' })
   export(): Promise<string> {
     return this.imports.export();
+  }
+
+  @Get('export.xlsx')
+  @Header('Content-Type', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet')
+  @Header('Content-Disposition', 'attachment; filename="gear.xlsx"')
+  @Route({ summary: 'The shelf as a workbook' })
+  async exportXlsx(): Promise<StreamableFile> {
+    return new StreamableFile(await this.imports.exportSheet('xlsx'));
+  }
+
+  @Get('export.ods')
+  @Header('Content-Type', 'application/vnd.oasis.opendocument.spreadsheet')
+  @Header('Content-Disposition', 'attachment; filename="gear.ods"')
+  @Route({ summary: 'The shelf as an OpenDocument spreadsheet' })
+  async exportOds(): Promise<StreamableFile> {
+    return new StreamableFile(await this.imports.exportSheet('ods'));
   }
 
   @Post('import/preview')

@@ -16,7 +16,10 @@ beforeAll(async () => {
   await add('Filters', { kind: 'filter', particulars: { count: 6, paid: 120, tags: ['walks', 'studio'] } }, box.id);
   await add('Bare', {}, null);
   const gone = await add('Gone', {}, box.id);
-  await t.http.post(routes.itemArchive(gone)).send({ version: 1, gone: { why: 'sold', on: '2026-03-10', for: null } }).expect(200);
+  await t.http
+    .post(routes.itemArchive(gone))
+    .send({ version: 1, gone: { why: 'sold', on: '2026-03-10', for: null } })
+    .expect(200);
   await t.look(lens, { 'front-glass': { fingerprint: 3 } });
 });
 afterAll(() => t.app.close());

@@ -127,6 +127,7 @@ const OTHER_HEADINGS: Partial<Record<ImportTarget, string[]>> = {
     'valor asegurado',
   ],
   warrantyUntil: ['warranty', 'guarantee', 'garantie', 'garantie bis', 'garantía', 'fin de garantie'],
+  'trait:coating': ['coated', 'coatings', 'vergütung', 'vergütet', 'traitement', 'revestimiento'],
   'trait:yearMade': ['year', 'made', 'baujahr', 'jahr', 'année', 'annee', 'año', 'ano'],
   'trait:value': ['price', 'worth', 'preis', 'wert', 'prix', 'valeur', 'precio', 'valor'],
 };

@@ -13,10 +13,11 @@ import { type care, gear } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { problem } from '../http/index.js';
-import { readCsv, writeCsv, type CsvFile } from './csvFile.js';
+import { type ListFile, type ListForm, readList, type Told, writeCsv, writeOdsTable, writeXlsxTable } from './list/index.js';
 import { GearRepository } from '../gear/index.js';
 import { GearService } from './gear.service.js';
 import { MoveService, PlaceService, StayRepository } from '../places/index.js';
+import { LIMITS } from '../limits.js';
 import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { orderOf } from './cells.js';
@@ -28,9 +29,8 @@ import { takingFrom } from './listAgain.js';
 const GOOD_SHOWN = 20;
 const TOLD_SHOWN = 200;
 const BAD_SHOWN = 200;
-const MOST_ROWS = 50_000;
 
-const cellOf = (item: Item, placeName: string, target: ImportTarget): unknown => {
+const cellOf = (item: Item, placeName: string, target: ImportTarget): Told => {
   if (target === 'place') return placeName;
   const particular = gear.PARTICULAR_IDS.find((id) => id === target);
   if (particular) {
@@ -43,7 +43,7 @@ const cellOf = (item: Item, placeName: string, target: ImportTarget): unknown =>
   return value ?? '';
 };
 
-type Read = { file: CsvFile; mapping: ImportMapping; rows: ReadRow[]; areDaysAmbiguous: boolean };
+type Read = { file: ListFile; mapping: ImportMapping; rows: ReadRow[]; areDaysAmbiguous: boolean };
 
 @Injectable()
 export class ImportService {
@@ -65,9 +65,9 @@ export class ImportService {
     const isTold = (r: ReadRow) => r.isKindGuessed || Object.keys(r.told).length > 0;
     const shownGood = [...good.filter(isTold).slice(0, TOLD_SHOWN), ...good.filter((r) => !isTold(r)).slice(0, GOOD_SHOWN)];
     const shown = [...bad.slice(0, BAD_SHOWN), ...shownGood].sort((a, b) => a.line - b.line);
-    const { encoding, delimiter, columns, notices } = file;
+    const { form, encoding, delimiter, columns, notices } = file;
     return {
-      ...{ encoding, delimiter, columns, mapping, notices, areDaysAmbiguous },
+      ...{ form, encoding, delimiter, columns, mapping, notices, areDaysAmbiguous },
       ...{ total: rows.length, good: good.length, bad: bad.length, updates: of('update').length, same: of('same').length },
       rows: shown.map(({ there: _, ...row }) => row),
     };
@@ -100,19 +100,37 @@ export class ImportService {
 
   /** The shelf with one column for each import target, so that the file can be read back. */
   async export(): Promise<string> {
+    const { items, cellsOf } = await this.listed();
+    return writeCsv(IMPORT_TARGETS, items, cellsOf);
+  }
+
+  /** The same as a spreadsheet; columns in which nothing is told are left out. */
+  async exportSheet(form: Exclude<ListForm, 'csv'>): Promise<Buffer> {
+    const { items, cellsOf } = await this.listed();
+    const rows = items.map(cellsOf);
+    const told = IMPORT_TARGETS.flatMap((_, i) => (i === 0 || rows.some((row) => row[i] !== '') ? [i] : []));
+    const columns = told.map((i) => IMPORT_TARGETS[i]!);
+    const write = form === 'xlsx' ? writeXlsxTable : writeOdsTable;
+    return write(
+      columns,
+      rows.map((row) => told.map((i) => row[i]!)),
+    );
+  }
+
+  private async listed(): Promise<{ items: Item[]; cellsOf: (item: Item) => Told[] }> {
     const { db } = this.database;
     const [items, open] = await Promise.all([this.repository.all(db), this.stays.open(db)]);
     const placeOf = new Map(open.map((s) => [s.itemId, s.name]));
-    return writeCsv(IMPORT_TARGETS, items, (item) => IMPORT_TARGETS.map((target) => cellOf(item, placeOf.get(item.id) ?? '', target)));
+    return { items, cellsOf: (item) => IMPORT_TARGETS.map((target) => cellOf(item, placeOf.get(item.id) ?? '', target)) };
   }
 
   private async read(db: Db, request: ImportRequest): Promise<Read> {
     const { fileBase64, mapping: given, defaultKind, corrections = {}, monthFirst } = request;
-    const file = readCsv(Buffer.from(fileBase64, 'base64'));
+    const file = await readList(Buffer.from(fileBase64, 'base64'));
     if (!file) throw problem(gearErrors, 'import-unreadable');
-    if (file.rows.length > MOST_ROWS)
+    if (file.rows.length > LIMITS.list.rows)
       throw problem(gearErrors, 'import-unreadable', {
-        detail: `The file has ${file.rows.length} rows; split it into files of at most ${MOST_ROWS}.`,
+        detail: `The file has ${file.rows.length} rows; split it into files of at most ${LIMITS.list.rows}.`,
       });
     const mapping = given ?? guessMapping(file.columns);
     const daysIn = [mapping.acquiredOn, mapping.warrantyUntil].filter((column) => column !== undefined);

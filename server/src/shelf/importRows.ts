@@ -69,10 +69,10 @@ const particularMeant = (id: gear.ParticularId, kind: care.ItemKind): gear.Parti
   id === 'mount' && !gear.particularsOf(kind).includes('mount') ? 'takesMount' : id;
 
 /** The kind as it is written, else as the words of the row tell, else as the keeper said for those. */
-function kindOf(written: string, name: string, defaultKind: care.ItemKind | null): { kind: unknown; isGuessed: boolean } {
+function kindOf(written: string, words: string, defaultKind: care.ItemKind | null): { kind: unknown; isGuessed: boolean } {
   const known = KIND_WORDS.get(bare(written));
   if (known) return { kind: known, isGuessed: false };
-  const guessed = care.guessKind(`${written} ${name}`);
+  const guessed = care.guessKind(`${written} ${words}`);
   if (guessed) return { kind: guessed, isGuessed: true };
   return { kind: written === '' && defaultKind ? defaultKind : written || undefined, isGuessed: false };
 }
@@ -97,7 +97,8 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
 
   // A list with a maker and a model has no name besides.
   const name = cell('name') || [cell('maker'), cell('model')].filter((word) => word !== '').join(' ');
-  const { kind, isGuessed } = kindOf(cell('kind'), name, against.defaultKind);
+  const words = [name, cell('maker'), cell('model')].join(' ');
+  const { kind, isGuessed } = kindOf(cell('kind'), words, against.defaultKind);
   const knownKind = care.ITEM_KINDS.find((k) => k === kind);
   // A column for all kinds is empty or "no" where a kind has no such thing; what says more is set aside and told.
   const setAside = (target: ImportTarget) => {

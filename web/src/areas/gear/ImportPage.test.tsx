@@ -11,6 +11,7 @@ const READ = { fate: 'new' as const, place: null, errors: {}, wrong: [], isKindG
 const good: ImportPreview = {
   encoding: 'UTF-8',
   delimiter: ';',
+  form: 'csv',
   columns: ['Thing', 'Sort', 'Colour'],
   mapping: { name: 'Thing', kind: 'Sort' },
   total: 1,

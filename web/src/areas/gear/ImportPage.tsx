@@ -207,7 +207,13 @@ function sumWords({ total, bad, updates, same }: ImportPreview): string {
   return bad > 0 ? `${bad} of ${rows} cannot be imported yet${there}` : `${rows}, all good${there}`;
 }
 
-/** A gear list from CSV: choose, see how each row is read, correct what cannot come where it stands; the rest comes. */
+/** In which form it was read. */
+const readAsWords = ({ form, encoding, delimiter }: ImportPreview): string =>
+  form === 'csv'
+    ? `Read as ${encoding}, cells parted by ${DELIMITER_WORDS[delimiter] ?? delimiter}.`
+    : `Read as a spreadsheet (${form.toUpperCase()}): its first sheet.`;
+
+/** A gear list from a file: choose, see how each row is read, correct what cannot come where it stands; the rest comes. */
 export function ImportPage() {
   const navigate = useNavigate();
   const preview = usePreview();
@@ -233,14 +239,13 @@ export function ImportPage() {
     ask({ ...request!, corrections: { ...corrections, [line]: { ...corrections[String(line)], [target]: value } } });
 
   return (
-    <Page title="Import a gear list" sub="A CSV file with a heading line. Nothing is put on the shelf before you have seen every row.">
+    <Page
+      title="Import a gear list"
+      sub="CSV, XLSX or ODS, with a line of headings. Nothing is put on the shelf before you have seen every row."
+    >
       <div className="space-y-6">
-        <FileDrop name={fileName} accept=".csv,text/csv,text/plain" onChoose={(file) => void choose(file)}>
-          {data && (
-            <p className="text-sm text-soft">
-              Read as {data.encoding}, cells parted by {DELIMITER_WORDS[data.delimiter] ?? data.delimiter}.
-            </p>
-          )}
+        <FileDrop name={fileName} accept=".csv,.tsv,.xlsx,.ods,text/csv,text/plain" onChoose={(file) => void choose(file)}>
+          {data && <p className="text-sm text-soft">{readAsWords(data)}</p>}
         </FileDrop>
         {preview.isError && <Failure error={preview.error} />}
         {data && request && (

@@ -1,14 +1,14 @@
-import type { ShelfItem } from '@bright-keeper/contract';
+import type { InventoryThing } from '@bright-keeper/contract';
 
-export type InventoryGroup = { place: string | null; items: ShelfItem[]; paid: Sum; insured: Sum };
+export type InventoryGroup = { place: string | null; items: InventoryThing[]; paid: Sum; insured: Sum };
 /** A sum over things, and of how many it is known. */
 export type Sum = { total: number; of: number };
 
-const sumOf = (items: readonly ShelfItem[], what: 'paid' | 'insuredFor'): Sum => {
+const sumOf = (items: readonly InventoryThing[], what: 'paid' | 'insuredFor'): Sum => {
   const known = items.flatMap((i) => i.particulars[what] ?? []);
   return { total: known.reduce((sum, n) => sum + n, 0), of: known.length };
 };
-const groupOf = (place: string | null, items: ShelfItem[]): InventoryGroup => ({
+const groupOf = (place: string | null, items: InventoryThing[]): InventoryGroup => ({
   place,
   items,
   paid: sumOf(items, 'paid'),
@@ -16,8 +16,8 @@ const groupOf = (place: string | null, items: ShelfItem[]): InventoryGroup => ({
 });
 
 /** The shelf by place, by name each; what lies in no place comes last. */
-export function inventoryBy(items: readonly ShelfItem[]): InventoryGroup[] {
-  const byPlace = new Map<string | null, ShelfItem[]>();
+export function inventoryBy(items: readonly InventoryThing[]): InventoryGroup[] {
+  const byPlace = new Map<string | null, InventoryThing[]>();
   for (const item of items) {
     const key = item.place?.name ?? null;
     byPlace.set(key, [...(byPlace.get(key) ?? []), item]);
@@ -33,7 +33,7 @@ export function inventoryBy(items: readonly ShelfItem[]): InventoryGroup[] {
 }
 
 /** All of it together. */
-export const inventoryTotal = (items: readonly ShelfItem[]): InventoryGroup => groupOf(null, [...items]);
+export const inventoryTotal = (items: readonly InventoryThing[]): InventoryGroup => groupOf(null, [...items]);
 
 const OWN_MACHINE = ['localhost', '127.0.0.1', '[::1]'];
 

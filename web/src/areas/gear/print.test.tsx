@@ -1,4 +1,4 @@
-import { routes, type ShelfItem } from '@bright-keeper/contract';
+import { routes, type ItemPage, type ShelfItem } from '@bright-keeper/contract';
 import { fireEvent, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { idOf, pageOf } from '../../testing/kept';
@@ -11,7 +11,7 @@ import { LabelsPage } from './LabelsPage';
 afterEach(endPage);
 
 const since = '2026-01-01T00:00:00.000Z';
-const one = (n: number, name: string, place: string | null, particulars: ShelfItem['particulars'] = {}): ShelfItem =>
+const one = (n: number, name: string, place: string | null, particulars: ShelfItem['particulars'] = {}): ItemPage =>
   pageOf(idOf(n), { name, place: place === null ? null : { id: idOf(90), name: place, since }, particulars });
 const SHELF = [
   one(1, 'Zoom', 'Cabinet', { serial: 'A-1', paid: 900, insuredFor: 1000 }),
@@ -22,6 +22,7 @@ const SHELF = [
 const table = {
   [`GET ${routes.settings}`]: settingsIn('NOK'),
   [`GET ${routes.gear}`]: { items: SHELF, nextCursor: null, total: 4 },
+  [`GET ${routes.gearInventory}`]: { things: SHELF, gone: [] },
   [`GET ${routes.places}`]: { places: [{ id: idOf(90), name: 'Cabinet' }] },
 };
 
@@ -34,6 +35,44 @@ describe('the inventory on paper', () => {
     expect(rows.find((r) => r.includes('Zoom'))).toMatch(/A-1.*900 NOK1,000 NOK$/);
     expect(rows.find((r) => r.includes('Arc 35'))).toContain('× 2');
     expect(rows.at(-1)).toBe('All of it: 4 lines1,000 NOK (of 2)1,500 NOK (of 2)');
+  });
+
+  it('is a page for each thing, with its number, its papers by name and its pictures', async () => {
+    const file = { type: 'application/pdf', bytes: 9, blob: 'a', at: since, isFace: false };
+    const files: ItemPage['files'] = [
+      { ...file, id: idOf(70), role: 'receipt', name: 'Receipt 2019.pdf' },
+      { ...file, id: idOf(71), role: 'picture', name: 'front.jpg', type: 'image/jpeg', blob: 'b' },
+    ];
+    const things = [{ ...SHELF[0]!, files, notes: 'from the estate' }, SHELF[2]!];
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory?as=pages', {
+      ...table,
+      [`GET ${routes.gearInventory}`]: { things, gone: [] },
+    });
+    const [zoom, cap] = await screen.findAllByRole('article');
+    expect(zoom!.textContent).toMatch(
+      /Serial numberA-1.*Insured for1,000 NOK.*Lies inCabinet.*from the estate.*receipt “Receipt 2019.pdf”/,
+    );
+    expect(screen.getByRole('img', { name: 'Picture: front.jpg' })).toBeTruthy();
+    expect(cap!.textContent).not.toMatch(/Papers|Serial/);
+  });
+
+  it('tells what is gone, what an insurer asks about first, and says so where nothing is', async () => {
+    const gone = [
+      { ...SHELF[1]!, gone: { why: 'sold' as const, on: '2026-02-01', for: 80 } },
+      { ...SHELF[0]!, gone: { why: 'stolen' as const, on: '2026-01-01', for: null } },
+    ];
+    const page = showPage(InventoryPage, '/gear/inventory', '/gear/inventory?as=gone', {
+      ...table,
+      [`GET ${routes.gearInventory}`]: { things: SHELF, gone },
+    });
+    expect((await screen.findAllByRole('article')).map((a) => a.querySelector('h2')!.textContent)).toEqual([' Zoom', ' Arc 35 × 2']);
+    expect(screen.getAllByRole('article')[1]!.textContent).toMatch(/Sold for80 NOK/);
+    fireEvent.click(screen.getByRole('button', { name: 'A table' }));
+    expect(await screen.findByText(/^All of it: 4 lines/)).toBeTruthy();
+    expect(page.address()).toContain('as=table');
+    endPage();
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory?as=gone', table);
+    expect(await screen.findByText('Nothing is gone')).toBeTruthy();
   });
 
   it('adds up: the groups together are all of it', () => {

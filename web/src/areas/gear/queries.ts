@@ -1,6 +1,7 @@
 import {
   type ArchiveItem,
   type GroupQuery,
+  type Inventory,
   type ShelfGroups as ShelfGroupsAnswer,
   type CorrectLook,
   type PutTogether,
@@ -51,6 +52,8 @@ export const useShelf = (filters: ShelfFilters) =>
     placeholderData: (previous) => previous,
   });
 
+/** Everything as it is printed. */
+export const useInventory = () => useQuery({ queryKey: keys.inventory, queryFn: () => http.get<Inventory>(routes.gearInventory) });
 /** The same shelf in groups, with counts and worth. */
 export const useGroups = (asked: Partial<GroupQuery> & Pick<GroupQuery, 'by'>) =>
   useQuery({
