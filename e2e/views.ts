@@ -1,5 +1,5 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
-import { routes, type BenchDays, type Devices, type Places, type Shelf } from '@bright-keeper/contract';
+import { routes, type BenchDays, type Devices, type Log, type Places, type Shelf } from '@bright-keeper/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { start, type Running } from './server.js';
@@ -23,6 +23,8 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
   const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
   const body = items.find((i) => i.name === 'Skerrow M2')!;
   const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
+  const { entries } = (await (await request.get(running.url + routes.itemLog(id))).json()) as Log;
+  const over = entries.map((e) => e.data).find((data) => data.kind === 'look')!;
   const teardown = (await (
     await request.post(running.url + routes.teardowns, { data: { itemId: old.id, depth: 'front-group' } })
   ).json()) as { id: string };
@@ -39,6 +41,10 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Plan: `/gear/${id}/plan`,
     Clean: '/clean',
     Look: `/look/${look.id}`,
+    'Correct a look': `/look/${over.lookId}/correct`,
+    'Inventory, a page a thing': '/gear/inventory?as=pages',
+    'What is gone': '/gear/inventory?as=gone',
+    'A part of a thing': `/gear/new?to=${id}`,
     Bench: `/bench/${cleaning.id}`,
     Storage: '/storage',
     'Add a place': '/storage/new',

@@ -1,4 +1,5 @@
 import type { NotMoved } from '@bright-keeper/contract';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Button, Failure } from '../../ui/parts';
 import { ToldFor, useTold } from '../../ui/ToldFor';
@@ -12,7 +13,7 @@ import { useArchiveMany, useMoveMany, useMatching, useTagMany, useTakeMovesBack,
 /** What is asked for in a form of its own. */
 const FORMS = { lend: LendMany, looked: LookedAtMany, outing: OutingMany } as const;
 type Form = keyof typeof FORMS;
-const FORM_WORDS: Record<Form, string> = { lend: 'Lend them…', looked: 'They were looked at…', outing: 'They came along…' };
+const FORM_WORDS: Record<Form, string> = { lend: 'Lend them…', looked: 'They were looked at…', outing: 'On an outing…' };
 
 type Props = {
   chosen: ReadonlySet<string>;
@@ -29,16 +30,17 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
   const places = usePlaces();
   const [move, takeMovesBack, archive, matching] = [useMoveMany(), useTakeMovesBack(), useArchiveMany(), useMatching()];
   const tagging = useTagMany();
-  const [tag, setTag] = useState('');
   const [done, setDone] = useState<Done | null>(null);
+  const taking = useMutation({ mutationFn: (back: NonNullable<Done['takeBack']>) => back(), onSuccess: setDone });
+  const [tag, setTag] = useState('');
   const told = useTold();
   const [to, setTo] = useState('');
   const itemIds = [...chosen];
   const [form, setForm] = useState<Form | null>(null);
   const Asking = form && FORMS[form];
   const isArchived = filters.archived !== undefined && String(filters.archived) === 'true';
-  const busy = tagging.isPending || move.isPending || archive.isPending || takeMovesBack.isPending || matching.isPending;
-  const error = tagging.error ?? move.error ?? archive.error ?? takeMovesBack.error ?? matching.error;
+  const busy = taking.isPending || tagging.isPending || move.isPending || archive.isPending || matching.isPending;
+  const error = taking.error ?? tagging.error ?? move.error ?? archive.error ?? matching.error;
   const isHeld = busy || chosen.size === 0;
   const finish = (result: Done) => {
     setDone(result);
@@ -57,7 +59,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
           const stayed = refused.map(stayedWords).join('; ');
           finish({
             words: `${things(entryIds.length)} ${where}.${stayed && ` Not moved: ${stayed}.`}`,
-            takeBack: () => takeMovesBack.mutate({ entryIds }, { onSuccess: ({ takenBack, kept }) => setDone(backWords(takenBack, kept)) }),
+            takeBack: () => takeMovesBack.mutateAsync({ entryIds }).then(({ takenBack, kept }) => backWords(takenBack, kept)),
           });
         },
       },
@@ -70,8 +72,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
         onSuccess: ({ itemIds: changed }) =>
           finish({
             words: `${things(changed.length)} ${archived ? 'taken off the shelf' : 'put back on the shelf'}.`,
-            takeBack: () =>
-              archive.mutate({ itemIds: changed, archived: !archived }, { onSuccess: () => setDone(backWords(changed.length, 0)) }),
+            takeBack: () => archive.mutateAsync({ itemIds: changed, archived: !archived }).then(() => backWords(changed.length, 0)),
           }),
       },
     );
@@ -84,10 +85,9 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
           finish({
             words: `${things(changed.length)} ${has ? 'tagged' : 'no more tagged'} “${tag.trim()}”.${has ? alreadyWords(chosen.size - changed.length) : ''}`,
             takeBack: () =>
-              tagging.mutate(
-                { itemIds: changed, tag: tag.trim(), has: !has },
-                { onSuccess: (back) => setDone(backWords(back.itemIds.length, changed.length - back.itemIds.length)) },
-              ),
+              tagging
+                .mutateAsync({ itemIds: changed, tag: tag.trim(), has: !has })
+                .then((back) => backWords(back.itemIds.length, changed.length - back.itemIds.length)),
           }),
       },
     );
@@ -146,12 +146,12 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
           </Button>
         ))}
       </div>
-      {Asking && <Asking key={form} itemIds={itemIds} onDone={finish} onBack={setDone} onLeave={() => setForm(null)} />}
+      {Asking && <Asking key={form} itemIds={itemIds} onDone={finish} onLeave={() => setForm(null)} />}
       {done && (
         <p role="status" className="flex flex-wrap items-center gap-3">
           {done.words}
           {done.takeBack && (
-            <Button disabled={busy} onClick={done.takeBack}>
+            <Button disabled={busy} onClick={() => taking.mutate(done.takeBack!)}>
               Take it back
             </Button>
           )}

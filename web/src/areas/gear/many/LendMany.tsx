@@ -12,7 +12,7 @@ const stayedWords = ({ name, because }: NotSent): string =>
   because === 'already-away' ? `${name} is away already` : `${name} came back later than that`;
 
 /** Many are lent or sent away in one go, with what belongs to them. */
-export function LendMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
+export function LendMany({ itemIds, onDone, onLeave }: WithMany) {
   const send = useSendManyAway();
   const takeBack = useTakeBack();
   const [why, setWhy] = useState<schedule.AwayReason>('loan');
@@ -26,10 +26,10 @@ export function LendMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
       {
         onSuccess: ({ entryIds, refused }) =>
           onDone({
-            words: `${things(entryIds.length)} ${entryIds.length === 1 ? 'is' : 'are'} ${awayWords(why, to.trim() || null)}, with what belongs to ${entryIds.length === 1 ? 'it' : 'them'}.${
-              refused.length > 0 ? ` Not sent: ${refused.map(stayedWords).join('; ')}.` : ''
-            }`,
-            takeBack: () => takeBack.mutate(entryIds, { onSuccess: (back) => onBack(backOf(back)) }),
+            words: `${things(entryIds.length)} ${entryIds.length === 1 ? 'is' : 'are'} ${awayWords(why, to.trim() || null)}${
+              entryIds.length + refused.length > itemIds.length ? ', what belongs to them among them' : ''
+            }.${refused.length > 0 ? ` Not sent: ${refused.map(stayedWords).join('; ')}.` : ''}`,
+            takeBack: () => takeBack.mutateAsync(entryIds).then(backOf),
           }),
       },
     );

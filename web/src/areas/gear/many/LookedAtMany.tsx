@@ -25,7 +25,7 @@ const resultWords = ({ entryIds, found, refused }: Looked): string =>
   ].join(' ');
 
 /** Many were looked at, and nothing new was found: by what light tells what that settles. */
-export function LookedAtMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
+export function LookedAtMany({ itemIds, onDone, onLeave }: WithMany) {
   const look = useLookedAtMany();
   const takeBack = useTakeBack();
   const [light, setLight] = useState<inspection.Light>('lamp');
@@ -42,10 +42,7 @@ export function LookedAtMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
             onSuccess: (looked) =>
               onDone({
                 words: resultWords(looked),
-                takeBack:
-                  looked.entryIds.length === 0
-                    ? null
-                    : () => takeBack.mutate(looked.entryIds, { onSuccess: (back) => onBack(backOf(back)) }),
+                takeBack: looked.entryIds.length === 0 ? null : () => takeBack.mutateAsync(looked.entryIds).then(backOf),
               }),
           },
         );

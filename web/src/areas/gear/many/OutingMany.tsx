@@ -11,7 +11,7 @@ import { backWords, things, type WithMany } from './many';
 const NEW = 'new';
 
 /** Many came along on an outing: a new one, or one that is noted. */
-export function OutingMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
+export function OutingMany({ itemIds, onDone, onLeave }: WithMany) {
   const today = useToday();
   const outings = useOutings();
   const [add, update, remove] = [useAddOuting(), useUpdateOuting(), useRemoveOuting()];
@@ -30,7 +30,7 @@ export function OutingMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
       onSuccess: ({ id }) =>
         onDone({
           words: `Noted: ${name}, with ${things(itemIds.length)}.`,
-          takeBack: () => remove.mutate(id, { onSuccess: () => onBack(backWords(itemIds.length, 0)) }),
+          takeBack: () => remove.mutateAsync(id).then(() => backWords(itemIds.length, 0)),
         }),
     });
   };
@@ -43,10 +43,9 @@ export function OutingMany({ itemIds, onDone, onBack, onLeave }: WithMany) {
           onDone({
             words: `${things(fresh.length)} came along on ${outing.name}.${fresh.length < itemIds.length ? ' The others were noted already.' : ''}`,
             takeBack: () =>
-              update.mutate(
-                { ...after, itemIds: after.itemIds.filter((id) => !fresh.includes(id)) },
-                { onSuccess: () => onBack(backWords(fresh.length, 0)) },
-              ),
+              update
+                .mutateAsync({ ...after, itemIds: after.itemIds.filter((id) => !fresh.includes(id)) })
+                .then(() => backWords(fresh.length, 0)),
           }),
       },
     );
