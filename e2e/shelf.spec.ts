@@ -186,13 +186,11 @@ test('the next thing takes two taps, a list of thirty three; and the list goes o
   const rows = Array.from({ length: 30 }, (_, i) => `Thirtieth ${i + 1} lens;${1950 + i};${100 + i},50 €`);
   await page.goto(`${running.url}/gear/import`);
   taps = await countTaps(page);
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'list.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`My list;;\n;;\nBezeichnung;Baujahr;Kaufpreis\n${rows.join('\n')}\nSumme;;3.450,00 €\n`),
-    });
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'list.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`My list;;\n;;\nBezeichnung;Baujahr;Kaufpreis\n${rows.join('\n')}\nSumme;;3.450,00 €\n`),
+  });
   await expect(page.getByText(/headings stand in line 3/)).toBeVisible();
   await page.getByRole('button', { name: 'Put 30 things on the shelf', exact: true }).click();
   await expect(page.getByText('31 things on the shelf')).toBeVisible();
