@@ -86,7 +86,7 @@ export const lookedAtMany = Joi.object<LookedAtMany>({
   at: toldFor(),
 });
 /** Of what nothing is noted: it is being cleaned, or this light shows nothing of it that could be clean. */
-export type NotNoted = { itemId: string; name: string; because: 'under-way' | 'nothing-shown' };
+export type NotNoted = { itemId: string; name: string; because: 'under-way' | 'nothing-shown' | 'off-the-shelf' };
 /** The entries that take it back; where something had been found, which stands as it was found. */
 export type Looked = { entryIds: string[]; found: { itemId: string; name: string }[]; refused: NotNoted[] };
 

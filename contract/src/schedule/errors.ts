@@ -13,7 +13,11 @@ export const scheduleErrors = errorTable({
     remedy: 'Only what would go to a workshop can be lived with; the rest is done, renewed or kept apart.',
   },
   'entry-not-found': { status: 404, title: 'There is no such entry', remedy: 'It may have been taken back already.' },
-  'not-undoable': { status: 409, title: 'This cannot be taken back', remedy: 'A look or a clean stands; make another one instead.' },
+  'not-undoable': {
+    status: 409,
+    title: 'This cannot be taken back',
+    remedy: 'What was done stands; of what was told, the log of the thing says what can be taken back.',
+  },
   'day-over': { status: 400, title: 'That day is over', remedy: 'Choose today or a later day.' },
   'outside-window': { status: 409, title: 'That day lies outside its window', remedy: 'Choose a day between its earliest and its latest.' },
   'moved-elsewhere': {

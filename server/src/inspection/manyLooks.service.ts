@@ -39,6 +39,10 @@ export class ManyLooksService {
         const shown = inspection.shownBy(light, item.kind, item.traits);
         const clean = shown.filter((surface) => !dirty.includes(surface));
         const named = { itemId: item.id, name: item.name };
+        if (item.archivedAt !== null) {
+          looked.refused.push({ ...named, because: 'off-the-shelf' });
+          continue;
+        }
         if (shown.some((surface) => dirty.includes(surface))) looked.found.push(named);
         if ((await this.openWork.of(db, item.id)).cleaning) looked.refused.push({ ...named, because: 'under-way' });
         else if (clean.length === 0) looked.refused.push({ ...named, because: 'nothing-shown' });

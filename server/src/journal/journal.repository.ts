@@ -84,6 +84,24 @@ export class JournalRepository {
     return rows.map(toEntry);
   }
 
+  /** What of the same kind was written of other things in the very moment of an entry. */
+  async ofOneDeed(db: Db, itemIds: readonly string[], { at, data }: schedule.Entry): Promise<string[]> {
+    const rows = await db
+      .select({ id: journalEntries.id })
+      .from(journalEntries)
+      .where(
+        and(
+          eq(journalEntries.subject, 'thing'),
+          inArray(journalEntries.subjectId, [...itemIds]),
+          eq(journalEntries.at, new Date(at)),
+          eq(sql`${journalEntries.data}->'data'->>'kind'`, data.kind),
+          isTold,
+        ),
+      )
+      .orderBy(asc(journalEntries.id));
+    return rows.map(({ id }) => id);
+  }
+
   /** What told things within this time that something of that name beside them went into quarantine, and stands. */
   async isolatedBeside(db: Db, name: string, from: Date, to: Date): Promise<schedule.Entry[]> {
     const data = sql`${journalEntries.data}->'data'`;

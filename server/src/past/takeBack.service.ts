@@ -1,12 +1,16 @@
 import type { TakenBack } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
+import { gear, schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
+import { GearRepository } from '../gear/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { MoveService } from '../places/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { ThingsTakenBackService } from '../shelf/index.js';
 import { PastLooksService } from './looks.service.js';
+
+/** What belongs to a thing goes with it by these. */
+const GOES_TOGETHER: readonly schedule.JournalKind[] = ['moved', 'stay-told', 'away', 'back', 'archived'];
 
 /** What the journal tells, taken back where that costs nothing else. */
 @Injectable()
@@ -14,6 +18,7 @@ export class TakeBackService {
   constructor(
     private readonly database: Database,
     private readonly journal: JournalRepository,
+    private readonly gear: GearRepository,
     private readonly moves: MoveService,
     private readonly things: ThingsTakenBackService,
     private readonly looks: PastLooksService,
@@ -25,12 +30,22 @@ export class TakeBackService {
   takeBack(entryIds: readonly string[]): Promise<TakenBack> {
     return this.database.transaction(async (db) => {
       const kept: TakenBack['kept'] = [];
-      for (const entryId of entryIds.toReversed()) {
+      const all = new Set<string>();
+      for (const entryId of entryIds.toReversed()) for (const one of [entryId, ...(await this.alongside(db, entryId))]) all.add(one);
+      for (const entryId of all) {
         const because = await this.one(db, entryId);
         if (because) kept.push({ entryId, because });
       }
-      return { takenBack: entryIds.length - kept.length, kept };
+      return { takenBack: all.size - kept.length, kept };
     });
+  }
+
+  /** The entries of what belongs to a thing and went with it then: they are one deed. */
+  private async alongside(db: Db, entryId: string): Promise<string[]> {
+    const entry = await this.journal.find(db, entryId);
+    if (entry?.subject.kind !== 'thing' || !GOES_TOGETHER.includes(entry.data.kind)) return [];
+    const own = gear.belongingsOf(entry.subject.id, await this.gear.belongings(db));
+    return own.length === 0 ? [] : this.journal.ofOneDeed(db, own, entry);
   }
 
   private async one(db: Db, entryId: string): Promise<schedule.KeptReason | null> {

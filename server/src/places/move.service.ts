@@ -17,7 +17,8 @@ import { Clock, Ids } from '../platform/index.js';
 import { PlaceService } from './place.service.js';
 import { StayRepository } from './stay.repository.js';
 
-type Told = { place: Place | null; /** It lies there since then; null is now. */ since: Date | null; alone: boolean };
+/** `since`: it lies there since then; null is `now`. All that moves together moves in one moment, by which it is known as one deed. */
+type Told = { place: Place | null; since: Date | null; now: Date; alone: boolean };
 type Begun = Extract<storage.StayChange<Stay>, { change: 'moved' | 'corrected' }>;
 type MoveEntry = schedule.Entry & { data: Extract<schedule.JournalData, { kind: 'moved' | 'stay-told' }> };
 
@@ -70,7 +71,7 @@ export class MoveService {
 
   /** Moves a thing now, in the caller's transaction. */
   async moveIn(db: Db, itemId: string, placeId: string): Promise<void> {
-    await this.moveOne(db, itemId, { place: await this.places.get(placeId, db), since: null, alone: true });
+    await this.moveOne(db, itemId, { place: await this.places.get(placeId, db), since: null, now: this.clock.now(), alone: true });
   }
 
   private async moveEach(db: Db, itemIds: readonly string[], told: Told): Promise<Moved> {
@@ -100,12 +101,13 @@ export class MoveService {
   private async told(db: Db, { placeId, since, alone = false }: MoveItem): Promise<Told> {
     const place = placeId === null ? null : await this.places.get(placeId, db);
     if (place?.archivedAt) throw problem(storageErrors, 'place-not-found');
-    return { place, since: since === null ? null : toldFor(since, this.clock.now(), 'since'), alone };
+    const now = this.clock.now();
+    return { place, since: since === null ? null : toldFor(since, now, 'since'), now, alone };
   }
 
   private async moveOne(db: Db, itemId: string, told: Told): Promise<{ change: storage.StayChange<Stay>; entryId: string | null }> {
     const { place } = told;
-    const since = told.since ?? this.clock.now();
+    const since = told.since ?? told.now;
     const before = await this.stays.ofItem(db, itemId);
     const open = before.at(-1)?.until === null ? before.at(-1)! : null;
     // Told of no day, it is only moved: since when it lies where it does is not touched.
@@ -118,16 +120,16 @@ export class MoveService {
     else await this.stays.dropOpen(db, itemId);
     if (place) await this.stays.begin(db, { id: this.ids.next(), itemId, placeId: place.id, since });
     const entryId = this.ids.next();
-    await this.journal.addForThings(db, [{ id: entryId, itemId, ...this.logOf(change, place?.name ?? null, since) }]);
+    await this.journal.addForThings(db, [{ id: entryId, itemId, ...this.logOf(change, place?.name ?? null, since, told.now) }]);
     return { change, entryId };
   }
 
   /** What the log tells of it: a move on the day it was, a correction on the day it was made. */
-  private logOf(change: Begun, placeName: string | null, since: Date): { at: Date; data: MoveEntry['data'] } {
+  private logOf(change: Begun, placeName: string | null, since: Date, now: Date): { at: Date; data: MoveEntry['data'] } {
     if (change.change === 'moved') return { at: since, data: { kind: 'moved', placeName } };
     const { placeId, placeName: was, since: from } = change.before;
     const before = { placeId, placeName: was, since: from };
-    return { at: this.clock.now(), data: { kind: 'stay-told', placeName, since: since.toISOString(), before } };
+    return { at: now, data: { kind: 'stay-told', placeName, since: since.toISOString(), before } };
   }
 
   /** Takes one move back in the caller's transaction. @returns why it stands; null where it is taken back. */

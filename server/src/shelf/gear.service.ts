@@ -170,17 +170,18 @@ export class GearService {
       if (acquiredOn !== null && gone.on < acquiredOn)
         throw problem(commonErrors, 'bad-input', { fields: { 'gone.on': `It came on ${acquiredOn}: it cannot have gone before.` } });
       const own = together ? (await this.repository.ownOf(db, [id])).get(id)!.map((thing) => thing.id) : [];
+      const at = this.clock.now();
       // The sum that came stands with the thing itself.
-      for (const part of await this.repository.findMany(db, own)) await this.letGo(db, part, { ...gone, for: null });
-      return this.letGo(db, { id, version }, gone);
+      for (const part of await this.repository.findMany(db, own)) await this.letGo(db, part, { ...gone, for: null }, at);
+      return this.letGo(db, { id, version }, gone, at);
     });
   }
 
-  private async letGo(db: Db, { id, version }: Pick<Item, 'id' | 'version'>, gone: gear.Gone): Promise<Item> {
-    const at = this.clock.now();
+  /** All that goes together goes in one moment. */
+  private async letGo(db: Db, { id, version }: Pick<Item, 'id' | 'version'>, gone: gear.Gone, at: Date): Promise<Item> {
     await this.stays.end(db, id, at);
     const change = { archivedAt: at, goneWhy: gone.why, goneOn: gone.on, goneFor: gone.for };
-    return this.change(db, id, version, change, { kind: 'archived', gone });
+    return this.change(db, id, version, change, { kind: 'archived', gone }, at);
   }
 
   restore(id: string, version: number): Promise<Item> {
@@ -272,8 +273,7 @@ export class GearService {
     };
   }
 
-  private async change(db: Db, id: string, version: number, change: object, data: LogData): Promise<Item> {
-    const at = this.clock.now();
+  private async change(db: Db, id: string, version: number, change: object, data: LogData, at = this.clock.now()): Promise<Item> {
     const item = await this.repository.versioned.update(db, id, version, { ...change, updatedAt: at });
     await this.journal.addForThings(db, [{ id: this.ids.next(), itemId: id, at, data }]);
     return item;

@@ -1,4 +1,13 @@
-import { routes, type FitPage, type Item, type ItemPage, type Moved, type SentAway } from '@bright-keeper/contract';
+import {
+  routes,
+  type FitPage,
+  type Item,
+  type ItemPage,
+  type Log,
+  type Moved,
+  type SentAway,
+  type TakenBack,
+} from '@bright-keeper/contract';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -97,6 +106,35 @@ describe('together', () => {
     t.clock.set(new Date(t.clock.now().getTime() + 60_000));
     await t.http.post(routes.back).send({ itemId: lens.id }).expect(201);
     expect(await away()).toEqual([null, null, 'service']);
+  });
+
+  it('is taken back as the one deed it was: the move of a lens with that of its cap, its sale with theirs', async () => {
+    const place = await t.addPlace({ name: 'Somewhere' });
+    const { lens, cap, hood } = await bagged('Deed');
+    const last = async () => ((await t.http.get(routes.itemLog(lens.id))).body as Log).entries[0]!.id;
+    const takeBack = async () =>
+      (
+        await t.http
+          .post(routes.takeBack)
+          .send({ entryIds: [await last()] })
+          .expect(200)
+      ).body as TakenBack;
+    await t.http.put(routes.itemPlace(lens.id)).send({ placeId: place.id, since: null }).expect(200);
+    expect((await page(cap)).place).not.toBeNull();
+    expect(await takeBack()).toEqual({ takenBack: 3, kept: [] });
+    expect((await page(cap)).place).toBeNull();
+    t.clock.set(new Date(t.clock.now().getTime() + 60_000));
+    await t.http.post(routes.away).send({ itemId: lens.id, why: 'loan', to: 'X', until: null }).expect(201);
+    expect(await takeBack()).toEqual({ takenBack: 3, kept: [] });
+    expect((await page(hood)).away).toBeNull();
+    t.clock.set(new Date(t.clock.now().getTime() + 60_000));
+    const { version } = await page(lens);
+    await t.http
+      .post(routes.itemArchive(lens.id))
+      .send({ version, gone: { why: 'lost', on: '2026-03-10', for: null }, together: true })
+      .expect(200);
+    expect(await takeBack()).toEqual({ takenBack: 3, kept: [] });
+    expect((await page(hood)).archivedAt).toBeNull();
   });
 
   it('many are lent in one go and taken back; what is away already is named', async () => {

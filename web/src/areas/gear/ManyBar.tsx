@@ -140,7 +140,7 @@ export function ManyBar({ chosen, filters, total, onAlso, onNone }: Props) {
         <Button disabled={isHeld} onClick={() => archiveAll(!isArchived)}>
           {isArchived ? 'Put them back on the shelf' : 'Archive them'}
         </Button>
-        {(Object.keys(FORMS) as Form[]).map((one) => (
+        {(isArchived ? [] : (Object.keys(FORMS) as Form[])).map((one) => (
           <Button key={one} disabled={isHeld} aria-expanded={form === one} onClick={() => setForm(form === one ? null : one)}>
             {FORM_WORDS[one]}
           </Button>

@@ -57,10 +57,12 @@ function OneSurface({ step: { surface, mayShow }, draft, act, onUnseen }: Step) 
 function Correcting({ look, item }: { look: LookDoc; item: ItemPage }) {
   const navigate = useNavigate();
   const correct = useCorrectLook(look.id);
+  const steps = inspection.protocolFor(item.kind, item.traits);
   const [draft, change] = useReducer(
     (state: LookDraft, how: LookAction | { type: 'unseen'; surface: care.Surface }) =>
       how.type === 'unseen' ? withoutAnswer(state, how.surface) : lookReducer(state, how),
-    { at: null, answers: look.answers },
+    // Of what its traits were changed to since, it may have fewer surfaces.
+    { at: null, answers: look.answers.filter((a) => steps.some(({ surface }) => surface === a.surface)) },
   );
   const [version, setVersion] = useState(look.version);
   const newer = newerIn<LookDoc>(correct.error);
@@ -78,7 +80,7 @@ function Correcting({ look, item }: { look: LookDoc; item: ItemPage }) {
     >
       <div className="max-w-3xl space-y-4">
         <div className="sheet divide-y divide-line">
-          {inspection.protocolFor(item.kind, item.traits).map((step) => (
+          {steps.map((step) => (
             <OneSurface
               key={step.surface}
               step={step}

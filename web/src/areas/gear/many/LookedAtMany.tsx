@@ -1,4 +1,4 @@
-import type { Looked } from '@bright-keeper/contract';
+import type { Looked, NotNoted } from '@bright-keeper/contract';
 import { inspection } from '@bright-keeper/core';
 import { useState } from 'react';
 import { Button, Failure } from '../../../ui/parts';
@@ -12,16 +12,17 @@ const LIGHT_WORDS: Record<inspection.Light, { name: string; shows: string }> = {
   lamp: { name: 'a lamp from the side', shows: 'Their outside and the faces of their glass; not what lies inside.' },
   torch: { name: 'a torch through them', shows: 'All but a sensor: that is seen in a test frame.' },
 };
+const REFUSED: Record<NotNoted['because'], (name: string) => string> = {
+  'under-way': (name) => `${name} is being cleaned: nothing was noted.`,
+  'nothing-shown': (name) => `Of ${name} that light shows nothing that was not found dirty.`,
+  'off-the-shelf': (name) => `${name} is off the shelf: nothing was noted.`,
+};
 const names = (list: readonly { name: string }[]): string => list.map(({ name }) => name).join(', ');
 const resultWords = ({ entryIds, found, refused }: Looked): string =>
   [
     `${things(entryIds.length)} looked at, nothing new found.`,
     ...(found.length > 0 ? [`Something had been found on ${names(found)}: that stands as it was.`] : []),
-    ...refused.map(({ name, because }) =>
-      because === 'under-way'
-        ? `${name} is being cleaned: nothing was noted.`
-        : `Of ${name} that light shows nothing that was not found dirty.`,
-    ),
+    ...refused.map(({ name, because }) => REFUSED[because](name)),
   ].join(' ');
 
 /** Many were looked at, and nothing new was found: by what light tells what that settles. */
