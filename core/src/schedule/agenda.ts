@@ -50,8 +50,12 @@ function usesByThing(outings: readonly OutingFacts[], today: Day): (itemId: stri
 }
 
 /** A thing is at risk where the air of its place asks for a word, log or no log to spare. */
+/** The places in which growth is not ruled out. */
+export const dampPlaces = (places: Facts['places']): string[] =>
+  places.filter((p) => p.assessment && p.assessment.best.level !== 'safe').map((p) => p.id);
+
 function riskByThing(places: Facts['places']): (thing: ThingFacts) => boolean {
-  const risky = new Set(places.filter((p) => p.assessment && p.assessment.best.level !== 'safe').map((p) => p.id));
+  const risky = new Set(dampPlaces(places));
   return ({ stay }) => stay !== null && risky.has(stay.placeId);
 }
 

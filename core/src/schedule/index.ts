@@ -3,6 +3,7 @@ export {
   agendaInSteps,
   byConsequence,
   isAtHand,
+  dampPlaces,
   lateOnReturn,
   oneLookEach,
   openWindow,

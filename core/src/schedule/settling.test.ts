@@ -167,14 +167,25 @@ describe('a first shelf is no emergency', () => {
       addedAt: `${on}T09:00:00Z`,
     }));
   const daysOf = (things: ReturnType<typeof came>) => {
-    const turns = firstTurns(things, 'UTC');
+    const turns = firstTurns(things, 'UTC', '2026-06-01');
     return things.map((t) => addDays(t.addedAt.slice(0, 10), turns.get(t.id) ?? 0));
   };
-  it('a few things are looked at when they come', () => expect(firstTurns(came(4), 'UTC').size).toBe(0));
+  it('a few things are looked at when they come', () => expect(firstTurns(came(4), 'UTC', '2026-06-01').size).toBe(0));
   it('of many the old come first, four a week', () => {
     const days = daysOf([...came(6), ...came(2, { yearMade: 1958 })]);
     expect(days.slice(6)).toEqual(['2026-06-01', '2026-06-01']);
     expect(days.slice(0, 6).sort()).toEqual(['2026-06-01', '2026-06-01', ...Array(4).fill('2026-06-08')]);
+  });
+  it('what lies damp comes first like the old', () => {
+    const many = came(6).map((thing, i) => ({ ...thing, isDamp: i > 3 }));
+    const of = (today: string) => {
+      const turns = firstTurns(many, 'UTC', today);
+      return many.map(({ id }) => turns.get(id) ?? 0);
+    };
+    expect(of('2026-06-01')).toEqual([0, 0, 7, 7, 0, 0]);
+    // Known only on the third day: due then, and overdue no earlier than it would have been.
+    expect(of('2026-06-04')).toEqual([0, 0, 7, 7, 3, 3]);
+    expect(of('2026-07-01')).toEqual([0, 0, 7, 7, 7, 7]);
   });
   it('one that comes later waits only behind what still waits', () => {
     expect(daysOf([...came(6), ...came(1, {}, '2026-06-09'), ...came(1, {}, '2026-09-01')]).slice(6)).toEqual(['2026-06-09', '2026-09-01']);

@@ -196,7 +196,7 @@ export class AgendaService {
   private async narrow(db: Db, onShelf: readonly Item[], asked: Promise<readonly schedule.Entry[]>): Promise<schedule.Agenda> {
     const [around, things, entries, rhythms] = await Promise.all([
       this.climate.facts(db).then((air) => this.around(air, db)),
-      this.thingsFrom(db, onShelf),
+      this.climate.facts(db).then((air) => this.thingsFrom(db, onShelf, schedule.dampPlaces(air))),
       asked,
       this.rhythms.all(db),
     ]);
@@ -206,8 +206,11 @@ export class AgendaService {
   }
 
   private async facts({ places, hygrometers }: AirNow, db: Db): Promise<schedule.Facts> {
+    const damp = schedule.dampPlaces(places);
     const [things, supplies, around, timers] = await Promise.all([
-      this.shelf.get(this.database.stampFor(db, OF_THE_SHELF), async () => this.thingsFrom(db, await this.gear.all(db))),
+      this.shelf.get(this.database.stampFor(db, OF_THE_SHELF, damp.join(), await this.settings.today(db)), async () =>
+        this.thingsFrom(db, await this.gear.all(db), damp),
+      ),
       this.supplies.dated(db),
       this.around(places, db),
       this.timers.all(db),
@@ -239,20 +242,27 @@ export class AgendaService {
     return { ...drawer, schools, sensorRehearsed: sensorRehearsedOn !== null };
   }
 
-  /** When it is the turn of each thing that came in among many. */
-  private async firstTurns(db: Db): Promise<ReadonlyMap<string, number>> {
+  /** When it is the turn of each thing that came in among many. @param damp places in which growth is not ruled out */
+  private async firstTurns(db: Db, damp: readonly string[]): Promise<ReadonlyMap<string, number>> {
     const { timeZone } = await this.settings.get(db);
-    return this.turns.get(this.database.stampFor(db, [items, settings]), async () =>
-      schedule.firstTurns(await this.gear.newcomers(db), timeZone),
-    );
+    const today = await this.settings.today(db);
+    return this.turns.get(this.database.stampFor(db, [items, settings, stays], damp.join(), today), async () => {
+      const [newcomers, lying] = await Promise.all([this.gear.newcomers(db), damp.length > 0 ? this.stays.open(db) : []]);
+      const isDamp = new Set(lying.filter((stay) => damp.includes(stay.placeId)).map((stay) => stay.itemId));
+      return schedule.firstTurns(
+        newcomers.map((thing) => ({ ...thing, isDamp: isDamp.has(thing.id) })),
+        timeZone,
+        today,
+      );
+    });
   }
 
   /** Each thing with what was last seen of it, what was begun on it, and where it lies. */
-  private async thingsFrom(db: Db, things: readonly Item[]): Promise<schedule.ThingFacts[]> {
+  private async thingsFrom(db: Db, things: readonly Item[], damp: readonly string[]): Promise<schedule.ThingFacts[]> {
     const ids = things.map((t) => t.id);
     const some = things.length <= FEW ? ids : undefined;
     const [turns, states, begun, lying, lay, sensors, house] = await Promise.all([
-      this.firstTurns(db),
+      this.firstTurns(db, damp),
       this.gear.statesOf(db, ids),
       this.openWork.all(db),
       this.stays.open(db, some),
