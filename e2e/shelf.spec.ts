@@ -94,6 +94,15 @@ test('many at once: looked at by a light, lent, taken along, each taken back in 
   expect((await itemPage(page, things[5]!)).away).toBeNull();
 
   await choose();
+  await page.getByRole('button', { name: 'How often…' }).click();
+  await page.getByLabel('What is done?').selectOption('light-test');
+  await page.getByLabel('How often?').selectOption('24');
+  await page.getByRole('button', { name: 'Set it for them' }).click();
+  await expect(page.getByText(/every 24 months, for 12 things\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText('Taken back for 12 things.')).toBeVisible();
+
+  await choose();
   await page.getByRole('button', { name: 'On an outing…' }).click();
   await page.getByLabel('Name of it').fill('To the shore');
   await page.getByLabel('Where to').selectOption('shore');

@@ -105,6 +105,8 @@ export const routes = {
   back: '/api/schedule/back',
   rhythms: '/api/schedule/rhythms',
   rhythm: (id: string) => `/api/schedule/rhythms/${id}`,
+  rhythmsMany: '/api/schedule/rhythms/many',
+  rhythmsBack: '/api/schedule/rhythms/many/back',
   rhythmPreview: '/api/schedule/rhythms/preview',
   benchDays: '/api/schedule/bench-days',
   benchDay: (day: string) => `/api/schedule/bench-days/${day}`,

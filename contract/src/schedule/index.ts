@@ -57,6 +57,12 @@ export {
 } from './journal.js';
 export {
   rhythmInput,
+  rhythmOfMany,
+  rhythmsBack,
+  type RhythmBefore,
+  type RhythmOfMany,
+  type RhythmsBack,
+  type RhythmsSet,
   rhythmScope,
   rhythmShape,
   saveRhythm,

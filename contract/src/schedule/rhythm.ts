@@ -1,5 +1,6 @@
 import { care, schedule } from '@bright-keeper/core';
 import Joi from 'joi';
+import { manyThings } from '../gear/schema.js';
 import { day, id, version } from '../joi.js';
 
 const oneOf = <T extends string>(...values: readonly T[]) =>
@@ -80,6 +81,29 @@ const rhythmFields = {
 };
 export const rhythmInput = Joi.object<RhythmInput>(rhythmFields);
 export const saveRhythm = Joi.object<SaveRhythm>({ ...rhythmFields, version: version().allow(null).required() });
+
+/** Every so many months for many things at once; null switches it off for them. */
+export type RhythmOfMany = { itemIds: string[]; code: schedule.DutyCode; months: number | null };
+export const rhythmOfMany = Joi.object<RhythmOfMany>({
+  itemIds: manyThings.extract('itemIds').required(),
+  code: oneOf(...schedule.RHYTHM_CODES),
+  months: Joi.number().integer().min(1).max(120).allow(null).required(),
+});
+/** What held for one of them alone before; `had` is false where nothing did. */
+export type RhythmBefore = { itemId: string; had: boolean; rhythm: schedule.Rhythm | null };
+/** What it was set for, with what held before; and what has no such duty. */
+export type RhythmsSet = { before: RhythmBefore[]; without: { itemId: string; name: string }[] };
+/** Puts back what held before. */
+export type RhythmsBack = { code: schedule.DutyCode; before: RhythmBefore[] };
+export const rhythmsBack = Joi.object<RhythmsBack>({
+  code: oneOf(...schedule.RHYTHM_CODES),
+  before: Joi.array()
+    .items(Joi.object({ itemId: id().required(), had: Joi.boolean().required(), rhythm: rhythmShape.allow(null).required() }))
+    .min(1)
+    .max(2000)
+    .unique('itemId')
+    .required(),
+});
 
 /** What the next year of one duty would be, as it is and as it would be. */
 export type RhythmPreview = { before: schedule.Duty[]; after: schedule.Duty[] };

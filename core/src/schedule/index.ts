@@ -28,6 +28,7 @@ export {
   DUTIES,
   DUTY_CODES,
   dutyFacts,
+  isForKind,
   MAY_BE_LIVED_WITH,
   RHYTHM_CODES,
   type DoneBy,
@@ -71,7 +72,7 @@ export {
 } from './journal.js';
 export { nextAfter, occurrences, plainEvery, recurAfter, RecurrenceError, rruleOf, type Every } from './recurrence.js';
 export { instantOfLocal, localOfInstant, startOfDay, zonedToUtc } from './localTime.js';
-export { rhythmFor, sameScope, withChange, type Rhythm, type RhythmChange, type RhythmScope } from './rhythms.js';
+export { everyMonths, rhythmFor, sameScope, withChange, type Rhythm, type RhythmChange, type RhythmScope } from './rhythms.js';
 export { SET_UP_IDS, SET_UPS, setUpFacts, type SetUp, type SetUpId } from './setUps.js';
 export { HOUSEHOLD, SUBJECT_KINDS, subjectKey, type NamedSubject, type SubjectKind, type SubjectRef } from './subjects.js';
 export {

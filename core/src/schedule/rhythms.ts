@@ -22,6 +22,22 @@ function byScope(changes: readonly RhythmChange[]): ReadonlyMap<string, RhythmCh
   return made;
 }
 
+const DAYS_A_MONTH = 30;
+/**
+ * The same rhythm every so many months: what else makes it due (use, exposure, a time of risk) stays, and it slips neither
+ * way by more than a third of it, so that one does not fall into the next.
+ */
+export function everyMonths(rhythm: Rhythm, months: number): Rhythm {
+  const others = rhythm.triggers.filter((t) => t.on !== 'calendar' || t.while !== undefined);
+  const slip = Math.floor((months * DAYS_A_MONTH) / 3);
+  return {
+    ...rhythm,
+    triggers: [{ on: 'calendar', rrule: `FREQ=MONTHLY;INTERVAL=${months}`, from: 'last-done' }, ...others],
+    earlyDays: Math.min(rhythm.earlyDays, slip),
+    lateDays: Math.min(rhythm.lateDays, slip),
+  };
+}
+
 /** The rhythm that holds for a subject: the narrowest change, else the default; null where it is switched off. */
 export function rhythmFor(
   code: string,

@@ -7,6 +7,11 @@ import {
   idParam,
   planDuty,
   rhythmInput,
+  rhythmOfMany,
+  rhythmsBack,
+  type RhythmOfMany,
+  type RhythmsBack,
+  type RhythmsSet,
   saveBenchTimes,
   saveRhythm,
   sendAway,
@@ -46,6 +51,7 @@ import { BenchDaysService } from './benchDays.service.js';
 import { DrawerListService } from './drawerList.service.js';
 import { AwayService } from './away.service.js';
 import { DutyService } from './duty.service.js';
+import { ManyRhythmsService } from './manyRhythms.service.js';
 import { RhythmService } from './rhythm.service.js';
 
 @ApiTags('schedule')
@@ -56,6 +62,7 @@ export class ScheduleController {
     private readonly duties: DutyService,
     private readonly aways: AwayService,
     private readonly rhythms: RhythmService,
+    private readonly manyRhythms: ManyRhythmsService,
     private readonly bench: BenchDaysService,
     private readonly drawerLists: DrawerListService,
   ) {}
@@ -158,6 +165,19 @@ export class ScheduleController {
   @Route({ summary: 'Set a rhythm for all, for a kind or for one; null switches it off', does: ['changed', 'rhythm'], body: saveRhythm })
   saveRhythm(@CheckedBody(saveRhythm) rhythm: SaveRhythm): Promise<KeptRhythm> {
     return this.rhythms.save(rhythm);
+  }
+
+  @Put('rhythms/many')
+  @Route({ summary: 'Set a rhythm for many things at once, each by itself', does: ['changed', 'rhythm'], body: rhythmOfMany })
+  setMany(@CheckedBody(rhythmOfMany) rhythm: RhythmOfMany): Promise<RhythmsSet> {
+    return this.manyRhythms.set(rhythm);
+  }
+
+  @Put('rhythms/many/back')
+  @HttpCode(204)
+  @Route({ summary: 'Put back what held for many things before', does: ['changed', 'rhythm'], body: rhythmsBack, answers: 204 })
+  putManyBack(@CheckedBody(rhythmsBack) before: RhythmsBack): Promise<void> {
+    return this.manyRhythms.back(before);
   }
 
   @Post('rhythms/preview')

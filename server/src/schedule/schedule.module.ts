@@ -14,6 +14,7 @@ import { CalendarService } from './calendar.service.js';
 import { DrawerListService } from './drawerList.service.js';
 import { DutyService } from './duty.service.js';
 import { FeedRepository } from './feed.repository.js';
+import { ManyRhythmsService } from './manyRhythms.service.js';
 import { RhythmService } from './rhythm.service.js';
 import { ScheduleController } from './schedule.controller.js';
 
@@ -31,6 +32,7 @@ import { ScheduleController } from './schedule.controller.js';
     DrawerListService,
     DutyService,
     FeedRepository,
+    ManyRhythmsService,
     RhythmService,
   ],
   exports: [BenchDaysService, CalendarService, DutyService],

@@ -90,6 +90,6 @@ export const dutyFacts = (code: DutyCode): DutyKind => DUTIES[code];
 /** What recurs and may be set otherwise. */
 export const RHYTHM_CODES: readonly DutyCode[] = DUTY_CODES.filter((code) => dutyFacts(code).rhythm);
 
-export { DONE_BY, type Context, type DoneBy, type DutyFacts, type DutyKind, type Window } from './duty.js';
+export { DONE_BY, isForKind, type Context, type DoneBy, type DutyFacts, type DutyKind, type Window } from './duty.js';
 export { MAY_BE_LIVED_WITH } from './need.js';
 export { awayOf } from './recurring.js';

@@ -1,6 +1,6 @@
 import type { ItemPage } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
-import { awayWords, capital } from '@bright-keeper/words';
+import type { schedule } from '@bright-keeper/core';
+import { awayWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
@@ -10,6 +10,7 @@ import { toNumber } from '../../ui/toNumber';
 import { useBack, useSendAway } from '../schedule';
 import { useCurrency } from '../settings';
 import { particularWords } from './particularWords';
+import { WhyAway } from './WhyAway';
 import { GoesAlong } from './Together';
 
 /** Whom it is with: of a loan it is always asked. */
@@ -81,16 +82,7 @@ export function Away({ item: { id, away, together } }: { item: Pick<ItemPage, 'i
         );
       }}
     >
-      <label className="flex flex-col gap-1">
-        Where is it?
-        <select className="input" value={why} onChange={(e) => setWhy(e.target.value as schedule.AwayReason)}>
-          {schedule.AWAY_REASONS.map((reason) => (
-            <option key={reason} value={reason}>
-              {capital(awayWords(reason))}
-            </option>
-          ))}
-        </select>
-      </label>
+      <WhyAway label="Where is it?" why={why} onWhy={setWhy} />
       <label className="flex flex-col gap-1">
         {WITH_WHOM[why]}
         <input

@@ -6,7 +6,7 @@ import { longDate } from '../../ui/dates';
 import { Empty } from '../../ui/parts';
 import { Face } from './Face';
 import { FILE_ROLE_WORDS, GONE_SUM_WORDS, GONE_WORDS } from './fileWords';
-import { particularLabel, particularWords } from './particularWords';
+import { particularWords } from './particularWords';
 
 type Printed = { thing: InventoryThing; currency: string };
 
@@ -55,7 +55,7 @@ function Facts({ thing, currency }: Printed) {
         particulars[id] === undefined
           ? []
           : [
-              <Fact key={id} name={particularLabel(id, '')}>
+              <Fact key={id} name={gear.particularFacts(id).name}>
                 {particularWords(id, particulars[id], currency)}
               </Fact>,
             ],

@@ -8,12 +8,18 @@ import { LendMany } from './many/LendMany';
 import { LookedAtMany } from './many/LookedAtMany';
 import { backWords, things, type Done } from './many/many';
 import { OutingMany } from './many/OutingMany';
+import { RhythmMany } from './many/RhythmMany';
 import { useArchiveMany, useMoveMany, useMatching, useTagMany, useTakeMovesBack, type ShelfFilters } from './queries';
 
 /** What is asked for in a form of its own. */
-const FORMS = { lend: LendMany, looked: LookedAtMany, outing: OutingMany } as const;
+const FORMS = { lend: LendMany, looked: LookedAtMany, outing: OutingMany, rhythm: RhythmMany } as const;
 type Form = keyof typeof FORMS;
-const FORM_WORDS: Record<Form, string> = { lend: 'Lend them…', looked: 'They were looked at…', outing: 'On an outing…' };
+const FORM_WORDS: Record<Form, string> = {
+  lend: 'Lend them…',
+  looked: 'They were looked at…',
+  outing: 'On an outing…',
+  rhythm: 'How often…',
+};
 
 type Props = {
   chosen: ReadonlySet<string>;

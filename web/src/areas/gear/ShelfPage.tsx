@@ -76,12 +76,12 @@ export function ShelfPage() {
       }
     >
       <Filters filters={filters} set={set}>
-        <ViewChoices view={view} onView={keepView} />
         {(items.length > 0 || chosen) && (
           <Button className="max-md:col-span-2" aria-pressed={chosen !== null} onClick={() => setChosen(chosen ? null : NOTHING_CHOSEN)}>
             {chosen ? 'Done choosing' : 'Choose several'}
           </Button>
         )}
+        <ViewChoices view={view} onView={keepView} />
       </Filters>
       {chosen && (
         <Suspense fallback={BAR_SPACE}>

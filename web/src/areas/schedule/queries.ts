@@ -16,6 +16,9 @@ import {
   type PlanDuty,
   type RhythmInput,
   type RhythmPreview,
+  type RhythmOfMany,
+  type RhythmsBack,
+  type RhythmsSet,
   type SaveRhythm,
   type SayBack,
   type SendAway,
@@ -79,6 +82,11 @@ export const useBack = () =>
 
 export const useSaveRhythm = () =>
   useMutation({ mutationFn: (rhythm: SaveRhythm) => http.put<KeptRhythm>(routes.rhythms, rhythm), onSettled: () => agendaChanged() });
+/** A rhythm for many things at once, and what held of each before put back. */
+export const useRhythmOfMany = () =>
+  useMutation({ mutationFn: (rhythm: RhythmOfMany) => http.put<RhythmsSet>(routes.rhythmsMany, rhythm), onSettled: () => gearChanged() });
+export const useRhythmsBack = () =>
+  useMutation({ mutationFn: (before: RhythmsBack) => http.put<null>(routes.rhythmsBack, before), onSettled: () => gearChanged() });
 export const useRemoveRhythm = () =>
   useMutation({ mutationFn: (id: string) => http.delete(routes.rhythm(id)), onSettled: () => agendaChanged() });
 export const useSaveBenchTimes = () =>

@@ -1,11 +1,12 @@
 import type { NotSent } from '@bright-keeper/contract';
-import { schedule } from '@bright-keeper/core';
-import { awayWords, capital } from '@bright-keeper/words';
+import type { schedule } from '@bright-keeper/core';
+import { awayWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../../api/http';
 import { Button, Failure } from '../../../ui/parts';
 import { ToldFor, useTold } from '../../../ui/ToldFor';
 import { useSendManyAway, useTakeBack } from '../queries';
+import { WhyAway } from '../WhyAway';
 import { backOf, things, type WithMany } from './many';
 
 const stayedWords = ({ name, because }: NotSent): string =>
@@ -42,16 +43,7 @@ export function LendMany({ itemIds, onDone, onLeave }: WithMany) {
         lend();
       }}
     >
-      <label className="flex flex-col gap-1">
-        Where are they?
-        <select className="input" value={why} onChange={(e) => setWhy(e.target.value as schedule.AwayReason)}>
-          {schedule.AWAY_REASONS.map((reason) => (
-            <option key={reason} value={reason}>
-              {capital(awayWords(reason))}
-            </option>
-          ))}
-        </select>
-      </label>
+      <WhyAway label="Where are they?" why={why} onWhy={setWhy} />
       <label className="flex flex-col gap-1">
         {why === 'loan' ? 'Lent to' : 'With whom (if you like)'}
         <input className="input" maxLength={120} autoComplete="off" value={to} onChange={(e) => setTo(e.target.value)} />
