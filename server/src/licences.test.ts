@@ -8,7 +8,7 @@ const lock = JSON.parse(readFileSync(join(import.meta.dirname, '../../package-lo
 };
 const SHIPPED = Object.entries(lock.packages).filter(([path, p]) => path.includes('node_modules/') && !p.dev && !p.link);
 
-/** Licences under which a package may be passed on with a program of any other licence (SPDX; the Free Software Foundation's list). */
+/** Licences under which a package may be passed on with a program of any other licence (SPDX; the lists of the Free Software Foundation and of the Open Source Initiative). */
 const MAY_SHIP = [
   'MIT',
   'ISC',
@@ -16,6 +16,7 @@ const MAY_SHIP = [
   'BSD-2-Clause',
   'BSD-3-Clause',
   'Apache-2.0',
+  'BlueOak-1.0.0',
   'MPL-2.0',
   'Python-2.0',
   'OFL-1.1',

@@ -34,9 +34,9 @@ describe('how long things have lain there', () => {
     expect(await screen.findByText(/^3 things told/)).toBeTruthy();
     const yearAgo = schedule.instantOfLocal('2025-03-10T12:00', Intl.DateTimeFormat().resolvedOptions().timeZone);
     expect(page.written().map((c) => c.body as MoveItems)).toEqual([
-      { itemIds: ['a'], placeId: 'p', since: yearAgo },
-      { itemIds: ['b'], placeId: 'p', since: '2025-11-01T12:00:00.000Z' },
-      { itemIds: ['c'], placeId: 'q', since: yearAgo },
+      { itemIds: ['a'], placeId: 'p', since: yearAgo, alone: true },
+      { itemIds: ['b'], placeId: 'p', since: '2025-11-01T12:00:00.000Z', alone: true },
+      { itemIds: ['c'], placeId: 'q', since: yearAgo, alone: true },
     ]);
     fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
     await waitFor(() => expect(page.written().at(-1)!.body).toEqual({ entryIds: ['e1', 'e2', 'e3'] }));
