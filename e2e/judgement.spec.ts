@@ -106,6 +106,8 @@ test('a sticky grip, to its end: found, removed by school, logged, and pressed a
     .click();
   await expect(page.getByText(/two to twelve months/)).toBeVisible();
   await button(page, 'Finish the look').click();
+  // It is over once its page is left: who goes elsewhere before may be quicker than the answer.
+  await expect(page).toHaveURL(/\/gear\//);
   await page.goto(`${running.url}/gear/${id}`);
   await expect(page.getByText('Look again: sticky finish')).toBeVisible();
 
