@@ -194,9 +194,10 @@ export class AgendaService {
   }
 
   private async narrow(db: Db, onShelf: readonly Item[], asked: Promise<readonly schedule.Entry[]>): Promise<schedule.Agenda> {
+    const air = await this.climate.facts(db);
     const [around, things, entries, rhythms] = await Promise.all([
-      this.climate.facts(db).then((air) => this.around(air, db)),
-      this.climate.facts(db).then((air) => this.thingsFrom(db, onShelf, schedule.dampPlaces(air))),
+      this.around(air, db),
+      this.thingsFrom(db, onShelf, schedule.dampPlaces(air)),
       asked,
       this.rhythms.all(db),
     ]);

@@ -1,12 +1,16 @@
 import type { LookAnswer } from '@bright-keeper/contract';
 import { care, type inspection } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNotNull, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { cleanings, journalEntries, looks, surfaceStates } from '../tables/index.js';
 
 /** A look or a cleaning that is over, by its id and in the form core reads. */
 export type Past = { id: string; told: inspection.ToldOf };
+
+/** That an entry was not taken back. */
+const stands = (id: SQL): SQL =>
+  sql`not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = ${id}::text)`;
 
 /** What was looked at and cleaned of one thing. */
 @Injectable()
@@ -15,7 +19,7 @@ export class PastRepository {
   async of(db: Db, itemId: string): Promise<Past[]> {
     const entryOf = (key: string, id: typeof looks.id | typeof cleanings.id) =>
       sql`exists (select 1 from ${journalEntries} e where e.subject_id = ${itemId} and e.data->'data'->>${key} = ${id}::text
-        and not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = e.id::text))`;
+        and ${stands(sql`e.id`)})`;
     const [seen, cleaned] = await Promise.all([
       db
         .select({ id: looks.id, at: looks.finishedAt, answers: looks.answers })
@@ -65,9 +69,7 @@ export class PastRepository {
     const [row] = await db
       .select({ id: journalEntries.id })
       .from(journalEntries)
-      .where(
-        sql`${journalEntries.data}->'data'->>'lookId' = ${lookId} and not exists (select 1 from ${journalEntries} u where u.data->'data'->>'kind' = 'undone' and u.data->'data'->>'entryId' = ${journalEntries.id}::text)`,
-      );
+      .where(sql`${journalEntries.data}->'data'->>'lookId' = ${lookId} and ${stands(sql`${journalEntries.id}`)}`);
     return row?.id ?? null;
   }
 

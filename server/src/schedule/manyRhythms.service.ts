@@ -5,6 +5,7 @@ import { RhythmRepository } from '../agenda/index.js';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
 import { Ids } from '../platform/index.js';
+import { RhythmService } from './rhythm.service.js';
 
 /** A rhythm set for many things at once, each by itself. */
 @Injectable()
@@ -13,6 +14,7 @@ export class ManyRhythmsService {
     private readonly database: Database,
     private readonly repository: RhythmRepository,
     private readonly gear: GearRepository,
+    private readonly rhythms: RhythmService,
     private readonly ids: Ids,
   ) {}
 
@@ -35,8 +37,9 @@ export class ManyRhythmsService {
     });
   }
 
-  /** What held for each of them alone holds again. */
-  back({ code, before }: RhythmsBack): Promise<void> {
+  /** What held for each of them alone holds again. @throws ProblemError where nobody could keep it: it comes from elsewhere, too. */
+  async back({ code, before }: RhythmsBack): Promise<void> {
+    for (const one of before) await this.rhythms.check(one);
     return this.database.transaction(async (db) => {
       for (const { itemId, had, rhythm } of before) {
         const there = await this.repository.find(db, code, { for: 'subject', id: itemId });

@@ -39,6 +39,19 @@ describe('a rhythm for many at once', () => {
     expect(await due(one.id, code)).toBeUndefined();
   });
 
+  it('puts nothing back that nobody could keep', async () => {
+    const { id } = await t.add('Put back');
+    const rhythm = {
+      triggers: [{ on: 'calendar', rrule: 'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31', from: 'last-done' }],
+      earlyDays: 0,
+      lateDays: 0,
+      minutes: 5,
+    };
+    const body = { code: 'light-test', before: [{ itemId: id, had: true, rhythm }] };
+    expect((await t.http.put(routes.rhythmsBack).send(body).expect(400)).body).toMatchObject({ code: 'bad-rhythm' });
+    expect((await rhythms()).filter((r) => r.scope.for === 'subject' && r.scope.id === id)).toEqual([]);
+  });
+
   it.each([
     ['a month that is none', { months: 0 }, 'months'],
     ['ten thousand months', { months: 10_000 }, 'months'],

@@ -51,7 +51,8 @@ export class RhythmService {
     return { before, after };
   }
 
-  private async check({ rhythm }: RhythmInput): Promise<void> {
+  /** @throws ProblemError where nobody could keep it. */
+  async check({ rhythm }: Pick<RhythmInput, 'rhythm'>): Promise<void> {
     const troubles = rhythm ? schedule.rhythmTroubles(rhythm, await this.settings.today()) : [];
     if (troubles.length === 0) return;
     const at = (t: schedule.RhythmTrouble) =>

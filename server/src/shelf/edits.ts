@@ -22,3 +22,6 @@ export function changesOf(before: Fields, after: Fields): Omit<Edited, 'kind'> {
     ...(fields.length > 0 ? { before: Object.fromEntries(fields.map((field) => [field, before[field]])) } : {}),
   };
 }
+
+/** What is on the shelf again is not gone. */
+export const BACK_ON_THE_SHELF = { archivedAt: null, goneWhy: null, goneOn: null, goneFor: null };

@@ -25,7 +25,7 @@ import { AgendaService, type ThingDuties } from '../agenda/index.js';
 import { SettingsService } from '../settings/index.js';
 import { StayRepository } from '../places/index.js';
 import { JournalRepository } from '../journal/index.js';
-import { changesOf } from './edits.js';
+import { BACK_ON_THE_SHELF, changesOf } from './edits.js';
 import { FittingService } from './fitting.service.js';
 import { checkTogether } from './together.js';
 import { type FirstDue, GearRepository, ItemFileRepository, OpenWorkRepository, VerdictsService } from '../gear/index.js';
@@ -39,9 +39,6 @@ const fallsDue = ({ facts }: schedule.Duty): boolean => facts.says !== 'need' &&
 
 /** Of a line that stands for one thing, no count is kept. */
 const settled = (particulars: gear.Particulars): gear.Particulars => gear.withCount(particulars, gear.countOf(particulars));
-
-/** What is on the shelf again is not gone. */
-const BACK_ON_THE_SHELF = { archivedAt: null, goneWhy: null, goneOn: null, goneFor: null };
 
 @Injectable()
 export class GearService {

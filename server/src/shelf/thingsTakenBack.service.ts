@@ -7,7 +7,7 @@ import { ProblemError } from '../http/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { StayRepository } from '../places/index.js';
-import { FIELDS, type Edited } from './edits.js';
+import { BACK_ON_THE_SHELF, FIELDS, type Edited } from './edits.js';
 import { checkTogether } from './together.js';
 
 export type Turn = { kind: 'archived' | 'restored' | 'quarantined' | 'released'; gone?: gear.Gone };
@@ -70,7 +70,7 @@ export class ThingsTakenBackService {
     const before = turns.at(-2);
     const gone = before?.data.kind === 'archived' ? before.data.gone : undefined;
     const change = {
-      archived: { archivedAt: null, goneWhy: null, goneOn: null, goneFor: null },
+      archived: BACK_ON_THE_SHELF,
       restored: {
         archivedAt: before ? new Date(before.at) : this.clock.now(),
         goneWhy: gone?.why ?? null,
