@@ -1,6 +1,6 @@
 import type { care, gear, schedule } from '@bright-keeper/core';
 import type { Neighbour } from '../storage/places.js';
-import type { ImportMapping, ImportTarget, ItemInput, ItemStatus } from './schema.js';
+import type { ImportMapping, ImportTarget, ItemInput, ItemStatus, KindMeant } from './schema.js';
 
 export type SurfaceState = {
   surface: care.Surface;
@@ -140,6 +140,8 @@ export type ImportRow = {
   /** What was left out of it or taken otherwise, by the heading of its column. */
   told: Record<string, string>;
 };
+/** Rows whose kind was not plainly given: how many there are, and what they are taken for; null where nothing tells. */
+export type ImportKinds = Omit<KindMeant, 'kind'> & { kind: care.ItemKind | null; rows: number };
 export type ImportPreview = {
   encoding: string;
   delimiter: string;
@@ -155,6 +157,8 @@ export type ImportPreview = {
   same: number;
   /** Days were found that can be read day first and month first. */
   areDaysAmbiguous: boolean;
+  /** Most rows first, up to a limit; what a row was corrected to is not among them. */
+  kinds: ImportKinds[];
   /** Every bad row up to a limit, and the first good ones, those first of which something is told. */
   rows: ImportRow[];
   /** What was noticed about the file as a whole. */

@@ -269,6 +269,14 @@ export type ImportMapping = Partial<Record<ImportTarget, string>>;
 /** What is to stand in a row instead of what the file has there, by the line of the row. */
 export type ImportCorrections = Record<string, Partial<Record<ImportTarget, string>>>;
 
+/** Rows with the same word for their kind, of which their other words tell the same: what they are taken for. */
+export type KindMeant = { written: string; guessed: care.ItemKind | null; kind: care.ItemKind };
+const MOST_KINDS_MEANT = 200;
+const kindOrNone = () =>
+  Joi.string()
+    .valid(...care.ITEM_KINDS)
+    .allow(null);
+
 const LARGEST_FILE_BASE64 = 14_000_000;
 const LONGEST_CELL = 5000;
 
@@ -276,8 +284,8 @@ export type ImportRequest = {
   fileBase64: string;
   /** The column of the file for each target; left out, it is guessed from the headings. */
   mapping?: ImportMapping;
-  /** The kind for rows that give none and whose words tell of none. */
-  defaultKind?: care.ItemKind;
+  /** What rows are whose kind was not plainly given. */
+  kinds?: KindMeant[];
   corrections?: ImportCorrections;
   /** Dates that can be read both ways have their month first; the day first where left out. */
   monthFirst?: boolean;
@@ -286,7 +294,17 @@ const eachTarget = (schema: () => Joi.Schema) => Joi.object(Object.fromEntries(I
 export const importRequest = Joi.object<ImportRequest>({
   fileBase64: Joi.string().base64().max(LARGEST_FILE_BASE64).required(),
   mapping: eachTarget(() => Joi.string().max(500)),
-  defaultKind: Joi.string().valid(...care.ITEM_KINDS),
+  kinds: Joi.array()
+    .items(
+      Joi.object<KindMeant>({
+        written: Joi.string().allow('').max(LONGEST_CELL).required(),
+        guessed: kindOrNone().required(),
+        kind: Joi.string()
+          .valid(...care.ITEM_KINDS)
+          .required(),
+      }),
+    )
+    .max(MOST_KINDS_MEANT),
   corrections: Joi.object().pattern(
     /^\d{1,7}$/,
     eachTarget(() => Joi.string().allow('').max(LONGEST_CELL)),

@@ -7,6 +7,8 @@ export {
   supplyInput,
   type SupplyUpdate,
   supplyUpdate,
+  type SupplyWashed,
+  supplyWashed,
 } from './schema.js';
 export type { Drawer, Supply } from './dto.js';
 export { suppliesErrors } from './errors.js';

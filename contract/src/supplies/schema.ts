@@ -1,6 +1,6 @@
 import { care, supplies } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, version } from '../joi.js';
+import { day, toldFor, version } from '../joi.js';
 
 const THINGS = [...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS)];
 const MOST_STOCK = 1_000_000;
@@ -49,6 +49,10 @@ export const startDrawer = Joi.object<StartDrawer>({
     .valid(...supplies.STARTER_IDS)
     .required(),
 });
+
+/** It was washed: now, where nothing else is said. */
+export type SupplyWashed = { version: number; at: string | null };
+export const supplyWashed = Joi.object<SupplyWashed>({ version: version().required(), at: toldFor() });
 
 export type DrawerIsAll = { isAll: boolean };
 export const drawerIsAll = Joi.object<DrawerIsAll>({ isAll: Joi.boolean().required() });

@@ -26,6 +26,16 @@ export const mayDemote = ({ thing, role }: Pick<DrawerThing, 'thing' | 'role'>):
 /** After a wash a tool is clean and back at what it was sold for: a demoted glass cloth may return, a body cloth stays one. */
 export const washed = <T extends DrawerThing>(d: T): T => ({ ...d, state: 'clean', usesSinceWash: 0, role: soldFor(d.thing) });
 
+/**
+ * After a wash that is told for an earlier time: used as often as it was since then. What has touched a shell may have
+ * done so after that wash, so it stays with shells.
+ */
+export const washedBefore = <T extends DrawerThing>(d: T, usesSinceWash: number): T => ({ ...d, state: 'clean', usesSinceWash });
+
+/** How often a thing was in hand at benches. */
+export const usesOf = (thingId: string, takings: readonly Taking[]): number =>
+  takings.filter((t) => t.thingId === thingId && isTool(t.id)).reduce((sum, t) => sum + t.quantity, 0);
+
 /** What else in the drawer would do as well for a step: of the same kind and width, fit, and kept for that surface. */
 export function alternativesFor<T extends DrawerThing & { id: string }>(
   step: Pick<Step, 'surface'>,

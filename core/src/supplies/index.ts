@@ -1,5 +1,16 @@
 export { mayTouch } from '../care/index.js';
-export { alternativesFor, consumptionOf, mayDemote, onHandFrom, takeFrom, washed, type Shortage, type Taking } from './drawer.js';
+export {
+  alternativesFor,
+  consumptionOf,
+  mayDemote,
+  onHandFrom,
+  takeFrom,
+  usesOf,
+  washed,
+  washedBefore,
+  type Shortage,
+  type Taking,
+} from './drawer.js';
 export { isFit, isTool, isWashable, labelOf, soldFor, USES_BEFORE_WASH, type DrawerThing } from './drawerThing.js';
 export { costPerClean, forecast, LEAST_DAYS, LEAST_TAKINGS, type Forecast } from './forecast.js';
 export { type BenchUse, materialsIn, type Outlook, outlookOf, shoppingList } from './outlook.js';

@@ -33,7 +33,7 @@ export class CleaningEnding {
   async write(db: Db, cleaning: Ended, at: Date, acceptShort: boolean): Promise<void> {
     const item = await this.gear.get(db, cleaning.itemId);
     const outcomes = care.outcomesOf(cleaning.plan, cleaning.events);
-    await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, cleaning.events), acceptShort);
+    await this.drawer.take(db, supplies.consumptionOf(cleaning.plan, cleaning.events), { at, acceptShort });
     await this.writeStates(db, item, cleaning, outcomes, at);
     await this.writeContactsAndLog(db, cleaning, outcomes, at);
     await this.field.putOff(db, item.id, cleaning.plan.deferred, at);

@@ -28,6 +28,8 @@ const isTold = sql`${journalEntries.data}->'data'->>'kind' not in (${sql.join(
 /** Kinds of entries no duty asks for. */
 const SILENT = ['edited', 'moved', 'stay-told', 'split', 'file-removed'];
 
+const isWash = sql`${journalEntries.data}->'data'->>'kind' = 'washed'`;
+
 const CHUNK = 500;
 
 /** What was done, to whatever. Salt tests and what is done to gel have tables of their own and are read with the rest. */
@@ -82,6 +84,17 @@ export class JournalRepository {
       .where(and(eq(journalEntries.subject, 'thing'), eq(journalEntries.subjectId, itemId), isOf, isTold))
       .orderBy(asc(journalEntries.at), asc(journalEntries.id));
     return rows.map(toEntry);
+  }
+
+  /** When a thing of the drawer was washed last. */
+  async lastWash(db: Db, supplyId: string): Promise<Date | null> {
+    const [row] = await db
+      .select({ at: journalEntries.at })
+      .from(journalEntries)
+      .where(and(eq(journalEntries.subject, 'supply'), eq(journalEntries.subjectId, supplyId), isWash, isTold))
+      .orderBy(desc(journalEntries.at))
+      .limit(1);
+    return row?.at ?? null;
   }
 
   /** What of the same kind was written of other things in the very moment of an entry. */

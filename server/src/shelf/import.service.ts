@@ -2,6 +2,7 @@ import {
   gearErrors,
   IMPORT_TARGETS,
   type ImportFate,
+  type ImportKinds,
   type ImportMapping,
   type ImportPreview,
   type ImportRequest,
@@ -22,13 +23,14 @@ import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { orderOf } from './cells.js';
 import { guessMapping } from './headings.js';
-import { readRow, type ReadAgainst, type ReadRow } from './importRows.js';
+import { readRow, sameKindUnsaid, type ReadAgainst, type ReadRow } from './importRows.js';
 import { takingFrom } from './listAgain.js';
 
 /** How many rows a preview shows of each sort. */
 const GOOD_SHOWN = 20;
 const TOLD_SHOWN = 200;
 const BAD_SHOWN = 200;
+const KINDS_SHOWN = 40;
 
 const cellOf = (item: Item, placeName: string, target: ImportTarget): Told => {
   if (target === 'place') return placeName;
@@ -69,7 +71,8 @@ export class ImportService {
     return {
       ...{ form, encoding, delimiter, columns, mapping, notices, areDaysAmbiguous },
       ...{ total: rows.length, good: good.length, bad: bad.length, updates: of('update').length, same: of('same').length },
-      rows: shown.map(({ there: _, ...row }) => row),
+      kinds: kindsUnsaid(rows),
+      rows: shown.map(({ there: _, unsaid: _u, ...row }) => row),
     };
   }
 
@@ -125,7 +128,7 @@ export class ImportService {
   }
 
   private async read(db: Db, request: ImportRequest): Promise<Read> {
-    const { fileBase64, mapping: given, defaultKind, corrections = {}, monthFirst } = request;
+    const { fileBase64, mapping: given, kinds = [], corrections = {}, monthFirst } = request;
     const file = await readList(Buffer.from(fileBase64, 'base64'));
     if (!file) throw problem(gearErrors, 'import-unreadable');
     if (file.rows.length > LIMITS.list.rows)
@@ -138,7 +141,7 @@ export class ImportService {
     const against: ReadAgainst = {
       mapping,
       corrections,
-      defaultKind: defaultKind ?? null,
+      kinds: new Map(kinds.map((meant) => [sameKindUnsaid(meant), meant.kind])),
       dayOrder: order ?? (monthFirst ? 'month-first' : 'day-first'),
       now: this.clock.now(),
       currency: (await this.settings.get(db)).currency,
@@ -169,6 +172,18 @@ function tellDoubled(rows: readonly ReadRow[], heading: string): void {
     if (before === undefined) first.set(serial, line);
     else told[heading] = `Line ${before} has the same serial number: one of them is mistyped, or it is one thing twice.`;
   }
+}
+
+/** How kinds are written that nobody knows for one, or that only other words of the row tell. */
+function kindsUnsaid(rows: readonly ReadRow[]): ImportKinds[] {
+  const all = new Map<string, ImportKinds>();
+  for (const { unsaid } of rows) {
+    if (!unsaid) continue;
+    const key = sameKindUnsaid(unsaid);
+    const told = all.get(key) ?? { ...unsaid, rows: 0 };
+    all.set(key, { ...told, rows: told.rows + 1 });
+  }
+  return [...all.values()].sort((a, b) => b.rows - a.rows).slice(0, KINDS_SHOWN);
 }
 
 const isBlank = (cells: Record<string, string>): boolean => Object.values(cells).every((cell) => cell === '');

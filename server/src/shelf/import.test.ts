@@ -78,6 +78,36 @@ describe('a gear list from CSV', () => {
     expect(p.rows[0]!.input!.traits.value).toBe(1250);
   });
 
+  it('takes all rows that are written alike for what one says they are, and a single one for what is said of it', async () => {
+    const file = 'name,kind\nOne,Sammlerstück\nTwo,sammlerSTÜCK\nThree,Sammlerstück\nUV 52 mm,\nUV 55 mm,\nNobody knows,\nPlain,lens\n';
+    const p = await preview(file);
+    expect(p.kinds).toEqual([
+      { written: 'Sammlerstück', guessed: null, kind: null, rows: 3 },
+      { written: '', guessed: 'filter', kind: 'filter', rows: 2 },
+      { written: '', guessed: null, kind: null, rows: 1 },
+    ]);
+    expect([p.good, p.bad]).toEqual([3, 4]);
+    const kinds = [
+      { written: 'Sammlerstück', guessed: null, kind: 'accessory' },
+      { written: '', guessed: 'filter', kind: 'lens' },
+    ];
+    const said = await preview(file, { kinds, corrections: { 3: { kind: 'lens' } } });
+    expect(said.rows.map((r) => [r.cells.name, r.input?.kind ?? null])).toEqual([
+      ['One', 'accessory'],
+      ['Two', 'lens'],
+      ['Three', 'accessory'],
+      ['UV 52 mm', 'lens'],
+      ['UV 55 mm', 'lens'],
+      ['Nobody knows', null],
+      ['Plain', 'lens'],
+    ]);
+    expect(said.kinds.map(({ kind, rows }) => [kind, rows])).toEqual([
+      ['accessory', 2],
+      ['lens', 2],
+      [null, 1],
+    ]);
+  });
+
   it('asks about days that can be read both ways, and not where one of them cannot', async () => {
     const both = 'name,kind,bought\nBoth A,lens,03/04/2019\n';
     expect(await preview(both)).toMatchObject({ areDaysAmbiguous: true, rows: [{ input: { acquiredOn: '2019-04-03' } }] });
@@ -254,7 +284,10 @@ describe('a gear list from CSV', () => {
   });
 
   it('takes another mapping and a kind for rows without one', async () => {
-    const p = await preview('a,b\nNamed by hand,lens\n', { mapping: { name: 'a' }, defaultKind: 'filter' });
+    const p = await preview('a,b\nNamed by hand,lens\n', {
+      mapping: { name: 'a' },
+      kinds: [{ written: '', guessed: null, kind: 'filter' }],
+    });
     expect(p.rows[0]?.input).toMatchObject({ name: 'Named by hand', kind: 'filter' });
   });
 

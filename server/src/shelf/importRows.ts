@@ -3,11 +3,13 @@ import {
   itemInput,
   JOI_OPTIONS,
   type ImportCorrections,
+  type ImportKinds,
   type ImportMapping,
   type ImportRow,
   type ImportTarget,
   type Item,
   type ItemInput,
+  type KindMeant,
 } from '@bright-keeper/contract';
 import { care, gear } from '@bright-keeper/core';
 import { bare } from './headings.js';
@@ -27,7 +29,8 @@ export type OnShelf = Item & { placeId: string | null };
 /** What a list is read against: what the keeper said of it, and what is there. */
 export type ReadAgainst = {
   mapping: ImportMapping;
-  defaultKind: care.ItemKind | null;
+  /** What the keeper said that rows are whose kind was not plainly given, by `sameKindUnsaid`. */
+  kinds: ReadonlyMap<string, care.ItemKind>;
   corrections: ImportCorrections;
   dayOrder: DayOrder;
   now: Date;
@@ -68,13 +71,17 @@ const unitOf = (facts: care.TraitFacts | gear.ParticularFacts): string => (facts
 const particularMeant = (id: gear.ParticularId, kind: care.ItemKind): gear.ParticularId =>
   id === 'mount' && !gear.particularsOf(kind).includes('mount') ? 'takesMount' : id;
 
-/** The kind as it is written, else as the words of the row tell, else as the keeper said for those. */
-function kindOf(written: string, words: string, defaultKind: care.ItemKind | null): { kind: unknown; isGuessed: boolean } {
+/** Of a kind that was not plainly given: how it is written, and what the words of the row tell. */
+export type KindUnsaid = Pick<KindMeant, 'written' | 'guessed'>;
+/** As one way of writing a kind is told from another. */
+export const sameKindUnsaid = ({ written, guessed }: KindUnsaid): string => `${bare(written)}/${guessed ?? ''}`;
+
+/** The kind as it is written, else as the keeper said of such rows, else as the words of the row tell. */
+function kindOf(written: string, words: string, meant: ReadAgainst['kinds']): { kind: unknown; unsaid: KindUnsaid | null } {
   const known = KIND_WORDS.get(bare(written));
-  if (known) return { kind: known, isGuessed: false };
-  const guessed = care.guessKind(`${written} ${words}`);
-  if (guessed) return { kind: guessed, isGuessed: true };
-  return { kind: written === '' && defaultKind ? defaultKind : written || undefined, isGuessed: false };
+  if (known) return { kind: known, unsaid: null };
+  const unsaid = { written, guessed: care.guessKind(`${written} ${words}`) };
+  return { kind: meant.get(sameKindUnsaid(unsaid)) ?? unsaid.guessed ?? (written || undefined), unsaid };
 }
 
 /** Errors by the heading of the column they came from, so that the person finds the cell. */
@@ -83,8 +90,8 @@ const targetOf = (field: string): ImportTarget => {
   return (part === 'traits' ? `trait:${name}` : part === 'particulars' ? name : part) as ImportTarget;
 };
 
-/** A row, and the thing it is of where that is there already. */
-export type ReadRow = ImportRow & { there: OnShelf | null };
+/** A row, and the thing it is of where that is there already; where its kind was not plainly given, what it is taken for. */
+export type ReadRow = ImportRow & { there: OnShelf | null; unsaid: Omit<ImportKinds, 'rows'> | null };
 
 /** One line of the file as a thing, or what is wrong with it. */
 export function readRow(line: number, cells: Record<string, string>, against: ReadAgainst): ReadRow {
@@ -98,7 +105,7 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
   // A list with a maker and a model has no name besides.
   const name = cell('name') || [cell('maker'), cell('model')].filter((word) => word !== '').join(' ');
   const words = [name, cell('maker'), cell('model')].join(' ');
-  const { kind, isGuessed } = kindOf(cell('kind'), words, against.defaultKind);
+  const { kind, unsaid } = kindOf(cell('kind'), words, against.kinds);
   const knownKind = care.ITEM_KINDS.find((k) => k === kind);
   // A column for all kinds is empty or "no" where a kind has no such thing; what says more is set aside and told.
   const setAside = (target: ImportTarget) => {
@@ -142,7 +149,8 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
 
   const draft = { name, kind, traits, particulars, notes: cell('notes'), acquiredOn: acquired === '' ? null : day };
   const checked = itemInput.validate(draft, JOI_OPTIONS);
-  const row = { line, cells, place, isKindGuessed: isGuessed, told, there: null };
+  const takenFor = unsaid && { ...unsaid, kind: knownKind ?? null };
+  const row = { line, cells, place, unsaid: takenFor, isKindGuessed: unsaid !== null && knownKind !== undefined, told, there: null };
   if (checked.error) {
     const fields = Object.entries(fieldsOf(checked.error)).map(([field, message]) => [targetOf(field), message] as const);
     return {

@@ -97,7 +97,7 @@ describe('twelve lists as people keep them', () => {
 
   it.each(Object.entries(MUST))('%s comes in with two taps at the most after the guess', async (file, must) => {
     const fileBase64 = readFileSync(join(LISTS, file)).toString('base64');
-    const more = KIND_SAID.has(file) ? { defaultKind: 'lens' } : {};
+    const more = KIND_SAID.has(file) ? { kinds: [{ written: '', guessed: null, kind: 'lens' }] } : {};
     const { body } = await t.http
       .post(routes.importPreview)
       .send({ fileBase64, ...more })

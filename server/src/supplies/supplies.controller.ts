@@ -4,6 +4,7 @@ import {
   startDrawer,
   supplyInput,
   supplyUpdate,
+  supplyWashed,
   versioned,
   type Drawer,
   type DrawerIsAll,
@@ -11,6 +12,7 @@ import {
   type Supply,
   type SupplyInput,
   type SupplyUpdate,
+  type SupplyWashed,
   type Versioned,
 } from '@bright-keeper/contract';
 import { Controller, Delete, Get, HttpCode, Post, Put } from '@nestjs/common';
@@ -63,13 +65,13 @@ export class SuppliesController {
   @Post(':id/wash')
   @HttpCode(200)
   @Route({
-    summary: 'It was washed: clean again, and back at what it was sold for',
+    summary: 'It was washed, now or earlier: clean again; if now, back at what it was sold for',
     does: ['washed', 'supply'],
-    body: versioned,
+    body: supplyWashed,
     byId: true,
   })
-  wash(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Supply> {
-    return this.service.wash(id, version);
+  wash(@CheckedParams(idParam) { id }: ById, @CheckedBody(supplyWashed) washed: SupplyWashed): Promise<Supply> {
+    return this.service.wash(id, washed);
   }
 
   @Post(':id/demote')

@@ -1,15 +1,18 @@
-import { suppliesErrors, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import { suppliesErrors, type Drawer, type Supply, type SupplyInput, type SupplyUpdate, type SupplyWashed } from '@bright-keeper/contract';
 import { supplies as core, type care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { and, asc, eq, gte, sql } from 'drizzle-orm';
 import { Database, type Db } from '../db/index.js';
-import { problem } from '../http/index.js';
+import { problem, toldFor } from '../http/index.js';
 import { JournalRepository } from '../journal/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { supplies } from '../tables/index.js';
 import { Versioned } from '../versioned/index.js';
+import { usesSince } from './usesSince.js';
 
+/** When a cleaning used what it took, and whether what the drawer held too little of is counted as used up. */
+type Used = { at: Date; acceptShort: boolean };
 type Row = typeof supplies.$inferSelect;
 const toSupply = ({ createdAt: _, ...row }: Row): Supply => row;
 
@@ -85,15 +88,28 @@ export class SuppliesService {
     }));
   }
 
-  async wash(id: string, version: number): Promise<Supply> {
-    const washed = await this.change(id, version, (before) => {
+  /**
+   * It was washed: now, or at an earlier time, with what it was used for since. Of several washes the last counts, in
+   * whatever order they are told.
+   *
+   * @throws ProblemError where it is never washed, or the moment is still to come.
+   */
+  async wash(id: string, { version, at: told }: SupplyWashed): Promise<Supply> {
+    const at = toldFor(told, this.clock.now(), 'at');
+    return this.database.transaction(async (db) => {
+      const before = await this.versioned.find(db, id);
       if (!core.isWashable(before.thing)) throw problem(suppliesErrors, 'not-washable');
-      const { state, usesSinceWash, role } = core.washed(before);
-      return { state, usesSinceWash, role };
+      const last = await this.journal.lastWash(db, id);
+      const after =
+        told === null
+          ? core.washed(before)
+          : last && last.getTime() > at.getTime()
+            ? before
+            : core.washedBefore(before, await usesSince(db, id, at));
+      const { state, usesSinceWash, role } = after;
+      await this.journal.add(db, [{ id: this.ids.next(), at, subject: { kind: 'supply', id }, data: { kind: 'washed' } }]);
+      return this.versioned.update(db, id, version, { state, usesSinceWash, role });
     });
-    const entry = { id: this.ids.next(), at: this.clock.now(), subject: { kind: 'supply', id }, data: { kind: 'washed' } } as const;
-    await this.journal.add(this.database.db, [entry]);
-    return washed;
   }
 
   demote(id: string, version: number): Promise<Supply> {
@@ -110,11 +126,13 @@ export class SuppliesService {
 
   /**
    * Takes what a cleaning used from the very things that were used, in the caller's transaction. Each stock moves in
-   * one statement that asks whether enough is left, so that two cleanings at once never take the same drop.
+   * one statement that asks whether enough is left, so that two cleanings at once never take the same drop. What was
+   * washed after it was used is none the worse for it.
    *
+   * @param at when it was used.
    * @throws ProblemError naming each thing the drawer held too little of, unless that is accepted.
    */
-  async take(db: Db, takings: readonly core.Taking[], acceptShort: boolean): Promise<void> {
+  async take(db: Db, takings: readonly core.Taking[], { at, acceptShort }: Used): Promise<void> {
     const { draws, worn, short } = core.takeFrom(await this.list(db), takings);
     const lacking: [string, string][] = short.map((s) => [s.thing, `${s.label}: ${s.held} in the drawer, ${s.used} used.`]);
     for (const { thing, quantity } of draws) {
@@ -126,11 +144,14 @@ export class SuppliesService {
       if (!moved) lacking.push([thing.thing, `${core.labelOf(thing)}: less than ${quantity} left.`]);
     }
     if (lacking.length > 0 && !acceptShort) throw problem(suppliesErrors, 'stock-short', { fields: Object.fromEntries(lacking) });
-    for (const { thing, quantity } of worn)
+    for (const { thing, quantity } of worn) {
+      const washed = await this.journal.lastWash(db, thing.id);
+      if (washed && washed.getTime() >= at.getTime()) continue;
       await db
         .update(supplies)
         .set({ usesSinceWash: sql`${supplies.usesSinceWash} + ${quantity}`, version: sql`${supplies.version} + 1` })
         .where(eq(supplies.id, thing.id));
+    }
   }
 
   private change(id: string, version: number, how: (before: Supply) => Partial<Row>): Promise<Supply> {

@@ -165,4 +165,78 @@ describe('the drawer', () => {
     const stocks = Object.fromEntries((await drawer()).map((s) => [s.id, s.stock]));
     expect([stocks[narrow.id], stocks[wide.id]]).toEqual([10, 4]);
   });
+
+  describe('a wash told for an earlier time', () => {
+    const HOUR = 3_600_000;
+    const wash = (id: string, version: number, at: string | null) => t.http.post(routes.supplyWash(id)).send({ version, at });
+    const held = async (id: string) => (await drawer()).find((s) => s.id === id)!;
+    const emptyOfCloths = async () => {
+      for (const s of (await drawer()).filter(({ thing }) => thing === 'glass-cloth')) await t.http.delete(routes.supply(s.id)).expect(204);
+    };
+    /** A wipe with the only cloth of the drawer, told as over at this moment. */
+    const wipe = async (itemId: string, at: string) => {
+      await t.look(itemId, { 'front-glass': { smear: 2 } });
+      const c = await t.startCleaning(itemId);
+      await t.http
+        .put(routes.cleaning(c.id))
+        .send({ version: 1, events: workThrough(c.plan, ['clean-enough']) })
+        .expect(200);
+      await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2, at, acceptShort: true }).expect(200);
+    };
+
+    it('is refused for what is still to come, and nothing is written of it', async () => {
+      const cloth = await put('glass-cloth');
+      const { body } = await wash(cloth.id, 1, new Date(t.clock.now().getTime() + HOUR).toISOString()).expect(422);
+      expect(body.fields.at).toMatch(/future/);
+      expect((await held(cloth.id)).version).toBe(1);
+      await wash(cloth.id, 7, t.clock.now().toISOString()).expect(409);
+    });
+
+    it('leaves with shells what has touched one, since nobody knows which came first', async () => {
+      const cloth = await put('glass-cloth');
+      await t.http.post(routes.supplyDemote(cloth.id)).send({ version: 1 }).expect(200);
+      const told = await wash(cloth.id, 2, new Date(t.clock.now().getTime() - HOUR).toISOString()).expect(200);
+      expect(told.body).toMatchObject({ role: 'shell', state: 'clean' });
+      expect((await wash(cloth.id, 3, null).expect(200)).body.role).toBe('glass');
+    });
+
+    // A law: what one wash and two wipes leave behind does not hang on the order in which they are told.
+    const [FIRST, WASHED, SECOND] = [-3 * HOUR, -2 * HOUR, -HOUR];
+    it.each([
+      [[FIRST, WASHED, SECOND]],
+      [[FIRST, SECOND, WASHED]],
+      [[SECOND, FIRST, WASHED]],
+      [[SECOND, WASHED, FIRST]],
+      [[WASHED, FIRST, SECOND]],
+      [[WASHED, SECOND, FIRST]],
+    ])('counts what it was used for since, in whatever order it is told: %j', async (order) => {
+      await emptyOfCloths();
+      const cloth = await put('glass-cloth');
+      const lens = await t.add(`Wiped ${order.join(' ')}`);
+      const now = t.clock.now().getTime();
+      for (const when of order) {
+        const at = new Date(now + when).toISOString();
+        if (when === WASHED) await wash(cloth.id, (await held(cloth.id)).version, at).expect(200);
+        else await wipe(lens.id, at);
+      }
+      const once = await held(cloth.id);
+      await emptyOfCloths();
+      const other = await put('glass-cloth');
+      await wipe(lens.id, new Date(now + SECOND).toISOString());
+      expect(once.usesSinceWash).toBe((await held(other.id)).usesSinceWash);
+      expect(once.usesSinceWash).toBeGreaterThan(0);
+    });
+
+    it('changes nothing where one after it is known', async () => {
+      await emptyOfCloths();
+      const cloth = await put('glass-cloth');
+      const lens = await t.add('Washed twice');
+      const now = t.clock.now().getTime();
+      await wipe(lens.id, new Date(now + FIRST).toISOString());
+      await wash(cloth.id, (await held(cloth.id)).version, new Date(now + SECOND).toISOString()).expect(200);
+      expect((await held(cloth.id)).usesSinceWash).toBe(0);
+      await wash(cloth.id, (await held(cloth.id)).version, new Date(now - 4 * HOUR).toISOString()).expect(200);
+      expect((await held(cloth.id)).usesSinceWash).toBe(0);
+    });
+  });
 });

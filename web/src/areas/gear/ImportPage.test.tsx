@@ -20,6 +20,7 @@ const good: ImportPreview = {
   updates: 0,
   same: 0,
   areDaysAmbiguous: false,
+  kinds: [],
   rows: [{ ...READ, line: 2, input: lens, cells: { Thing: 'Corvane 35/2', Sort: 'lens', Colour: 'black' } }],
   notices: [],
 };
@@ -111,14 +112,14 @@ describe('a gear list from a file', () => {
   });
 
   it('is asked for again as soon as a column means something else, or a kind is given for all', async () => {
-    const page = show(good);
+    const page = show({ ...good, kinds: [{ written: '', guessed: null, kind: null, rows: 2 }] });
     choose();
     fireEvent.change(await screen.findByLabelText('Colour'), { target: { value: 'notes' } });
     await waitFor(() => expect(page.written()).toHaveLength(2));
     expect((page.written()[1]!.body as ImportRequest).mapping).toEqual({ name: 'Thing', kind: 'Sort', notes: 'Colour' });
-    fireEvent.change(screen.getByLabelText('Where no kind is given, nor told by the words'), { target: { value: 'filter' } });
+    fireEvent.change(screen.getByLabelText('No kind, nor told by its words (2 rows)'), { target: { value: 'filter' } });
     await waitFor(() => expect(page.written()).toHaveLength(3));
-    expect((page.written()[2]!.body as ImportRequest).defaultKind).toBe('filter');
+    expect((page.written()[2]!.body as ImportRequest).kinds).toEqual([{ written: '', guessed: null, kind: 'filter' }]);
   });
 
   it('that the server cannot take says so, and what was seen stays', async () => {

@@ -2,10 +2,12 @@ import {
   IMPORT_TARGETS,
   type ImportCorrections,
   type ImportFate,
+  type ImportKinds,
   type ImportMapping,
   type ImportPreview,
   type ImportRequest,
   type ImportTarget,
+  type KindMeant,
 } from '@bright-keeper/contract';
 import { care, gear } from '@bright-keeper/core';
 import { DataTable, type Columns } from '../../ui/DataTable';
@@ -55,6 +57,7 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
 }
 
 type Row = ImportPreview['rows'][number];
+type KindUnsaid = Pick<KindMeant, 'written' | 'guessed'>;
 /** Puts something else where the file has what cannot come, or where a kind was guessed. */
 type Correct = (line: number, target: ImportTarget, value: string) => void;
 
@@ -68,6 +71,41 @@ const KindChoice = ({ value, label, onChoose }: { value: string; label: string; 
     ))}
   </select>
 );
+
+const isOfSame = (one: KindUnsaid, other: KindUnsaid): boolean => one.written === other.written && one.guessed === other.guessed;
+const rowsWords = (n: number): string => (n === 1 ? '1 row' : `${n} rows`);
+
+/** Which rows these are, by what is written where their kind should stand. */
+const unsaidWords = ({ written, guessed, rows }: ImportKinds): string => {
+  if (written !== '') return `Where the kind is “${written}” (${rowsWords(rows)})`;
+  return guessed
+    ? `No kind; by its words: ${care.kindFacts(guessed).name} (${rowsWords(rows)})`
+    : `No kind, nor told by its words (${rowsWords(rows)})`;
+};
+
+/** What all rows are that are written alike, said once for all of them. */
+const Kinds = ({ kinds, onMean }: { kinds: ImportKinds[]; onMean: (said: KindMeant) => void }) =>
+  kinds.length > 0 && (
+    <div role="group" aria-label="Kinds that are not plainly given" className="mt-4 grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-3">
+      {kinds.map((told) => (
+        <label key={`${told.written}/${told.guessed}`} className="block">
+          <span className="mb-1 block text-sm font-medium">{unsaidWords(told)}</span>
+          <select
+            className="input"
+            value={told.kind ?? ''}
+            onChange={(e) => onMean({ written: told.written, guessed: told.guessed, kind: e.target.value as care.ItemKind })}
+          >
+            {told.kind === null && <option value="">Refused until you choose</option>}
+            {care.ITEM_KINDS.map((k) => (
+              <option key={k} value={k}>
+                {care.kindFacts(k).name}
+              </option>
+            ))}
+          </select>
+        </label>
+      ))}
+    </div>
+  );
 
 /** A cell that cannot come, to be written anew where it stands: taken when one leaves it. */
 function CellField({ label, start, onTake }: { label: string; start: string; onTake: (value: string) => void }) {
@@ -202,7 +240,7 @@ function goWords({ good, bad, updates, same }: ImportPreview): string {
 
 /** What is in the list, in a line. */
 function sumWords({ total, bad, updates, same }: ImportPreview): string {
-  const rows = total === 1 ? '1 row' : `${total} rows`;
+  const rows = rowsWords(total);
   const there = updates + same > 0 ? `, ${updates + same} of them on the shelf already` : '';
   return bad > 0 ? `${bad} of ${rows} cannot be imported yet${there}` : `${rows}, all good${there}`;
 }
@@ -227,13 +265,10 @@ export function ImportPage() {
   };
   const choose = async (file: File) => {
     setFileName(file.name);
-    ask({ fileBase64: await base64Of(file), ...(request?.defaultKind ? { defaultKind: request.defaultKind } : {}) });
+    ask({ fileBase64: await base64Of(file), ...(request?.kinds ? { kinds: request.kinds } : {}) });
   };
   const data = preview.data;
-  const withKind = (value: string): ImportRequest => {
-    const { defaultKind: _, ...rest } = request!;
-    return { ...rest, ...(value ? { defaultKind: value as care.ItemKind } : {}) };
-  };
+  const mean = (said: KindMeant) => ask({ ...request!, kinds: [...(request!.kinds ?? []).filter((k) => !isOfSame(k, said)), said] });
   const corrections = request?.corrections ?? {};
   const correct: Correct = (line, target, value) =>
     ask({ ...request!, corrections: { ...corrections, [line]: { ...corrections[String(line)], [target]: value } } });
@@ -257,17 +292,7 @@ export function ImportPage() {
             ))}
             <Section title="What the columns mean" aside="Guessed from the headings; change what is wrong.">
               <MappingFields preview={data} onChange={(mapping) => ask({ ...request, mapping })} />
-              <label className="mt-4 block max-w-xs">
-                <span className="mb-1 block text-sm font-medium">Where no kind is given, nor told by the words</span>
-                <select className="input" value={request.defaultKind ?? ''} onChange={(e) => ask(withKind(e.target.value))}>
-                  <option value="">Refuse the row</option>
-                  {care.ITEM_KINDS.map((k) => (
-                    <option key={k} value={k}>
-                      Take it as a {care.kindFacts(k).name}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Kinds kinds={data.kinds} onMean={mean} />
               {data.areDaysAmbiguous && (
                 <label className="mt-4 block max-w-xs">
                   <span className="mb-1 block text-sm font-medium">A day like 03/04/2019 is</span>

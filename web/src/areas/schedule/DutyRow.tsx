@@ -24,9 +24,9 @@ import {
 import { createElement, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, ButtonLink, VerdictChip } from '../../ui/parts';
+import { DoneEarlier } from '../../ui/DoneEarlier';
 import { At, Day } from '../../ui/when';
 import { DoneHere } from '../kept';
-import { DoneEarlier } from './DoneEarlier';
 import { deedOf, subjectRoute } from './dutyRoute';
 import { LazyMoreMenu } from './LazyMoreMenu';
 import { PassOver } from './PassOver';

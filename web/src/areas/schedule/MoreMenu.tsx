@@ -24,7 +24,7 @@ export function MoreMenu({ duty, deeds, onPassOver, onEarlier, openAtOnce }: Mor
     ['Put off for a month', () => deeds.putOff(duty, schedule.addDays(today, MONTH))],
   ];
   const deed = deedOf(duty);
-  if ('does' in deed && deed.does === 'mark') entries.unshift(['Done, but earlier…', onEarlier]);
+  if ('does' in deed && (deed.does === 'mark' || deed.does === 'wash')) entries.unshift(['Done, but earlier…', onEarlier]);
   if (schedule.MAY_BE_LIVED_WITH.includes(duty.code)) entries.push(['I live with it', () => deeds.passOver(duty, 'lived-with')]);
   if (schedule.dutyFacts(duty.code).rhythm) {
     entries.push(['Not needed this time', () => deeds.passOver(duty, 'not-needed')]);

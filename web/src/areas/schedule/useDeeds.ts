@@ -47,7 +47,7 @@ export function useDeeds() {
         case 'mark':
           return done.mutate({ ...refOf(duty), at: null }, { onSuccess: keep(duty, 'done') });
         case 'wash':
-          return wash.mutate(duty.subject.id);
+          return wash.mutate({ id: duty.subject.id, at: null });
         case 'back':
           return back.mutate({ itemId: duty.subject.id, at: null }, { onSuccess: keep(duty, 'it is back') });
         case 'timer':
@@ -57,7 +57,10 @@ export function useDeeds() {
       }
     },
     /** It was done, at an earlier moment. */
-    doneAt: (duty: schedule.Duty, at: string) => done.mutate({ ...refOf(duty), at }, { onSuccess: keep(duty, 'done then') }),
+    doneAt: (duty: schedule.Duty, at: string) =>
+      duty.code === 'cloth-wash'
+        ? wash.mutate({ id: duty.subject.id, at })
+        : done.mutate({ ...refOf(duty), at }, { onSuccess: keep(duty, 'done then') }),
     putOff: (duty: schedule.Duty, until: schedule.Day) => snooze.mutate({ ...refOf(duty), until }, { onSuccess: keep(duty, 'put off') }),
     passOver: (duty: schedule.Duty, reason: schedule.SkipReason, note = '') =>
       skip.mutate(

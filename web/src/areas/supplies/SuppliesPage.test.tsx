@@ -53,6 +53,18 @@ describe('the drawer', () => {
     expect(page.written()[0]!.body).toMatchObject(body);
   });
 
+  it('is told of a wash of an earlier day, and says what then stays with shells', async () => {
+    const path = routes.supplyWash('1');
+    const page = show([supply('1', 'glass-cloth', { role: 'shell' })], { [`POST ${path}`]: supply('1', 'glass-cloth') });
+    const cloth = within(await row(/used on a shell/));
+    fireEvent.click(cloth.getByRole('button', { name: 'Washed earlier…' }));
+    expect(cloth.getByText(/stays with shells until it is washed again/)).toBeTruthy();
+    fireEvent.change(cloth.getByLabelText('It was washed on'), { target: { value: '2026-01-02T18:00' } });
+    fireEvent.click(cloth.getByRole('button', { name: 'Done then' }));
+    await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ version: 1, at: expect.stringMatching(/^2026-01-02T/) }));
+    await waitFor(() => expect(cloth.queryByLabelText('It was washed on')).toBeNull());
+  });
+
   it('gives the row way to its form, with what a pack costs in the keeper’s currency', async () => {
     const page = show([supply('1', 'lens-tissue', { stock: 34 })], {
       [`PUT ${routes.supply('1')}`]: supply('1', 'lens-tissue', { stock: 30 }),

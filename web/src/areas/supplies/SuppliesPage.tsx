@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useOpened } from '../../api/useOpened';
 import { DataTable, type Columns } from '../../ui/DataTable';
+import { DoneEarlier } from '../../ui/DoneEarlier';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
 import { capital } from '../../ui/words';
@@ -66,6 +67,7 @@ function Deeds({ supply, onEdit }: { supply: Supply; onEdit: () => void }) {
   const demote = useDemote();
   const update = useUpdateSupply(supply.id);
   const remove = useRemoveSupply();
+  const [isEarlier, setEarlier] = useState(false);
   const { id, version, thing, state } = supply;
   const failure = wash.error ?? demote.error ?? remove.error ?? update.error;
   const fallen = () => update.mutate({ ...inputOf(supply), state: 'dirty', version });
@@ -73,9 +75,14 @@ function Deeds({ supply, onEdit }: { supply: Supply; onEdit: () => void }) {
     <>
       <div className="flex flex-wrap gap-x-4">
         {supplies.isWashable(thing) && (
-          <Button look="quiet" onClick={() => wash.mutate({ id, version })}>
-            Washed
-          </Button>
+          <>
+            <Button look="quiet" onClick={() => wash.mutate({ id, version, at: null })}>
+              Washed
+            </Button>
+            <Button look="quiet" onClick={() => setEarlier(true)}>
+              Washed earlier…
+            </Button>
+          </>
         )}
         {supplies.isTool(thing) && state === 'clean' && (
           <Button look="quiet" onClick={fallen}>
@@ -94,19 +101,33 @@ function Deeds({ supply, onEdit }: { supply: Supply; onEdit: () => void }) {
           Take out
         </Button>
       </div>
+      {isEarlier && (
+        <DoneEarlier
+          label="It was washed on"
+          onLeave={() => setEarlier(false)}
+          onDone={(at) => wash.mutate({ id, version, at }, { onSuccess: () => setEarlier(false) })}
+        >
+          {isDemoted(supply) && (
+            <p className="w-full text-sm text-soft">
+              It has touched a shell, before that wash or after it: it stays with shells until it is washed again.
+            </p>
+          )}
+        </DoneEarlier>
+      )}
       {failure && <Failure error={failure} />}
     </>
   );
 }
 
+/** It was sold for glass, and has touched a shell since. */
+const isDemoted = ({ thing, role }: Supply): boolean => supplies.soldFor(thing) !== role;
 const nameOf = ({ thing }: Supply): string => capital(care.thingName(thing));
 
 function Named({ supply }: { supply: Supply }) {
-  const demoted = supplies.soldFor(supply.thing) !== supply.role;
   return (
     <>
       <span className="font-medium">
-        {nameOf(supply)} {demoted && <span className="rounded bg-act-tint px-1.5 text-sm text-act">used on a shell</span>}
+        {nameOf(supply)} {isDemoted(supply) && <span className="rounded bg-act-tint px-1.5 text-sm text-act">used on a shell</span>}
       </span>
       {supply.note && <span className="block text-sm text-soft">{supply.note}</span>}
     </>

@@ -1,4 +1,12 @@
-import { routes, type BenchUses, type Drawer, type Supply, type SupplyInput, type SupplyUpdate } from '@bright-keeper/contract';
+import {
+  routes,
+  type BenchUses,
+  type Drawer,
+  type Supply,
+  type SupplyInput,
+  type SupplyUpdate,
+  type SupplyWashed,
+} from '@bright-keeper/contract';
 import type { supplies } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { queryClient } from '../../api/client';
@@ -30,17 +38,20 @@ export const useDrawerIsAll = () =>
 
 type Act = { id: string; version: number };
 export const useWash = () =>
-  useMutation({ mutationFn: ({ id, version }: Act) => http.post<Supply>(routes.supplyWash(id), { version }), onSettled: drawerChanged });
+  useMutation({
+    mutationFn: ({ id, ...washed }: Act & SupplyWashed) => http.post<Supply>(routes.supplyWash(id), washed),
+    onSettled: drawerChanged,
+  });
 export const useDemote = () =>
   useMutation({ mutationFn: ({ id, version }: Act) => http.post<Supply>(routes.supplyDemote(id), { version }), onSettled: drawerChanged });
 export const useRemoveSupply = () => useMutation({ mutationFn: (id: string) => http.delete(routes.supply(id)), onSettled: drawerChanged });
 /** Washes a thing by its id alone, whatever version the drawer holds: whoever ticks it off elsewhere never saw the drawer. */
 export const useWashById = () =>
   useMutation({
-    mutationFn: async (id: string) => {
+    mutationFn: async ({ id, at }: { id: string; at: string | null }) => {
       const { supplies } = await http.get<Drawer>(routes.supplies);
       const version = supplies.find((s) => s.id === id)?.version ?? 1;
-      return http.post<Supply>(routes.supplyWash(id), { version });
+      return http.post<Supply>(routes.supplyWash(id), { version, at });
     },
     onSettled: drawerChanged,
   });

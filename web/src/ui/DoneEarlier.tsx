@@ -1,11 +1,14 @@
 import { schedule } from '@bright-keeper/core';
-import { outside } from '../../outside';
-import { Button } from '../../ui/parts';
-import { useTold } from '../../ui/ToldFor';
-import { useZone } from '../../ui/zone';
+import type { ReactNode } from 'react';
+import { outside } from '../outside';
+import { Button } from './parts';
+import { useTold } from './ToldFor';
+import { useZone } from './zone';
 
-/** It was done before today: on which day. The next one is counted from there. */
-export function DoneEarlier({ onDone, onLeave }: { onDone: (at: string) => void; onLeave: () => void }) {
+type Props = { onDone: (at: string) => void; onLeave: () => void; label?: string; children?: ReactNode };
+
+/** It was done at an earlier time: when. The next one is counted from there. @param children what else is to be known of it. */
+export function DoneEarlier({ onDone, onLeave, label = 'It was done on', children }: Props) {
   const timeZone = useZone();
   const now = schedule.localOfInstant(outside.now(), timeZone);
   const { local, at, wrong, setLocal } = useTold(now);
@@ -18,7 +21,7 @@ export function DoneEarlier({ onDone, onLeave }: { onDone: (at: string) => void;
       }}
     >
       <label className="flex flex-col gap-1 text-sm">
-        It was done on
+        {label}
         <input
           type="datetime-local"
           className="input"
@@ -30,6 +33,7 @@ export function DoneEarlier({ onDone, onLeave }: { onDone: (at: string) => void;
         />
         {wrong !== null && <span className="text-act">{wrong}</span>}
       </label>
+      {children}
       <Button type="submit" disabled={wrong !== null}>
         Done then
       </Button>
