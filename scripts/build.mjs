@@ -16,7 +16,16 @@ const NOT_INSTALLED = [
   '@as-integrations/fastify',
 ];
 /** What finds files beside itself at run time and so stays where it is installed. */
-const WITH_OWN_FILES = ['@electric-sql/pglite', '@node-rs/argon2', 'fs-native-extensions', 'sharp', 'swagger-ui-dist', 'highs'];
+const WITH_OWN_FILES = [
+  '@electric-sql/pglite',
+  '@node-rs/argon2',
+  'fs-native-extensions',
+  'sharp',
+  'swagger-ui-dist',
+  'highs',
+  'pdfkit',
+  'dejavu-fonts-ttf',
+];
 
 /**
  * The server and the demo in few files: loading the framework's several hundred small ones takes more than a second of

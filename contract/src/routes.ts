@@ -98,6 +98,7 @@ export const routes = {
   gearTogether: '/api/gear/together',
   gearGroups: '/api/gear/groups',
   gearInventory: '/api/gear/inventory',
+  gearInventoryPdf: (as: string) => `/api/gear/inventory.pdf?as=${as}`,
   gearExportXlsx: '/api/gear/export.xlsx',
   gearExportOds: '/api/gear/export.ods',
   lookCorrection: (id: string) => `/api/past/looks/${id}`,

@@ -3,3 +3,7 @@ const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 
 export const monthWords = (month: number): string => MONTHS[month - 1]!;
 /** A day within a year of now, `YYYY-MM-DD`, as one says it: "14 December". */
 export const dayOfYear = (day: string): string => `${Number(day.slice(8, 10))} ${monthWords(Number(day.slice(5, 7)))}`;
+
+const LONG = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' });
+/** A calendar day, `YYYY-MM-DD`: "Thu, 26 November 2026". At noon of UTC no summer time moves it to another day. */
+export const longDate = (day: string): string => LONG.format(new Date(`${day}T12:00:00Z`));

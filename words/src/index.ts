@@ -11,11 +11,28 @@ export { ruleInGeneral, ruleWords } from './care/rules.js';
 export { schoolChangeWords } from './care/schoolChange.js';
 export { assessWords, roughDays } from './fungus/assessment.js';
 export { warningWords } from './fungus/warning.js';
+export { FILE_ROLE_WORDS, GONE_SUM_WORDS, GONE_WORDS } from './gear/files.js';
+export {
+  cameWords,
+  goneGroups,
+  INVENTORY_WAYS,
+  INVENTORY_WORDS,
+  inventoryFacts,
+  inventorySub,
+  inventorySum,
+  type InventoryWay,
+  isPicture,
+  kindAndMaker,
+  lineSum,
+  papersWords,
+  titleWords,
+} from './gear/inventory.js';
+export { CHOICE_WORDS, GROUP_WORDS, particularLabel, particularWords } from './gear/particulars.js';
 export { money } from './money.js';
 export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } from './schedule/bench.js';
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
-export { monthWords } from './day.js';
+export { longDate, monthWords } from './day.js';
 export { keptWords } from './schedule/kept.js';
 export { everyWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
 export { dryingWords, seasonWords } from './storage/season.js';
@@ -44,5 +61,5 @@ export { cannotExplainWords, type Explained, explainedWords, hindcastWords, some
 export { homeWords } from './storage/home.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
-export { capital, count } from './text.js';
+export { capital, count, withUnit } from './text.js';
 export { IN_THE_AIR_WORDS, LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep, STANDS_OPEN, WIND_SIGN } from './trip/lensChange.js';

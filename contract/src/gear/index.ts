@@ -3,6 +3,8 @@ export {
   putTogether,
   type GroupQuery,
   groupQuery,
+  type InventoryQuery,
+  inventoryQuery,
   NO_PLACE,
   type PutTogether,
   archiveItem,

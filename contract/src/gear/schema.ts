@@ -244,6 +244,10 @@ export const shelfQuery = Joi.object<ShelfQuery>({
 
 /** The same shelf, told in groups. */
 export type GroupQuery = Omit<ShelfQuery, 'sort' | 'limit' | 'cursor'> & { by: gear.Grouping };
+/** How an inventory is laid out: as a table, a page for each thing, or what is gone for good. */
+export type InventoryQuery = { as: 'table' | 'pages' | 'gone' };
+export const inventoryQuery = Joi.object<InventoryQuery>({ as: Joi.string().valid('table', 'pages', 'gone').default('table') });
+
 export const groupQuery = Joi.object<GroupQuery>({
   ...filterFields,
   by: Joi.string()

@@ -40,3 +40,4 @@ export { type Belonging, belongingsOf, wouldHoldItself } from './together.js';
 export { type CapWanted, capsAndHoods, type CapsAndHoods, type Holding } from './caps.js';
 export { type Group, type Grouped, type Grouping, GROUPINGS, groupsBy } from './groups.js';
 export { type Worth, worthOf, worthOfAll } from './worth.js';
+export { inventoryBy, type InventoryGroup, inventoryTotal, type Listed, type Sum } from './inventory.js';

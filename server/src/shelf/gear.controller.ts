@@ -11,7 +11,9 @@ import {
   splitItem,
   type Inventory,
   groupQuery,
+  inventoryQuery,
   type GroupQuery,
+  type InventoryQuery,
   type ShelfGroups,
   putTogether,
   type PutTogether,
@@ -46,6 +48,7 @@ import { GearService } from './gear.service.js';
 import { ImportService } from './import.service.js';
 import { TogetherService } from './together.service.js';
 import { GroupsService } from './groups.service.js';
+import { InventoryPaperService } from './inventoryPaper.service.js';
 import { InventoryService } from './inventory.service.js';
 import { SeveralService } from './several.service.js';
 
@@ -62,6 +65,7 @@ export class GearController {
     private readonly together: TogetherService,
     private readonly groups: GroupsService,
     private readonly inventories: InventoryService,
+    private readonly papers: InventoryPaperService,
   ) {}
 
   @Get()
@@ -92,6 +96,14 @@ export class GearController {
   @Route({ summary: 'Everything with its pictures and papers, and what is gone for good, as it is printed' })
   inventory(): Promise<Inventory> {
     return this.inventories.inventory();
+  }
+
+  @Get('inventory.pdf')
+  @Header('Content-Type', 'application/pdf')
+  @Header('Content-Disposition', 'attachment; filename="inventory.pdf"')
+  @Route({ summary: 'The inventory as a PDF: a table, a page for each thing, or what is gone for good', query: inventoryQuery })
+  async inventoryPdf(@CheckedQuery(inventoryQuery) query: InventoryQuery): Promise<StreamableFile> {
+    return new StreamableFile(await this.papers.pdf(query.as));
   }
 
   @Get('fit')

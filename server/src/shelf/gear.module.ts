@@ -14,6 +14,7 @@ import { ItemFileService } from './itemFile.service.js';
 import { ThingsTakenBackService } from './thingsTakenBack.service.js';
 import { TogetherService } from './together.service.js';
 import { GroupsService } from './groups.service.js';
+import { InventoryPaperService } from './inventoryPaper.service.js';
 import { InventoryService } from './inventory.service.js';
 import { SeveralService } from './several.service.js';
 
@@ -24,6 +25,7 @@ import { SeveralService } from './several.service.js';
     FittingService,
     GearService,
     GroupsService,
+    InventoryPaperService,
     InventoryService,
     ImportService,
     ItemFileService,

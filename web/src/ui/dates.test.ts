@@ -1,6 +1,7 @@
+import { longDate } from '@bright-keeper/words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fullInstant, longDate, shortDate, shortInstant, shortWeekday, wholeWeekday } from './dates';
+import { fullInstant, shortDate, shortInstant, shortWeekday, wholeWeekday } from './dates';
 
 /** Calendar facts: 29 February 2024 was a Thursday (any almanac). */
 describe('a day in words', () => {

@@ -16,8 +16,6 @@ const dayIn =
   (day: string): string =>
     formatOf({ ...options, timeZone: 'UTC' }).format(noonOf(day));
 
-/** "Thu, 26 November 2026" */
-export const longDate = dayIn({ weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' });
 /** "26 Nov" */
 export const shortDate = dayIn({ day: 'numeric', month: 'short' });
 /** "Thu 26 Nov" */

@@ -1,6 +1,7 @@
 import { schedule } from '@bright-keeper/core';
+import { longDate } from '@bright-keeper/words';
 import { outside } from '../outside';
-import { fullInstant, longDate, momentFrom } from './dates';
+import { fullInstant, momentFrom } from './dates';
 import { useToday, useZone } from './zone';
 
 function inWords(days: number): string {

@@ -1,12 +1,12 @@
 import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
+import { longDate } from '@bright-keeper/words';
 import { useReducer, useState } from 'react';
 import { useParams } from 'react-router';
 import { base64Of } from '../../api/base64';
 import { FileDrop } from '../../ui/FilePicker';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
 import { useZone } from '../../ui/zone';
 import { leadsOn, logImportReducer, NOTHING_CHOSEN, type Done } from './logImportState';
 import { useDevices, useLogImport, useLogPreview } from './queries';

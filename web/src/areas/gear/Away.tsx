@@ -1,6 +1,6 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import type { schedule } from '@bright-keeper/core';
-import { awayWords } from '@bright-keeper/words';
+import { awayWords, particularWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
@@ -9,7 +9,6 @@ import { Day } from '../../ui/when';
 import { toNumber } from '../../ui/toNumber';
 import { useBack, useSendAway } from '../schedule';
 import { useCurrency } from '../settings';
-import { particularWords } from './particularWords';
 import { WhyAway } from './WhyAway';
 import { GoesAlong } from './Together';
 

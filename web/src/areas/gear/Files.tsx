@@ -1,12 +1,12 @@
 import { type ItemFile, type ItemPage, LARGEST_PICTURE_BYTES, PICTURE_TYPES, routes } from '@bright-keeper/contract';
 import { gear } from '@bright-keeper/core';
+import { FILE_ROLE_WORDS } from '@bright-keeper/words';
 import { FileText, Paperclip } from 'lucide-react';
 import { useState } from 'react';
 import { refusalWords } from '../../api/http';
 import { FileButton } from '../../ui/FilePicker';
 import { Button, Failure, Notice, Section } from '../../ui/parts';
 import { sizeWords } from '../../ui/size';
-import { FILE_ROLE_WORDS } from './fileWords';
 import { useAddFile, useRemoveFile, useUpdateFile } from './queries';
 
 const ACCEPTED = [...PICTURE_TYPES, 'application/pdf'].join(',');

@@ -1,15 +1,12 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import { gear } from '@bright-keeper/core';
-import { capital } from '@bright-keeper/words';
+import { capital, GONE_SUM_WORDS, GONE_WORDS, longDate, particularWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure } from '../../ui/parts';
 import { toNumber } from '../../ui/toNumber';
-import { longDate } from '../../ui/dates';
 import { useToday } from '../../ui/zone';
 import { useCurrency } from '../settings';
-import { GONE_SUM_WORDS, GONE_WORDS } from './fileWords';
-import { particularWords } from './particularWords';
 import { useArchive } from './queries';
 import { GoesAlong } from './Together';
 

@@ -1,71 +1,58 @@
 import { routes, type InventoryThing } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { gear } from '@bright-keeper/core';
+import {
+  cameWords,
+  count,
+  INVENTORY_WAYS,
+  INVENTORY_WORDS,
+  inventorySub,
+  inventorySum,
+  type InventoryWay,
+  kindAndMaker,
+  lineSum,
+  titleWords,
+} from '@bright-keeper/words';
 import { Printer } from 'lucide-react';
-import { longDate } from '../../ui/dates';
+import { chosenOf, useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Page } from '../../ui/parts';
+import { WayButtons } from '../../ui/WayButtons';
 import { useToday } from '../../ui/zone';
 import { useCurrency } from '../settings';
 import { Face } from './Face';
-import { inventoryBy, type InventoryGroup, inventoryTotal, type Sum } from './inventoryView';
-import { particularWords } from './particularWords';
 import { GoneThings, ThingPages } from './InventorySheets';
 import { useInventory } from './queries';
-import { chosenOf, useChoices, withChoice } from '../../ui/choices';
-import { WayButtons } from '../../ui/WayButtons';
 
 const NUMBER = 'px-2 py-1 text-right font-mono whitespace-nowrap';
 
-function Row({ item, currency }: { item: InventoryThing; currency: string }) {
-  const { serial, count, condition, paid, insuredFor, maker, model } = item.particulars;
-  const told = (id: 'paid' | 'insuredFor' | 'condition', value: number | string | undefined) =>
-    value === undefined ? '' : particularWords(id, value, id === 'condition' ? '' : currency);
-  return (
-    <tr className="break-inside-avoid border-t border-line align-top">
-      <td className="py-1 pr-2">
-        <Face item={item} />
-      </td>
-      <td className="px-2 py-1">
-        <span className="font-semibold">{item.name}</span>
-        {count !== undefined && ` × ${count}`}
-        <span className="block text-sm text-soft">
-          {[care.kindFacts(item.kind).name, [maker, model].filter(Boolean).join(' ')].filter(Boolean).join(' · ')}
-        </span>
-      </td>
-      <td className="px-2 py-1 font-mono">{serial ?? ''}</td>
-      <td className="px-2 py-1">
-        {item.acquiredOn ?? ''} {told('condition', condition)}
-      </td>
-      <td className={NUMBER}>{told('paid', paid)}</td>
-      <td className={NUMBER}>{told('insuredFor', insuredFor)}</td>
-    </tr>
-  );
-}
+const Row = ({ item, currency }: { item: InventoryThing; currency: string }) => (
+  <tr className="break-inside-avoid border-t border-line align-top">
+    <td className="py-1 pr-2">
+      <Face item={item} />
+    </td>
+    <td className="px-2 py-1">
+      <span className="font-semibold">{titleWords(item)}</span>
+      <span className="block text-sm text-soft">{kindAndMaker(item)}</span>
+    </td>
+    <td className="px-2 py-1 font-mono">{item.particulars.serial ?? ''}</td>
+    <td className="px-2 py-1">{cameWords(item)}</td>
+    <td className={NUMBER}>{lineSum('paid', item, currency)}</td>
+    <td className={NUMBER}>{lineSum('insuredFor', item, currency)}</td>
+  </tr>
+);
 
-const sumWords = ({ total, of }: Sum, things: number, currency: string): string =>
-  of === 0 ? '' : `${particularWords('paid', total, currency)}${of < things ? ` (of ${of})` : ''}`;
-
-const Sums = ({ group, words, currency }: { group: InventoryGroup; words: string; currency: string }) => (
+type Group = gear.InventoryGroup<InventoryThing>;
+const Sums = ({ group: { paid, insured, items }, words, currency }: { group: Group; words: string; currency: string }) => (
   <tr className="border-t-2 border-soft font-semibold">
     <td />
     <td className="px-2 py-1" colSpan={3}>
       {words}
     </td>
-    <td className={NUMBER}>{sumWords(group.paid, group.items.length, currency)}</td>
-    <td className={NUMBER}>{sumWords(group.insured, group.items.length, currency)}</td>
+    <td className={NUMBER}>{inventorySum(paid, items.length, currency)}</td>
+    <td className={NUMBER}>{inventorySum(insured, items.length, currency)}</td>
   </tr>
 );
 
-const things = (n: number): string => (n === 1 ? '1 line' : `${n} lines`);
-
-/** How it is printed. */
-const WAYS = { table: 'A table', pages: 'A page for each thing', gone: 'What is gone' } as const;
-type Way = keyof typeof WAYS;
-const WAY_LIST = Object.entries(WAYS) as [Way, string][];
-
-const subOf = (way: Way, today: string): string =>
-  way === 'gone'
-    ? `As of ${longDate(today)}: sold, given away, lost, stolen or broken, with numbers, sums and papers, for an insurer.`
-    : `As of ${longDate(today)}, ${way === 'table' ? 'by place' : 'by name'}. What is archived, sold or lost is not in it.`;
+const WAY_LIST = Object.entries(INVENTORY_WAYS) as [InventoryWay, string][];
 
 function Table({ things: all, currency }: { things: readonly InventoryThing[]; currency: string }) {
   return (
@@ -76,33 +63,35 @@ function Table({ things: all, currency }: { things: readonly InventoryThing[]; c
             <th className="w-16">
               <span className="sr-only">Picture</span>
             </th>
-            <th className="px-2">Thing</th>
-            <th className="px-2">Serial number</th>
-            <th className="px-2">Came</th>
-            <th className="px-2 text-right">Paid</th>
-            <th className="px-2 text-right">Insured for</th>
+            {INVENTORY_WORDS.heads.map((words, i) => (
+              <th key={words} className={i < 3 ? 'px-2' : 'px-2 text-right'}>
+                {words}
+              </th>
+            ))}
           </tr>
         </thead>
-        {inventoryBy(all).map((group) => (
+        {gear.inventoryBy(all).map((group) => (
           <tbody key={group.place ?? ''}>
             <tr>
               <th colSpan={6} scope="rowgroup" className="pt-4 pb-1 text-lg">
-                {group.place ?? 'In no place we know'}
+                {group.place ?? INVENTORY_WORDS.nowhere}
               </th>
             </tr>
             {group.items.map((item) => (
               <Row key={item.id} item={item} currency={currency} />
             ))}
-            <Sums group={group} words={things(group.items.length)} currency={currency} />
+            <Sums group={group} words={count(group.items.length, 'line', 'lines')} currency={currency} />
           </tbody>
         ))}
         <tfoot>
-          <Sums group={inventoryTotal(all)} words={`All of it: ${things(all.length)}`} currency={currency} />
+          <Sums
+            group={gear.inventoryTotal(all)}
+            words={`${INVENTORY_WORDS.all}: ${count(all.length, 'line', 'lines')}`}
+            currency={currency}
+          />
         </tfoot>
       </table>
-      <p className="mt-3 text-sm text-soft">
-        Sums are of what was told; “of” says of how many lines. Receipts and pictures are kept with each thing.
-      </p>
+      <p className="mt-3 text-sm text-soft">{INVENTORY_WORDS.sums}</p>
     </div>
   );
 }
@@ -115,14 +104,14 @@ export function InventoryPage() {
   const currency = useCurrency();
   const today = useToday();
   const [params, setParams] = useChoices();
-  const way = chosenOf<Way>(WAYS, params.get('as'), 'table');
+  const way = chosenOf<InventoryWay>(INVENTORY_WAYS, params.get('as'), 'table');
   if (inventory.isError) return <Failure error={inventory.error} onRetry={() => void inventory.refetch()} />;
   if (!inventory.data) return <Loading />;
   const { things: all, gone } = inventory.data;
   return (
     <Page
       title="Inventory"
-      sub={subOf(way, today)}
+      sub={inventorySub(way, today)}
       actions={
         <div className="flex flex-wrap gap-2 print:hidden">
           <ButtonLink to="/gear">Gear</ButtonLink>
@@ -133,8 +122,11 @@ export function InventoryPage() {
           <a className={FILE_CLASS} href={routes.gearExportOds} download>
             As ODS
           </a>
+          <a className={FILE_CLASS} href={routes.gearInventoryPdf(way)} download>
+            As PDF
+          </a>
           <Button look="filled" onClick={() => window.print()}>
-            <Printer size={18} aria-hidden="true" /> Print, or save as PDF
+            <Printer size={18} aria-hidden="true" /> Print
           </Button>
         </div>
       }

@@ -1,33 +1,18 @@
 import { routes, type InventoryThing } from '@bright-keeper/contract';
-import { care, gear } from '@bright-keeper/core';
-import { capital } from '@bright-keeper/words';
-import type { ReactNode } from 'react';
-import { longDate } from '../../ui/dates';
+import { FILE_ROLE_WORDS, goneGroups, inventoryFacts, isPicture, papersWords, titleWords } from '@bright-keeper/words';
+import { Fragment } from 'react';
 import { Empty } from '../../ui/parts';
 import { Face } from './Face';
-import { FILE_ROLE_WORDS, GONE_SUM_WORDS, GONE_WORDS } from './fileWords';
-import { particularWords } from './particularWords';
 
 type Printed = { thing: InventoryThing; currency: string };
 
-const Fact = ({ name, children }: { name: string; children: ReactNode }) => (
-  <>
-    <dt className="text-soft">{name}</dt>
-    <dd>{children}</dd>
-  </>
-);
-
 /** Papers by name, since a PDF is printed by itself; pictures, and receipts that are one, as they are. */
 function Papers({ thing }: Pick<Printed, 'thing'>) {
-  const pictures = thing.files.filter(({ type }) => type.startsWith('image/'));
-  const papers = thing.files.filter(({ type }) => !type.startsWith('image/'));
+  const pictures = thing.files.filter(isPicture);
+  const papers = papersWords(thing.files);
   return (
     <>
-      {papers.length > 0 && (
-        <p className="mt-2 text-sm">
-          Papers kept with it: {papers.map(({ role, name }) => `${FILE_ROLE_WORDS[role].toLowerCase()} “${name}”`).join(', ')}.
-        </p>
-      )}
+      {papers !== null && <p className="mt-2 text-sm">{papers}</p>}
       {pictures.length > 0 && (
         <ul aria-label={`Pictures of ${thing.name}`} className="mt-3 flex flex-wrap gap-3">
           {pictures.map(({ id, role, name, blob }) => (
@@ -45,40 +30,21 @@ function Papers({ thing }: Pick<Printed, 'thing'>) {
   );
 }
 
-/** All that is written down of a thing. */
-function Facts({ thing, currency }: Printed) {
-  const { particulars, traits, kind, acquiredOn, place, gone, notes } = thing;
-  return (
-    <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
-      <Fact name="Kind">{capital(care.kindFacts(kind).name)}</Fact>
-      {gear.particularsOf(kind).flatMap((id) =>
-        particulars[id] === undefined
-          ? []
-          : [
-              <Fact key={id} name={gear.particularFacts(id).name}>
-                {particularWords(id, particulars[id], currency)}
-              </Fact>,
-            ],
-      )}
-      {traits.yearMade != null && <Fact name="Made">{traits.yearMade}</Fact>}
-      {acquiredOn && <Fact name="Came">{longDate(acquiredOn)}</Fact>}
-      {place && <Fact name="Lies in">{place.name}</Fact>}
-      {gone && <Fact name={capital(GONE_WORDS[gone.why])}>{longDate(gone.on)}</Fact>}
-      {gone?.for != null && <Fact name={GONE_SUM_WORDS[gone.why]}>{particularWords('paid', gone.for, currency)}</Fact>}
-      {notes && (
-        <Fact name="Notes">
-          <span className="whitespace-pre-wrap">{notes}</span>
-        </Fact>
-      )}
-    </dl>
-  );
-}
+const Facts = ({ thing, currency }: Printed) => (
+  <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
+    {inventoryFacts(thing, currency).map(([name, words]) => (
+      <Fragment key={name}>
+        <dt className="text-soft">{name}</dt>
+        <dd className="whitespace-pre-wrap">{words}</dd>
+      </Fragment>
+    ))}
+  </dl>
+);
 
 const ThingSheet = ({ thing, currency }: Printed) => (
   <article className="sheet mb-4 break-after-page p-4 last:break-after-auto print:mb-0 print:border-0 print:p-0 print:shadow-none">
     <h2 className="mb-3 flex items-center gap-3 text-xl font-semibold">
-      <Face item={thing} /> {thing.name}
-      {gear.countOf(thing.particulars) > 1 && ` × ${gear.countOf(thing.particulars)}`}
+      <Face item={thing} /> {titleWords(thing)}
     </h2>
     <Facts thing={thing} currency={currency} />
     <Papers thing={thing} />
@@ -95,19 +61,14 @@ export function GoneThings({ gone, currency }: { gone: readonly InventoryThing[]
     return (
       <Empty title="Nothing is gone">What is sold, given away, lost, stolen or broken is printed here, with its number and papers.</Empty>
     );
-  const claimed = gone.filter((thing) => thing.gone && gear.isForTheInsurer(thing.gone.why));
-  const others = gone.filter((thing) => !claimed.includes(thing));
-  const group = (title: string, things: readonly InventoryThing[]) =>
-    things.length > 0 && (
-      <section>
-        <h2 className="mb-2 text-lg font-semibold">{title}</h2>
-        <ThingPages things={things} currency={currency} />
-      </section>
-    );
   return (
     <div className="space-y-6">
-      {group('Lost, stolen or broken', claimed)}
-      {group('Sold or given away', others)}
+      {goneGroups(gone).map(({ title, things }) => (
+        <section key={title}>
+          <h2 className="mb-2 text-lg font-semibold">{title}</h2>
+          <ThingPages things={things} currency={currency} />
+        </section>
+      ))}
     </div>
   );
 }

@@ -1,10 +1,10 @@
 import type { ItemInput } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { withUnit } from '@bright-keeper/words';
 import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type UseFormRegister } from 'react-hook-form';
 import { useCurrency } from '../settings';
 import { toNumber } from '../../ui/toNumber';
-import { withUnit } from '../../ui/withUnit';
 import { choiceWords } from './words';
 
 export type FormProps = {

@@ -1,5 +1,6 @@
 import type { ItemPage as ItemPageData } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { GONE_WORDS } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { LightPath } from '../../ui/lightpath/LightPath';
@@ -11,7 +12,6 @@ import { Duties } from '../schedule';
 import { SensorDoors } from '../sensor';
 import { Away } from './Away';
 import { Files } from './Files';
-import { GONE_WORDS } from './fileWords';
 import { GoneForGood, GoneNote } from './Gone';
 import { useArchive, useItem, useRestore, useSetStatus } from './queries';
 import { SplitOff } from './SplitOff';

@@ -4,7 +4,7 @@ import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page } from '../../ui/parts';
 import { WayButtons } from '../../ui/WayButtons';
 import { usePlaces } from '../storage';
-import { isOwnMachine, labelBase } from './inventoryView';
+import { isOwnMachine, labelBase } from './labelAddress';
 import { useWholeShelf } from './queries';
 
 const OF = [

@@ -1,12 +1,12 @@
 import type { Vocabulary } from '@bright-keeper/contract';
 import { type care, gear } from '@bright-keeper/core';
+import { CHOICE_WORDS, GROUP_WORDS, particularLabel } from '@bright-keeper/words';
 import { useState, type ReactNode } from 'react';
 import { Controller } from 'react-hook-form';
 import { Fold } from '../../ui/Fold';
 import { toNumber } from '../../ui/toNumber';
 import { useCurrency } from '../settings';
 import { Field, invalid, type FormProps } from './ItemFields';
-import { CHOICE_WORDS, GROUP_WORDS, particularLabel } from './particularWords';
 import { useVocabulary } from './queries';
 
 type Common = { id: string; className: string };

@@ -1,10 +1,10 @@
 import type { ItemPage } from '@bright-keeper/contract';
 import { gear } from '@bright-keeper/core';
+import { particularWords } from '@bright-keeper/words';
 import { Fragment } from 'react';
 import { Notice, Section } from '../../ui/parts';
 import { useCurrency } from '../settings';
 import { ThingLinks } from './fitLists';
-import { particularWords } from './particularWords';
 
 /** What the inventory holds of it, and whether another thing carries its number. */
 export function Particulars({ item: { kind, particulars, sameSerial } }: { item: ItemPage }) {

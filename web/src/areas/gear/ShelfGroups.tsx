@@ -1,10 +1,10 @@
 import type { ShelfGroup } from '@bright-keeper/contract';
 import type { gear } from '@bright-keeper/core';
+import { particularWords } from '@bright-keeper/words';
 import { Fold } from '../../ui/Fold';
 import { Button, Failure, Loading } from '../../ui/parts';
 import { useCurrency } from '../settings';
 import { things } from './many/many';
-import { particularWords } from './particularWords';
 import { useGroups, useShelf, type ShelfFilters } from './queries';
 import { ShelfList, type Choosing } from './ShelfList';
 import { filtersOf, groupTitle, type ShelfView } from './shelfView';

@@ -1,6 +1,6 @@
 import type { ShelfItem } from '@bright-keeper/contract';
 import { care, gear, type schedule } from '@bright-keeper/core';
-import { dutyWords } from '@bright-keeper/words';
+import { dutyWords, GONE_WORDS, particularWords } from '@bright-keeper/words';
 import { Fragment, memo, useRef } from 'react';
 import { Link } from 'react-router';
 import { DataTable, type Columns } from '../../ui/DataTable';
@@ -9,8 +9,6 @@ import { Day } from '../../ui/when';
 import { useIsWide, useWindowed, type Windowed } from '../../ui/windowed';
 import { useCurrency } from '../settings';
 import { Face } from './Face';
-import { GONE_WORDS } from './fileWords';
-import { particularWords } from './particularWords';
 import { COLUMN_IDS, COLUMN_WORDS, type ColumnId, type ShelfView } from './shelfView';
 
 const URGENCY_CLASS: Record<schedule.Urgency, string> = {

@@ -1,9 +1,7 @@
 import type { LogData } from '@bright-keeper/contract';
 import { care, gear, type inspection, schedule } from '@bright-keeper/core';
-import { awayWords, DEPTH_NAMES, SKIPPED } from '@bright-keeper/words';
-import { longDate, shortInstant } from '../../ui/dates';
-import { FILE_ROLE_WORDS, GONE_WORDS } from './fileWords';
-import { particularWords } from './particularWords';
+import { awayWords, DEPTH_NAMES, FILE_ROLE_WORDS, GONE_WORDS, longDate, particularWords, SKIPPED } from '@bright-keeper/words';
+import { shortInstant } from '../../ui/dates';
 import { findingsWords, surfaceTitle } from '../../ui/words';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;

@@ -1,8 +1,8 @@
 import type { schedule } from '@bright-keeper/core';
-import { dutyWords } from '@bright-keeper/words';
+import { dutyWords, longDate } from '@bright-keeper/words';
 import { Fold } from '../../ui/Fold';
 import { Failure, Section } from '../../ui/parts';
-import { longDate, shortDate, shortWeekday } from '../../ui/dates';
+import { shortDate, shortWeekday } from '../../ui/dates';
 import { agendaHeadings, standsOn } from './calendarView';
 import { DutyRow, JustDone, SubjectLink } from './DutyRow';
 import { useDeeds } from './useDeeds';

@@ -1,10 +1,9 @@
 import type { BenchDayPage as PageData } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
-import { dayBecauseWords, dutyWords } from '@bright-keeper/words';
+import { dayBecauseWords, dutyWords, longDate } from '@bright-keeper/words';
 import { Check } from 'lucide-react';
 import { useParams } from 'react-router';
 import { Button, ButtonLink, Empty, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
 import { BenchStrip } from './BenchStrip';
 import { leftOf, setRun, useRun } from './benchRun';
 import { DutyRow, JustDone, SubjectLink } from './DutyRow';

@@ -1,7 +1,6 @@
 import type { BenchDays } from '@bright-keeper/contract';
-import { dayBecauseWords, dutyWords, lateWords, proofWords, remedyWords } from '@bright-keeper/words';
+import { dayBecauseWords, dutyWords, lateWords, longDate, proofWords, remedyWords } from '@bright-keeper/words';
 import { ButtonLink, Notice, Section } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { Fold } from '../../ui/Fold';
 import { BenchStrip } from './BenchStrip';

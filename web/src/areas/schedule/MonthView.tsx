@@ -9,12 +9,11 @@ import {
   type DragStartEvent,
 } from '@dnd-kit/core';
 import { schedule } from '@bright-keeper/core';
-import { dutyWords } from '@bright-keeper/words';
+import { dutyWords, longDate } from '@bright-keeper/words';
 import { ChevronLeft, ChevronRight, Pin } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, Failure, Notice } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
 import { useDragging } from './dragging';
 import { forbiddenOn, isMovable, monthTitle, monthWeeks, standsOn, type Forbidden } from './calendarView';
 import { toneOf } from './DutyRow';

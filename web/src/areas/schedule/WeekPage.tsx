@@ -1,9 +1,9 @@
 import { schedule } from '@bright-keeper/core';
-import { dutyWords } from '@bright-keeper/words';
+import { dutyWords, longDate } from '@bright-keeper/words';
 import { ChevronLeft, ChevronRight, Printer, Square } from 'lucide-react';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Failure, Loading, Page } from '../../ui/parts';
-import { longDate, shortDate, wholeWeekday } from '../../ui/dates';
+import { shortDate, wholeWeekday } from '../../ui/dates';
 import { weekSheet } from './calendarView';
 import { useAgenda, useBenchDays } from './queries';
 

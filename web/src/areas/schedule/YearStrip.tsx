@@ -1,6 +1,6 @@
 import { schedule } from '@bright-keeper/core';
+import { longDate } from '@bright-keeper/words';
 import { useState } from 'react';
-import { longDate } from '../../ui/dates';
 import { monthTitle, yearWeeks, type WeekLoad } from './calendarView';
 import { useDampSeasons } from './useDampSeasons';
 

@@ -1,7 +1,6 @@
 import type { PlaceExplanation } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
-import { cannotExplainWords, explainedWords, hindcastWords, somethingElseWords } from '@bright-keeper/words';
-import { longDate } from '../../ui/dates';
+import { cannotExplainWords, explainedWords, hindcastWords, longDate, somethingElseWords } from '@bright-keeper/words';
 import { Failure, Loading, Section } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { AdviceWords } from './AdviceWords';

@@ -1,7 +1,7 @@
 import type { WhatIfStart } from '@bright-keeper/contract';
 import { MS_PER_DAY, schedule } from '@bright-keeper/core';
-import { hindcastWords, somethingElseWords, warningWords } from '@bright-keeper/words';
-import { longDate, shortDate } from '../../ui/dates';
+import { hindcastWords, longDate, somethingElseWords, warningWords } from '@bright-keeper/words';
+import { shortDate } from '../../ui/dates';
 import { COURSE_WIDTH } from '../../ui/thinned';
 import { useZone } from '../../ui/zone';
 import type { Course } from '../../workers/box';

@@ -1,7 +1,6 @@
 import type { Today } from '@bright-keeper/contract';
-import { dutyWords } from '@bright-keeper/words';
+import { dutyWords, longDate } from '@bright-keeper/words';
 import { ButtonLink, Section } from '../../ui/parts';
-import { longDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { SubjectLink } from '../schedule';
 

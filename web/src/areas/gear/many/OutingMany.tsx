@@ -1,9 +1,9 @@
 import type { Outing, OutingInput } from '@bright-keeper/contract';
 import { trip } from '@bright-keeper/core';
+import { longDate } from '@bright-keeper/words';
 import { useState } from 'react';
 import { ApiError } from '../../../api/http';
 import { Button, Failure } from '../../../ui/parts';
-import { longDate } from '../../../ui/dates';
 import { useToday } from '../../../ui/zone';
 import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from '../../trip';
 import { backWords, things, type WithMany } from './many';

@@ -1,6 +1,6 @@
 import type { FromPictures, Outing, OutingInput, ShelfItem } from '@bright-keeper/contract';
 import { care, trip } from '@bright-keeper/core';
-import { longDate } from '../../../ui/dates';
+import { longDate } from '@bright-keeper/words';
 import type { AllHeads } from './allHeads';
 
 /** Which thing of the shelf a camera or lens of the files is; null where its pictures are left out, or the lens is none of theirs. */

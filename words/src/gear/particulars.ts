@@ -1,6 +1,6 @@
 import { gear } from '@bright-keeper/core';
-import { withUnit } from '../../ui/withUnit';
-import { longDate } from '../../ui/dates';
+import { longDate } from '../day.js';
+import { withUnit } from '../text.js';
 
 export const GROUP_WORDS: Record<gear.ParticularGroup, string> = {
   identity: 'Maker, serial number, tags',

@@ -1,0 +1,1 @@
+export { type Column, Paper } from './paper.js';
