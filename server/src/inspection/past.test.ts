@@ -1,5 +1,6 @@
 import { type Cleaning, type ItemPage, type LookDoc, routes } from '@bright-keeper/contract';
-import { care, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
+import { care, MS_PER_DAY, MS_PER_HOUR, type schedule } from '@bright-keeper/core';
+import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
@@ -83,6 +84,43 @@ describe('what is told for an earlier day', () => {
       ['rear-glass', after(31)],
     ]);
     for (const { id } of [inOrder!, backwards!, mixed!]) expect(await presentOf(id)).toEqual(present);
+  });
+
+  it('stands so with outings and a place, too: ten seeded orders of all of it, against the day by day', async () => {
+    t.clock.set(DAY_0);
+    const place = await t.addPlace({ name: 'A shelf of long ago' });
+    const outing = async (id: string) =>
+      void (await t.http
+        .post(routes.outings)
+        .send({
+          ...{ name: 'Dunes', from: after(24).slice(0, 10), to: after(25).slice(0, 10), place: 'shore', met: ['sand', 'salt'] },
+          ...{ itemIds: [id], frames: 300, lensChanges: 4, hours: 6, used: {}, note: '' },
+        })
+        .expect(201));
+    const lies = async (id: string, at: string | null) =>
+      void (await t.http.put(routes.itemPlace(id)).send({ placeId: place.id, since: at }).expect(200));
+    const story: typeof STORY = [[2, lies], ...STORY, [25, outing]];
+    // What is counted from the day a thing came has its turn among the whole shelf: that is no matter of its own past.
+    const hasTurn = ({ facts }: schedule.Duty) => facts.says === 'rhythm' && facts.because.some((b) => b.because === 'since-on-the-shelf');
+    const whole = async (id: string) => {
+      const { place: lain, due } = await pageOf(id);
+      const { surfaces, away, verdict } = await presentOf(id);
+      const own = due.filter((duty) => !hasTurn(duty)).map(({ code, window, urgency, facts }) => ({ code, window, urgency, facts }));
+      return { surfaces, away, verdict, own, since: lain?.since };
+    };
+    const dayByDay = (await t.add('Day by day')).id;
+    const orders = fc.sample(fc.shuffledSubarray(story, { minLength: story.length }), { numRuns: 10, seed: 28 });
+    const others = await Promise.all(orders.map(async (_, i) => (await t.add(`Order ${i}`)).id));
+    for (const [day, happens] of [...story].sort(([a], [b]) => a - b)) {
+      t.clock.set(new Date(after(day)));
+      await happens(dayByDay, null);
+    }
+    t.clock.set(new Date(after(60)));
+    for (const [i, order] of orders.entries()) await tell(others[i]!, order);
+    const present = await whole(dayByDay);
+    expect(present.since).toBe(after(2));
+    expect(present.own.map(({ code }) => code)).toEqual(expect.arrayContaining(['look-after-outing', 'exercise']));
+    for (const [i, id] of others.entries()) expect(await whole(id), JSON.stringify(orders[i]!.map(([day]) => day))).toEqual(present);
   });
 
   it('begins no later than it ended', async () => {

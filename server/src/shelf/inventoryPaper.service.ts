@@ -24,7 +24,7 @@ import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { InventoryService } from './inventory.service.js';
 
-const SHARES = [4, 2, 2, 1.6, 1.8];
+const SHARES = [3.4, 1.8, 1.9, 2, 2];
 const COLUMNS = INVENTORY_WORDS.heads.map((head, i): Column => ({ head, share: SHARES[i]!, isNumber: i > 2 }));
 
 /** The inventory as a file to keep or to send: what the page prints, in the same words. */

@@ -49,7 +49,7 @@ describe('the inventory as a file', () => {
       /Oak cabinet Thing Serial number Came Paid Insured for Tidewell 24-70 .*T-884 .*900 EUR 1,000 EUR 1 line 900 EUR 1,000 EUR/,
     );
     expect(text).toMatch(/In no place we know .*UV 52 × 6 .*60 EUR 1 line 60 EUR/);
-    expect(text).toMatch(/All of it: 2 lines .*960 EUR 1,000 EUR \(of 1\)/);
+    expect(text).toMatch(/All of it: 2 lines .*960 EUR 1,000 EUR\s\(of\s1\)/);
   });
 
   it('has a page for each thing with its pictures, and says what is gone', async () => {

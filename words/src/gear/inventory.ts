@@ -58,7 +58,7 @@ export const cameWords = ({ acquiredOn, particulars: { condition } }: Pick<Told,
 
 /** A sum of what was told, and of how many lines where not all tell; nothing where none does. */
 export const inventorySum = ({ total, of }: gear.Sum, lines: number, currency: string): string =>
-  of === 0 ? '' : `${particularWords('paid', total, currency)}${of < lines ? ` (of ${of})` : ''}`;
+  of === 0 ? '' : `${particularWords('paid', total, currency)}${of < lines ? `\u00a0(of\u00a0${of})` : ''}`;
 
 /** What one sum of a line is; nothing where it is not told. */
 export const lineSum = (id: 'paid' | 'insuredFor', { particulars }: Pick<Told, 'particulars'>, currency: string): string =>

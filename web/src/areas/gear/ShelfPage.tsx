@@ -1,6 +1,7 @@
 import { routes } from '@bright-keeper/contract';
 import { Download, Plus, Printer, Puzzle, Upload } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { Navigate } from 'react-router';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Button, ButtonLink, Empty, Failure, Loading, Page } from '../../ui/parts';
 import { NOTHING_CHOSEN, tapped, withAll, type Chosen } from './choosing';
@@ -8,7 +9,7 @@ import { useShelf } from './queries';
 import { FILTER_KEYS, Filters, filtersFrom, type SetFilter } from './ShelfFilters';
 import { ShelfGroups } from './ShelfGroups';
 import { ShelfList, type Choosing } from './ShelfList';
-import { recalledView, rememberView, type ShelfView } from './shelfView';
+import { recalledFilters, recalledView, rememberFilters, rememberView, type ShelfView } from './shelfView';
 import { ViewChoices } from './ViewChoices';
 
 // Most who come look for one thing: what is done to many comes when it is asked for.
@@ -16,7 +17,14 @@ const ManyBar = lazy(async () => ({ default: (await import('./ManyBar')).ManyBar
 /** As high as the bar, so that the shelf does not jump when it comes. */
 const BAR_SPACE = <div className="mb-4 h-33" />;
 
+/** The shelf as one left it: what was left out of it then is left out again, and said. */
 export function ShelfPage() {
+  const [params] = useChoices();
+  const kept = params.size === 0 ? recalledFilters() : '';
+  return kept === '' ? <Shelf /> : <Navigate to={`?${kept}`} replace />;
+}
+
+function Shelf() {
   const [params, setParams] = useChoices();
   const [view, setView] = useState(recalledView);
   const filters = useMemo(() => {
@@ -31,7 +39,13 @@ export function ShelfPage() {
   };
   const set: SetFilter = (key, value) => {
     if (key === 'sort') keepView({ ...view, sort: value });
-    setParams(withChoice(params, key, value || null), { replace: true });
+    const next = withChoice(params, key, value || null);
+    rememberFilters(next);
+    setParams(next, { replace: true });
+  };
+  const showAll = () => {
+    rememberFilters(new URLSearchParams());
+    setParams({});
   };
   const onSort = (sort: string) => set('sort', sort);
   const items = shelf.data?.pages.flatMap((p) => p.items) ?? [];
@@ -83,6 +97,14 @@ export function ShelfPage() {
         )}
         <ViewChoices view={view} onView={keepView} />
       </Filters>
+      {isFiltered && (items.length > 0 || shelf.isError) && (
+        <p className="mb-3 text-sm">
+          Only what matches is shown.{' '}
+          <Button look="quiet" onClick={showAll}>
+            Show the whole shelf
+          </Button>
+        </p>
+      )}
       {chosen && (
         <Suspense fallback={BAR_SPACE}>
           <ManyBar
@@ -99,7 +121,7 @@ export function ShelfPage() {
       {shelf.data &&
         items.length === 0 &&
         (isFiltered ? (
-          <Empty title="Nothing matches" action={<Button onClick={() => setParams({})}>Show the whole shelf</Button>}>
+          <Empty title="Nothing matches" action={<Button onClick={showAll}>Show the whole shelf</Button>}>
             Take a filter away, or search for a part of a name, a number, a tag or a place.
           </Empty>
         ) : (

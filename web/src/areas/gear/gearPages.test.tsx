@@ -6,6 +6,7 @@ import { idOf, pageOf } from '../../testing/kept';
 import { settingsIn } from '../../testing/settings';
 import { AddItemPage } from './AddItemPage';
 import { ShelfPage } from './ShelfPage';
+import { recalledFilters, rememberFilters } from './shelfView';
 
 afterEach(endPage);
 
@@ -291,6 +292,27 @@ describe('the shelf', () => {
     endPage();
     show([], '?tag=gone', tags);
     expect(await screen.findByRole('option', { name: 'gone (0)' })).toBeTruthy();
+  });
+
+  it('comes back as one left it, says that something is left out, and shows all of it in one tap', async () => {
+    const page = show([item('1')]);
+    fireEvent.change(await screen.findByLabelText('Kind'), { target: { value: 'lens' } });
+    await waitFor(() => expect(page.address()).toBe('/gear?kind=lens'));
+    const kept = recalledFilters();
+    endPage();
+    // What a browser remembers ends with each page of a test.
+    rememberFilters(new URLSearchParams(kept));
+    const again = show([item('1')]);
+    await waitFor(() => expect(again.address()).toBe('/gear?kind=lens'));
+    expect(await screen.findByText('Only what matches is shown.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Show the whole shelf' }));
+    await waitFor(() => expect(again.address()).toBe('/gear'));
+    expect(screen.queryByText('Only what matches is shown.')).toBeNull();
+    endPage();
+    // An address that says something itself is followed as it is; a search ends with what was found.
+    const other = show([item('1')], '?sort=added');
+    expect(await screen.findByRole('table', { name: 'The shelf' })).toBeTruthy();
+    expect(other.address()).toBe('/gear?sort=added');
   });
 
   it('tells an empty shelf from one on which nothing matches', async () => {

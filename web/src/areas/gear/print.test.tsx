@@ -34,7 +34,7 @@ describe('the inventory on paper', () => {
     expect(rows.findIndex((r) => r.includes('Arc 35'))).toBeLessThan(rows.findIndex((r) => r.includes('Zoom')));
     expect(rows.find((r) => r.includes('Zoom'))).toMatch(/A-1.*900 NOK1,000 NOK$/);
     expect(rows.find((r) => r.includes('Arc 35'))).toContain('× 2');
-    expect(rows.at(-1)).toBe('All of it: 4 lines1,000 NOK (of 2)1,500 NOK (of 2)');
+    expect(rows.at(-1)).toBe('All of it: 4 lines1,000 NOK\u00a0(of\u00a02)1,500 NOK\u00a0(of\u00a02)');
   });
 
   it('is a page for each thing, with its number, its papers by name and its pictures', async () => {

@@ -1,7 +1,7 @@
 import { gear } from '@bright-keeper/core';
 import { afterEach, describe, expect, it } from 'vitest';
 import { replaceOutside } from '../../outside';
-import { filtersOf, groupTitle, recalledView, rememberView, type ShelfView } from './shelfView';
+import { filtersOf, groupTitle, recalledFilters, recalledView, rememberFilters, rememberView, type ShelfView } from './shelfView';
 
 const remembering = (kept: string | null) => {
   const store = new Map(kept === null ? [] : [['shelf-view', kept]]);
@@ -28,6 +28,15 @@ describe('how the shelf is laid out', () => {
       expect(['kind', 'kind,needs,due']).toContain(recalledView().columns.join());
     },
   );
+
+  it('keeps what leaves things out, and neither a search nor an order', () => {
+    remembering(null);
+    expect(recalledFilters()).toBe('');
+    rememberFilters(new URLSearchParams('search=lost&kind=lens&sort=due&tag=&due=week&script=1'));
+    expect(recalledFilters()).toBe('kind=lens&due=week');
+    rememberFilters(new URLSearchParams());
+    expect(recalledFilters()).toBe('');
+  });
 
   it.each(gear.GROUPINGS)('by %s: what has no such is named, and filtered to by a filter of its own', (by) => {
     const none = filtersOf(by, null, { search: 'x' });

@@ -24,7 +24,7 @@ export type ColumnId = keyof typeof COLUMN_WORDS;
 export const COLUMN_IDS = Object.keys(COLUMN_WORDS) as ColumnId[];
 const USUAL_COLUMNS: readonly ColumnId[] = ['kind', 'needs', 'due'];
 
-/** What stays as it was chosen when one comes back: how the shelf is laid out, never what is left out of it. */
+/** What stays as it was chosen when one comes back: how the shelf is laid out. */
 export type ShelfView = { layout: Layout; columns: readonly ColumnId[]; sort: string; by: gear.Grouping | null };
 const USUAL: ShelfView = { layout: 'auto', columns: USUAL_COLUMNS, sort: '', by: null };
 const PLACE = 'shelf-view';
@@ -46,6 +46,16 @@ export function recalledView(): ShelfView {
   }
 }
 export const rememberView = (view: ShelfView): void => outside.remember(PLACE, JSON.stringify(view));
+
+/** What leaves things out and stays chosen; a search is for one thing, and ends with it. */
+const KEPT_FILTERS = ['tag', 'kind', 'needs', 'due', 'status', 'archived'];
+const KEPT_PLACE = 'shelf-filters';
+
+/** What was left out of the shelf when one went, as an address says it; nothing where all of it was there. */
+export const recalledFilters = (): string => keptOf(new URLSearchParams(outside.recall(KEPT_PLACE) ?? '')).toString();
+export const rememberFilters = (params: URLSearchParams): void => outside.remember(KEPT_PLACE, keptOf(params).toString());
+const keptOf = (params: URLSearchParams): URLSearchParams =>
+  new URLSearchParams([...params].filter(([key, value]) => KEPT_FILTERS.includes(key) && value !== ''));
 
 export const GROUPING_WORDS: Record<gear.Grouping, string> = { place: 'place', kind: 'kind', tag: 'tag', verdict: 'last verdict' };
 const NONE_WORDS: Record<gear.Grouping, string> = {
