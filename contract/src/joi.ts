@@ -81,6 +81,15 @@ export const instant = () =>
     return on > FIRST_INSTANT && on <= LAST_DAY ? value : helpers.message({ custom: 'Give a moment between 1970 and 2999.' });
   });
 
+const LONGEST_KIT_NAME = 60;
+/** A kit by its name; null is none. Spaces around it are nothing. */
+export const kitName = () =>
+  Joi.string()
+    .pattern(/\S/, 'something to read')
+    .max(LONGEST_KIT_NAME)
+    .custom((name: string) => name.trim())
+    .allow(null);
+
 /** When something was that a person tells: an earlier moment, or null for now, which is taken where nothing is said. */
 export const toldFor = () => instant().allow(null).default(null);
 

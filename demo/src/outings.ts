@@ -1,4 +1,5 @@
 import type { OutingInput } from '@bright-keeper/contract';
+import { BELT_POUCH, BOAT_BOX } from './drawer.js';
 
 export type DemoOuting = Omit<OutingInput, 'from' | 'to' | 'itemIds'> & {
   /** Days before the day of loading; negative for what is to come. */
@@ -15,7 +16,7 @@ const SEASONS = ['Winter', 'Spring', 'Summer', 'Autumn'] as const;
 export const inSeason = (name: string, day: string): string =>
   name.replace('{Season}', SEASONS[Math.floor((Number(day.slice(5, 7)) % 12) / 3)]!);
 
-/** Nine past outings and three to come. */
+/** Nine past outings, one under way, and three to come. */
 export const OUTINGS: readonly DemoOuting[] = [
   {
     ...counted,
@@ -100,7 +101,29 @@ export const OUTINGS: readonly DemoOuting[] = [
     frames: 150,
     things: ['Skerrow M2', 'Corvane 50/1.8'],
   },
-  { ...counted, name: 'Boat race', place: 'boat', fromDaysAgo: -2, toDaysAgo: -2, met: [], things: ['Skerrow M1', 'Tidewell 70-200/4'] },
+  {
+    ...counted,
+    name: 'Round the north coast',
+    place: 'mountain',
+    also: ['shore'],
+    weather: ['wind'],
+    kit: BELT_POUCH,
+    fromDaysAgo: 1,
+    toDaysAgo: -2,
+    met: [],
+    things: ['Skerrow R35 (1958)', 'Corvane 28/2'],
+  },
+  {
+    ...counted,
+    name: 'Boat race',
+    place: 'boat',
+    weather: ['wind', 'rain'],
+    kit: BOAT_BOX,
+    fromDaysAgo: -2,
+    toDaysAgo: -2,
+    met: [],
+    things: ['Skerrow M1', 'Tidewell 70-200/4'],
+  },
   {
     ...counted,
     name: 'Bird island',
@@ -114,6 +137,7 @@ export const OUTINGS: readonly DemoOuting[] = [
     ...counted,
     name: 'Meteor night',
     place: 'night-sky',
+    weather: ['cold', 'damp-night'],
     fromDaysAgo: -45,
     toDaysAgo: -46,
     met: [],

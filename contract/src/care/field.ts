@@ -1,6 +1,6 @@
 import { care } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, secondsAgo } from '../joi.js';
+import { id, kitName, secondsAgo } from '../joi.js';
 import { conditionsSchema, schoolsSchema } from './schema.js';
 
 /** What tells of itself later: by which id it is known when it is sent twice, and how long ago it was. */
@@ -19,10 +19,18 @@ export const happenedOutdoors = Joi.object<HappenedOutdoors>({
 export type PutOff = { things: number };
 
 /** Keeps what a field plan leaves for home as a task, without cleaning anything now. */
-export type WaitForHome = { itemId: string; conditions?: care.Conditions; schools?: Partial<care.Schools>; later?: ToldLater };
+export type WaitForHome = {
+  itemId: string;
+  conditions?: care.Conditions;
+  schools?: Partial<care.Schools>;
+  /** The one that is along, by its name. */
+  kit?: string | null;
+  later?: ToldLater;
+};
 export const waitForHome = Joi.object<WaitForHome>({
   itemId: id().required(),
   conditions: conditionsSchema,
   schools: schoolsSchema,
+  kit: kitName().default(null),
   later: toldLater,
 });

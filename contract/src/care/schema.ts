@@ -1,6 +1,6 @@
 import { care, sensor } from '@bright-keeper/core';
 import Joi from 'joi';
-import { id, instant, secondsAgo, toldFor, version } from '../joi.js';
+import { id, instant, kitName, secondsAgo, toldFor, version } from '../joi.js';
 import { traitsSchema } from '../gear/schema.js';
 import { sizeMm } from '../inspection/schema.js';
 
@@ -72,14 +72,23 @@ export const planRequest = Joi.object<care.PlanRequest>({
   onHand: Joi.array().items(onHand).max(200),
   moreOnHand: Joi.boolean(),
   sensorRehearsed: Joi.boolean(),
+  kit: kitName().disallow(null),
 }).custom(onItsOwnSurfaces);
 
-export type StartCleaning = { itemId: string; place: care.Place; conditions?: care.Conditions; schools?: Partial<care.Schools> };
+/** @param kit the one that is along outdoors, by its name; null where none is named. */
+export type StartCleaning = {
+  itemId: string;
+  place: care.Place;
+  conditions?: care.Conditions;
+  schools?: Partial<care.Schools>;
+  kit?: string | null;
+};
 export const startCleaning = Joi.object<StartCleaning>({
   itemId: id().required(),
   place: place().required(),
   conditions: conditionsSchema,
   schools: schoolsSchema,
+  kit: kitName().default(null),
 });
 
 const stepId = () => Joi.string().max(120);

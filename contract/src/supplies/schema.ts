@@ -1,6 +1,6 @@
 import { care, supplies } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, toldFor, version } from '../joi.js';
+import { day, kitName, toldFor, version } from '../joi.js';
 
 const THINGS = [...Object.keys(care.TOOLS), ...Object.keys(care.MATERIALS)];
 const MOST_STOCK = 1_000_000;
@@ -17,6 +17,8 @@ export type SupplyInput = {
   /** How wide a sensor swab is, mm; null for everything else and where it is not known. */
   widthMm: number | null;
   note: string;
+  /** In which kit it lies, by its name; null in the drawer at home. */
+  kit?: string | null;
 };
 
 /** A tool has no stock; of a material it may be unknown. */
@@ -36,6 +38,7 @@ const fields = {
   widthMm: Joi.number().min(4).max(80).allow(null).default(null),
   openedOn: day().allow(null).required(),
   note: Joi.string().allow('').max(500).required(),
+  kit: kitName().default(null),
 };
 
 export const supplyInput = Joi.object<SupplyInput>(fields).custom(stockFits);

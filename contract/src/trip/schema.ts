@@ -1,6 +1,6 @@
 import { schedule, trip } from '@bright-keeper/core';
 import Joi from 'joi';
-import { day, dayAfter, id, version } from '../joi.js';
+import { day, dayAfter, id, kitName, version } from '../joi.js';
 
 /** An outing in short form: when, where to, what came along, and what it met. */
 export type OutingInput = {
@@ -8,6 +8,13 @@ export type OutingInput = {
   from: string;
   to: string;
   place: trip.GroundId;
+  /** Other kinds of ground besides. */
+  also?: trip.GroundId[];
+  /** What the weather is expected to bring. */
+  weather?: trip.Weather[];
+  travel?: trip.Travel;
+  /** Which kit goes along, by its name. */
+  kit?: string | null;
   itemIds: string[];
   met: schedule.Exposure[];
   frames: number | null;
@@ -38,6 +45,18 @@ const fields = {
   place: Joi.string()
     .valid(...trip.GROUND_IDS)
     .required(),
+  also: Joi.array()
+    .items(Joi.string().valid(...trip.GROUND_IDS))
+    .unique()
+    .default([]),
+  weather: Joi.array()
+    .items(Joi.string().valid(...trip.WEATHERS))
+    .unique()
+    .default([]),
+  travel: Joi.string()
+    .valid(...trip.TRAVELS)
+    .default('own-way'),
+  kit: kitName().default(null),
   itemIds: Joi.array().items(id()).max(200).unique().required(),
   met: Joi.array()
     .items(Joi.string().valid(...schedule.EXPOSURES))

@@ -54,6 +54,8 @@ export type PlanRequest = {
   moreOnHand?: boolean;
   /** The dry run of a sensor clean has been done once; left out: it has not. */
   sensorRehearsed?: boolean;
+  /** Outdoors, the kit whose things are at hand, where one was named: so that the same is asked again. */
+  kit?: string;
 };
 
 export type Motion =

@@ -336,6 +336,24 @@ describe('the rhythms of the trade', () => {
     expect(first('look-after-outing', [look('2026-06-01')], { facts: pier('2026-06-01T18:00:00Z') })).toBeUndefined();
   });
 
+  it.each<[string, Partial<OutingFacts>, string[] | undefined]>([
+    ['under way, with nothing met', {}, ['Old one', 'Other']],
+    ['that begins today', { from: '2026-06-01' }, ['Old one', 'Other']],
+    ['whose last day this is: it is looked at when it is home', { to: '2026-06-01' }, undefined],
+    ['that is still to come', { from: '2026-06-02' }, undefined],
+    ['on which one of two things went', { itemIds: ['b'] }, ['Other']],
+    ['that met salt: that asks for more', { met: ['salt'] }, undefined],
+    ['on which nothing of the shelf went', { itemIds: ['z'] }, undefined],
+  ])('an outing %s asks for its minute tonight', (_, more, asked) => {
+    const facts = house({
+      things: [lens({ name: 'Old one' }), lens({ id: 'b', name: 'Other' })],
+      outings: [outing('2026-05-31', { from: '2026-05-30', to: '2026-06-03', itemIds: ['a', 'b'], ...more })],
+    });
+    const tonight = first('evening-minute', [], { facts });
+    expect(tonight?.facts.says === 'outing' ? tonight.facts.things.map((t) => t.name) : undefined).toEqual(asked);
+    if (tonight) expect(tonight.window).toEqual({ earliest: '2026-06-01', due: '2026-06-01', latest: '2026-06-01' });
+  });
+
   it('what is packed is looked at the day before, as far as it was not looked at', () => {
     const facts = house({ things: [lens(), lens({ id: 'b', name: 'Other' })], outings: [outing('2026-06-02', { itemIds: ['a', 'b'] })] });
     expect(first('look-before-outing', [look('2026-06-01')], { facts })).toMatchObject({

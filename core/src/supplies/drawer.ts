@@ -38,15 +38,22 @@ export const usesOf = (thingId: string, takings: readonly Taking[]): number =>
 
 /** What else in the drawer would do as well for a step: of the same kind and width, fit, and kept for that surface. */
 export function alternativesFor<T extends DrawerThing & { id: string }>(
-  step: Pick<Step, 'surface'>,
+  step: Pick<Step, 'surface' | 'takes'>,
   id: Tool | Material,
   drawer: readonly T[],
 ): T[] {
+  const planned = step.takes.find((t) => t.id === id)?.thingId;
+  const kit = drawer.find((d) => d.id === planned)?.kit ?? null;
   const widths = new Set(drawer.filter((d) => d.thing === id).map((d) => d.widthMm ?? null));
   // Another width would be drawn in other lanes: that is another plan, not another pack.
   if (widths.size > 1) return [];
   return drawer.filter(
-    (d) => d.thing === id && d.stock !== 0 && mayTouch({ id, role: d.role, state: isFit(d) ? 'clean' : 'dirty' }, step.surface).ok,
+    (d) =>
+      d.thing === id &&
+      d.stock !== 0 &&
+      // What is out in a kit is out there alone.
+      (kit === null || d.kit === kit) &&
+      mayTouch({ id, role: d.role, state: isFit(d) ? 'clean' : 'dirty' }, step.surface).ok,
   );
 }
 
@@ -79,11 +86,18 @@ export function consumptionOf(plan: CleaningPlan, events: readonly BenchEvent[])
 export type Draw<T> = { thing: T; quantity: number };
 export type Shortage = { thing: Tool | Material; label: string; used: number; held: number };
 
-/** The named pack first, then others of the same kind and width; what the plan did not name is not counted. */
+/** The named pack first, then others of the same kind and width in the same kit or drawer; what the plan did not name is not counted. */
 function packsFor<T extends DrawerThing>({ id, thingId }: Taking, drawer: readonly T[]): T[] {
   const named = drawer.find((d) => d.id === thingId && d.thing === id);
   if (!named) return [];
-  const alike = drawer.filter((d) => d !== named && d.thing === id && (d.widthMm ?? null) === (named.widthMm ?? null) && d.stock !== null);
+  const alike = drawer.filter(
+    (d) =>
+      d !== named &&
+      d.thing === id &&
+      (d.kit ?? null) === (named.kit ?? null) &&
+      (d.widthMm ?? null) === (named.widthMm ?? null) &&
+      d.stock !== null,
+  );
   return [named, ...alike];
 }
 

@@ -15,6 +15,8 @@ export type DrawerThing = {
   /** How wide a sensor swab is; null for everything else and where it is not known. */
   widthMm?: number | null;
   note?: string;
+  /** In which kit it lies, by its name; null, or left out, in the drawer at home. */
+  kit?: string | null;
 };
 
 export const isTool = (thing: Tool | Material): thing is Tool => thingFacts(thing).nature === 'tool';

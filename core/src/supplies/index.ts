@@ -17,3 +17,4 @@ export { type BenchUse, materialsIn, type Outlook, outlookOf, shoppingList } fro
 export { runningLow } from './runningLow.js';
 export { starterFacts, STARTER_IDS, STARTERS, type Starter, type StarterId } from './starters.js';
 export { stockAmount, type StockAmount } from './stockAmount.js';
+export { kitsOf, onHandAt, withinReach } from './kits.js';

@@ -11,7 +11,24 @@ export {
   TRAVELS,
 } from './kitFor.js';
 export { CARRIED_IDS, type CarriedFacts, carriedFacts, type CarriedId } from './knowledge/carried.js';
-export { checkGround, GROUND_IDS, type GroundFacts, groundFacts, type GroundId, type Weather, WEATHERS } from './knowledge/grounds.js';
+export {
+  ASK_IDS,
+  askFacts,
+  type AskId,
+  asksOf,
+  checkGround,
+  dirtOf,
+  type Expected,
+  type Going,
+  GROUND_IDS,
+  type GroundFacts,
+  groundFacts,
+  type GroundId,
+  type Phase,
+  PHASES,
+  type Weather,
+  WEATHERS,
+} from './grounds/index.js';
 export { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
 export {
   type HourOutside,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { kitFor, mayTravel, needsOf, type OutingToCome, TRAVELS } from './kitFor.js';
 import { CARRIED_IDS, carriedFacts } from './knowledge/carried.js';
-import { checkGround, GROUND_IDS, type GroundFacts, groundFacts, WEATHERS } from './knowledge/grounds.js';
+import { checkGround, GROUND_IDS, type GroundFacts, groundFacts, WEATHERS } from './grounds/index.js';
 import { FIELD_NEED_IDS } from './knowledge/needs.js';
 
 const outing = (more: Partial<OutingToCome> = {}): OutingToCome => ({
@@ -19,8 +19,13 @@ describe('what a kit is made of', () => {
     ['no name', { name: '' }, /wants a name/],
     ['no risk', { risks: [] }, /nothing of what may be needed/],
     ['a risk that is sure to be none', { risks: [{ need: 'dew', aDay: 0 }] }, /dew: how likely/],
+    ['no dirt', { dirt: [] }, /nothing of what dirties there/],
+    ['dirt that is surer than sure', { dirt: [{ soil: 'dust', aDay: 1.2 }] }, /dust: how likely/],
+    ['nothing to do at home', { asks: [{ ask: 'caps-there' }, { ask: 'bag-closed' }] }, /nothing at home again/],
+    ['what is asked in some weather only', { asks: [{ ask: 'caps-there', in: 'rain' }] }, /nothing before one leaves/],
+    ['salt nobody takes off', { dirt: [{ soil: 'salt', aDay: 0.5 }] }, /salt comes home from it, and nothing asks for salt-off/],
   ])('a ground with %s is refused by name', (_, wrong, words) =>
-    expect(checkGround('x', { name: 'A', risks: [{ need: 'dew', aDay: 1 }], ...wrong }).join()).toMatch(words),
+    expect(checkGround('x', { ...groundFacts('town'), ...wrong }).join()).toMatch(words),
   );
 
   it('every need is met by something one may carry, on every way one may travel but for cells in the post', () => {

@@ -1,5 +1,5 @@
 import { CARRIED_IDS, carriedFacts, type CarriedId } from './knowledge/carried.js';
-import { groundFacts, type GroundId, type Weather } from './knowledge/grounds.js';
+import { groundFacts, type GroundId, type Weather } from './grounds/index.js';
 import { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
 import { expectedLossWith, type Kit, type KitLimits, type KitNeed, type KitQuestion, packKit } from './packKit.js';
 

@@ -239,7 +239,7 @@ export class AgendaService {
 
   /** What plans are made with, whatever the thing: the drawer, the schools, whether the dry run was done. */
   private async house(db: Db): Promise<House> {
-    const [drawer, { schools, sensorRehearsedOn }] = await Promise.all([this.supplies.onHand(db), this.settings.get(db)]);
+    const [drawer, { schools, sensorRehearsedOn }] = await Promise.all([this.supplies.onHand(db, 'home', null), this.settings.get(db)]);
     return { ...drawer, schools, sensorRehearsed: sensorRehearsedOn !== null };
   }
 

@@ -40,9 +40,9 @@ export class CareService {
   }
 
   /** Fixes the plan for what was last seen on a thing and opens it at the bench. */
-  start({ itemId, place, conditions, schools = {} }: StartCleaning): Promise<Cleaning> {
+  start({ itemId, place, conditions, schools = {}, kit }: StartCleaning): Promise<Cleaning> {
     return this.database.transaction(async (db) => {
-      const { request } = await this.requests.forThing(db, itemId, { place, conditions, schools });
+      const { request } = await this.requests.forThing(db, itemId, { place, conditions, schools, kit });
       const open = await this.repository.openOf(db, itemId);
       if (open) throw problem(careErrors, 'cleaning-open', { current: open });
       const plan = care.planCleaning(request);
@@ -157,7 +157,12 @@ export class CareService {
   }
 
   private requestNow(db: Db, { request, chosenSchools }: KeptCleaning): Promise<care.PlanRequest> {
-    return this.requests.withHouse(db, request, { place: request.place, conditions: request.conditions, schools: chosenSchools });
+    return this.requests.withHouse(db, request, {
+      place: request.place,
+      conditions: request.conditions,
+      schools: chosenSchools,
+      kit: request.kit,
+    });
   }
 
   private async view(db: Db, { chosenSchools, ...cleaning }: KeptCleaning): Promise<Cleaning> {

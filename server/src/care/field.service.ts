@@ -36,9 +36,9 @@ export class FieldService {
   }
 
   /** Notes what a field plan leaves undone: it waits for home. */
-  keepForHome({ itemId, conditions, schools, later }: WaitForHome): Promise<void> {
+  keepForHome({ itemId, conditions, schools, kit, later }: WaitForHome): Promise<void> {
     return this.database.transaction(async (db) => {
-      const { request } = await this.requests.forThing(db, itemId, { place: 'field', conditions, schools });
+      const { request } = await this.requests.forThing(db, itemId, { place: 'field', conditions, schools, kit });
       const surfaces = leftForHome(care.planCleaning(request).deferred);
       if (surfaces.length === 0) throw problem(careErrors, 'nothing-put-off');
       await this.note(db, [itemId], { kind: 'left-for-home', surfaces }, later);

@@ -14,6 +14,8 @@ export type PlanChoices = {
   place: care.Place;
   conditions?: care.Conditions | undefined;
   schools?: Partial<care.Schools> | undefined;
+  /** The kit that is along outdoors, by its name; null where none is named. */
+  kit?: string | null | undefined;
 };
 
 /** Everything a plan is made from, as it is kept: the thing, what was last seen, the drawer and the schools. */
@@ -40,15 +42,16 @@ export class PlanRequestService {
   async withHouse(
     db: Db,
     what: Pick<care.PlanRequest, 'item' | 'findings'>,
-    { place, conditions, schools }: PlanChoices,
+    { place, conditions, schools, kit = null }: PlanChoices,
   ): Promise<care.PlanRequest> {
-    const drawer = await this.drawer.onHand(db);
+    const drawer = await this.drawer.onHand(db, place, kit);
     const settings = await this.settings.get(db);
     return {
       ...what,
       place,
       ...(conditions ? { conditions } : {}),
       ...drawer,
+      ...(kit !== null && place === 'field' ? { kit } : {}),
       schools: { ...settings.schools, ...schools },
       sensorRehearsed: settings.sensorRehearsedOn !== null,
     };

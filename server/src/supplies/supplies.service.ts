@@ -8,6 +8,7 @@ import { JournalRepository } from '../journal/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { supplies } from '../tables/index.js';
+import { OutingRepository } from '../trip/index.js';
 import { Versioned } from '../versioned/index.js';
 import { usesSince } from './usesSince.js';
 
@@ -28,6 +29,7 @@ export class SuppliesService {
     private readonly database: Database,
     private readonly settings: SettingsService,
     private readonly journal: JournalRepository,
+    private readonly outings: OutingRepository,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -44,15 +46,20 @@ export class SuppliesService {
 
   async drawer(): Promise<Drawer> {
     const { drawerIsAll } = await this.settings.get();
-    return { supplies: await this.list(), isAll: drawerIsAll };
+    return { supplies: await this.list(), isAll: drawerIsAll, along: await this.kitAlong() };
   }
 
-  /** What a plan may use; nothing said when no drawer is kept, so that everything is assumed. */
-  async onHand(db: Db): Promise<Pick<care.PlanRequest, 'onHand' | 'moreOnHand'>> {
-    const drawer = await this.list(db);
-    if (drawer.length === 0) return {};
+  /** The kit of an outing that is under way; null where none is, or it says of none. */
+  private async kitAlong(): Promise<string | null> {
+    const today = await this.settings.today(this.database.db);
+    const outings = await this.outings.all(this.database.db);
+    return outings.find(({ from, to, kit }) => kit !== null && from <= today && today <= to)?.kit ?? null;
+  }
+
+  /** What a plan may use there; nothing said when no drawer is kept, so that everything is assumed. */
+  async onHand(db: Db, place: care.Place, kit: string | null): Promise<Pick<care.PlanRequest, 'onHand' | 'moreOnHand'>> {
     const { drawerIsAll } = await this.settings.get(db);
-    return { onHand: core.onHandFrom(drawer), moreOnHand: !drawerIsAll };
+    return core.onHandAt({ supplies: await this.list(db), isAll: drawerIsAll }, place, kit);
   }
 
   /** Says whether the drawer lists all there is. */

@@ -12,6 +12,12 @@ export const outings = pgTable(
     from: date('from_day', { mode: 'string' }).notNull(),
     to: date('to_day', { mode: 'string' }).notNull(),
     place: text().$type<trip.GroundId>().notNull(),
+    /** Other kinds of ground it goes to besides. */
+    also: text().array().$type<trip.GroundId[]>().notNull().default([]),
+    weather: text().array().$type<trip.Weather[]>().notNull().default([]),
+    travel: text().$type<trip.Travel>().notNull().default('own-way'),
+    /** Which kit goes along, by its name; null where none is said. */
+    kit: text(),
     itemIds: uuid('item_ids').array().notNull(),
     met: text().array().$type<schedule.Exposure[]>().notNull(),
     frames: integer(),

@@ -15,5 +15,7 @@ export const supplies = pgTable('supply', {
   openedOn: date('opened_on', { mode: 'string' }),
   widthMm: doublePrecision('width_mm'),
   note: text().notNull(),
+  /** In which kit it lies, by its name; null in the drawer at home. */
+  kit: text(),
   createdAt: timestamp('created_at', { withTimezone: true, precision: 3 }).notNull(),
 });

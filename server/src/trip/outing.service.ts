@@ -15,8 +15,10 @@ import { Clock, Ids } from '../platform/index.js';
 import { OutingRepository } from './outing.repository.js';
 
 /** As it is kept: what did not come along was not used. */
-const kept = ({ used = {}, ...input }: OutingInput): Required<OutingInput> => ({
-  ...input,
+const kept = ({ used = {}, also = [], weather = [], travel = 'own-way', kit = null, ...input }: OutingInput): Required<OutingInput> => ({
+  ...{ ...input, weather, travel, kit },
+  // The ground it is named by is not one of the others.
+  also: also.filter((ground) => ground !== input.place),
   name: input.name.trim(),
   used: Object.fromEntries(Object.entries(used).filter(([id]) => input.itemIds.includes(id))),
 });

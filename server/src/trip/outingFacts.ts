@@ -10,7 +10,7 @@ const countsOf = ({ frames, lensChanges, hours = null }: Counted): OutingFacts['
 });
 
 /** What care has to know of an outing: its counts are those of every thing that came along, unless they are known by thing. */
-export function outingFacts({ place: _, note: __, version: ___, frames, lensChanges, hours, used, ...outing }: DatedOuting): OutingFacts {
+export function outingFacts({ id, name, from, to, notedAt, itemIds, met, used, ...outing }: DatedOuting): OutingFacts {
   const byThing: OutingFacts['countsOf'] = Object.fromEntries(Object.entries<trip.UsedThing>(used).map(([id, of]) => [id, countsOf(of)]));
-  return { ...outing, counts: countsOf({ frames, lensChanges, hours }), countsOf: byThing };
+  return { id, name, from, to, notedAt, itemIds, met, counts: countsOf(outing), countsOf: byThing };
 }

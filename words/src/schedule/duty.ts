@@ -131,7 +131,11 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
           }
         : { why: sensorDutyWords(facts) };
     case 'outing':
-      return { why: `${facts.things.map((t) => t.name).join(', ')}: look while there is still time to clean.` };
+      return {
+        why: `${facts.things.map((t) => t.name).join(', ')}: ${
+          facts.when === 'tonight' ? 'glass by a lamp held flat, caps, what sits loose' : 'look while there is still time to clean'
+        }.`,
+      };
     default:
       return facts satisfies never;
   }

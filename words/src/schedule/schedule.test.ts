@@ -89,9 +89,16 @@ describe('a duty in words', () => {
     ],
     [
       'look-before-outing',
-      { says: 'outing', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },
+      { says: 'outing', when: 'before', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },
       /packed/,
       /^Old one: look/,
+      'Done',
+    ],
+    [
+      'evening-minute',
+      { says: 'outing', when: 'tonight', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },
+      /^A minute for each thing tonight$/,
+      /^Old one: glass by a lamp held flat/,
       'Done',
     ],
   ])('%s says what, why and what to do', (code, facts, title, why, action) => {

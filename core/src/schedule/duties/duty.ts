@@ -72,7 +72,7 @@ export type DutyFacts =
   | { says: 'away'; why: AwayReason; until: Day; agreed: boolean; to?: string }
   /** The last test frame asks for it, or will before long. */
   | { says: 'sensor'; advice: SensorAdvice; shows: number; frameOn: Day; /** Where it was cleaned since. */ cleanedOn?: Day }
-  | { says: 'outing'; from: Day; things: { id: string; name: string }[] };
+  | { says: 'outing'; when: 'before' | 'tonight'; from: Day; things: { id: string; name: string }[] };
 
 /** Between which local days a duty is done: not before the first, best on the second, at the latest on the third. */
 export type Window = { earliest: Day; due: Day; latest: Day };

@@ -8,6 +8,7 @@ import { findClothWash } from './clothWash.js';
 import { dampDue } from './damp.js';
 import { dueBackDue } from './dueBack.js';
 import { eveningLookDue } from './eveningLook.js';
+import { eveningMinuteDue } from './eveningMinute.js';
 import { exerciseDue } from './exercise.js';
 import { filterLookDue } from './filterLook.js';
 import { followUpLookDue } from './followUpLook.js';
@@ -59,6 +60,7 @@ export const FINDERS: Record<DutyCode, Finder> = {
   'look-before-outing': ofOutings(lookBeforeOutingDue),
   'look-after-outing': ofThings(lookAfterOutingDue),
   'evening-look': ofThings(eveningLookDue),
+  'evening-minute': ofOutings(eveningMinuteDue),
   'second-look': ofThings(secondLookDue),
   'rubber-airing': ofThings(rubberAiringDue),
   isolate: ofThings(needDue('isolate')),

@@ -9,6 +9,7 @@ import { damp } from './damp.js';
 import { dueBack } from './dueBack.js';
 import type { DutyKind } from './duty.js';
 import { eveningLook } from './eveningLook.js';
+import { eveningMinute } from './eveningMinute.js';
 import { exercise } from './exercise.js';
 import { filterLook } from './filterLook.js';
 import { followUpLook } from './followUpLook.js';
@@ -58,6 +59,7 @@ export const DUTIES = {
   'look-before-outing': lookBeforeOuting,
   'look-after-outing': lookAfterOuting,
   'evening-look': eveningLook,
+  'evening-minute': eveningMinute,
   'second-look': secondLook,
   'rubber-airing': rubberAiring,
   isolate,

@@ -39,7 +39,7 @@ export const lookBeforeOutingDue: Due<'outing'> = {
     return [
       {
         window: { earliest: addDays(dayBefore, -2), due: dayBefore, latest: outing.from },
-        facts: { says: 'outing', from: outing.from, things: things.map(({ id, name }) => ({ id, name })) },
+        facts: { says: 'outing', when: 'before', from: outing.from, things: things.map(({ id, name }) => ({ id, name })) },
         minutes: MINUTES_A_THING * things.length,
       },
     ];

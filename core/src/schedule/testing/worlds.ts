@@ -158,6 +158,7 @@ export const WORLDS: [Facts, Entry[]][] = [
     [],
   ],
   [house([thing()], { outings: [outing('2026-05-30', '2026-06-09', { met: ['salt'] })] }), []],
+  [house([thing()], { outings: [outing('2026-05-30', '2026-06-09')] }), []],
   [
     house([thing()], { outings: [outing('2026-04-30', '2026-05-20', { met: ['damp'] }), outing('2026-06-02', '2026-06-02')] }),
     [whole('2026-04-01')],

@@ -33,7 +33,7 @@ const show = (item: ItemPage, query = '', more: Record<string, Handler> = {}) =>
   showPage(PlanPage, '/gear/:id/plan', `/gear/i/plan${query}`, {
     [`GET ${routes.item('i')}`]: item,
     [`GET ${routes.settings}`]: settings,
-    [`GET ${routes.supplies}`]: { supplies: [], isAll: false },
+    [`GET ${routes.supplies}`]: { supplies: [], isAll: false, along: null },
     ...more,
   });
 const print = thing([seen('front-glass', 'fingerprint', 3)]);

@@ -1,5 +1,5 @@
 import type { ItemPage } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, supplies } from '@bright-keeper/core';
 import { becauseWords, summaryWords } from '@bright-keeper/words';
 import type { ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -156,7 +156,10 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
   const { place, conditions = {} } = request;
   const schools = { ...mySchools, ...request.schools };
   const begin = () =>
-    start.mutate({ itemId: item.id, place, conditions, schools, request }, { onSuccess: (c) => void navigate(`/bench/${c.id}`) });
+    start.mutate(
+      { itemId: item.id, place, conditions, schools, kit: request.kit ?? null, request },
+      { onSuccess: (c) => void navigate(`/bench/${c.id}`) },
+    );
   const select = (surface: care.Surface) => surfaces.includes(surface) && set('surface', surface);
   return (
     <Page
@@ -165,7 +168,14 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
       actions={<Begin item={item} plan={plan} onBegin={begin} pending={start.isPending} />}
     >
       {start.error && <Failure error={start.error} />}
-      <Where params={params} place={place} asksForAir={airDecides(plan, place)} set={set} />
+      <Where
+        params={params}
+        place={place}
+        asksForAir={airDecides(plan, place)}
+        kits={supplies.kitsOf(drawer.supplies)}
+        kit={request.kit ?? null}
+        set={set}
+      />
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="min-w-0 space-y-4 lg:col-span-6">
           <Isolate item={item} plan={plan} />
@@ -174,7 +184,7 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
             {selected && <SurfaceTabs surfaces={surfaces} plan={plan} selected={selected} onSelect={select} />}
           </div>
           {plan.steps.length > 0 && <Totals plan={plan} currency={currency} />}
-          {plan.steps.length > 0 && drawer.supplies.length > 0 && !drawer.isAll && <DrawerNote />}
+          {plan.steps.length > 0 && request.moreOnHand && <DrawerNote />}
           <SchoolSwitches
             schools={schools}
             changes={changes}
@@ -184,7 +194,11 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
         <div className="min-w-0 space-y-6 lg:col-span-6">
           <Rungs item={item} plan={plan} findings={request.findings} selected={selected} />
           <Openings itemId={item.id} openings={plan.openings} />
-          <Besides plan={plan} selected={selected} keep={<KeepForHome itemId={item.id} conditions={conditions} schools={schools} />} />
+          <Besides
+            plan={plan}
+            selected={selected}
+            keep={<KeepForHome itemId={item.id} conditions={conditions} schools={schools} kit={request.kit ?? null} />}
+          />
           <AlsoLook itemId={item.id} entries={plan.alsoLook} />
         </div>
       </div>

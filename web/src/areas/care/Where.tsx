@@ -27,10 +27,33 @@ function AirField({
   );
 }
 
-type Props = { params: URLSearchParams; place: care.Place; asksForAir: boolean; set: (key: string, value: string | null) => void };
+type Props = {
+  params: URLSearchParams;
+  place: care.Place;
+  asksForAir: boolean;
+  kits: readonly string[];
+  /** The one whose things the plan uses; null for whatever the kits hold. */
+  kit: string | null;
+  set: (key: string, value: string | null) => void;
+};
+
+/** Which kit is along: one that is named and holds nothing is named as well. */
+const WhichKit = ({ kits, kit, set }: Pick<Props, 'kits' | 'kit' | 'set'>) => (
+  <label className="flex min-h-11 items-center gap-2 text-sm text-soft">
+    With me
+    <select className="input w-auto" value={kit ?? ''} onChange={(e) => set('kit', e.target.value)}>
+      <option value="">what the kits hold</option>
+      {[...new Set([...kits, ...(kit === null ? [] : [kit])])].map((name) => (
+        <option key={name} value={name}>
+          {kits.includes(name) ? name : `${name} (empty)`}
+        </option>
+      ))}
+    </select>
+  </label>
+);
 
 /** Where the work is done, and in what weather: each switch makes the plan anew. */
-export const Where = ({ params, place, asksForAir, set }: Props) => (
+export const Where = ({ params, place, asksForAir, kits, kit, set }: Props) => (
   <div className="mb-4 flex flex-wrap items-center gap-2" role="group" aria-label="Where">
     <Toggle on={place === 'home'} onChange={() => set('place', null)}>
       At home
@@ -44,6 +67,7 @@ export const Where = ({ params, place, asksForAir, set }: Props) => (
           {words}
         </Toggle>
       ))}
+    {place === 'field' && (kits.length > 0 || kit !== null) && <WhichKit kits={kits} kit={kit} set={set} />}
     {(asksForAir || AIR_KEYS.some((key) => airReading(params.get(key), key).fault)) &&
       AIR_KEYS.map((key) => (
         <AirField

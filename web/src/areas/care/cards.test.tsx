@@ -67,6 +67,7 @@ describe('which cloth is taken', () => {
     packPrice: null,
     openedOn: null,
     widthMm: null,
+    kit: null,
     note,
     ...more,
   });
@@ -75,7 +76,7 @@ describe('which cloth is taken', () => {
       onHand: [{ id: 'bulb-blower' }, { id: 'glass-cloth', thingId: 'blue', label: 'the blue one' }],
     }).steps.find((s) => s.tool === 'glass-cloth')!;
     const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } });
-    client.setQueryData(keys.drawer, { supplies: drawer, isAll: true });
+    client.setQueryData(keys.drawer, { supplies: drawer, isAll: true, along: null });
     const act = vi.fn();
     render(
       <QueryClientProvider client={client}>

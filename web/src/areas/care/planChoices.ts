@@ -1,4 +1,5 @@
-import { care } from '@bright-keeper/core';
+import type { Drawer } from '@bright-keeper/contract';
+import { care, supplies } from '@bright-keeper/core';
 import { toNumber } from '../../ui/toNumber';
 
 /** The choices of a plan live in the address, so that a reload or a link shows the same plan. */
@@ -33,6 +34,14 @@ function airFrom(params: URLSearchParams): Partial<care.Conditions> {
 }
 
 export const placeFrom = (params: URLSearchParams): care.Place => (params.get('place') === 'field' ? 'field' : 'home');
+
+/** Which kit is along outdoors: the one that is asked for, else that of the outing under way, else the only one there is; null for whatever the kits hold. */
+export function kitFrom(params: URLSearchParams, { supplies: things, along }: Pick<Drawer, 'supplies' | 'along'>): string | null {
+  const kits = supplies.kitsOf(things);
+  const asked = params.get('kit');
+  if (asked !== null) return asked === '' ? null : asked;
+  return along ?? (kits.length === 1 ? kits[0]! : null);
+}
 
 export function conditionsFrom(params: URLSearchParams): care.Conditions {
   if (placeFrom(params) === 'home') return {};

@@ -15,7 +15,7 @@ const item = {
     { surface: 'barrel', verdict: 'clean', findings: [{ soil: 'dust', severity: 2 }] },
   ],
 } as unknown as ItemPage;
-const noDrawer: Drawer = { supplies: [], isAll: false };
+const noDrawer: Drawer = { supplies: [], isAll: false, along: null };
 const household: PlanOf = { item, mySchools: care.DEFAULT_SCHOOLS, drawer: noDrawer, sensorRehearsed: false };
 const request = (query: string, more: Partial<PlanOf> = {}) => requestFrom(new URLSearchParams(query), { ...household, ...more });
 
@@ -30,8 +30,8 @@ describe('the request of a plan page', () => {
   it('assumes everything at hand without a drawer, and keeps to one that is all there is', () => {
     const supply = { id: '2', thing: 'lens-fluid', role: 'any', state: 'clean', stock: null, label: '' } as unknown as Supply;
     expect(request('').onHand).toBeUndefined();
-    expect(request('', { drawer: { supplies: [supply], isAll: true } })).toMatchObject({ moreOnHand: false });
-    expect(request('', { drawer: { supplies: [supply], isAll: false } })).toMatchObject({ moreOnHand: true });
+    expect(request('', { drawer: { supplies: [supply], isAll: true, along: null } })).toMatchObject({ moreOnHand: false });
+    expect(request('', { drawer: { supplies: [supply], isAll: false, along: null } })).toMatchObject({ moreOnHand: true });
   });
 
   it('follows the school chosen in the address for this plan alone', () => {

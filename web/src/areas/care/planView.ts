@@ -1,23 +1,25 @@
 import type { Drawer, ItemPage } from '@bright-keeper/contract';
 import { care, schedule, supplies } from '@bright-keeper/core';
-import { conditionsFrom, placeFrom, schoolsFrom } from './planChoices';
+import { conditionsFrom, kitFrom, placeFrom, schoolsFrom } from './planChoices';
 
 /** What a plan is made of beside the address: the thing, the keeper's schools and drawer. */
 export type PlanOf = { item: ItemPage; mySchools: care.Schools; drawer: Drawer; sensorRehearsed: boolean };
 
 /** The request that the address and the household make together. */
 export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, sensorRehearsed }: PlanOf): care.PlanRequest {
+  const place = placeFrom(params);
+  const kit = kitFrom(params, drawer);
   return {
     item: { kind: item.kind, traits: item.traits },
     findings: schedule.withNoted(
       item.surfaces.flatMap((s) => s.findings.map((f) => ({ ...f, surface: s.surface }))),
       item.noted,
     ),
-    place: placeFrom(params),
+    place,
     conditions: conditionsFrom(params),
     schools: schoolsFrom(params, mySchools),
-    // An empty drawer means that none is kept.
-    ...(drawer.supplies.length > 0 ? { onHand: supplies.onHandFrom(drawer.supplies), moreOnHand: !drawer.isAll } : {}),
+    ...supplies.onHandAt(drawer, place, kit),
+    ...(kit !== null && place === 'field' ? { kit } : {}),
     sensorRehearsed,
   };
 }

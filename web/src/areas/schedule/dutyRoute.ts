@@ -43,7 +43,7 @@ export function subjectRoute({ kind, id }: schedule.SubjectRef): string | null {
     case 'supply':
       return '/supplies';
     case 'outing':
-      return `/outings?outing=${id}`;
+      return `/outings/${id}`;
     case 'household':
       return null;
     default:

@@ -23,10 +23,11 @@ const pack = (id: string, thing: care.Material, packPrice: number | null): Suppl
   openedOn: null,
   widthMm: thing === 'sensor-swab' ? 24 : null,
   note: '',
+  kit: null,
 });
 const show = (supplies: Supply[]) =>
   showPage(() => <RetouchCost item={body} shows={4} />, '/', '/', {
-    [`GET ${routes.supplies}`]: { supplies, isAll: false },
+    [`GET ${routes.supplies}`]: { supplies, isAll: false, along: null },
     [`GET ${routes.settings}`]: {
       ...settingsIn('NOK'),
       schools: { ...settingsIn('NOK').schools, sensor: 'self' },

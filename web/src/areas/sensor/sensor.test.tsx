@@ -57,7 +57,7 @@ const table = (frames: SensorFrames, more: Record<string, Handler> = {}): Record
   [`GET ${routes.item(BODY)}`]: ITEM,
   [`GET ${routes.settings}`]: SETTINGS,
   [`GET ${routes.sensorFrames}`]: frames,
-  [`GET ${routes.supplies}`]: { supplies: [], isAll: false },
+  [`GET ${routes.supplies}`]: { supplies: [], isAll: false, along: null },
   ...more,
 });
 const showFrames = (frames: SensorFrame[], more: Record<string, Handler> = {}, outside = {}) =>
@@ -160,7 +160,7 @@ describe('the page of a sensor’s frames', () => {
 
   it('puts retouching by hand beside a clean, in the drawer’s own prices', async () => {
     const swabs = { id: 's1', thing: 'sensor-swab', role: 'sensor', state: 'clean', stock: 10, packPrice: 40, packSize: 10, widthMm: 24 };
-    showFrames([first], { [`GET ${routes.supplies}`]: { supplies: [swabs], isAll: false } });
+    showFrames([first], { [`GET ${routes.supplies}`]: { supplies: [swabs], isAll: false, along: null } });
     await view();
     const verdict = screen.getByRole('region', { name: 'What it needs' });
     // Nine specks at six seconds: 54 s a picture, 7 min a panorama of eight, 3 hours for two hundred.

@@ -21,12 +21,13 @@ const supply = (id: string, thing: care.Tool | care.Material, more: Partial<Supp
   openedOn: null,
   widthMm: null,
   note: '',
+  kit: null,
   ...more,
 });
 const settings = settingsIn('NOK');
 const show = (supplies: Supply[], more: Record<string, Handler> = {}) =>
   showPage(SuppliesPage, '/supplies', '/supplies', {
-    [`GET ${routes.supplies}`]: { supplies, isAll: false },
+    [`GET ${routes.supplies}`]: { supplies, isAll: false, along: null },
     [`GET ${routes.settings}`]: settings,
     [`GET ${routes.benchUses}`]: { uses: [] },
     ...more,

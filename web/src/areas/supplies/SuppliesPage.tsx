@@ -3,10 +3,12 @@ import { care, supplies } from '@bright-keeper/core';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useOpened } from '../../api/useOpened';
+import { useChoices, withChoice } from '../../ui/choices';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { DoneEarlier } from '../../ui/DoneEarlier';
 import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
+import { WayButtons } from '../../ui/WayButtons';
 import { capital } from '../../ui/words';
 import { useAddSupply, useDemote, useDrawer, useRemoveSupply, useUpdateSupply, useWash } from './queries';
 import { HowLong, ToBuy, useOutlook } from './HowLong';
@@ -24,7 +26,12 @@ const NEW: SupplyInput = {
   openedOn: null,
   widthMm: null,
   note: '',
+  kit: null,
 };
+
+const AT_HOME = 'Drawer at home';
+/** As the address says it: names of kits are trimmed, so that none begins with a space. */
+const HOME = ' home';
 
 const ROLES: { role: care.ToolRole; title: string; what: string }[] = [
   { role: 'glass', title: 'For glass', what: 'Touches glass and nothing else.' },
@@ -47,11 +54,12 @@ function fitness({ thing, state, usesSinceWash, stock }: Supply): { words: strin
 /** What a person may say of it, without what the drawer keeps by itself. */
 const inputOf = ({ id: _, version: _v, role: _r, usesSinceWash: _u, ...input }: Supply): SupplyInput => input;
 
-function Editing({ supply, onDone }: { supply: Supply; onDone: () => void }) {
+function Editing({ supply, kits, onDone }: { supply: Supply; kits: readonly string[]; onDone: () => void }) {
   const update = useUpdateSupply(supply.id);
   const { opened, saveOver } = useOpened(supply);
   return (
     <SupplyForm
+      kits={kits}
       start={inputOf(opened)}
       verb="Save"
       save={(input) => saveOver((version) => update.mutateAsync({ ...input, version }))}
@@ -139,12 +147,46 @@ const State = ({ supply }: { supply: Supply }) => {
   return <span className={`text-sm ${fit ? 'text-soft' : 'font-semibold text-act'}`}>{words}</span>;
 };
 
+/** Where it lies, and moving it to a kit or home with one tap. */
+function LiesIn({ supply, kits }: { supply: Supply; kits: readonly string[] }) {
+  const update = useUpdateSupply(supply.id);
+  return (
+    <>
+      <select
+        className="input w-auto"
+        aria-label={`${nameOf(supply)} lies in`}
+        value={supply.kit ?? ''}
+        disabled={update.isPending}
+        onChange={(e) => update.mutate({ ...inputOf(supply), kit: e.target.value || null, version: supply.version })}
+      >
+        <option value="">{AT_HOME}</option>
+        {kits.map((name) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {update.error && <Failure error={update.error} />}
+    </>
+  );
+}
+
 /** What is kept for one role, as a table; the row that is edited gives way to its form. */
-function DrawerTable({ title, own }: { title: string; own: Supply[] }) {
+function DrawerTable({ title, own, kits }: { title: string; own: Supply[]; kits: readonly string[] }) {
   const [editing, setEditing] = useState<string | null>(null);
   const columns: Columns<Supply> = [
     { id: 'thing', header: 'Thing', accessorFn: nameOf, cell: ({ row }) => <Named supply={row.original} /> },
     { id: 'state', header: 'How it is', accessorFn: (s) => fitness(s).words, cell: ({ row }) => <State supply={row.original} /> },
+    ...(kits.length > 0
+      ? [
+          {
+            id: 'kit',
+            header: 'Lies in',
+            accessorFn: (s: Supply) => s.kit ?? '',
+            cell: ({ row }: { row: { original: Supply } }) => <LiesIn supply={row.original} kits={kits} />,
+          },
+        ]
+      : []),
     {
       id: 'deeds',
       header: 'What happened',
@@ -158,7 +200,7 @@ function DrawerTable({ title, own }: { title: string; own: Supply[] }) {
       columns={columns}
       rows={own}
       rowKey={(s) => s.id}
-      instead={(s) => (s.id === editing ? <Editing supply={s} onDone={() => setEditing(null)} /> : null)}
+      instead={(s) => (s.id === editing ? <Editing supply={s} kits={kits} onDone={() => setEditing(null)} /> : null)}
       stacks
     />
   );
@@ -166,6 +208,7 @@ function DrawerTable({ title, own }: { title: string; own: Supply[] }) {
 
 /** The drawer, by what may be touched with it. A plan uses only what is here and fit. */
 export function SuppliesPage() {
+  const [params, setParams] = useChoices();
   const drawer = useDrawer();
   const drawing = useInSlices(drawer.isPending);
   const add = useAddSupply();
@@ -174,6 +217,11 @@ export function SuppliesPage() {
   if (drawing || drawer.isPending) return <Loading />;
   if (drawer.isError) return <Failure error={drawer.error} onRetry={() => void drawer.refetch()} />;
   const all = drawer.data.supplies;
+  const kits = supplies.kitsOf(all);
+  const ways: readonly (readonly [string, string])[] = [['', 'All of it'], [HOME, AT_HOME], ...kits.map((name) => [name, name] as const)];
+  const asked = params.get('kit') ?? '';
+  const shown = ways.some(([way]) => way === asked) ? asked : '';
+  const isShown = ({ kit }: Supply) => shown === '' || (kit ?? HOME) === shown;
   const addButton = (
     <Button look="filled" onClick={() => setAdding(true)}>
       <Plus size={18} aria-hidden="true" /> Put something in
@@ -194,7 +242,8 @@ export function SuppliesPage() {
       <div className="space-y-6">
         {adding && (
           <SupplyForm
-            start={NEW}
+            kits={kits}
+            start={{ ...NEW, kit: kits.includes(shown) ? shown : null }}
             verb="Put it in the drawer"
             save={(input) => add.mutateAsync(input)}
             onDone={() => setAdding(false)}
@@ -211,14 +260,22 @@ export function SuppliesPage() {
           </>
         )}
         {all.length > 0 && <IsThisAll isAll={drawer.data.isAll} />}
+        {kits.length > 0 && (
+          <WayButtons
+            legend={<span className="sr-only">Which kit</span>}
+            ways={ways}
+            chosen={shown}
+            onChoose={(kit) => setParams(withChoice(params, 'kit', kit || null), { replace: true })}
+          />
+        )}
         <ToBuy rows={rows} />
         <div className="space-y-6">
           {ROLES.map(({ role, title, what }) => {
-            const own = all.filter((s) => s.role === role);
+            const own = all.filter((s) => s.role === role && isShown(s));
             return (
               own.length > 0 && (
                 <Section key={role} title={title} aside={what}>
-                  <DrawerTable title={title} own={own} />
+                  <DrawerTable title={title} own={own} kits={kits} />
                 </Section>
               )
             );

@@ -13,10 +13,18 @@ import { AmountField } from './AmountField';
 const TOOL_IDS = Object.keys(care.TOOLS) as care.Tool[];
 const MATERIAL_IDS = Object.keys(care.MATERIALS) as care.Material[];
 
-type Props = { start: SupplyInput; save: (input: SupplyInput) => Promise<unknown>; onDone: () => void; error: unknown; verb: string };
+/** @param kits those that hold something, by name: to choose from. */
+type Props = {
+  kits: readonly string[];
+  start: SupplyInput;
+  save: (input: SupplyInput) => Promise<unknown>;
+  onDone: () => void;
+  error: unknown;
+  verb: string;
+};
 
 /** A tool needs nothing but its name; a material asks how much is left and what a pack cost. */
-export function SupplyForm({ start, save, onDone, error, verb }: Props) {
+export function SupplyForm({ kits, start, save, onDone, error, verb }: Props) {
   const currency = useCurrency();
   const form = useForm<SupplyInput>({ defaultValues: start, resolver: joiResolver(supplyInput, JOI_OPTIONS) });
   const { register, watch, setValue, handleSubmit, setError, formState } = form;
@@ -92,6 +100,14 @@ export function SupplyForm({ start, save, onDone, error, verb }: Props) {
       )}
       <Field label="Note" id="note" error={errors.note?.message}>
         <input id="note" className="input" placeholder="the one with the blue edge" {...register('note')} />
+      </Field>
+      <Field label="In which kit" id="kit" error={errors.kit?.message} hint="Empty: in the drawer at home. A new name makes a new kit.">
+        <input id="kit" className="input" list="kits" {...register('kit', { setValueAs: (v: string | null) => v?.trim() || null })} />
+        <datalist id="kits">
+          {kits.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
       </Field>
       <FormFoot error={error} verb={verb} pending={formState.isSubmitting} onCancel={onDone} />
     </form>

@@ -29,7 +29,7 @@ describe('a stock in words', () => {
 describe('putting something in', () => {
   const fill = (steps: () => void) => {
     const save = vi.fn((_: SupplyInput) => Promise.resolve());
-    render(<SupplyForm start={NEW} verb="Put it in" save={save} onDone={() => undefined} error={null} />);
+    render(<SupplyForm kits={[]} start={NEW} verb="Put it in" save={save} onDone={() => undefined} error={null} />);
     steps();
     fireEvent.click(screen.getByRole('button', { name: 'Put it in' }));
     return save;

@@ -1,14 +1,18 @@
 import { JOI_OPTIONS, outingInput, type OutingInput, type ShelfItem } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
-import { schedule, trip } from '@bright-keeper/core';
+import { schedule, supplies, trip } from '@bright-keeper/core';
 import { capital, MET } from '@bright-keeper/words';
 import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
+import { Button } from '../../ui/parts';
 import { saveForm } from '../../ui/saveForm';
+import { ToggleButtons } from '../../ui/WayButtons';
+import { useDrawer } from '../supplies';
+import { TRAVEL_WORDS, WEATHER_WORDS } from './kitView';
 
 type Props = {
   begin: OutingInput;
-  things: readonly Pick<ShelfItem, 'id' | 'name'>[];
+  things: readonly (Pick<ShelfItem, 'id' | 'name'> & Partial<Pick<ShelfItem, 'particulars'>>)[];
   verb: string;
   save: (input: OutingInput) => Promise<unknown>;
   error: unknown;
@@ -22,7 +26,11 @@ const toCount = (text: string | number | null): number | null => (text === '' ||
 export function OutingForm({ begin, things, verb, save, error, onDone, onCancel }: Props) {
   const form = useForm<OutingInput>({ defaultValues: begin, resolver: joiResolver(outingInput, JOI_OPTIONS) });
   const { isSubmitting } = form.formState;
-  const [itemIds, met] = [form.watch('itemIds'), form.watch('met')];
+  const drawer = useDrawer();
+  const [itemIds, met, place] = [form.watch('itemIds'), form.watch('met'), form.watch('place')];
+  const [also = [], weather = []] = [form.watch('also'), form.watch('weather')];
+  const tags = [...new Set(things.flatMap(({ particulars }) => particulars?.tags ?? []))].sort();
+  const taggedWith = (tag: string) => things.filter(({ particulars }) => particulars?.tags?.includes(tag)).map(({ id }) => id);
   const toggled = <T extends string>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
   const said = (field: Exclude<keyof OutingInput, 'used'>) => {
@@ -65,6 +73,44 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
           </select>
         </label>
       </div>
+      <ToggleButtons
+        legend="Other ground besides"
+        ways={trip.GROUND_IDS.filter((id) => id !== place).map((id) => [id, trip.groundFacts(id).name] as const)}
+        on={also}
+        onToggle={(id) => form.setValue('also', toggled(also, id))}
+      />
+      <ToggleButtons
+        legend="What the weather may bring"
+        ways={trip.WEATHERS.map((w) => [w, WEATHER_WORDS[w]] as const)}
+        on={weather}
+        onToggle={(w) => form.setValue('weather', toggled(weather, w))}
+      />
+      <div className="flex flex-wrap gap-4">
+        <label className="flex flex-col gap-1">
+          How it travels
+          <select className="input" {...form.register('travel')}>
+            {trip.TRAVELS.map((way) => (
+              <option key={way} value={way}>
+                {TRAVEL_WORDS[way]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="flex flex-col gap-1">
+          Which kit goes along
+          <input
+            className="input"
+            list="outing-kits"
+            {...form.register('kit', { setValueAs: (text: string | null) => text?.trim() || null })}
+          />
+          <datalist id="outing-kits">
+            {supplies.kitsOf(drawer.data?.supplies ?? []).map((name) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+          {said('kit')}
+        </label>
+      </div>
       <fieldset>
         <legend className="mb-1 font-medium">What it met</legend>
         <div className="flex flex-wrap gap-x-4">
@@ -83,6 +129,15 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
       </fieldset>
       <fieldset>
         <legend className="mb-1 font-medium">What came along ({itemIds.length})</legend>
+        {tags.length > 0 && (
+          <p className="mb-2 flex flex-wrap items-center gap-2">
+            {tags.map((tag) => (
+              <Button key={tag} onClick={() => form.setValue('itemIds', [...new Set([...itemIds, ...taggedWith(tag)])])}>
+                All tagged “{tag}”
+              </Button>
+            ))}
+          </p>
+        )}
         <div className="grid max-h-64 gap-x-4 overflow-y-auto sm:grid-cols-2 lg:grid-cols-3">
           {things.map((thing) => (
             <label key={thing.id} className="flex min-h-11 items-center gap-2">

@@ -8,10 +8,11 @@ import { Day } from '../../ui/when';
 import { useToday } from '../../ui/zone';
 import { Fold } from '../../ui/Fold';
 import { useWholeShelf } from '../gear';
-import { Duties } from '../schedule';
+import { OutingAsks } from './OutingAsks';
 import { OutingForm } from './OutingForm';
+import { outingAt, packFor } from './outingView';
 import { useOpened } from '../../api/useOpened';
-import { useAddOuting, useOutingAsks, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
+import { useAddOuting, useOutings, useRemoveOuting, useUpdateOuting } from './queries';
 import { outingWords } from './words';
 
 const blank = (today: string): OutingInput => ({
@@ -19,6 +20,10 @@ const blank = (today: string): OutingInput => ({
   from: today,
   to: today,
   place: 'town',
+  also: [],
+  weather: [],
+  travel: 'own-way',
+  kit: null,
   itemIds: [],
   met: [],
   frames: null,
@@ -26,18 +31,6 @@ const blank = (today: string): OutingInput => ({
   hours: null,
   note: '',
 });
-
-/** The page that packs for an outing. */
-const packFor = ({ place, from, to }: Outing): string => `/outings/pack?ground=${place}&days=${schedule.daysBetween(from, to) + 1}`;
-
-/** What it asks for, each with what can be done about it, as the calendar tells it. */
-function Asks({ outing }: { outing: Outing }) {
-  const asks = useOutingAsks(outing.id);
-  if (asks.isError) return <Failure error={asks.error} onRetry={() => void asks.refetch()} />;
-  if (!asks.data) return <Loading />;
-  if (asks.data.length === 0) return <p className="px-4 pb-2 text-soft">Nothing, or nothing any more.</p>;
-  return <Duties duties={asks.data} />;
-}
 
 type ChangingProps = { outing: Outing; things: readonly { id: string; name: string }[]; onDone: () => void };
 
@@ -77,8 +70,12 @@ function OutingRow({
       <div className="flex flex-wrap items-start gap-3">
         <div className="min-w-0 flex-1 basis-60">
           <p>
-            <span className="font-semibold">{outing.name}</span>{' '}
-            <span className="text-soft">· {trip.groundFacts(outing.place).name.toLowerCase()}</span>
+            <Link to={`/outings/${outing.id}`} className="font-semibold hover:underline">
+              {outing.name}
+            </Link>{' '}
+            <span className="text-soft">
+              · {[outing.place, ...outing.also].map((id) => trip.groundFacts(id).name.toLowerCase()).join(', ')}
+            </span>
           </p>
           <p className="text-sm text-soft">
             {outing.to === outing.from ? <Day day={outing.from} /> : `${shortDate(outing.from)} to ${shortDate(outing.to)}`}
@@ -106,7 +103,7 @@ function OutingRow({
       </div>
       {schedule.daysBetween(outing.to, today) <= trip.ASKS_FOR_DAYS && (
         <Fold title={`What it asks for: ${outing.name}`}>
-          <Asks outing={outing} />
+          <OutingAsks id={outing.id} />
         </Fold>
       )}
       {open && (
@@ -135,9 +132,9 @@ export function OutingsPage() {
   const things = shelf.data;
   const open = params.get('outing');
   const choose = (id: string | null) => setParams(withChoice(params, 'outing', id), { replace: true });
-  const ahead = outings.data.filter((o) => o.from > today).reverse();
-  const underWay = outings.data.filter((o) => o.from <= today && o.to >= today);
-  const past = outings.data.filter((o) => o.to < today);
+  const [ahead, underWay, past] = (['ahead', 'under-way', 'over'] as const).map((stands) =>
+    outings.data.filter((o) => outingAt(o, today) === stands),
+  ) as [Outing[], Outing[], Outing[]];
   const list = (all: readonly Outing[]) => (
     <ul className="sheet divide-y divide-line">
       {all.map((outing) => (
@@ -182,8 +179,8 @@ export function OutingsPage() {
         {outings.data.length === 0 && open !== 'new' && (
           <Empty title="No outing is noted yet">Days, place, what came along, what it met: four taps after you come home.</Empty>
         )}
-        {ahead.length > 0 && <Section title="To come">{list(ahead)}</Section>}
         {underWay.length > 0 && <Section title="Under way">{list(underWay)}</Section>}
+        {ahead.length > 0 && <Section title="To come">{list(ahead.toReversed())}</Section>}
         {past.length > 0 && <Section title="Past">{list(past)}</Section>}
       </div>
     </Page>

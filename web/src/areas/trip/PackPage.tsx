@@ -3,8 +3,9 @@ import { useMemo, useState } from 'react';
 import { outside } from '../../outside';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Fold } from '../../ui/Fold';
-import { Button, ButtonLink, Notice, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Page, Section } from '../../ui/parts';
 import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
+import { CarrierRules } from './CarrierRules';
 import {
   inWords,
   kitViewFrom,
@@ -114,21 +115,12 @@ function Row({ thing, packed, owned }: { thing: trip.PackedThing; packed: Rememb
   );
 }
 
-/** What cannot go, and whose word counts. */
-function Rules({ travel, kit }: { travel: trip.Travel; kit: trip.PackedKit }) {
-  if (travel === 'own-way') return null;
-  const hasCells = kit.things.some(({ id }) => trip.carriedFacts(id).hazard === 'cells');
-  return (
-    <Notice tone="attention">
-      {kit.stays.length > 0 && <p>Left at home: {inWords(kit.stays.map((id) => trip.carriedFacts(id).name))}.</p>}
-      <p>
-        {travel === 'flight'
-          ? `Nothing flammable is packed.${hasCells ? ' Spare cells go in the cabin, never in the hold, each with its contacts covered.' : ''} The airline’s and the authority’s dangerous-goods rules decide: ask them before you go.`
-          : 'Neither cells nor anything flammable is packed. The carrier’s rules decide: ask before you send it.'}
-      </p>
-    </Notice>
-  );
-}
+/** What stays at home for how one travels, and whose word counts. */
+const Rules = ({ travel, kit }: { travel: trip.Travel; kit: trip.PackedKit }) => (
+  <CarrierRules travel={travel} hasCells={kit.things.some(({ id }) => trip.carriedFacts(id).hazard === 'cells')}>
+    {kit.stays.length > 0 && <p>Left at home: {inWords(kit.stays.map((id) => trip.carriedFacts(id).name))}.</p>}
+  </CarrierRules>
+);
 
 /** What the answer rests on. */
 const Grounds = ({ view }: { view: KitView }) => (

@@ -1,0 +1,3 @@
+import { ANYWHERE, type GroundFacts } from './ground.js';
+
+export const studio = { name: 'Studio', ...ANYWHERE, asks: [...ANYWHERE.asks, { ask: 'off-the-floor' }] } as const satisfies GroundFacts;

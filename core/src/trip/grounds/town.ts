@@ -1,0 +1,3 @@
+import { type GroundFacts, OUTDOORS } from './ground.js';
+
+export const town = { name: 'Town', ...OUTDOORS } as const satisfies GroundFacts;

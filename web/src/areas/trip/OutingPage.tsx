@@ -1,0 +1,200 @@
+import type { Outing } from '@bright-keeper/contract';
+import { care, schedule, trip } from '@bright-keeper/core';
+import { capital, MET } from '@bright-keeper/words';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { outside } from '../../outside';
+import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { Day } from '../../ui/when';
+import { ToggleButtons } from '../../ui/WayButtons';
+import { useToday } from '../../ui/zone';
+import { useWholeShelf } from '../gear';
+import { OutingAsks } from './OutingAsks';
+import { daysOf, goingOf, outingAt, type OutingStands, packFor, phaseOf, rememberedAsks, rememberAsks } from './outingView';
+import { useOutings, useUpdateOuting } from './queries';
+import { CarrierRules } from './CarrierRules';
+import { TRAVEL_WORDS, WEATHER_WORDS } from './kitView';
+
+const PHASE_TITLES: Record<trip.Phase, string> = {
+  before: 'Before you leave',
+  there: 'Out there, and every evening',
+  back: 'At home again',
+};
+const STANDS_WORDS: Record<OutingStands, string> = { ahead: 'To come', 'under-way': 'Under way', over: 'Past' };
+
+type Ticks = { done: readonly trip.AskId[]; toggle: (ask: trip.AskId) => void };
+
+/** What the ground asks for in one phase; a tick is kept on this device, like the bag that is packed. */
+function Asked({ outing, phase, isNow, ticks }: { outing: Outing; phase: trip.Phase; isNow: boolean; ticks: Ticks }) {
+  const asks = trip.asksOf(goingOf(outing), phase);
+  return (
+    <section aria-label={PHASE_TITLES[phase]} className={`sheet p-4 ${isNow ? 'border-lamp' : ''}`}>
+      <h2 className="text-lg font-semibold">
+        {PHASE_TITLES[phase]} {isNow && <span className="rounded bg-lamp-tint px-1.5 text-sm font-normal">now</span>}
+      </h2>
+      <ul className="mt-2 space-y-2">
+        {asks.map((ask) => {
+          const { says, why } = trip.askFacts(ask);
+          return (
+            <li key={ask}>
+              <label className="flex min-h-11 items-start gap-3">
+                <input type="checkbox" className="check mt-1" checked={ticks.done.includes(ask)} onChange={() => ticks.toggle(ask)} />
+                <span>
+                  <span className={ticks.done.includes(ask) ? 'line-through decoration-soft' : ''}>{says}</span>{' '}
+                  <span className="block text-sm text-soft">{why}</span>
+                </span>
+              </label>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** What it met, in one tap each: what is told here is what the calendar asks by. */
+function Met({ outing }: { outing: Outing }) {
+  const update = useUpdateOuting();
+  const { met } = outing;
+  return (
+    <Section title="What it met" aside="Told at once, it is asked for the same evening.">
+      <ToggleButtons
+        legend={<span className="sr-only">What it met</span>}
+        ways={schedule.EXPOSURES.map((one) => [one, capital(MET[one])] as const)}
+        on={met}
+        onToggle={(one) => update.mutate({ ...outing, met: met.includes(one) ? met.filter((m) => m !== one) : [...met, one] })}
+      />
+      {update.error && <Failure error={update.error} />}
+    </Section>
+  );
+}
+
+/** What is likely to come home with it, by ground, weather and days. */
+function Expected({ outing }: { outing: Outing }) {
+  const expected = trip.dirtOf(goingOf(outing), daysOf(outing)).filter(({ likelihood }) => likelihood >= 0.05);
+  return (
+    <Section title="What may come home with it" aside="For a thing that is out every day; our choice, in order of magnitude.">
+      <ul className="sheet divide-y divide-line">
+        {expected.map(({ soil, likelihood }) => (
+          <li key={soil} className="flex items-baseline justify-between gap-4 px-4 py-2">
+            <span>{capital(care.soilFacts(soil).name)}</span>
+            <span className="font-mono">{likelihood > 0.99 ? 'almost surely' : `${Math.round(likelihood * 100)} %`}</span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+function useTicks(id: string): Ticks {
+  const [done, setDone] = useState(() => rememberedAsks(outside.recall(`outing-${id}`)));
+  const toggle = (ask: trip.AskId) => {
+    const next = done.includes(ask) ? done.filter((one) => one !== ask) : [...done, ask];
+    outside.remember(`outing-${id}`, rememberAsks(next));
+    setDone(next);
+  };
+  return { done, toggle };
+}
+
+function Told({ outing, things }: { outing: Outing; things: readonly { id: string; name: string }[] }) {
+  const today = useToday();
+  const ticks = useTicks(outing.id);
+  const stands = outingAt(outing, today);
+  const now = phaseOf(outing, today);
+  const along = things.filter(({ id }) => outing.itemIds.includes(id));
+  return (
+    <Page
+      title={outing.name}
+      sub={
+        <>
+          {STANDS_WORDS[stands]} · <Day day={outing.from} />
+          {outing.to !== outing.from && (
+            <>
+              {' '}
+              to <Day day={outing.to} />
+            </>
+          )}
+        </>
+      }
+      actions={
+        <>
+          <ButtonLink to="/outings">Outings</ButtonLink>
+          <ButtonLink to={`/outings?outing=${outing.id}`}>Change it</ButtonLink>
+          {stands === 'ahead' && (
+            <ButtonLink look="filled" to={packFor(outing)}>
+              Pack for it
+            </ButtonLink>
+          )}
+          {stands === 'under-way' && (
+            <>
+              <ButtonLink to="/outings/lens-change">Change a lens</ButtonLink>
+              <ButtonLink look="filled" to="/field">
+                Something happened
+              </ButtonLink>
+            </>
+          )}
+        </>
+      }
+    >
+      <div className="space-y-6">
+        <p>
+          {[outing.place, ...outing.also].map((id) => trip.groundFacts(id).name).join(', ')}
+          {outing.weather.length > 0 && `; ${outing.weather.map((w) => WEATHER_WORDS[w].toLowerCase()).join(', ')} expected`}
+          {`; ${TRAVEL_WORDS[outing.travel].toLowerCase()}.`}{' '}
+          {outing.kit !== null && (
+            <>
+              With the kit{' '}
+              <Link to={`/supplies?kit=${encodeURIComponent(outing.kit)}`} className="underline">
+                {outing.kit}
+              </Link>
+              .
+            </>
+          )}
+        </p>
+        <p className="text-sm">
+          {along.length === 0 && <span className="text-soft">Nothing of the shelf is said to come along.</span>}
+          {along.map((thing, i) => (
+            <span key={thing.id}>
+              {i > 0 && ', '}
+              <Link to={`/gear/${thing.id}`} className="underline">
+                {thing.name}
+              </Link>
+            </span>
+          ))}
+        </p>
+        <CarrierRules travel={outing.travel} />
+        {stands !== 'ahead' && <Met outing={outing} />}
+        <Section title="What falls due by it">
+          <div className="sheet">
+            <OutingAsks id={outing.id} />
+          </div>
+        </Section>
+        <div className="grid gap-4 lg:grid-cols-3">
+          {trip.PHASES.map((phase) => (
+            <Asked key={phase} outing={outing} phase={phase} isNow={phase === now} ticks={ticks} />
+          ))}
+        </div>
+        <p className="text-sm text-soft">Ticks are kept on this device. What falls due is kept with the household.</p>
+        <Expected outing={outing} />
+      </div>
+    </Page>
+  );
+}
+
+/** One outing: what its grounds and the weather ask for before, out there and at home, and what falls due by it. */
+export function OutingPage() {
+  const { id = '' } = useParams();
+  const outings = useOutings();
+  const shelf = useWholeShelf();
+  const failed = [outings, shelf].find((q) => q.isError);
+  if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
+  if (!outings.data || !shelf.data) return <Loading />;
+  const outing = outings.data.find((one) => one.id === id);
+  if (!outing)
+    return (
+      <Empty title="There is no such outing" action={<Button onClick={() => window.history.back()}>Go back</Button>}>
+        It may have been removed; look at the <Link to="/outings">outings</Link> there are.
+      </Empty>
+    );
+  return <Told key={id} outing={outing} things={shelf.data} />;
+}
