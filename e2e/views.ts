@@ -1,5 +1,5 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
-import { routes, type BenchDays, type Devices, type Log, type Places, type Shelf } from '@bright-keeper/contract';
+import { routes, type BenchDays, type Devices, type Log, type Outing, type Places, type Shelf } from '@bright-keeper/contract';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { start, type Running } from './server.js';
@@ -23,6 +23,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
   const cupboard = places.find((p) => p.name === 'Oak cupboard')!;
   const body = items.find((i) => i.name === 'Skerrow M2')!;
   const old = items.find((i) => i.name.startsWith('Ostrane 58'))!;
+  const outings = (await (await request.get(running.url + routes.outings)).json()) as Outing[];
   const { entries } = (await (await request.get(running.url + routes.itemLog(id))).json()) as Log;
   const over = entries.map((e) => e.data).find((data) => data.kind === 'look')!;
   const teardown = (await (
@@ -75,6 +76,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Rhythms: '/calendar/rhythms?duty=light-test',
     'Other calendars': '/calendar/others',
     Outings: '/outings?outing=new',
+    Outing: `/outings/${outings.find((o) => o.kit !== null)!.id}`,
     'Lens change': '/outings/lens-change?wind=raises-dust&air=light-rain&has=cover&lengths=24,70,24,200&bodies=1',
     'From pictures': '/outings/pictures',
     Supplies: '/supplies',

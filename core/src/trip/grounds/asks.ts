@@ -80,10 +80,10 @@ export const ASKS = {
     why: 'What is not tried at home is tried in the dark.',
     basis: commonPractice,
   },
-  'evening-minute': {
+  'arrival-look': {
     phase: 'there',
-    says: 'A minute for each thing on arrival and every evening: glass by a lamp held flat, caps, what sits loose.',
-    why: 'What is found the same evening comes off with air; in a week it may not.',
+    says: 'On arrival a look at each thing: what worked loose on the way, caps, glass.',
+    why: 'What is found before the first picture is not in every one of them.',
     basis: commonPractice,
   },
   'bag-closed': {
@@ -148,7 +148,7 @@ export const ASKS = {
   },
   'aired-then-stored': {
     phase: 'back',
-    says: 'Look, air out, dry, then store. The bag is for the way, not for keeping.',
+    says: 'Air and dry everything before it goes where it lives. The bag is for the way, not for keeping.',
     why: 'Shut in damp, a bag is the best home growth can have.',
     basis: commonPractice,
   },
@@ -172,14 +172,14 @@ export const ASKS = {
   },
   'second-look': {
     phase: 'back',
-    says: 'Look through the lens with a torch again in a few weeks.',
+    says: 'Say that it met damp: a look through each lens with a torch is asked for in a few weeks.',
     why: 'What began to grow out there is seen weeks later.',
     basis: commonPractice,
   },
   'bag-emptied': {
     phase: 'back',
     says: 'Empty the bag and brush it out, seams and pockets.',
-    why: 'Its grains are on the next lens else.',
+    why: 'What stays in it lies on the next lens.',
     basis: commonPractice,
   },
   'pictures-safe': {

@@ -21,8 +21,8 @@ describe('what grounds ask for', () => {
   ])('%s, %j: what nobody should forget', (ground, weather, wanted) => {
     const asked = everything({ grounds: [ground], weather });
     expect(wanted.filter((ask) => !asked.includes(ask as never))).toEqual([]);
-    // Wherever one goes: cells, caps, the minute in the evening, and the airing at home.
-    for (const always of ['cells-charged', 'caps-there', 'evening-minute', 'aired-then-stored'] as const) expect(asked).toContain(always);
+    // Wherever one goes: cells, caps, the look on arrival, and the airing at home.
+    for (const always of ['cells-charged', 'caps-there', 'arrival-look', 'aired-then-stored'] as const) expect(asked).toContain(always);
   });
 
   it('asks in a studio for nothing of the weather', () => {

@@ -35,7 +35,7 @@ export const ANYWHERE = {
     { ask: 'cells-charged' },
     { ask: 'cards-empty' },
     { ask: 'caps-there' },
-    { ask: 'evening-minute' },
+    { ask: 'arrival-look' },
     { ask: 'aired-then-stored' },
     { ask: 'pictures-safe' },
   ],

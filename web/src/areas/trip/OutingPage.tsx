@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
 import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { shortDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { ToggleButtons } from '../../ui/WayButtons';
 import { useToday } from '../../ui/zone';
@@ -28,7 +29,7 @@ type Ticks = { done: readonly trip.AskId[]; toggle: (ask: trip.AskId) => void };
 function Asked({ outing, phase, isNow, ticks }: { outing: Outing; phase: trip.Phase; isNow: boolean; ticks: Ticks }) {
   const asks = trip.asksOf(goingOf(outing), phase);
   return (
-    <section aria-label={PHASE_TITLES[phase]} className={`sheet p-4 ${isNow ? 'border-lamp' : ''}`}>
+    <section aria-label={PHASE_TITLES[phase]} className={`sheet p-4 ${isNow ? 'border-lamp max-lg:order-first' : ''}`}>
       <h2 className="text-lg font-semibold">
         {PHASE_TITLES[phase]} {isNow && <span className="rounded bg-lamp-tint px-1.5 text-sm font-normal">now</span>}
       </h2>
@@ -107,13 +108,8 @@ function Told({ outing, things }: { outing: Outing; things: readonly { id: strin
       title={outing.name}
       sub={
         <>
-          {STANDS_WORDS[stands]} · <Day day={outing.from} />
-          {outing.to !== outing.from && (
-            <>
-              {' '}
-              to <Day day={outing.to} />
-            </>
-          )}
+          {STANDS_WORDS[stands]} ·{' '}
+          {outing.to === outing.from ? <Day day={outing.from} /> : `${shortDate(outing.from)} to ${shortDate(outing.to)}`}
         </>
       }
       actions={
@@ -138,7 +134,7 @@ function Told({ outing, things }: { outing: Outing; things: readonly { id: strin
     >
       <div className="space-y-6">
         <p>
-          {[outing.place, ...outing.also].map((id) => trip.groundFacts(id).name).join(', ')}
+          {capital([outing.place, ...outing.also].map((id) => trip.groundFacts(id).name.toLowerCase()).join(', '))}
           {outing.weather.length > 0 && `; ${outing.weather.map((w) => WEATHER_WORDS[w].toLowerCase()).join(', ')} expected`}
           {`; ${TRAVEL_WORDS[outing.travel].toLowerCase()}.`}{' '}
           {outing.kit !== null && (

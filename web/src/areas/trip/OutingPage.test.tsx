@@ -1,0 +1,88 @@
+import { routes, type Outing } from '@bright-keeper/contract';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
+import { idOf } from '../../testing/kept';
+import { endPage, type Handler, showPage } from '../../testing/page';
+import { OutingPage } from './OutingPage';
+import { outingAt, packFor, rememberAsks, rememberedAsks } from './outingView';
+
+afterEach(endPage);
+
+const outing: Outing = {
+  ...{ id: idOf(5), version: 3, name: 'North coast', from: '2026-03-09', to: '2026-03-12', place: 'mountain', also: ['shore'] },
+  ...{ weather: ['wind'], travel: 'own-way', kit: 'Belt pouch', itemIds: [idOf(1)], met: [] },
+  ...{ frames: null, lensChanges: null, hours: null, used: {}, note: '' },
+};
+const show = (told: Partial<Outing> = {}, more: Record<string, Handler> = {}, id = outing.id) =>
+  showPage(
+    OutingPage,
+    '/outings/:id',
+    `/outings/${id}`,
+    {
+      [`GET ${routes.outings}`]: [{ ...outing, ...told }],
+      [`GET ${routes.outingAsks(outing.id)}`]: [],
+      [`GET ${routes.gear}`]: { items: [{ id: idOf(1), name: 'Lens 1' }], nextCursor: null, total: 1 },
+      ...more,
+    },
+    { now: () => new Date('2026-03-10T10:00:00Z') },
+  );
+const phase = (name: string) => screen.findByRole('region', { name });
+
+describe('one outing', () => {
+  it('says where it goes and with what, and what all its grounds ask for in each phase, the one at hand marked', async () => {
+    show();
+    expect(await screen.findByText(/^Mountain or moor, shore; wind expected; by car, train or on foot/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Belt pouch' }).getAttribute('href')).toBe('/supplies?kit=Belt%20pouch');
+    expect(within(await phase('Before you leave')).getByText('Bring fresh water and two towels.')).toBeTruthy();
+    const there = within(await phase('Out there, and every evening'));
+    expect(there.getByText('now')).toBeTruthy();
+    expect(there.getByText(/^Turn your back to the wind/)).toBeTruthy();
+    expect(within(await phase('At home again')).getByText(/Never rinse a lens or a body/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Something happened' })).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'Pack for it' })).toBeNull();
+  });
+
+  it('is told what it met in one tap, and to take it back in another', async () => {
+    const page = show({ met: ['sand'] }, { [`PUT ${routes.outing(outing.id)}`]: outing });
+    fireEvent.click(await screen.findByRole('button', { name: 'Salt' }));
+    await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ version: 3, met: ['sand', 'salt'] }));
+    fireEvent.click(screen.getByRole('button', { name: 'Sand' }));
+    await waitFor(() => expect(page.written().at(-1)?.body).toMatchObject({ met: expect.not.arrayContaining(['sand']) }));
+  });
+
+  it('that is still to come is packed for, with all it says; by air with the word of who decides', async () => {
+    show({ from: '2026-03-20', to: '2026-03-21', travel: 'flight' });
+    const pack = await screen.findByRole('link', { name: 'Pack for it' });
+    expect(pack.getAttribute('href')).toBe('/outings/pack?ground=mountain%2Cshore&days=2&weather=wind&travel=flight');
+    expect(screen.getByText(/airline’s and the authority’s dangerous-goods rules decide/)).toBeTruthy();
+    expect(within(await phase('Before you leave')).getByText('now')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Salt' })).toBeNull();
+  });
+
+  it('keeps its ticks on this device', async () => {
+    show();
+    const tick = () => screen.findByRole<HTMLInputElement>('checkbox', { name: /^Bring fresh water/ });
+    fireEvent.click(await tick());
+    expect((await tick()).checked).toBe(true);
+    fireEvent.click(await tick());
+    expect((await tick()).checked).toBe(false);
+  });
+
+  it('that is gone says so', async () => {
+    show({}, {}, idOf(9));
+    expect(await screen.findByText('There is no such outing')).toBeTruthy();
+  });
+
+  it.each([
+    ['2026-03-08', 'ahead'],
+    ['2026-03-09', 'under-way'],
+    ['2026-03-12', 'under-way'],
+    ['2026-03-13', 'over'],
+  ])('on %s is %s', (today, stands) => expect(outingAt(outing, today)).toBe(stands));
+
+  it.each(['', 'nonsense', '{}', '["moon",1,"water-along"]'])('remembers of %j what is still asked for', (kept) => {
+    expect(rememberedAsks(kept)).toEqual(kept.includes('water-along') ? ['water-along'] : []);
+    expect(rememberAsks([])).toBeNull();
+    expect(packFor({ ...outing, weather: [], also: [] })).toBe('/outings/pack?ground=mountain&days=4');
+  });
+});
