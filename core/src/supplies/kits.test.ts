@@ -58,7 +58,7 @@ describe('kits', () => {
         findings: [{ surface: 'front-glass', soil: 'fingerprint', severity: 3 }],
         place: 'field',
         ...onHandAt({ supplies: DRAWER, isAll: false }, 'field', kit),
-      } as PlanRequest;
+      };
       return planCleaning(request);
     };
     expect(plan('Belt pouch').steps.map((s) => s.method)).toContain('sealed-wipe');

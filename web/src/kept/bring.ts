@@ -1,4 +1,4 @@
-import { routes, type ItemPage, type Log, type LookPhotos, type Places, type ShelfItem } from '@bright-keeper/contract';
+import { routes, type ItemPage, type Log, type LookPhotos, type Outing, type Places, type ShelfItem } from '@bright-keeper/contract';
 import { http } from '../api/http';
 import { reach } from '../api/reach';
 import { wholeShelf } from '../api/wholeShelf';
@@ -18,6 +18,9 @@ type Rows = Record<string, string>;
 export type Brought = { program: string; rows: Rows };
 /** An address nobody was at for so long is dropped. */
 const FORGOTTEN_MS = 60 * 86_400_000;
+
+/** What an outing asks for is looked up out there, and for some days after coming home. */
+const LATELY_MS = 7 * 86_400_000;
 
 /** Of another program, whose answers may be in another form, everything is asked for anew. */
 const thisProgram = (): string => document.querySelector<HTMLScriptElement>('script[type=module]')?.src ?? '';
@@ -57,6 +60,8 @@ export async function bringAlong(answers: Answers): Promise<number | null> {
   for (const address of WHOLE) await http.get(address);
   const { places } = await http.get<Places>(routes.places);
   for (const place of places) await http.get(routes.placePage(place.id));
+  const outings = await http.get<Outing[]>(routes.outings);
+  for (const { id } of outings.filter(({ to }) => Date.parse(to) > now - LATELY_MS)) await http.get(routes.outingAsks(id));
   const shelf = await wholeShelf();
   const rows: Rows = {};
   const due: ShelfItem[] = [];
