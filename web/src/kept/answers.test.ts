@@ -214,6 +214,11 @@ describe('the shelf out of reach', () => {
   });
 });
 
+const OUTINGS = [
+  { id: idOf(6), to: '2999-01-01' },
+  { id: idOf(7), to: '2000-01-01' },
+];
+
 describe('what is brought along', () => {
   it('is every thing with its page, its log and what is under way; later only what has changed', async () => {
     const pages = [pageOf(LENS, { openLookId: idOf(5) }), pageOf(idOf(2))];
@@ -221,11 +226,14 @@ describe('what is brought along', () => {
     const answer = ({ path }: Call): Answered => {
       if (path === shelfPage(null)) return { body: { items: [pages[0], { ...pages[1], name }], nextCursor: null, total: 2 } };
       if (path === routes.places) return { body: { places: [{ id: idOf(8) }] } };
+      if (path === routes.outings) return { body: OUTINGS };
       if (path.includes('/log')) return { body: { entries: [], nextCursor: null } };
       return { body: pages.find(({ id }) => path === routes.item(id)) ?? {} };
     };
     const { kept, calls } = await begun(answer);
     expect(await bringAlong(kept.answers)).toBe(2);
+    // What an outing asks for is looked up while it is under way, and for a while after.
+    expect(calls.map(({ path }) => path).filter((path) => path.endsWith('/asks'))).toEqual([routes.outingAsks(idOf(6))]);
     expect(calls.map(({ path }) => path)).toEqual(
       expect.arrayContaining([routes.look(idOf(5)), routes.supplies, routes.itemExposure(LENS), routes.placePage(idOf(8))]),
     );
