@@ -79,6 +79,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Outing: `/outings/${outings.find((o) => o.kit !== null)!.id}`,
     'Lens change': '/outings/lens-change?wind=raises-dust&air=light-rain&has=cover&lengths=24,70,24,200&bodies=1',
     'From pictures': '/outings/pictures',
+    'Shut in': '/outings/shut-in?closedC=28&closedPct=75&waterC=18',
     Supplies: '/supplies',
     Handbook: '/handbook',
     'Your data': '/settings/data',

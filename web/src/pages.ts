@@ -55,6 +55,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/outings/pack', 'trip/PackPage'),
   page('/outings/lens-change', 'trip/LensChangePage'),
   page('/outings/pictures', 'trip/PicturesPage', [routes.outings]),
+  page('/outings/shut-in', 'trip/ShutInPage'),
   page('/outings/:id', 'trip/OutingPage', [routes.outings, routes.outingAsks(':id')]),
   page('/hygrometers', 'air/HygrometersPage', [routes.devices, routes.agenda]),
   page('/hygrometers/:id/log', 'air/LogImportPage', [routes.devices]),

@@ -54,6 +54,19 @@ export const WARM_UP_BASIS: Basis = ourChoice(
 /** The time constant of a lump, seconds: mass times heat capacity over heat transfer times area. */
 export const lumpedTauS = (massKg: number, capacity: number, h: number, areaM2: number): number => (massKg * capacity) / (h * areaM2);
 
+/** How long a bare thing of this size takes to come two thirds of the way to what is around it, minutes. */
+export const bareTauMinutes = (thing: TypicalThing): number => tauMinutesOf(TYPICAL_THINGS[thing], 'bare');
+
+type Lump = { massG: number; lengthMm: number; diameterMm: number };
+/** The time constant of a thing in its wrapping, minutes. */
+export const tauMinutesOf = (thing: Lump, wrapping: Wrapping): number =>
+  lumpedTauS(thing.massG / 1000, HEAT_CAPACITY, WRAPPINGS[wrapping].h, areaOf(thing)) / 60;
+/** The surface of a thing as a cylinder, m². */
+const areaOf = ({ lengthMm, diameterMm }: Lump): number => {
+  const [length, radius] = [lengthMm / 1000, diameterMm / 2000];
+  return 2 * Math.PI * radius * (length + radius);
+};
+
 /** Seconds until a lump that starts at `startC` in a room of `roomC` has come to `goalC`. */
 export const lumpedTimeS = (tauS: number, startC: number, roomC: number, goalC: number): number =>
   tauS * Math.log((roomC - startC) / (roomC - goalC));
@@ -66,21 +79,19 @@ export const lumpedTimeS = (tauS: number, startC: number, roomC: number, goalC: 
  */
 export function warmUpMinutes({ startC, roomC, roomHumidityPct, massG, lengthMm, diameterMm, wrapping }: WarmUpQuestion): WarmUp {
   if (!(massG > 0 && lengthMm > 0 && diameterMm > 0)) throw new RangeError('mass, length and diameter must be above 0');
-  const { h } = WRAPPINGS[wrapping];
-  const [length, radius] = [lengthMm / 1000, diameterMm / 2000];
-  const areaM2 = 2 * Math.PI * radius * (length + radius);
-  const volumeM3 = Math.PI * radius * radius * length;
-  const tauS = lumpedTauS(massG / 1000, HEAT_CAPACITY, h, areaM2);
+  const thing = { massG, lengthMm, diameterMm };
+  const tauMinutes = tauMinutesOf(thing, wrapping);
+  const volumeM3 = Math.PI * (diameterMm / 2000) ** 2 * (lengthMm / 1000);
   const dew = dewPointC(roomC, roomHumidityPct);
   const goal = dew + MARGIN_K;
   const willFog = startC < goal;
-  const minutes = !willFog ? 0 : goal >= roomC ? Infinity : lumpedTimeS(tauS, startC, roomC, goal) / 60;
+  const minutes = !willFog ? 0 : goal >= roomC ? Infinity : lumpedTimeS(tauMinutes * 60, startC, roomC, goal) / 60;
   return {
     minutes,
     allowanceMinutes: ALLOWANCE * minutes,
     willFog,
     dewPointC: dew,
-    tauMinutes: tauS / 60,
-    biot: (h * (volumeM3 / areaM2)) / CONDUCTIVITY,
+    tauMinutes,
+    biot: (WRAPPINGS[wrapping].h * (volumeM3 / areaOf(thing))) / CONDUCTIVITY,
   };
 }

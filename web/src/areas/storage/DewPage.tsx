@@ -7,7 +7,7 @@ import { useMoment } from '../../ui/when';
 import { basisWords } from '../care';
 import { dewAhead, dewFrom, FIELD_IDS, FIELDS, HOODS, measuredIn, SKIES, WINDS, type DewView } from './dewState';
 import { WayButtons } from '../../ui/WayButtons';
-import { NumberEntry } from './numberEntry';
+import { NumberEntry } from '../../ui/numberEntry';
 import { useOverview } from './queries';
 
 const waysOf = <T extends string>(ways: Record<T, readonly [string, number]>) =>
@@ -18,7 +18,7 @@ const hoursWords = (hours: number): string =>
 
 /** The verdict in large letters, what it follows from, and what would keep the glass clear. */
 function Answer({ view, result }: { view: DewView; result: NonNullable<DewView['result']> }) {
-  const { glassC, dewPointC, dew, watts, cellHours } = result;
+  const { glassC, dewPointC, dew, watts, cellHours, afterMinutes } = result;
   return (
     <Notice tone={dew ? 'attention' : 'good'}>
       <p className="text-xl font-semibold">{dew ? 'The front takes dew' : 'The front stays clear'}</p>
@@ -26,6 +26,13 @@ function Answer({ view, result }: { view: DewView; result: NonNullable<DewView['
         Under this sky it cools to {glassC.toFixed(1)} °C; dew settles below {dewPointC.toFixed(1)} °C.
         {dew && dewPointC < 0 && ' It comes as frost.'}
       </p>
+      {afterMinutes !== null && (
+        <p className="mt-1">
+          {afterMinutes < 1
+            ? 'It is as cold as that already: dew comes at once.'
+            : `Carried out of the room it is as cold as that after about ${Math.round(afterMinutes)} minutes: the strap goes on before.`}
+        </p>
+      )}
       {cellHours !== null && (
         <p className="mt-1">
           A strap of {watts.toFixed(1)} W keeps it a degree above that; the cell lasts {hoursWords(cellHours)}, less in the cold.

@@ -21,7 +21,7 @@ import {
 } from './warmUpState';
 import { minutesWords } from './words';
 import { WayButtons } from '../../ui/WayButtons';
-import { NumberEntry } from './numberEntry';
+import { NumberEntry } from '../../ui/numberEntry';
 
 /** How cold, into which room, what, and how it is wrapped. */
 function Question({ view, set }: { view: WarmUpView; set: (key: string, value: string) => void }) {

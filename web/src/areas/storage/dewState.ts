@@ -1,12 +1,13 @@
 import type { Forecast, StorageOverview } from '@bright-keeper/contract';
-import { air, MS_PER_HOUR } from '@bright-keeper/core';
+import { air, MS_PER_HOUR, storage } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
-import { entryOf, type Entry } from './numberEntry';
+import { entryOf, type Entry } from '../../ui/numberEntry';
 
 export const FIELDS = {
   airC: { label: 'The air, °C', min: -40, max: 45, usual: 10 },
   humidityPct: { label: 'The air, % RH', min: 5, max: 100, usual: 80 },
   frontMm: { label: 'The front glass across, mm', min: 5, max: 500, usual: 77 },
+  fromC: { label: 'It comes out of a room of, °C', min: -40, max: 45, usual: 20 },
   cellWh: { label: 'The cell for the strap, Wh', min: 1, max: 2000, usual: 36 },
 } as const;
 export type FieldId = keyof typeof FIELDS;
@@ -32,8 +33,17 @@ export type DewView = {
   wind: Wind;
   hood: Hood;
   /** Null while a field cannot be read. */
-  result: (air.Dew & { watts: number; cellHours: number | null }) | null;
+  result:
+    | (air.Dew & {
+        watts: number;
+        cellHours: number | null;
+        /** Out there, until it takes dew; null where it takes none. */ afterMinutes: number | null;
+      })
+    | null;
 };
+
+/** Behind a larger front than this there is a telescope, which cools more slowly. */
+const LARGE_FRONT_MM = 90;
 
 const skyOf = ({ sky, wind, hood }: Pick<DewView, 'sky' | 'wind' | 'hood'>) => ({
   cloud: SKIES[sky][1],
@@ -49,11 +59,12 @@ export function dewFrom(params: URLSearchParams, measured: Partial<Record<FieldI
     wind: chosenOf<Wind>(WINDS, params.get('wind'), 'calm'),
     hood: chosenOf<Hood>(HOODS, params.get('hood'), 'none'),
   };
-  const [airC, humidityPct, frontMm, cellWh] = FIELD_IDS.map((f) => entries[f].value);
-  if (airC == null || humidityPct == null || frontMm == null || cellWh == null) return { entries, ...ways, result: null };
+  const [airC, humidityPct, frontMm, fromC, cellWh] = FIELD_IDS.map((f) => entries[f].value);
+  if (airC == null || humidityPct == null || frontMm == null || fromC == null || cellWh == null) return { entries, ...ways, result: null };
   const dew = air.dewOnGlass({ airC, humidityPct, ...skyOf(ways) });
   const watts = air.strapWatts(dew, frontMm);
-  return { entries, ...ways, result: { ...dew, watts, cellHours: watts > 0 ? cellWh / watts : null } };
+  const afterMinutes = storage.dewAfterMinutes(fromC, dew, frontMm > LARGE_FRONT_MM ? 'telescope' : 'mid-lens');
+  return { entries, ...ways, result: { ...dew, watts, cellHours: watts > 0 ? cellWh / watts : null, afterMinutes } };
 }
 
 /** How far ahead a night reaches, hours: beyond it the sun is up again, which is not reckoned with. */

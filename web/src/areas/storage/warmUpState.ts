@@ -1,6 +1,6 @@
 import type { StorageOverview } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
-import { entryOf, type Entry } from './numberEntry';
+import { entryOf, type Entry } from '../../ui/numberEntry';
 
 export const THING_IDS = Object.keys(storage.TYPICAL_THINGS) as storage.TypicalThing[];
 export const WRAPPING_IDS = Object.keys(storage.WRAPPINGS) as storage.Wrapping[];

@@ -157,6 +157,7 @@ export function OutingsPage() {
           <ButtonLink to="/calendar">Calendar</ButtonLink>
           <ButtonLink to="/outings/pack">What to pack</ButtonLink>
           <ButtonLink to="/outings/lens-change">Change a lens</ButtonLink>
+          <ButtonLink to="/outings/shut-in">Port and sun</ButtonLink>
           <ButtonLink to="/outings/pictures">From pictures</ButtonLink>
           <Button look="filled" onClick={() => choose('new')}>
             Note an outing

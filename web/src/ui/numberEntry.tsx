@@ -1,4 +1,4 @@
-import { toNumber } from '../../ui/toNumber';
+import { toNumber } from './toNumber';
 
 /** A field as it stands: its text, what it counts as, and what is wrong with it. */
 export type Entry = { text: string; value: number | null; fault: string | null };
