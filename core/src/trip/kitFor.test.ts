@@ -17,6 +17,7 @@ describe('what a kit is made of', () => {
   it.each(GROUND_IDS)('the ground is whole: %s', (id) => expect(checkGround(id, groundFacts(id))).toEqual([]));
   it.each<[string, Partial<GroundFacts>, RegExp]>([
     ['no name', { name: '' }, /wants a name/],
+    ['no words', { words: [] }, /by which it is searched/],
     ['no risk', { risks: [] }, /nothing of what may be needed/],
     ['a risk that is sure to be none', { risks: [{ need: 'dew', aDay: 0 }] }, /dew: how likely/],
     ['no dirt', { dirt: [] }, /nothing of what dirties there/],

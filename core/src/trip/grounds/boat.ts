@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const boat = {
   name: 'Boat',
+  words: ['ship', 'sailing', 'ferry', 'kayak'],
   dirt: [...OUTDOORS.dirt, { soil: 'salt', aDay: 0.7 }, { soil: 'water-spot', aDay: 0.5 }],
   risks: [
     ...OUTDOORS.risks,

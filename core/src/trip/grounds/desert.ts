@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const desert = {
   name: 'Dust and sand',
+  words: ['dunes', 'quarry', 'dust storm', 'safari'],
   dirt: [...OUTDOORS.dirt, { soil: 'grit', aDay: 0.6 }, { soil: 'grit', aDay: 0.6, in: 'wind' }, { soil: 'dust', aDay: 0.6 }],
   risks: [
     ...OUTDOORS.risks,

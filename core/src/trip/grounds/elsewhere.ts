@@ -1,3 +1,3 @@
 import { type GroundFacts, OUTDOORS } from './ground.js';
 
-export const elsewhere = { name: 'Elsewhere', ...OUTDOORS } as const satisfies GroundFacts;
+export const elsewhere = { name: 'Elsewhere', words: ['anywhere', 'day out'], ...OUTDOORS } as const satisfies GroundFacts;

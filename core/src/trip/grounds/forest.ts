@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const forest = {
   name: 'Forest',
+  words: ['woods', 'trees', 'hide'],
   dirt: [...OUTDOORS.dirt, { soil: 'water-spot', aDay: 0.2 }, { soil: 'pollen', aDay: 0.2 }],
   risks: [
     ...OUTDOORS.risks,

@@ -14,7 +14,7 @@ export type Dirt = Only & { soil: Soil; aDay: number };
 export type Ask = Only & { ask: AskId };
 
 /** A kind of ground an outing goes to: what dirties there, what may be needed, and what it asks for before, out there and at home. */
-export type GroundFacts = { name: string; dirt: readonly Dirt[]; risks: readonly Risk[]; asks: readonly Ask[] };
+export type GroundFacts = { name: string; words: readonly string[]; dirt: readonly Dirt[]; risks: readonly Risk[]; asks: readonly Ask[] };
 
 /** What may be needed wherever one goes with more than one lens. */
 export const ANYWHERE = {
@@ -39,7 +39,7 @@ export const ANYWHERE = {
     { ask: 'aired-then-stored' },
     { ask: 'pictures-safe' },
   ],
-} as const satisfies Omit<GroundFacts, 'name'>;
+} as const satisfies Omit<GroundFacts, 'name' | 'words'>;
 
 /** What weather brings under an open sky. */
 export const OUTDOORS = {
@@ -69,4 +69,4 @@ export const OUTDOORS = {
     { ask: 'dried-open', in: 'rain' },
     { ask: 'second-look', in: 'rain' },
   ],
-} as const satisfies Omit<GroundFacts, 'name'>;
+} as const satisfies Omit<GroundFacts, 'name' | 'words'>;

@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const nightSky = {
   name: 'Night sky',
+  words: ['stars', 'milky way', 'astro', 'aurora'],
   dirt: [...OUTDOORS.dirt, { soil: 'fog', aDay: 0.4 }],
   risks: [
     ...OUTDOORS.risks,

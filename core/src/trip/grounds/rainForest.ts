@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const rainForest = {
   name: 'Rain forest',
+  words: ['jungle', 'tropics', 'monsoon', 'humid heat'],
   dirt: [...OUTDOORS.dirt, { soil: 'water-spot', aDay: 0.8 }, { soil: 'fog', aDay: 0.3 }, { soil: 'fungus', aDay: 0.01 }],
   risks: [
     ...OUTDOORS.risks,

@@ -32,7 +32,7 @@ const ASKED_OF_DIRT: Partial<Record<Soil, AskId>> = {
 };
 
 /** What a ground's record still lacks that types cannot see, for whoever adds one. Empty when it is whole. */
-export function checkGround(id: string, { name, dirt, risks, asks }: GroundFacts): string[] {
+export function checkGround(id: string, { name, words, dirt, risks, asks }: GroundFacts): string[] {
   const isChance = (aDay: number) => aDay > 0 && aDay <= 1;
   const always = asks.filter((a) => a.in === undefined).map(({ ask }) => ask);
   const forgotten = [...new Set(dirt.map(({ soil }) => soil))].flatMap((soil) => {
@@ -41,6 +41,7 @@ export function checkGround(id: string, { name, dirt, risks, asks }: GroundFacts
   });
   return [
     ...(name === '' ? ['it wants a name'] : []),
+    ...(words.length === 0 ? ['it wants words by which it is searched'] : []),
     ...(risks.length === 0 ? ['it says nothing of what may be needed there'] : []),
     ...(dirt.length === 0 ? ['it says nothing of what dirties there'] : []),
     ...risks.filter(({ aDay }) => !isChance(aDay)).map(({ need }) => `${need}: how likely on one day, above 0 and up to 1`),

@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const shore = {
   name: 'Shore',
+  words: ['beach', 'sea', 'surf', 'coast', 'spray'],
   dirt: [
     ...OUTDOORS.dirt,
     { soil: 'grit', aDay: 0.4 },

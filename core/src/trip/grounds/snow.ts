@@ -2,6 +2,7 @@ import { type GroundFacts, OUTDOORS } from './ground.js';
 
 export const snow = {
   name: 'Snow',
+  words: ['winter', 'ice', 'skiing', 'frost'],
   dirt: [...OUTDOORS.dirt, { soil: 'water-spot', aDay: 0.5 }, { soil: 'fog', aDay: 0.2 }],
   risks: [
     ...OUTDOORS.risks,

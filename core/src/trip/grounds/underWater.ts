@@ -2,6 +2,7 @@ import { ANYWHERE, type GroundFacts } from './ground.js';
 
 export const underWater = {
   name: 'Under water',
+  words: ['diving', 'snorkelling', 'housing', 'dome port', 'o-ring'],
   dirt: [...ANYWHERE.dirt, { soil: 'salt', aDay: 0.9 }, { soil: 'water-spot', aDay: 0.9 }, { soil: 'fog', aDay: 0.2 }],
   risks: [
     ...ANYWHERE.risks,

@@ -52,6 +52,27 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/hygrometers',
     words: ['salt test', 'calibrate', 'import log', 'sensor reading', 'logger', 'csv'],
   },
+  'shut-in': {
+    title: 'Shut in: a port under water, a bag in the sun',
+    what: 'Whether a port fogs from within and what keeps it clear; how warm a bag or a car gets and what gives way.',
+    to: '/outings/shut-in',
+    words: [
+      'housing fogs up',
+      'port fogs',
+      'sachet for a housing',
+      'hot car',
+      'left in the car',
+      'bag in the sun',
+      'heat damage',
+      'too hot',
+    ],
+  },
+  kits: {
+    title: 'Kits that travel',
+    what: 'What lies in the drawer at home and what in which kit; a plan outdoors has what its kit holds.',
+    to: '/supplies',
+    words: ['belt pouch', 'travel kit', 'field bag contents', 'what is in my kit', 'which kit'],
+  },
   pack: {
     title: 'What to pack for it',
     what: 'What is worth its weight in the bag, by where you go, the weather, the days and how you travel.',

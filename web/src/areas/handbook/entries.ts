@@ -1,4 +1,4 @@
-import { air, care, fungus, schedule, storage } from '@bright-keeper/core';
+import { air, care, fungus, schedule, storage, trip } from '@bright-keeper/core';
 import { beforeOpening, DEPTH_NAMES, gravityWords, rhythmWords, ruleInGeneral } from '@bright-keeper/words';
 import { capital, wearWords } from '../../ui/words';
 import { basisWords, LEVEL_WORDS } from '../care';
@@ -133,6 +133,21 @@ const happenings = (): Entry[] =>
     };
   });
 
+const PHASE_TITLES: Record<trip.Phase, string> = { before: 'Before', there: 'Out there', back: 'At home' };
+const grounds = (): Entry[] =>
+  trip.GROUND_IDS.map((id) => {
+    const { name, words } = trip.groundFacts(id);
+    const asked = (phase: trip.Phase) => trip.asksOf({ grounds: [id], weather: [] }, phase).map((ask) => trip.askFacts(ask).says);
+    return {
+      id: `ground-${id}`,
+      title: `An outing: ${name.toLowerCase()}`,
+      lines: trip.PHASES.map((phase) => `${PHASE_TITLES[phase]}: ${asked(phase).join(' ')}`),
+      words: words.map((word) => `${word} trip`),
+      to: '/outings?outing=new',
+      basis: 'Common practice.',
+    };
+  });
+
 const practices = (): Entry[] =>
   care.PRACTICE_IDS.map((id) => {
     const { name, lines, words, hazards: dangers, page, basis } = care.practiceFacts(id);
@@ -242,6 +257,7 @@ export const CHAPTERS: Chapter[] = [
   { id: 'situations', title: 'What if…', entries: situationEntries() },
   { id: 'practices', title: 'Good practice', entries: practices() },
   { id: 'happenings', title: 'Out in the field', entries: happenings() },
+  { id: 'grounds', title: 'Where outings go', entries: grounds() },
   { id: 'methods', title: 'Methods, gentlest first', entries: methods() },
   { id: 'soils', title: 'Dirt and damage', entries: soils() },
   { id: 'rules', title: 'Rules that hold always', entries: rules() },
