@@ -130,6 +130,8 @@ export type ImportRow = {
   input: ItemInput | null;
   /** Where it goes; null where the file does not say, or not so that we know. */
   place: { id: string; name: string } | null;
+  /** It goes into quarantine, because the list says so. */
+  isolates: boolean;
   cells: Record<string, string>;
   /** By the heading of its column. */
   errors: Record<string, string>;

@@ -265,6 +265,7 @@ export const IMPORT_TARGETS = [
   'notes',
   'acquiredOn',
   'place',
+  'status',
   ...gear.PARTICULAR_IDS,
   ...care.TRAIT_IDS.map((t) => `trait:${t}` as const),
 ] as const;

@@ -149,6 +149,12 @@ export class GearService {
     return item;
   }
 
+  /** Sets a thing apart in the caller's transaction, and has what lay beside it looked at. */
+  async isolateIn(db: Db, id: string): Promise<void> {
+    const { version } = await this.get(db, id);
+    await this.isolate(db, await this.change(db, id, version, { status: 'quarantined' }, { kind: 'quarantined' }));
+  }
+
   setStatus(id: string, { version, status }: StatusChange): Promise<Item> {
     return this.database.transaction(async (db) => {
       const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });

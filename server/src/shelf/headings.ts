@@ -48,6 +48,7 @@ const OTHER_HEADINGS: Partial<Record<ImportTarget, string[]>> = {
     'fecha',
     'fecha de compra',
   ],
+  status: ['state', 'statut', 'estatus'],
   place: [
     'place',
     'location',

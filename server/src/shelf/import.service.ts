@@ -23,6 +23,7 @@ import { Clock } from '../platform/index.js';
 import { SettingsService } from '../settings/index.js';
 import { orderOf } from './cells.js';
 import { guessMapping } from './headings.js';
+import { statusCell } from './statusWords.js';
 import { readRow, sameKindUnsaid, type ReadAgainst, type ReadRow } from './importRows.js';
 import { takingFrom } from './listAgain.js';
 
@@ -34,6 +35,7 @@ const KINDS_SHOWN = 40;
 
 const cellOf = (item: Item, placeName: string, target: ImportTarget): Told => {
   if (target === 'place') return placeName;
+  if (target === 'status') return statusCell(item.status);
   const particular = gear.PARTICULAR_IDS.find((id) => id === target);
   if (particular) {
     const told = item.particulars[particular];
@@ -92,6 +94,12 @@ export class ImportService {
       for (const { there, input } of updated) await this.gear.updateIn(db, there!, input!);
       for (const [itemId, { place }] of [...fresh.map((r, i) => [ids[i]!, r] as const), ...updated.map((r) => [r.there!.id, r] as const)])
         if (place) await this.moves.moveIn(db, itemId, place.id);
+      // What is isolated has its neighbours looked at: it comes last, when everything lies where the list says.
+      const isolated = [
+        ...fresh.flatMap((r, i) => (r.isolates ? [ids[i]!] : [])),
+        ...updated.flatMap((r) => (r.isolates ? [r.there!.id] : [])),
+      ];
+      for (const id of isolated) await this.gear.isolateIn(db, id);
       return {
         imported: fresh.length,
         updated: updated.length,

@@ -131,6 +131,32 @@ describe('a gear list from CSV', () => {
     expect(pages.map((i) => i.place?.id ?? null)).toEqual([place.id, null]);
   });
 
+  it('sets apart what it says is in quarantine, has its neighbours looked at, and lets nothing out because a list says so', async () => {
+    const place = await t.addPlace({ name: 'Status shelf' });
+    const [sick, beside] = [await t.add('Ailing lens'), await t.add('Beside it')];
+    for (const { id } of [sick, beside]) await t.http.put(routes.itemPlace(id)).send({ placeId: place.id, since: null }).expect(200);
+    const file =
+      'name,kind,place,status\nAiling lens,lens,Status shelf,Quarantäne\nNew and ailing,lens,Status shelf,quarantined\nWell,lens,,in use\nSold one,lens,,verkauft\n';
+    const p = await preview(file);
+    expect(p.rows.map((r) => [r.fate, r.isolates, r.wrong])).toEqual([
+      ['update', true, []],
+      ['new', true, []],
+      ['new', false, []],
+      ['wrong', false, ['status']],
+    ]);
+    expect(p.rows[3]!.errors.status).toMatch(/Write “in use” or “quarantined”/);
+    await confirm(file).expect(201, { imported: 2, updated: 1, same: 0, leftOut: 1 });
+    const pageOf = async (id: string) => (await t.http.get(routes.item(id))).body as ItemPage;
+    expect(await pageOf(sick.id)).toMatchObject({ status: 'quarantined', place: null });
+    expect((await pageOf(beside.id)).due.map(({ code }) => code)).toContain('neighbour-look');
+    const { items } = (await t.http.get(`${routes.gear}?search=New and ailing`)).body as Shelf;
+    expect(items[0]?.status).toBe('quarantined');
+    // The same again changes nothing; that it is in use now is for whoever looked at it to say.
+    expect((await preview(file)).rows.map((r) => r.fate)).toEqual(['same', 'same', 'same', 'wrong']);
+    const out = await preview('name,kind,status\nAiling lens,lens,in use\n');
+    expect(out.rows[0]).toMatchObject({ fate: 'same', told: { status: expect.stringMatching(/stays there/) } });
+  });
+
   it('that comes again changes what is there and doubles nothing', async () => {
     const first = 'name,kind,year,notes\nAgain one,lens,1990,sharp\nAgain two,lens,,\nAgain same,filter,,\nAgain same,filter,,\n';
     await confirm(first).expect(201, { imported: 4, updated: 0, same: 0, leftOut: 0 });

@@ -14,6 +14,7 @@ import {
 import { care, gear } from '@bright-keeper/core';
 import { bare } from './headings.js';
 import { conditionOf } from './conditions.js';
+import { STATUS_UNKNOWN, statusOf } from './statusWords.js';
 import { isNo, otherCurrency, readDay, readMeasure, readYesNo, type DayOrder } from './cells.js';
 
 const KIND_WORDS = new Map<string, care.ItemKind>(
@@ -147,28 +148,35 @@ export function readRow(line: number, cells: Record<string, string>, against: Re
   if (cell('place') !== '' && !place)
     told[heading('place')] = `“${cell('place')}” is no place of yours: it is put nowhere. Make the place first, or move it later.`;
 
+  const status = statusOf(cell('status'));
   const draft = { name, kind, traits, particulars, notes: cell('notes'), acquiredOn: acquired === '' ? null : day };
   const checked = itemInput.validate(draft, JOI_OPTIONS);
+  const wrong: [ImportTarget, string][] = [
+    ...Object.entries(checked.error ? fieldsOf(checked.error) : {}).map(([field, message]): [ImportTarget, string] => [
+      targetOf(field),
+      message,
+    ]),
+    ...(status === 'unknown' ? [['status', STATUS_UNKNOWN] satisfies [ImportTarget, string]] : []),
+  ];
   const takenFor = unsaid && { ...unsaid, kind: knownKind ?? null };
   const row = { line, cells, place, unsaid: takenFor, isKindGuessed: unsaid !== null && knownKind !== undefined, told, there: null };
-  if (checked.error) {
-    const fields = Object.entries(fieldsOf(checked.error)).map(([field, message]) => [targetOf(field), message] as const);
+  if (checked.error || wrong.length > 0)
     return {
-      ...row,
-      fate: 'wrong',
-      input: null,
-      errors: Object.fromEntries(fields.map(([target, message]) => [heading(target), message])),
-      wrong: fields.map(([target]) => target),
+      ...{ ...row, fate: 'wrong', input: null, isolates: false },
+      errors: Object.fromEntries(wrong.map(([target, message]) => [heading(target), message])),
+      wrong: wrong.map(([target]) => target),
     };
-  }
   const there = against.take(checked.value);
   // What has fungus is not put with the others because a list still says so.
-  const isApart = place !== null && there?.status === 'quarantined';
-  if (isApart) told[heading('place')] = `It is in quarantine and stays apart, not in ${place.name}.`;
+  const isolates = status === 'quarantined' && there?.status !== 'quarantined';
+  const isApart = isolates || there?.status === 'quarantined';
+  if (isApart && place) told[heading('place')] = `It is in quarantine and stays apart, not in ${place.name}.`;
+  if (status === 'in-use' && there?.status === 'quarantined')
+    told[heading('status')] = 'It is in quarantine and stays there: whoever has looked at it lets it go on its page.';
   const input = there ? merged(there, checked.value) : checked.value;
   const goes = isApart ? null : place;
-  const fate = !there ? 'new' : isChanged(there, input, goes) ? 'update' : 'same';
-  return { ...row, place: goes, fate, input, there, errors: {}, wrong: [] };
+  const fate = !there ? 'new' : isolates || isChanged(there, input, goes) ? 'update' : 'same';
+  return { ...row, place: goes, fate, input, there, isolates, errors: {}, wrong: [] };
 }
 
 /** What is there, with what the list says of it: a cell that is empty takes nothing away. */

@@ -7,7 +7,7 @@ import { ImportPage } from './ImportPage';
 afterEach(endPage);
 
 const lens = { name: 'Corvane 35/2', kind: 'lens', traits: {}, notes: '', acquiredOn: null } as const;
-const READ = { fate: 'new' as const, place: null, errors: {}, wrong: [], isKindGuessed: false, told: {} };
+const READ = { fate: 'new' as const, place: null, isolates: false, errors: {}, wrong: [], isKindGuessed: false, told: {} };
 const good: ImportPreview = {
   encoding: 'UTF-8',
   delimiter: ';',

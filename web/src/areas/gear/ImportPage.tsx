@@ -24,6 +24,7 @@ const TARGET_WORDS: Record<string, string> = {
   notes: 'Notes',
   acquiredOn: 'Day it came',
   place: 'Where it lies',
+  status: 'In use, or quarantined',
   ...Object.fromEntries(gear.PARTICULAR_IDS.map((id) => [id, gear.particularFacts(id).name])),
   ...Object.fromEntries(care.TRAIT_IDS.map((t) => [`trait:${t}`, care.TRAITS[t].name])),
 };
@@ -155,6 +156,7 @@ function Result({
           <span className="text-soft">
             {FATE_WORDS[fate]}
             {row.place && `, in ${row.place.name}`}
+            {row.isolates && ', goes into quarantine'}
           </span>
         </p>
       )}
