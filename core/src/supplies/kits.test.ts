@@ -61,9 +61,10 @@ describe('kits', () => {
       };
       return planCleaning(request);
     };
-    expect(plan('Belt pouch').steps.map((s) => s.method)).toContain('sealed-wipe');
+    expect(plan('Belt pouch').steps.map((s) => s.method)).toContain('wet-wipe');
     const boat = plan('Boat box');
-    expect(boat.steps.map((s) => s.method)).not.toContain('sealed-wipe');
-    expect(boat.refused.map((r) => r.method)).toContain('sealed-wipe');
+    expect(boat.steps.map((s) => s.method)).not.toContain('wet-wipe');
+    expect(boat.missing.map((m) => m.material ?? m.tool)).toContain('sealed-wipe');
+    expect(boat.deferred).toMatchObject([{ surface: 'front-glass', until: 'home' }]);
   });
 });
