@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM, ensureChromium } from './chromium.mjs';
@@ -83,6 +83,7 @@ async function prepare(care) {
   await api('PUT', `/api/care/cleanings/${cleaning.id}`, { version: cleaning.version, events });
   await api('POST', '/api/household/backups');
   const { places } = await api('GET', '/api/storage/places');
+  const outings = await api('GET', '/api/trip/outings');
   const placeOf = (name) => places.find((p) => p.name === name).id;
   return {
     cupboard: placeOf('Oak cupboard'),
@@ -91,6 +92,7 @@ async function prepare(care) {
     lens,
     look: look.id,
     cleaning: cleaning.id,
+    outing: outings.find((o) => o.name === 'Round the north coast').id,
   };
 }
 
@@ -146,37 +148,68 @@ async function outOfReach(page, look) {
   await page.getByRole('button', { name: /^Seen there/ }).click();
 }
 
-/** Every picture: its name, its address, and where it differs from a desk by day. */
-const shots = ({ cupboard, sensorClean, body, lens, look, cleaning }) => [
-  ['today', '/'],
-  ['gear', '/gear'],
-  ['item', `/gear/${lens}`],
-  ['look', `/look/${look}`],
-  ['plan', `/gear/${lens}/plan?surface=front-glass`],
-  ['bench', `/bench/${cleaning}`],
-  ['bench-sensor', `/bench/${sensorClean}`],
-  ['frames', `/gear/${body}/frames`, { size: TALL }],
-  ['field-phone', '/field?happened=spray', { size: PHONE }],
-  ['kept-phone', '/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }],
-  ['storage', '/storage'],
-  ['homes', '/storage/homes'],
-  ['place', `/storage/${cupboard}?span=season`],
-  ['what-if', `/storage/${cupboard}/what-if?ownWarmerC=0`],
-  ['calendar', '/calendar'],
-  ['supplies', '/supplies'],
-  ['handbook', '/handbook'],
-  ['data', '/settings/data'],
-  ['access', '/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }],
+/** A list as somebody keeps it, chosen and read. */
+async function chooseList(page) {
+  await page.setInputFiles('input[type=file]', join(ROOT, 'server', 'src', 'shelf', 'lists', '02-deutsch-semikolon.csv'));
+  await page.getByRole('table', { name: 'Rows of the file' }).waitFor();
+}
+
+/** Every picture: its name, and what stands in it side by side: an address each, and where it differs from a desk by day. */
+const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing }) => [
+  ['today', ['/']],
+  ['gear', ['/gear'], ['/gear', { size: PHONE }]],
+  ['lists', ['/gear/import', { act: chooseList }], ['/gear/labels']],
+  ['item', [`/gear/${lens}`]],
+  ['look', [`/look/${look}`]],
+  ['plan', [`/gear/${lens}/plan?surface=front-glass`]],
+  ['bench', [`/bench/${cleaning}`], [`/bench/${sensorClean}`]],
+  ['frames', [`/gear/${body}/frames`, { size: TALL }]],
+  ['field-phone', ['/field?happened=spray', { size: PHONE }]],
+  ['outing', [`/outings/${outing}`], ['/outings/pack?ground=shore,mountain&days=4&weather=wind'], [`/outings/${outing}`, { size: PHONE }]],
+  ['kept-phone', ['/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }]],
+  ['storage', ['/storage']],
+  ['homes', ['/storage/homes']],
+  ['place', [`/storage/${cupboard}?span=season`]],
+  ['what-if', [`/storage/${cupboard}/what-if?ownWarmerC=0`]],
+  ['calendar', ['/calendar']],
+  ['supplies', ['/supplies']],
+  ['handbook', ['/handbook']],
+  ['access', ['/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }]],
 ];
 
-async function shoot(browser, [name, path, { size = DESK, act = null } = {}]) {
+async function shoot(browser, [path, { size = DESK, act = null } = {}]) {
   const context = await browser.newContext({ viewport: size });
   const page = await context.newPage();
   await page.goto(URL_HERE + path, { waitUntil: 'networkidle' });
   await act?.(page);
   await page.evaluate(() => document.fonts.ready);
-  await page.screenshot({ path: join(OUT, `${name}.png`) });
+  const png = await page.screenshot();
   await context.close();
+  return { png, ...size };
+}
+
+const GAP = 16;
+/** One picture of several, side by side. */
+async function sideBySide(shots) {
+  const { default: sharp } = await import('sharp');
+  const width = shots.reduce((sum, shot) => sum + shot.width + GAP, -GAP);
+  const height = Math.max(...shots.map((shot) => shot.height));
+  let left = 0;
+  const parts = shots.map(({ png, width: own }) => {
+    const part = { input: png, left, top: 0 };
+    left += own + GAP;
+    return part;
+  });
+  return sharp({ create: { width, height, channels: 3, background: '#c9d0ce' } })
+    .composite(parts)
+    .png()
+    .toBuffer();
+}
+
+async function picture(browser, [name, ...views]) {
+  const shots = [];
+  for (const view of views) shots.push(await shoot(browser, view));
+  writeFileSync(join(OUT, `${name}.png`), shots.length === 1 ? shots[0].png : await sideBySide(shots));
   console.log(`docs/screenshots/${name}.png`);
 }
 
@@ -196,7 +229,7 @@ const browser = await chromium.launch(CHROMIUM);
 const named = process.argv.slice(2);
 try {
   await openToNetwork(browser);
-  for (const shot of shots(await prepare(care))) if (named.length === 0 || named.includes(shot[0])) await shoot(browser, shot);
+  for (const one of pictures(await prepare(care))) if (named.length === 0 || named.includes(one[0])) await picture(browser, one);
 } finally {
   await browser.close();
   end(demo);

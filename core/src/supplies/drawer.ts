@@ -1,6 +1,6 @@
 import { type BenchEvent, benchState, type CleaningPlan, type OnHand, type Step } from '../care/index.js';
 import { inStockUnits, type Material, type Tool } from '../care/knowledge/index.js';
-import { isFit, isTool, labelOf, soldFor, type DrawerThing } from './drawerThing.js';
+import { isFit, isTool, labelOf, sameKit, soldFor, type DrawerThing } from './drawerThing.js';
 import { mayTouch } from '../care/index.js';
 
 const unitPriceOf = ({ packPrice, packSize }: DrawerThing): { unitPrice?: number } =>
@@ -52,7 +52,7 @@ export function alternativesFor<T extends DrawerThing & { id: string }>(
       d.thing === id &&
       d.stock !== 0 &&
       // What is out in a kit is out there alone.
-      (kit === null || d.kit === kit) &&
+      (kit === null || sameKit(d.kit, kit)) &&
       mayTouch({ id, role: d.role, state: isFit(d) ? 'clean' : 'dirty' }, step.surface).ok,
   );
 }
@@ -92,11 +92,7 @@ function packsFor<T extends DrawerThing>({ id, thingId }: Taking, drawer: readon
   if (!named) return [];
   const alike = drawer.filter(
     (d) =>
-      d !== named &&
-      d.thing === id &&
-      (d.kit ?? null) === (named.kit ?? null) &&
-      (d.widthMm ?? null) === (named.widthMm ?? null) &&
-      d.stock !== null,
+      d !== named && d.thing === id && sameKit(d.kit, named.kit) && (d.widthMm ?? null) === (named.widthMm ?? null) && d.stock !== null,
   );
   return [named, ...alike];
 }

@@ -41,3 +41,7 @@ export function labelOf({ thing, widthMm, note = '' }: Pick<DrawerThing, 'thing'
   const called = first.length > 0 && first.length <= LONGEST_LABEL ? ` (${first})` : '';
   return `${thingFacts(thing).name}${width}${called}`;
 }
+
+/** One kit, whoever writes its name with small letters or large. */
+export const sameKit = (one: string | null | undefined, other: string | null | undefined): boolean =>
+  (one ?? '').toLowerCase() === (other ?? '').toLowerCase();

@@ -21,6 +21,9 @@ describe('kits', () => {
   it('are those that hold something', () => {
     expect(kitsOf(DRAWER)).toEqual(['Belt pouch', 'Boat box']);
     expect(kitsOf([])).toEqual([]);
+    // One kit, whoever writes its name with small letters or large.
+    expect(kitsOf([{ kit: 'Boat box' }, { kit: 'boat BOX' }, {}, { kit: null }])).toEqual(['Boat box']);
+    expect(ids(withinReach(DRAWER, 'field', 'BELT pouch'))).toEqual(ids(withinReach(DRAWER, 'field', 'Belt pouch')));
   });
 
   it('are there at home as well, after the drawer; outdoors only what is along', () => {

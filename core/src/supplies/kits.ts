@@ -1,13 +1,16 @@
 import type { Place, PlanRequest } from '../care/index.js';
 import { onHandFrom } from './drawer.js';
-import type { DrawerThing } from './drawerThing.js';
+import { type DrawerThing, sameKit } from './drawerThing.js';
 
 /** Something that lies in a kit, by its name, or at home. */
 type Kept = { kit?: string | null };
 
-/** The kits that hold something, by name. */
-export const kitsOf = (drawer: readonly Kept[]): string[] =>
-  [...new Set(drawer.flatMap(({ kit }) => kit ?? []))].sort((a, b) => a.localeCompare(b));
+/** The kits that hold something, by name, each as it was written first. */
+export function kitsOf(drawer: readonly Kept[]): string[] {
+  const names: string[] = [];
+  for (const { kit } of drawer) if (kit && !names.some((name) => sameKit(name, kit))) names.push(kit);
+  return names.sort((a, b) => a.localeCompare(b));
+}
 
 /**
  * What can be taken where one is. At home everything is, what lies in the drawer first; outdoors what the kit holds that
@@ -19,7 +22,7 @@ export function withinReach<T extends Kept>(drawer: readonly T[], place: Place, 
   const isInKit = ({ kit: own }: Kept) => (own ?? null) !== null;
   const inKits = drawer.filter(isInKit);
   if (place !== 'field') return [...drawer.filter((thing) => !isInKit(thing)), ...inKits];
-  if (kit !== null) return drawer.filter((thing) => thing.kit === kit);
+  if (kit !== null) return drawer.filter((thing) => sameKit(thing.kit, kit));
   return inKits.length > 0 ? inKits : [...drawer];
 }
 

@@ -66,9 +66,11 @@ describe('a paper', () => {
       .toBuffer();
     const paper = await Paper.begin('Pictures', AT);
     await paper.pictures(Array.from({ length: 20 }, (_, i) => ({ jpeg, words: `Picture: ${i}.jpg` })));
+    await paper.pictures([{ jpeg: null, words: 'Picture: broken.jpg (cannot be drawn)' }]);
     const { pages, pictures } = await readPdf(await paper.end());
     expect(pages.length).toBeGreaterThan(1);
     expect(pictures).toBe(20);
     expect(pages.join(' ')).toContain('Picture: 19.jpg');
+    expect(pages.at(-1)).toContain('broken.jpg (cannot be drawn)');
   });
 });

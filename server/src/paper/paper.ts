@@ -101,8 +101,8 @@ export class Paper {
     }
   }
 
-  /** Pictures side by side, each with a word below; one that cannot be drawn is told by its word. */
-  async pictures(pictures: readonly { jpeg: Buffer; words: string }[]): Promise<void> {
+  /** Pictures side by side, each with a word below; of one that cannot be drawn its frame. */
+  async pictures(pictures: readonly { jpeg: Buffer | null; words: string }[]): Promise<void> {
     const { side, gap } = PICTURE;
     const perRow = Math.max(1, Math.floor((this.width + gap) / (side + gap)));
     for (let from = 0; from < pictures.length; from += perRow) {
@@ -111,7 +111,8 @@ export class Paper {
       const top = this.doc.y;
       for (const [i, { jpeg, words }] of pictures.slice(from, from + perRow).entries()) {
         const x = MARGIN + i * (side + gap);
-        this.doc.image(jpeg, x, top, { fit: [side, side], align: 'center', valign: 'center' });
+        if (jpeg) this.doc.image(jpeg, x, top, { fit: [side, side], align: 'center', valign: 'center' });
+        else this.doc.rect(x, top, side, side).lineWidth(0.5).strokeColor(LINE).stroke();
         this.doc
           .font(FONTS.plain)
           .fontSize(SMALL)

@@ -64,12 +64,14 @@ export class InventoryPaperService {
     }
   }
 
-  private async picturesOf({ files }: InventoryThing): Promise<{ jpeg: Buffer; words: string }[]> {
+  private async picturesOf({ files }: InventoryThing): Promise<{ jpeg: Buffer | null; words: string }[]> {
     const { db } = this.database;
     const pictures = [];
     for (const { blob: hash, role, name } of files.filter(isPicture)) {
       const blob = await this.blobs.find(db, hash);
-      if (blob) pictures.push({ jpeg: await smallPicture(await this.blobs.whole(db, blob)), words: `${FILE_ROLE_WORDS[role]}: ${name}` });
+      // One picture that breaks off takes nothing else away.
+      const jpeg = blob ? await smallPicture(await this.blobs.whole(db, blob)).catch(() => null) : null;
+      pictures.push({ jpeg, words: `${FILE_ROLE_WORDS[role]}: ${name}${jpeg ? '' : ' (cannot be drawn)'}` });
     }
     return pictures;
   }

@@ -132,13 +132,21 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
         : { why: sensorDutyWords(facts) };
     case 'outing':
       return {
-        why: `${facts.things.map((t) => t.name).join(', ')}: ${
+        why: `${someNames(facts.things)}: ${
           facts.when === 'tonight' ? 'glass by a lamp held flat, caps, what sits loose' : 'look while there is still time to clean'
         }.`,
       };
     default:
       return facts satisfies never;
   }
+}
+
+/** Not more names than one reads. */
+const MOST_NAMES = 6;
+function someNames(things: readonly { name: string }[]): string {
+  const shown = things.slice(0, MOST_NAMES).map(({ name }) => name);
+  const more = things.length - shown.length;
+  return more > 0 ? `${shown.join(', ')} and ${more} more` : shown.join(', ');
 }
 
 export function dutyWords(duty: Pick<schedule.Duty, 'facts' | 'code'>): DutyWords {

@@ -95,6 +95,18 @@ describe('a duty in words', () => {
       'Done',
     ],
     [
+      'look-before-outing',
+      {
+        says: 'outing',
+        when: 'before',
+        from: '2026-03-02',
+        things: Array.from({ length: 200 }, (_, i) => ({ id: `${i}`, name: `Thing ${i}` })),
+      },
+      /packed/,
+      /^Thing 0, Thing 1, Thing 2, Thing 3, Thing 4, Thing 5 and 194 more: look/,
+      'Done',
+    ],
+    [
       'evening-minute',
       { says: 'outing', when: 'tonight', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },
       /^A minute for each thing tonight$/,

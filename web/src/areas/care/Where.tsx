@@ -1,4 +1,4 @@
-import type { care } from '@bright-keeper/core';
+import { type care, supplies } from '@bright-keeper/core';
 import { AIR_KEYS, AIR_WORDS, airReading, CONDITION_WORDS } from './planChoices';
 import { Toggle } from './Toggle';
 
@@ -38,19 +38,22 @@ type Props = {
 };
 
 /** Which kit is along: one that is named and holds nothing is named as well. */
-const WhichKit = ({ kits, kit, set }: Pick<Props, 'kits' | 'kit' | 'set'>) => (
-  <label className="flex min-h-11 items-center gap-2 text-sm text-soft">
-    With me
-    <select className="input w-auto" value={kit ?? ''} onChange={(e) => set('kit', e.target.value)}>
-      <option value="">what the kits hold</option>
-      {[...new Set([...kits, ...(kit === null ? [] : [kit])])].map((name) => (
-        <option key={name} value={name}>
-          {kits.includes(name) ? name : `${name} (empty)`}
-        </option>
-      ))}
-    </select>
-  </label>
-);
+const WhichKit = ({ kits, kit: asked, set }: Pick<Props, 'kits' | 'kit' | 'set'>) => {
+  const kit = kits.find((name) => supplies.sameKit(name, asked)) ?? asked;
+  return (
+    <label className="flex min-h-11 items-center gap-2 text-sm text-soft">
+      With me
+      <select className="input w-auto" value={kit ?? ''} onChange={(e) => set('kit', e.target.value)}>
+        <option value="">what the kits hold</option>
+        {[...new Set([...kits, ...(kit === null ? [] : [kit])])].map((name) => (
+          <option key={name} value={name}>
+            {kits.includes(name) ? name : `${name} (empty)`}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+};
 
 /** Where the work is done, and in what weather: each switch makes the plan anew. */
 export const Where = ({ params, place, asksForAir, kits, kit, set }: Props) => (

@@ -155,7 +155,7 @@ function LiesIn({ supply, kits }: { supply: Supply; kits: readonly string[] }) {
       <select
         className="input w-auto"
         aria-label={`${nameOf(supply)} lies in`}
-        value={supply.kit ?? ''}
+        value={kits.find((name) => supplies.sameKit(name, supply.kit)) ?? ''}
         disabled={update.isPending}
         onChange={(e) => update.mutate({ ...inputOf(supply), kit: e.target.value || null, version: supply.version })}
       >
@@ -221,7 +221,7 @@ export function SuppliesPage() {
   const ways: readonly (readonly [string, string])[] = [['', 'All of it'], [HOME, AT_HOME], ...kits.map((name) => [name, name] as const)];
   const asked = params.get('kit') ?? '';
   const shown = ways.some(([way]) => way === asked) ? asked : '';
-  const isShown = ({ kit }: Supply) => shown === '' || (kit ?? HOME) === shown;
+  const isShown = ({ kit }: Supply) => shown === '' || supplies.sameKit(kit ?? HOME, shown);
   const addButton = (
     <Button look="filled" onClick={() => setAdding(true)}>
       <Plus size={18} aria-hidden="true" /> Put something in
