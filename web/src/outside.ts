@@ -20,7 +20,70 @@ export type Outside = {
   listen: (address: string, told: { heard: (id: string, data: string) => void; refused: () => void }) => void;
   /** Calls when this page was asleep and may have missed something. */
   onReturn: (back: () => void) => void;
+  /** Keeps the screen of this device lit until what it answers is called, where the device does that. */
+  stayAwake: () => () => void;
+  voice: Voice;
 };
+
+/** What speaks on this device itself: a voice that asks a service elsewhere is none. */
+export type Voice = {
+  isThere: () => boolean;
+  /** Calls when voices have come or gone, until what it answers is called. */
+  onChange: (changed: () => void) => () => void;
+  /** Says this instead of what it was saying. */
+  say: (words: string) => void;
+  hush: () => void;
+};
+
+/** A voice of this device for the language of the pages. */
+const ownVoice = (): SpeechSynthesisVoice | null =>
+  'speechSynthesis' in globalThis
+    ? (speechSynthesis.getVoices().find(({ localService, lang }) => localService && lang.toLowerCase().startsWith('en')) ?? null)
+    : null;
+
+const VOICE: Voice = {
+  isThere: () => ownVoice() !== null,
+  onChange: (changed) => {
+    if (!('speechSynthesis' in globalThis)) return () => {};
+    speechSynthesis.addEventListener('voiceschanged', changed);
+    return () => speechSynthesis.removeEventListener('voiceschanged', changed);
+  },
+  say: (words) => {
+    const voice = ownVoice();
+    if (!voice) return;
+    speechSynthesis.cancel();
+    const told = new SpeechSynthesisUtterance(words);
+    told.voice = voice;
+    speechSynthesis.speak(told);
+  },
+  hush: () => {
+    if ('speechSynthesis' in globalThis) speechSynthesis.cancel();
+  },
+};
+
+function stayAwake(): () => void {
+  if (!('wakeLock' in navigator)) return () => {};
+  let lock: WakeLockSentinel | null = null;
+  let isOver = false;
+  const take = async () => {
+    if (isOver || document.visibilityState !== 'visible') return;
+    try {
+      lock = await navigator.wakeLock.request('screen');
+      if (isOver) await lock.release();
+    } catch {
+      // A device that saves its battery refuses: then it goes dark as it always does.
+    }
+  };
+  // It is let go whenever the page is not seen, and taken again when it is.
+  const seen = () => void take();
+  document.addEventListener('visibilitychange', seen);
+  seen();
+  return () => {
+    isOver = true;
+    document.removeEventListener('visibilitychange', seen);
+    void lock?.release();
+  };
+}
 
 const THIS_BROWSER: Outside = {
   fetch: (input, init) => globalThis.fetch(input, init),
@@ -55,6 +118,8 @@ const THIS_BROWSER: Outside = {
     document.addEventListener('resume', back);
     window.addEventListener('pageshow', ({ persisted }) => persisted && back());
   },
+  stayAwake,
+  voice: VOICE,
 };
 
 export const outside: Outside = { ...THIS_BROWSER };

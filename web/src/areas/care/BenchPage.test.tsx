@@ -3,7 +3,9 @@ import { care } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
+import type { Outside } from '../../outside';
 import { BenchPage } from './BenchPage';
+import { spokenOf } from './useReadAloud';
 
 afterEach(endPage);
 
@@ -34,7 +36,8 @@ function show({
   faults = [],
   start = {},
   more = {},
-}: { faults?: unknown[]; start?: Partial<Cleaning>; more?: Record<string, Handler> } = {}) {
+  device = {},
+}: { faults?: unknown[]; start?: Partial<Cleaning>; more?: Record<string, Handler>; device?: Partial<Outside> } = {}) {
   const kept = keptDocument({ ...cleaning, ...start }, faults);
   const page = showPage(
     BenchPage,
@@ -46,12 +49,60 @@ function show({
       [`PUT ${routes.cleaning('c')}`]: kept.put,
       ...more,
     },
-    { wait: () => Promise.resolve() },
+    { wait: () => Promise.resolve(), ...device },
   );
   return { ...page, kept: kept.get };
 }
 const press = (...keys: string[]) => keys.forEach((key) => fireEvent.keyDown(window, { key }));
 const title = (name: string) => screen.findByRole('heading', { name });
+
+describe('a device at the bench', () => {
+  const speaking = () => {
+    const said: string[] = [];
+    const voice = {
+      isThere: () => true,
+      onChange: () => () => undefined,
+      say: (words: string) => void said.push(words),
+      hush: () => void said.push(''),
+    };
+    return { said, voice };
+  };
+
+  it('reads each card aloud once it is asked to, as it stands there, and is silent when it is asked to be', async () => {
+    const { said, voice } = speaking();
+    show({ device: { voice } });
+    await title('Before you begin');
+    expect(said).toEqual([]);
+    const button = screen.getByRole('button', { name: 'Read aloud' });
+    fireEvent.click(button);
+    await waitFor(() => expect(said.at(-1)).toMatch(/^Before you begin\./));
+    press(' ');
+    await title('Blow all 2');
+    await waitFor(() => expect(said.at(-1)).toMatch(/Blow all 2\..*\.$/));
+    fireEvent.click(button);
+    await waitFor(() => expect(said.at(-1)).toBe(''));
+    press('Backspace');
+    await title('Before you begin');
+    expect(said.at(-1)).toBe('');
+  });
+
+  it('does not offer it without a voice of its own, and keeps its screen lit as long as one is there', async () => {
+    const awake: string[] = [];
+    const page = show({ device: { stayAwake: () => (awake.push('on'), () => void awake.push('off')) } });
+    await title('Before you begin');
+    expect(screen.queryByRole('button', { name: 'Read aloud' })).toBeNull();
+    expect(awake).toEqual(['on']);
+    endPage();
+    expect(awake).toEqual(['on', 'off']);
+    expect(page.written()).toEqual([]);
+  });
+
+  it('says every line once, ended, and no dash before it', () => {
+    const card = document.createElement('div');
+    card.innerHTML = '<h2>Blow</h2><ul><li><span>–</span>From the  edge<p>inwards</p></li></ul><p> </p><p>Done?</p>';
+    expect(spokenOf(card)).toBe('Blow. From the edgeinwards. Done?');
+  });
+});
 
 describe('the bench', () => {
   it('blows all that lies open in one round, and looks at each of them on one card', async () => {

@@ -1,7 +1,7 @@
 import type { Cleaning, ItemPage } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { Undo2, X } from 'lucide-react';
-import { useCallback, useMemo } from 'react';
+import { Undo2, Volume2, X } from 'lucide-react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { ApiError } from '../../api/http';
 import type { SaveState } from '../../api/SavedDocument';
@@ -9,6 +9,7 @@ import { useSavedDocument } from '../../api/useSavedDocument';
 import { AtWork } from '../../ui/AtWork';
 import { LightPath } from '../../ui/lightpath/LightPath';
 import { Button, Failure, Notice } from '../../ui/parts';
+import { outside } from '../../outside';
 import { SaveMark } from '../../ui/SaveMark';
 import { WentOn } from '../../ui/WentOn';
 import { capital } from '../../ui/words';
@@ -17,6 +18,7 @@ import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning, useRemakePlan } from './queries';
+import { useReadAloud } from './useReadAloud';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 
 const draftOf = (cleaning: Cleaning): BenchDraft => ({ events: cleaning.events });
@@ -62,12 +64,14 @@ type HeaderProps = {
   saved: SaveState;
   /** Null while there is nothing to take back. */
   undo: (() => void) | null;
+  /** Reads each card aloud; null where this device has no voice of its own. */
+  voice: { on: boolean; toggle: () => void } | null;
   /** The way off the bench: a clean that was begun is stopped, one in which nothing was touched is left; null at its end. */
   out: { words: string; go: () => void; busy: boolean } | null;
 };
 
 /** What is on the bench, where one is, whether it is saved; and the two ways back. */
-const Header = ({ id, name, where, saved, undo, out }: HeaderProps) => (
+const Header = ({ id, name, where, saved, undo, voice, out }: HeaderProps) => (
   <header className="flex items-center justify-between gap-3 border-b border-line bg-sheet px-4 py-2">
     <div className="min-w-0">
       <h1 className="truncate font-semibold">{name}</h1>
@@ -76,6 +80,11 @@ const Header = ({ id, name, where, saved, undo, out }: HeaderProps) => (
       </p>
     </div>
     <div className="flex shrink-0 gap-2 whitespace-nowrap">
+      {voice && (
+        <Button aria-pressed={voice.on} onClick={voice.toggle}>
+          <Volume2 size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Read aloud</span>
+        </Button>
+      )}
       <Button onClick={undo ?? undefined} disabled={undo === null}>
         <Undo2 size={18} aria-hidden="true" /> <span className="max-sm:sr-only">Undo</span>
       </Button>
@@ -107,6 +116,10 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
     [state, draft, change],
   );
   useBenchKeys(onCommand);
+  // Whoever holds a lens in one hand does not tap a screen awake with the other.
+  useEffect(() => outside.stayAwake(), []);
+  const card = useRef<HTMLDivElement>(null);
+  const { can, ...voice } = useReadAloud(card, `${state.phase}/${state.step?.id ?? ''}/${state.attempt}/${draft.events.length}`);
 
   const short =
     finish.error instanceof ApiError && finish.error.problem.code === 'stock-short' ? (finish.error.problem.fields ?? {}) : null;
@@ -130,6 +143,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
         where={whereWords(state, surfaces)}
         saved={doc.state}
         undo={draft.events.length > 0 ? undo : null}
+        voice={can ? voice : null}
         out={state.phase === 'close' ? null : out}
       />
       <WentOn what="cleaning" newer={doc.newer} onTake={doc.takeNewer} />
@@ -159,7 +173,7 @@ function Bench({ cleaning, item }: { cleaning: Cleaning; item: ItemPage }) {
             </p>
           )}
         </div>
-        <div className="min-w-0 p-4 lg:p-8" aria-live="polite">
+        <div ref={card} className="min-w-0 p-4 lg:p-8" aria-live="polite">
           <Card cleaning={cleaning} events={draft.events} state={state} act={act} />
         </div>
       </div>
