@@ -62,6 +62,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/dew', 'storage/DewPage', [routes.storage]),
   page('/warm-up', 'storage/WarmUpPage', [routes.storage]),
   page('/offer', 'record/OfferPage'),
+  page('/costs', 'record/CostsPage', [routes.benchUses, routes.supplies]),
   page('/supplies', 'supplies/SuppliesPage', [routes.supplies, routes.benchUses]),
   page('/handbook', 'handbook/HandbookPage'),
   page('/diagnose', 'inspection/DiagnosePage'),

@@ -1,4 +1,4 @@
-import type { care, record, supplies } from '@bright-keeper/core';
+import type { care, record } from '@bright-keeper/core';
 
 /** A cleaning at the bench: the plan it follows and everything done so far. */
 export type Cleaning = {
@@ -16,6 +16,6 @@ export type Cleaning = {
 };
 export type Cleanings = { cleanings: Cleaning[] };
 /** What each bench that is over took of what is used up. */
-export type BenchUses = { uses: supplies.BenchUse[] };
+export type BenchUses = { uses: record.BenchTook[] };
 /** Every rung that was tried at this bench, with what came of it. */
 export type RungsAtTheBench = { rungs: record.KnownOdds[] };

@@ -25,3 +25,4 @@ export {
   triesOf,
   usualOf,
 } from './tries.js';
+export { benchMinutes, type BenchTook, type Cost, costOf, costsBy, STOOD_OPEN } from './costs.js';

@@ -13,7 +13,7 @@ type Row = { cleaning: typeof cleanings.$inferSelect; itemName: string };
 /** A cleaning as it is kept; whether its plan still fits is told by the service. */
 export type KeptCleaning = Omit<Cleaning, 'staleBecause'> & { chosenSchools: Partial<care.Schools> };
 /** A cleaning that is over, as far as it tells what came of it and what it took. */
-export type KeptBench = record.BenchOver & { id: string; finishedAt: string };
+export type KeptBench = record.BenchOver & { id: string; itemId: string; startedAt: string; finishedAt: string };
 const toCleaning = ({ cleaning, itemName }: Row): KeptCleaning => ({
   ...cleaning,
   itemName,
@@ -65,6 +65,8 @@ export class CareRepository {
       const rows = await db
         .select({
           id: cleanings.id,
+          itemId: cleanings.itemId,
+          startedAt: cleanings.startedAt,
           plan: cleanings.plan,
           request: cleanings.request,
           events: cleanings.events,
@@ -72,8 +74,13 @@ export class CareRepository {
         })
         .from(cleanings)
         .where(inArray(cleanings.id, ids.slice(from, from + BENCHES_AT_ONCE)));
-      for (const { id, plan, request, events, finishedAt } of rows)
-        if (finishedAt) benches.push({ id, plan, findings: request.findings, events, finishedAt: finishedAt.toISOString() });
+      for (const { id, itemId, startedAt, plan, request, events, finishedAt } of rows)
+        if (finishedAt)
+          benches.push({
+            ...{ id, itemId, plan, findings: request.findings, events },
+            startedAt: startedAt.toISOString(),
+            finishedAt: finishedAt.toISOString(),
+          });
     }
     return benches;
   }

@@ -1,11 +1,11 @@
 import type { BenchUses, RungsAtTheBench } from '@bright-keeper/contract';
-import { record, supplies } from '@bright-keeper/core';
+import { care, record, supplies } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { CareRepository, type KeptBench } from './care.repository.js';
 
 /** What is asked of benches that are over: read once for each, as long as it is of the same version. */
-type Told = { bench: record.BenchOver; use: supplies.BenchUse };
+type Told = { bench: record.BenchOver; use: record.BenchTook };
 
 /** What the benches of this household tell: what came of each rung, and what was used up. */
 @Injectable()
@@ -38,7 +38,13 @@ export class EvidenceService {
   }
 }
 
-const toldBy = ({ plan, findings, events, finishedAt }: KeptBench): Told => ({
+const toldBy = ({ itemId, plan, findings, events, startedAt, finishedAt }: KeptBench): Told => ({
   bench: { plan, findings, events },
-  use: { at: finishedAt, takings: supplies.materialsIn(supplies.consumptionOf(plan, events)) },
+  use: {
+    at: finishedAt,
+    itemId,
+    minutes: record.benchMinutes(startedAt, finishedAt, plan.totals.minutes),
+    touches: Object.values(care.benchState(plan, events).contacts).reduce((sum, touches) => sum + touches, 0),
+    takings: supplies.materialsIn(supplies.consumptionOf(plan, events)),
+  },
 });

@@ -67,6 +67,12 @@ export const DOORS: Record<string, DoorFacts> = {
       'too hot',
     ],
   },
+  costs: {
+    title: 'What care took',
+    what: 'Time, touches and what was used up, by thing and by month.',
+    to: '/costs',
+    words: ['cost of cleaning', 'how much time', 'money spent', 'what did it cost'],
+  },
   kits: {
     title: 'Kits that travel',
     what: 'What lies in the drawer at home and what in which kit; a plan outdoors has what its kit holds.',

@@ -6,7 +6,7 @@ import { useOpened } from '../../api/useOpened';
 import { useChoices, withChoice } from '../../ui/choices';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { DoneEarlier } from '../../ui/DoneEarlier';
-import { Button, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useInSlices } from '../../ui/useInSlices';
 import { WayButtons } from '../../ui/WayButtons';
 import { capital } from '../../ui/words';
@@ -237,7 +237,12 @@ export function SuppliesPage() {
             : 'What is listed counts as it says; what is not listed is assumed at hand.'
           : 'No drawer is kept, so plans assume that everything is at hand.'
       }
-      actions={all.length > 0 && !adding && addButton}
+      actions={
+        <>
+          <ButtonLink to="/costs">What care took</ButtonLink>
+          {all.length > 0 && !adding && addButton}
+        </>
+      }
     >
       <div className="space-y-6">
         {adding && (

@@ -1,2 +1,2 @@
 /* What other areas may use of this one. */
-export { drawerChanged, useDrawer, useWashById } from './queries';
+export { drawerChanged, useBenchUses, useDrawer, useWashById } from './queries';

@@ -1,0 +1,54 @@
+import type { Drawer } from '@bright-keeper/contract';
+import { MS_PER_DAY, record, schedule, type care } from '@bright-keeper/core';
+import { chosenOf } from '../../ui/choices';
+
+/** Over what time it is told. */
+export const SPANS = { year: 'The last 12 months', all: 'All that is known' } as const;
+export type Span = keyof typeof SPANS;
+const YEAR_DAYS = 365;
+
+type Took = record.BenchTook;
+type PriceOf = (taking: Took['takings'][number]) => number | null;
+
+/** What a unit of something costs, by the very pack it was taken from, else by another of its kind that has a price. */
+export function pricesOf({ supplies }: Pick<Drawer, 'supplies'>): PriceOf {
+  const priced = supplies.filter(({ packPrice, packSize }) => packPrice !== null && packSize !== null);
+  const unit = ({ packPrice, packSize }: Drawer['supplies'][number]): number => packPrice! / packSize!;
+  const byId = new Map(priced.map((pack) => [pack.id, unit(pack)]));
+  const byKind = new Map<care.Tool | care.Material, number>(priced.toReversed().map((pack) => [pack.thing, unit(pack)]));
+  return ({ id, thingId }) => (thingId === null ? undefined : byId.get(thingId)) ?? byKind.get(id) ?? null;
+}
+
+export type CostRow = { key: string; name: string; cost: record.Cost };
+export type CostsView = { span: Span; all: record.Cost; byThing: CostRow[]; byMonth: CostRow[] };
+
+/** Everything the page shows. @param nameOf what a thing is called; null where it is not on the shelf any more. */
+export function costsFrom(
+  params: URLSearchParams,
+  told: { uses: readonly Took[]; drawer: Pick<Drawer, 'supplies'>; nameOf: (id: string) => string | null; timeZone: string; now: Date },
+): CostsView {
+  const span = chosenOf<Span>(SPANS, params.get('span'), 'year');
+  const from = told.now.getTime() - YEAR_DAYS * MS_PER_DAY;
+  const uses = told.uses.filter(({ at }) => span === 'all' || Date.parse(at) >= from);
+  const priceOf = pricesOf(told.drawer);
+  const monthOf = ({ at }: Took) => schedule.localDay(at, told.timeZone).slice(0, 7);
+  return {
+    span,
+    all: record.costOf(uses, priceOf),
+    byThing: record
+      .costsBy(uses, ({ itemId }) => itemId, priceOf)
+      .map((row) => ({ ...row, name: told.nameOf(row.key) ?? 'A thing that is not on the shelf any more' }))
+      .sort((a, b) => b.cost.minutes - a.cost.minutes || a.name.localeCompare(b.name)),
+    byMonth: record
+      .costsBy(uses, monthOf, priceOf)
+      .map((row) => ({ ...row, name: row.key }))
+      .sort((a, b) => b.key.localeCompare(a.key)),
+  };
+}
+
+/** "25 min", "1 h 40 min". */
+export function minutesWords(minutes: number): string {
+  const whole = Math.round(minutes);
+  const [hours, rest] = [Math.floor(whole / 60), whole % 60];
+  return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}
