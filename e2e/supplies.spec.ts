@@ -33,7 +33,7 @@ test('the drawer decides what a plan may use, and the bench counts it down', asy
 
   // Washed, it may come back.
   await page.goto(`${running.url}/supplies`);
-  await page.getByRole('button', { name: 'Washed' }).click();
+  await page.getByRole('button', { name: 'Washed', exact: true }).click();
   await expect(page.getByText('used on a shell')).toHaveCount(0);
   await page.goto(`${running.url}/gear/${id}/plan`);
   await page.getByRole('button', { name: 'Start cleaning' }).click();

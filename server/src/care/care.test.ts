@@ -224,6 +224,10 @@ describe('what benches took', () => {
     expect(after).toHaveLength(before.length + 1);
     const taken = supplies.consumptionOf(c.plan, events).filter((t) => !supplies.isTool(t.id));
     expect(taken.length).toBeGreaterThan(0);
+    const fresh = after.find((use) => use.itemId === item.id)!;
+    const contacts = Object.values(care.benchState(c.plan, events).contacts).reduce((sum, touches) => sum + touches, 0);
+    // The clock stood still: it counts as its plan.
+    expect([fresh.minutes, fresh.touches]).toEqual([c.plan.totals.minutes, contacts]);
     const alike = (all: typeof before) => all.filter((u) => JSON.stringify(u.takings) === JSON.stringify(taken)).length;
     expect(alike(after)).toBe(alike(before) + 1);
   });
