@@ -25,6 +25,10 @@ const breath = () => new Promise<void>((resolve) => setImmediate(resolve));
 
 /** A column of a table: its heading, its share of the width, and whether it holds numbers. */
 export type Column = { head: string; share: number; isNumber?: boolean };
+const FACTS: readonly Column[] = [
+  { head: '', share: 1 },
+  { head: '', share: 3 },
+];
 type Line = { cells: readonly string[]; isBold?: boolean };
 
 /** Something printed, as a PDF (ISO 32000): told from top to bottom, on as many pages as it takes. */
@@ -33,6 +37,7 @@ export class Paper {
   private readonly letters: Font;
 
   private constructor(private readonly doc: Document) {
+    // The library keeps its face to itself, and would draw an empty box for what the face has not.
     this.letters = (doc as unknown as { _font: { font: Font } })._font.font;
   }
 
@@ -76,19 +81,12 @@ export class Paper {
 
   /** Names and what is told of each, side by side. */
   facts(facts: readonly (readonly [string, string])[]): void {
-    const { width } = this;
-    for (const [name, words] of facts) {
-      const columns = [
-        { head: '', share: 1 },
-        { head: '', share: 3 },
-      ];
-      this.line(columns, { cells: [name, words] }, width, [SOFT, INK]);
-    }
+    for (const fact of facts) this.line(FACTS, { cells: fact }, [SOFT, INK]);
   }
 
   /** A table; its headings stand again on every page. */
   async table(columns: readonly Column[], lines: readonly Line[]): Promise<void> {
-    const heads = () => this.line(columns, { cells: columns.map(({ head }) => head), isBold: true }, this.width);
+    const heads = () => this.line(columns, { cells: columns.map(({ head }) => head), isBold: true });
     heads();
     for (const [i, line] of lines.entries()) {
       if (i % LINES_A_BREATH === LINES_A_BREATH - 1) await breath();
@@ -97,7 +95,7 @@ export class Paper {
         heads();
       }
       this.rule();
-      this.line(columns, line, this.width);
+      this.line(columns, line);
     }
   }
 
@@ -185,14 +183,14 @@ export class Paper {
     return Math.max(...heights) + GAP;
   }
 
-  private line(columns: readonly Column[], line: Line, width: number, colours: readonly string[] = []): void {
+  private line(columns: readonly Column[], line: Line, colours: readonly string[] = []): void {
     const height = this.heightOf(columns, line);
     // A note of many pages is taller than a page: it begins where it stands and goes on by itself.
     if (height < this.bottom - MARGIN) this.keepTogether(height);
     const top = this.doc.y + GAP / 2;
     let page = this.doc.page;
     let end = top;
-    for (const [i, { x, width: own }] of sharesOf(columns, width).entries()) {
+    for (const [i, { x, width: own }] of sharesOf(columns, this.width).entries()) {
       this.doc
         .font(FONTS[line.isBold ? 'bold' : 'plain'])
         .fontSize(TEXT)

@@ -18,6 +18,7 @@ const monthName = (month: string): string => `${monthWords(Number(month.slice(5)
 
 /** What was used up, in the keeper's currency, and where that is not all of it. */
 const moneyWords = ({ money: sum, unpriced }: record.Cost, currency: string): string => {
+  if (sum === 0 && unpriced === 0) return 'nothing';
   const known = currency === '' ? sum.toFixed(2) : money(Math.round(sum * 100) / 100, currency);
   return unpriced > 0 ? `${known} and ${unpriced} without a price` : known;
 };
