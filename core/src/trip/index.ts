@@ -1,4 +1,5 @@
 export { type AfterTrip, afterTripCare, ASKS_FOR_DAYS } from './afterTrip.js';
+export { type HeldAt, heldOf } from './held.js';
 export {
   kitFor,
   mayTravel,

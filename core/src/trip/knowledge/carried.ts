@@ -1,3 +1,4 @@
+import type { Material, Tool } from '../../care/knowledge/index.js';
 import type { FieldNeedId } from './needs.js';
 
 /** What a bag may hold for care: about what it weighs, takes and costs, and which share of each need it meets (our choice). */
@@ -8,6 +9,8 @@ export type CarriedFacts = {
   /** About so much in euros, where one has none yet. */
   price: number;
   covers: Partial<Record<FieldNeedId, number>>;
+  /** As what of the drawer it is kept there, where it is one. */
+  supply?: Tool | Material;
   /** What carriers and post have rules about. */
   hazard?: 'flammable' | 'cells';
 };
@@ -16,15 +19,17 @@ export type CarriedFacts = {
 export const CARRIED = {
   blower: {
     name: 'hand blower',
+    supply: 'bulb-blower',
     massG: 60,
     volumeL: 0.35,
     price: 10,
     covers: { 'loose-dust': 0.9, 'sand-on-it': 0.25, 'sensor-speck': 0.8 },
   },
-  'sand-brush': { name: 'sand brush', massG: 35, volumeL: 0.08, price: 5, covers: { 'sand-on-it': 0.45 } },
-  'glass-brush': { name: 'glass brush', massG: 20, volumeL: 0.05, price: 12, covers: { 'loose-dust': 0.6 } },
+  'sand-brush': { name: 'sand brush', supply: 'shell-brush', massG: 35, volumeL: 0.08, price: 5, covers: { 'sand-on-it': 0.45 } },
+  'glass-brush': { name: 'glass brush', supply: 'glass-brush', massG: 20, volumeL: 0.05, price: 12, covers: { 'loose-dust': 0.6 } },
   cloths: {
     name: 'two marked microfibre cloths',
+    supply: 'glass-cloth',
     massG: 20,
     volumeL: 0.05,
     price: 8,
@@ -32,6 +37,7 @@ export const CARRIED = {
   },
   'wet-wipes': {
     name: 'sealed wet wipes',
+    supply: 'sealed-wipe',
     massG: 25,
     volumeL: 0.05,
     price: 5,
@@ -45,8 +51,15 @@ export const CARRIED = {
     price: 6,
     covers: { 'print-on-glass': 0.6, 'salt-spray': 0.4 },
   },
-  'carbon-pen': { name: 'carbon-tip pen', massG: 18, volumeL: 0.03, price: 12, covers: { 'print-on-glass': 0.6 } },
-  swabs: { name: 'cotton swabs', massG: 8, volumeL: 0.05, price: 2, covers: { 'salt-spray': 0.15, 'sand-on-it': 0.1 } },
+  'carbon-pen': { name: 'carbon-tip pen', supply: 'carbon-pen', massG: 18, volumeL: 0.03, price: 12, covers: { 'print-on-glass': 0.6 } },
+  swabs: {
+    name: 'cotton swabs',
+    supply: 'cotton-swab',
+    massG: 8,
+    volumeL: 0.05,
+    price: 2,
+    covers: { 'salt-spray': 0.15, 'sand-on-it': 0.1 },
+  },
   'rubber-bands': { name: 'wide rubber bands', massG: 6, volumeL: 0.02, price: 1, covers: { 'filter-stuck': 0.8 } },
   'spare-caps': { name: 'spare caps of your sizes', massG: 25, volumeL: 0.06, price: 8, covers: { 'cap-lost': 1 } },
   'spare-filter': {

@@ -53,7 +53,7 @@ describe('one outing', () => {
   it('that is still to come is packed for, with all it says; by air with the word of who decides', async () => {
     show({ from: '2026-03-20', to: '2026-03-21', travel: 'flight' });
     const pack = await screen.findByRole('link', { name: 'Pack for it' });
-    expect(pack.getAttribute('href')).toBe('/outings/pack?ground=mountain%2Cshore&days=2&weather=wind&travel=flight');
+    expect(pack.getAttribute('href')).toBe('/outings/pack?ground=mountain%2Cshore&days=2&weather=wind&travel=flight&kit=Belt+pouch');
     expect(screen.getByText(/airline’s and the authority’s dangerous-goods rules decide/)).toBeTruthy();
     expect(within(await phase('Before you leave')).getByText('now')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Salt' })).toBeNull();
@@ -83,6 +83,6 @@ describe('one outing', () => {
   it.each(['', 'nonsense', '{}', '["moon",1,"water-along"]'])('remembers of %j what is still asked for', (kept) => {
     expect(rememberedAsks(kept)).toEqual(kept.includes('water-along') ? ['water-along'] : []);
     expect(rememberAsks([])).toBeNull();
-    expect(packFor({ ...outing, weather: [], also: [] })).toBe('/outings/pack?ground=mountain&days=4');
+    expect(packFor({ ...outing, weather: [], also: [] })).toBe('/outings/pack?ground=mountain&days=4&kit=Belt+pouch');
   });
 });

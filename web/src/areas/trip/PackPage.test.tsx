@@ -1,3 +1,4 @@
+import { routes, type Supply } from '@bright-keeper/contract';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, showPage } from '../../testing/page';
@@ -6,12 +7,12 @@ import { PackPage } from './PackPage';
 
 afterEach(endPage);
 
-function show(address = '/outings/pack', kept = new Map<string, string | null>()) {
+function show(address = '/outings/pack', kept = new Map<string, string | null>(), drawer: Partial<Supply>[] = []) {
   const page = showPage(
     PackPage,
     '/outings/pack',
     address,
-    {},
+    { [`GET ${routes.supplies}`]: { supplies: drawer, isAll: false, along: null } },
     {
       recall: (key) => kept.get(key) ?? null,
       remember: (key, value) => void kept.set(key, value),
@@ -50,6 +51,15 @@ describe('packing', () => {
     expect(screen.getAllByText('no limit')).toHaveLength(3);
   });
 
+  it('knows what lies in the drawer and in the kit that goes along, and does not ask for it', async () => {
+    const thing = (of: Supply['thing'], kit: string | null) =>
+      ({ id: `${of}/${kit}`, thing: of, state: 'clean', stock: null, usesSinceWash: 0, kit }) as Supply;
+    show('/outings/pack?ground=shore&days=2&kit=Belt+pouch', new Map(), [thing('bulb-blower', 'Belt pouch'), thing('shell-brush', null)]);
+    expect(await screen.findByText('in the kit “Belt pouch”')).toBeTruthy();
+    expect(bag().getByText('in the drawer')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /hand blower/ })).toBeNull();
+  });
+
   it('remembers what is in the bag and what one has', () => {
     const { kept } = show();
     const to = screen.getByText(/to go$/).textContent;
@@ -75,6 +85,7 @@ describe('packing', () => {
       weather: [],
       travel: 'own-way',
       limits: {},
+      kit: null,
     });
     expect(recalled('{"a":1}')).toEqual([]);
     expect(recalled('not json')).toEqual([]);

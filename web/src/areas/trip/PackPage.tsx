@@ -5,6 +5,7 @@ import { useChoices, withChoice } from '../../ui/choices';
 import { Fold } from '../../ui/Fold';
 import { Button, ButtonLink, Page, Section } from '../../ui/parts';
 import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
+import { useDrawer } from '../supplies';
 import { CarrierRules } from './CarrierRules';
 import {
   inWords,
@@ -90,7 +91,8 @@ function Asked({ view, set }: { view: KitView; set: (key: string, value: string 
 }
 
 /** One thing to take: ticked when it is in the bag, what it is for, and what it would cost to leave it. */
-function Row({ thing, packed, owned }: { thing: trip.PackedThing; packed: Remembered; owned: Remembered }) {
+type RowProps = { thing: trip.PackedThing; packed: Remembered; owned: Remembered; held: trip.HeldAt | undefined };
+function Row({ thing, packed, owned, held }: RowProps) {
   const { name, massG, price } = trip.carriedFacts(thing.id);
   const isIn = packed.ids.includes(thing.id);
   const isOwned = owned.ids.includes(thing.id);
@@ -108,9 +110,13 @@ function Row({ thing, packed, owned }: { thing: trip.PackedThing; packed: Rememb
         </span>
       </label>
       <span className="text-sm text-soft">{massG} g</span>
-      <Button aria-pressed={isOwned} aria-label={`${has}: ${name}`} onClick={() => owned.toggle(thing.id)}>
-        {has}
-      </Button>
+      {held ? (
+        <span className="text-sm">{held.kit === null ? 'in the drawer' : `in the kit “${held.kit}”`}</span>
+      ) : (
+        <Button aria-pressed={isOwned} aria-label={`${has}: ${name}`} onClick={() => owned.toggle(thing.id)}>
+          {has}
+        </Button>
+      )}
     </li>
   );
 }
@@ -152,7 +158,10 @@ export function PackPage() {
   const packed = useRemembered('kit-packed');
   const owned = useRemembered('kit-owned');
   const ownedIds = owned.ids;
-  const kit = useMemo(() => trip.kitFor(view, view.limits, ownedIds), [view, ownedIds]);
+  // What lies in the drawer or in a kit need not be said again, nor bought.
+  const drawer = useDrawer().data?.supplies;
+  const held = useMemo(() => trip.heldOf(drawer ?? [], view.kit), [drawer, view.kit]);
+  const kit = useMemo(() => trip.kitFor(view, view.limits, [...ownedIds, ...held.map(({ id }) => id)]), [view, ownedIds, held]);
   const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
   const left = kit.things.filter(({ id }) => !packed.ids.includes(id)).length;
   return (
@@ -188,7 +197,7 @@ export function PackPage() {
             <Section title="Into the bag" aside={left === 0 ? 'all of it is in' : `${left} to go`}>
               <ul className="sheet divide-y divide-line">
                 {kit.things.map((thing) => (
-                  <Row key={thing.id} thing={thing} packed={packed} owned={owned} />
+                  <Row key={thing.id} thing={thing} packed={packed} owned={owned} held={held.find(({ id }) => id === thing.id)} />
                 ))}
               </ul>
               {packed.ids.length > 0 && (

@@ -21,7 +21,8 @@ export const LIMITS = {
 export type LimitId = keyof typeof LIMITS;
 export const LIMIT_IDS = Object.keys(LIMITS) as LimitId[];
 
-export type KitView = trip.OutingToCome & { limits: trip.KitLimits };
+/** @param kit the one that goes along, by its name. */
+export type KitView = trip.OutingToCome & { limits: trip.KitLimits; kit: string | null };
 
 const known = <T extends string>(all: readonly T[], asked: string | null): T[] =>
   all.filter((one) => (asked ?? '').split(',').includes(one));
@@ -42,6 +43,7 @@ export function kitViewFrom(params: URLSearchParams): KitView {
     weather: known(trip.WEATHERS, params.get('weather')),
     travel: known(trip.TRAVELS, params.get('travel'))[0] ?? 'own-way',
     limits,
+    kit: params.get('kit'),
   };
 }
 

@@ -22,6 +22,7 @@ export function packFor(outing: Outing): string {
   const asked = new URLSearchParams({ ground: grounds.join(','), days: String(daysOf(outing)) });
   if (weather.length > 0) asked.set('weather', weather.join(','));
   if (outing.travel !== 'own-way') asked.set('travel', outing.travel);
+  if (outing.kit !== null) asked.set('kit', outing.kit);
   return `/outings/pack?${asked.toString()}`;
 }
 
