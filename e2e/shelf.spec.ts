@@ -1,10 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
 import { routes, type Item, type ItemPage, type Place } from '@bright-keeper/contract';
+import type { schedule } from '@bright-keeper/core';
+import { readFileSync } from 'node:fs';
 import { start, type Running } from './server.js';
 
 let running: Running;
 test.beforeEach(async () => void (running = await start()));
 test.afterEach(() => running.kill('SIGTERM'));
+
+/** Which week since 1970 a day lies in. */
+const week = (day: string): number => Math.floor(Date.parse(day) / (7 * 86_400_000));
 
 const add = async (page: Page, name: string, more: object = {}): Promise<Item> =>
   (await (
@@ -205,7 +210,27 @@ test('the next thing takes two taps, a list of thirty three; and the list goes o
   await expect(page.getByText('31 things on the shelf')).toBeVisible();
   expect(await taps()).toBeLessThanOrEqual(1);
 
+  // Their first looks have turns: no week has all of them, and each has some day of its own.
+  const { duties } = (await (await page.request.get(running.url + routes.agenda)).json()) as schedule.Agenda;
+  const first = duties.filter((d) => d.code === 'light-test' && d.ahead === 0);
+  const weeks = first.reduce(
+    (all, { window }) => all.set(week(window.due), (all.get(week(window.due)) ?? 0) + 1),
+    new Map<number, number>(),
+  );
+  expect(first).toHaveLength(30);
+  expect(weeks.size).toBeGreaterThan(3);
+  expect(Math.max(...weeks.values())).toBeLessThan(15);
+  await page.goto(`${running.url}/calendar`);
+  await expect(page.getByRole('link', { name: /^Thirtieth/ }).first()).toBeVisible();
+
   await page.goto(`${running.url}/gear/inventory`);
+  const printed = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As PDF' }).click();
+  expect(
+    readFileSync(await (await printed).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
   for (const form of ['XLSX', 'ODS']) {
     const coming = page.waitForEvent('download');
     await page.getByRole('link', { name: `As ${form}` }).click();
@@ -218,4 +243,20 @@ test('the next thing takes two taps, a list of thirty three; and the list goes o
   }
   await page.getByRole('button', { name: 'A page for each thing' }).click();
   await expect(page.getByRole('article')).toHaveCount(31);
+});
+
+test('a loan that comes due: asked for on Today once its day is over, and gone from there when it is back', async ({ page }) => {
+  const lens = await add(page, 'Lent lens');
+  const day = (offset: number) => new Date(Date.now() + offset * 86_400_000).toISOString();
+  const away = { itemId: lens.id, why: 'loan', to: 'Mara', until: day(-1).slice(0, 10), at: day(-20) };
+  expect((await page.request.post(running.url + routes.away, { data: away })).status()).toBe(201);
+  await page.goto(running.url);
+  const due = page.getByRole('listitem').filter({ hasText: 'It is on loan to Mara' }).first();
+  await expect(due).toContainText('Lent lens');
+  await expect(due).toContainText(/yesterday|overdue/);
+  await due.getByRole('button', { name: /^It is back/ }).click();
+  await expect(page.getByText('It is on loan to Mara')).toHaveCount(0);
+  await page.goto(`${running.url}/gear/${lens.id}`);
+  await expect(page.getByRole('heading', { name: 'Lent lens' })).toBeVisible();
+  await expect(page.getByText(/^It is on loan/)).toHaveCount(0);
 });
