@@ -16,7 +16,7 @@ const SUNLIT_SHARE = 0.3;
 export const CAR_ABOVE_K: Record<Sun, number> = { clear: 25, hazy: 15 };
 
 export const IN_THE_SUN_BASIS: Basis = ourChoice(
-  'An order of magnitude: 900 W/m² on three tenths of a bag, given off at 10 W/(m²·K) and 4 more for each m/s of wind; what lies in it follows like a lump in a padded bag. A parked car: 20 to 30 K above the air after an hour (common practice).',
+  'An order of magnitude: 900 W/m² on three tenths of a bag, given off at 10 W/(m²·K) and 4 more for each m/s of wind; what lies in it follows like a lump in a padded bag. A parked car: 20 to 30 K above the air after an hour (common practice). From when on something gives way is from memory; what its maker says stands above it.',
 );
 
 /** What a bag comes to in the sun, °C. @throws RangeError for wind below 0. */

@@ -50,7 +50,7 @@ describe('kits', () => {
       expect(told('home', null, [])).toEqual({});
       expect(told('field', null, [])).toEqual({});
       // A kit that was named and is empty has nothing.
-      expect(told('field', 'Empty', [])).toEqual({ onHand: [], moreOnHand: false });
+      expect(told('field', 'Empty', [])).toEqual({ onHand: [], moreOnHand: false, kit: 'Empty' });
     },
   );
 

@@ -26,13 +26,17 @@ export function withinReach<T extends Kept>(drawer: readonly T[], place: Place, 
   return inKits.length > 0 ? inKits : [...drawer];
 }
 
-/** What a plan may use there. Of a kit all is known; nothing is said where no drawer is kept, so that everything is assumed. */
+/** What a plan may use there. Of a kit all is known, and which it was is told along; nothing is said where no drawer is kept, so that everything is assumed. */
 export function onHandAt(
   { supplies, isAll }: { supplies: readonly (DrawerThing & Kept)[]; isAll: boolean },
   place: Place,
   kit: string | null,
-): Pick<PlanRequest, 'onHand' | 'moreOnHand'> {
+): Pick<PlanRequest, 'onHand' | 'moreOnHand' | 'kit'> {
   const isKit = place === 'field' && (kit !== null || kitsOf(supplies).length > 0);
   if (supplies.length === 0 && !isKit) return {};
-  return { onHand: onHandFrom(withinReach(supplies, place, kit)), moreOnHand: !isKit && !isAll };
+  return {
+    onHand: onHandFrom(withinReach(supplies, place, kit)),
+    moreOnHand: !isKit && !isAll,
+    ...(place === 'field' && kit !== null ? { kit } : {}),
+  };
 }

@@ -51,7 +51,6 @@ export class PlanRequestService {
       place,
       ...(conditions ? { conditions } : {}),
       ...drawer,
-      ...(kit !== null && place === 'field' ? { kit } : {}),
       schools: { ...settings.schools, ...schools },
       sensorRehearsed: settings.sensorRehearsedOn !== null,
     };

@@ -152,15 +152,17 @@ export class GearService {
   /** Sets a thing apart in the caller's transaction, and has what lay beside it looked at. */
   async isolateIn(db: Db, id: string): Promise<void> {
     const { version } = await this.get(db, id);
-    await this.isolate(db, await this.change(db, id, version, { status: 'quarantined' }, { kind: 'quarantined' }));
+    await this.setStatusIn(db, id, { version, status: 'quarantined' });
   }
 
-  setStatus(id: string, { version, status }: StatusChange): Promise<Item> {
-    return this.database.transaction(async (db) => {
-      const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
-      if (status === 'quarantined') await this.isolate(db, item);
-      return item;
-    });
+  setStatus(id: string, change: StatusChange): Promise<Item> {
+    return this.database.transaction((db) => this.setStatusIn(db, id, change));
+  }
+
+  private async setStatusIn(db: Db, id: string, { version, status }: StatusChange): Promise<Item> {
+    const item = await this.change(db, id, version, { status }, { kind: status === 'quarantined' ? 'quarantined' : 'released' });
+    if (status === 'quarantined') await this.isolate(db, item);
+    return item;
   }
 
   /** Takes a thing off the shelf: for now, or because it is gone, from which day on nothing of it lies anywhere. */

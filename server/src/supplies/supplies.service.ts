@@ -57,7 +57,7 @@ export class SuppliesService {
   }
 
   /** What a plan may use there; nothing said when no drawer is kept, so that everything is assumed. */
-  async onHand(db: Db, place: care.Place, kit: string | null): Promise<Pick<care.PlanRequest, 'onHand' | 'moreOnHand'>> {
+  async onHand(db: Db, place: care.Place, kit: string | null): Promise<Pick<care.PlanRequest, 'onHand' | 'moreOnHand' | 'kit'>> {
     const { drawerIsAll } = await this.settings.get(db);
     return core.onHandAt({ supplies: await this.list(db), isAll: drawerIsAll }, place, kit);
   }

@@ -14,25 +14,22 @@ export type Told = gear.Listed & {
 };
 export type ToldPaper = { role: gear.FileRole; name: string; type: string };
 
+/** A name, and what is told of it. */
+type Fact = [name: string, words: string];
+
 /** All that is written down of a thing, name by name. */
-export function inventoryFacts({ particulars, traits, kind, acquiredOn, place, gone, notes }: Told, currency: string): [string, string][] {
-  const told = gear
-    .particularsOf(kind)
-    .filter((id) => particulars[id] !== undefined)
-    .map((id): [string, string] => [gear.particularFacts(id).name, particularWords(id, particulars[id], currency)]);
-  return [
-    ['Kind', capital(care.kindFacts(kind).name)],
-    ...told,
-    ...only(traits.yearMade != null, 'Made', String(traits.yearMade)),
-    ...only(acquiredOn !== null, 'Came', acquiredOn && longDate(acquiredOn)),
-    ...only(place !== null, 'Lies in', place?.name),
-    ...only(gone !== null, gone && capital(GONE_WORDS[gone.why]), gone && longDate(gone.on)),
-    ...only(gone?.for != null, gone && GONE_SUM_WORDS[gone.why], particularWords('paid', gone?.for ?? 0, currency)),
-    ...only(notes !== '', 'Notes', notes),
-  ];
+export function inventoryFacts({ particulars, traits, kind, acquiredOn, place, gone, notes }: Told, currency: string): Fact[] {
+  const facts: Fact[] = [['Kind', capital(care.kindFacts(kind).name)]];
+  for (const id of gear.particularsOf(kind))
+    if (particulars[id] !== undefined) facts.push([gear.particularFacts(id).name, particularWords(id, particulars[id], currency)]);
+  if (traits.yearMade != null) facts.push(['Made', String(traits.yearMade)]);
+  if (acquiredOn !== null) facts.push(['Came', longDate(acquiredOn)]);
+  if (place) facts.push(['Lies in', place.name]);
+  if (gone) facts.push([capital(GONE_WORDS[gone.why]), longDate(gone.on)]);
+  if (gone?.for != null) facts.push([GONE_SUM_WORDS[gone.why], particularWords('paid', gone.for, currency)]);
+  if (notes !== '') facts.push(['Notes', notes]);
+  return facts;
 }
-const only = (isTold: boolean, name: string | null, words: string | null | undefined): [string, string][] =>
-  isTold ? [[name ?? '', words ?? '']] : [];
 
 export const isPicture = ({ type }: Pick<ToldPaper, 'type'>): boolean => type.startsWith('image/');
 /** What is kept with a thing and is no picture, by name; null where there is none. */

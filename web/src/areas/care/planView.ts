@@ -8,7 +8,6 @@ export type PlanOf = { item: ItemPage; mySchools: care.Schools; drawer: Drawer; 
 /** The request that the address and the household make together. */
 export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, sensorRehearsed }: PlanOf): care.PlanRequest {
   const place = placeFrom(params);
-  const kit = kitFrom(params, drawer);
   return {
     item: { kind: item.kind, traits: item.traits },
     findings: schedule.withNoted(
@@ -18,8 +17,7 @@ export function requestFrom(params: URLSearchParams, { item, mySchools, drawer, 
     place,
     conditions: conditionsFrom(params),
     schools: schoolsFrom(params, mySchools),
-    ...supplies.onHandAt(drawer, place, kit),
-    ...(kit !== null && place === 'field' ? { kit } : {}),
+    ...supplies.onHandAt(drawer, place, kitFrom(params, drawer)),
     sensorRehearsed,
   };
 }

@@ -2,7 +2,6 @@ import {
   IMPORT_TARGETS,
   type ImportCorrections,
   type ImportFate,
-  type ImportKinds,
   type ImportMapping,
   type ImportPreview,
   type ImportRequest,
@@ -10,12 +9,14 @@ import {
   type KindMeant,
 } from '@bright-keeper/contract';
 import { care, gear } from '@bright-keeper/core';
+import { count } from '@bright-keeper/words';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { base64Of } from '../../api/base64';
 import { FileDrop } from '../../ui/FilePicker';
 import { Button, Failure, Notice, Page, Section } from '../../ui/parts';
+import { isOfSame, KindOptions, Kinds } from './ImportKinds';
 import { useImport, usePreview } from './queries';
 
 const TARGET_WORDS: Record<string, string> = {
@@ -58,55 +59,15 @@ function MappingFields({ preview, onChange }: { preview: ImportPreview; onChange
 }
 
 type Row = ImportPreview['rows'][number];
-type KindUnsaid = Pick<KindMeant, 'written' | 'guessed'>;
 /** Puts something else where the file has what cannot come, or where a kind was guessed. */
 type Correct = (line: number, target: ImportTarget, value: string) => void;
 
 const KindChoice = ({ value, label, onChoose }: { value: string; label: string; onChoose: (kind: string) => void }) => (
   <select className="input w-auto" aria-label={label} value={value} onChange={(e) => onChoose(e.target.value)}>
     {value === '' && <option value="">choose</option>}
-    {care.ITEM_KINDS.map((k) => (
-      <option key={k} value={k}>
-        {care.kindFacts(k).name}
-      </option>
-    ))}
+    <KindOptions />
   </select>
 );
-
-const isOfSame = (one: KindUnsaid, other: KindUnsaid): boolean => one.written === other.written && one.guessed === other.guessed;
-const rowsWords = (n: number): string => (n === 1 ? '1 row' : `${n} rows`);
-
-/** Which rows these are, by what is written where their kind should stand. */
-const unsaidWords = ({ written, guessed, rows }: ImportKinds): string => {
-  if (written !== '') return `Where the kind is “${written}” (${rowsWords(rows)})`;
-  return guessed
-    ? `No kind; by its words: ${care.kindFacts(guessed).name} (${rowsWords(rows)})`
-    : `No kind, nor told by its words (${rowsWords(rows)})`;
-};
-
-/** What all rows are that are written alike, said once for all of them. */
-const Kinds = ({ kinds, onMean }: { kinds: ImportKinds[]; onMean: (said: KindMeant) => void }) =>
-  kinds.length > 0 && (
-    <div role="group" aria-label="Kinds that are not plainly given" className="mt-4 grid items-end gap-3 sm:grid-cols-2 lg:grid-cols-3">
-      {kinds.map((told) => (
-        <label key={`${told.written}/${told.guessed}`} className="block">
-          <span className="mb-1 block text-sm font-medium">{unsaidWords(told)}</span>
-          <select
-            className="input"
-            value={told.kind ?? ''}
-            onChange={(e) => onMean({ written: told.written, guessed: told.guessed, kind: e.target.value as care.ItemKind })}
-          >
-            {told.kind === null && <option value="">Refused until you choose</option>}
-            {care.ITEM_KINDS.map((k) => (
-              <option key={k} value={k}>
-                {care.kindFacts(k).name}
-              </option>
-            ))}
-          </select>
-        </label>
-      ))}
-    </div>
-  );
 
 /** A cell that cannot come, to be written anew where it stands: taken when one leaves it. */
 function CellField({ label, start, onTake }: { label: string; start: string; onTake: (value: string) => void }) {
@@ -226,7 +187,7 @@ function Rows({ preview, corrections, onCorrect }: RowsProps) {
   );
 }
 
-const things = (n: number): string => (n === 1 ? '1 thing' : `${n} things`);
+const things = (n: number): string => count(n, 'thing', 'things');
 
 /** What the button does: how many come, how many of those there are brought up to the list, and what stays away. */
 function goWords({ good, bad, updates, same }: ImportPreview): string {
@@ -242,7 +203,7 @@ function goWords({ good, bad, updates, same }: ImportPreview): string {
 
 /** What is in the list, in a line. */
 function sumWords({ total, bad, updates, same }: ImportPreview): string {
-  const rows = rowsWords(total);
+  const rows = count(total, 'row', 'rows');
   const there = updates + same > 0 ? `, ${updates + same} of them on the shelf already` : '';
   return bad > 0 ? `${bad} of ${rows} cannot be imported yet${there}` : `${rows}, all good${there}`;
 }

@@ -5,8 +5,9 @@ import { Notice, Page } from '../../ui/parts';
 import { useNow } from '../../ui/useNow';
 import { useMoment } from '../../ui/when';
 import { basisWords } from '../care';
-import { dewAhead, dewFrom, FIELD_IDS, FIELDS, HOODS, measuredIn, SKIES, WINDS, type DewView } from './dewState';
+import { dewAhead, dewFrom, FIELD_IDS, FIELDS, HOODS, measuredIn, SKIES, type DewView } from './dewState';
 import { WayButtons } from '../../ui/WayButtons';
+import { WINDS } from '../../ui/winds';
 import { NumberEntry } from '../../ui/numberEntry';
 import { useOverview } from './queries';
 

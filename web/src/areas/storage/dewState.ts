@@ -1,6 +1,7 @@
 import type { Forecast, StorageOverview } from '@bright-keeper/contract';
 import { air, MS_PER_HOUR, storage } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
+import { type Wind, WINDS } from '../../ui/winds';
 import { entryOf, type Entry } from '../../ui/numberEntry';
 
 export const FIELDS = {
@@ -13,12 +14,10 @@ export const FIELDS = {
 export type FieldId = keyof typeof FIELDS;
 export const FIELD_IDS = Object.keys(FIELDS) as FieldId[];
 
-/** What one says of a sky, a wind and a hood, and what each is reckoned as (our choice). */
+/** What one says of a sky and a hood, and what each is reckoned as (our choice). */
 export const SKIES = { clear: ['Clear', 0], broken: ['Half clouded', 0.5], overcast: ['Overcast', 1] } as const;
-export const WINDS = { calm: ['Calm', 0], breeze: ['A breeze on the face', 2.5], wind: ['Leaves and twigs move', 5] } as const;
 export const HOODS = { none: ['No hood', 0], short: ['A short hood', 0.7], long: ['A dew shield', 2.5] } as const;
 export type Sky = keyof typeof SKIES;
-export type Wind = keyof typeof WINDS;
 export type Hood = keyof typeof HOODS;
 
 /** The air outdoors, from the station. */

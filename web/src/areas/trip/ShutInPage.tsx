@@ -4,8 +4,9 @@ import { useChoices, withChoice } from '../../ui/choices';
 import { NumberEntry } from '../../ui/numberEntry';
 import { ButtonLink, Notice, Page, Section } from '../../ui/parts';
 import { WayButtons } from '../../ui/WayButtons';
+import { WINDS } from '../../ui/winds';
 import { basisWords } from '../care';
-import { BAG_FIELDS, BREEZES, givesWayAt, gramsWords, PORT_FIELDS, shutInFrom, type ShutInView } from './shutInView';
+import { BAG_FIELDS, givesWayAt, gramsWords, PORT_FIELDS, shutInFrom, type ShutInView } from './shutInView';
 
 type Set = (key: string, value: string) => void;
 const idsOf = <T extends string>(fields: Record<T, unknown>): T[] => Object.keys(fields) as T[];
@@ -73,7 +74,7 @@ function BagAnswer({ thing, result }: { thing: storage.TypicalThing; result: Non
           From {fromC} °C on: {what}
         </p>
       ))}
-      {gives.length === 0 && <p className="mt-1">Nothing of it gives way so soon.</p>}
+      {gives.length === 0 && <p className="mt-1">By this reckoning it stays below what gives way first.</p>}
       <p className="mt-1">
         A parked car comes to about {degrees(carC)} in an hour{inTheCar && ', and does more harm'}: nothing is left in one.
       </p>
@@ -96,7 +97,7 @@ function Bag({ bag, set }: { bag: ShutInView['bag']; set: Set }) {
           <WayButtons legend="The sun" ways={named(storage.SUNS)} chosen={sun} onChoose={(way) => set('sun', way)} />
           <WayButtons
             legend="The wind"
-            ways={idsOf(BREEZES).map((way) => [way, BREEZES[way][0]] as const)}
+            ways={idsOf(WINDS).map((way) => [way, WINDS[way][0]] as const)}
             chosen={breeze}
             onChoose={(way) => set('breeze', way)}
           />

@@ -1,5 +1,6 @@
 import { storage } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
+import { type Wind, WINDS } from '../../ui/winds';
 import { entryOf, type Entry } from '../../ui/numberEntry';
 
 export const PORT_FIELDS = {
@@ -15,9 +16,6 @@ export const BAG_FIELDS = {
 type PortField = keyof typeof PORT_FIELDS;
 type BagField = keyof typeof BAG_FIELDS;
 
-/** What one says of the wind, and what it is reckoned as, m/s (our choice). */
-export const BREEZES = { calm: ['Calm', 0], breeze: ['A breeze on the face', 2.5], wind: ['Leaves and twigs move', 5] } as const;
-export type Breeze = keyof typeof BREEZES;
 /** After how many hours it is told. */
 export const HOURS = [1, 2, 4] as const;
 
@@ -27,7 +25,7 @@ export type ShutInView = {
     entries: Record<BagField, Entry>;
     shelter: storage.Shelter;
     sun: storage.Sun;
-    breeze: Breeze;
+    breeze: Wind;
     thing: storage.TypicalThing;
     /** Null while a field cannot be read. */
     result: { bagC: number; carC: number; after: { hours: number; thingC: number }[] } | null;
@@ -48,11 +46,11 @@ export function shutInFrom(params: URLSearchParams): ShutInView {
   const ways = {
     shelter: chosenOf<storage.Shelter>(storage.SHELTERS, params.get('shelter'), 'black-bag'),
     sun: chosenOf<storage.Sun>(storage.SUNS, params.get('sun'), 'clear'),
-    breeze: chosenOf<Breeze>(BREEZES, params.get('breeze'), 'calm'),
+    breeze: chosenOf<Wind>(WINDS, params.get('breeze'), 'calm'),
     thing: chosenOf<storage.TypicalThing>(storage.TYPICAL_THINGS, params.get('thing'), 'mid-lens'),
   };
   const [airC, startC] = [bag.airC.value, bag.startC.value];
-  const bagC = airC === null ? null : storage.bagInSunC(airC, ways.shelter, ways.sun, BREEZES[ways.breeze][1]);
+  const bagC = airC === null ? null : storage.bagInSunC(airC, ways.shelter, ways.sun, WINDS[ways.breeze][1]);
   return {
     port: {
       entries: port,
