@@ -2,6 +2,8 @@
 export type Outside = {
   fetch: typeof fetch;
   now: () => Date;
+  /** Where the browser is, whatever is drawn. */
+  path: () => string;
   /** Waits so long before something is tried again. */
   wait: (ms: number) => Promise<void>;
   /** What this browser remembers by itself: the theme, and the bench day that is being worked through. */
@@ -88,6 +90,7 @@ function stayAwake(): () => void {
 const THIS_BROWSER: Outside = {
   fetch: (input, init) => globalThis.fetch(input, init),
   now: () => new Date(),
+  path: () => window.location.pathname,
   wait: (ms) => new Promise((resolve) => setTimeout(resolve, ms)),
   remember: (key, value) => (value === null ? globalThis.localStorage.removeItem(key) : globalThis.localStorage.setItem(key, value)),
   recall: (key) => globalThis.localStorage.getItem(key),

@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { Suspense, use } from 'react';
-import { MemoryRouter, useLocation } from 'react-router';
+import { BrowserRouter, Link, MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { useChoices, withChoice } from './choices';
 
@@ -57,5 +57,38 @@ describe('what is chosen on a page', () => {
     await act(() => Promise.resolve(draw()));
     expect(screen.getByText('drawn for ?a=1&b=1')).toBeTruthy();
     expect([box('a').checked, box('b').checked]).toEqual([true, true]);
+  });
+
+  it('writes no address any more once one has gone on, though the next page has not come yet', async () => {
+    window.history.replaceState(null, '', '/field');
+    follows = new Promise((resolve) => (draw = resolve));
+    const Next = () => {
+      use(follows);
+      return <p>the next page</p>;
+    };
+    const Here = () => (
+      <>
+        <Boxes />
+        <Link to="/gear">On</Link>
+      </>
+    );
+    await act(async () => {
+      await came;
+      render(
+        <BrowserRouter>
+          <Routes>
+            <Route path="/field" element={<Here />} />
+            <Route path="/gear" element={<Next />} />
+          </Routes>
+        </BrowserRouter>,
+      );
+    });
+    await tap('b');
+    expect(window.location.search).toBe('?b=1');
+    await act(() => Promise.resolve(void fireEvent.click(screen.getByText('On'))));
+    await tap('a');
+    expect(window.location.pathname + window.location.search).toBe('/gear');
+    await act(() => Promise.resolve(draw()));
+    expect(screen.getByText('the next page')).toBeTruthy();
   });
 });

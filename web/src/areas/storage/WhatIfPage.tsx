@@ -3,7 +3,7 @@ import type { fungus } from '@bright-keeper/core';
 import { cannotExplainWords } from '@bright-keeper/words';
 import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { withChoice } from '../../ui/choices';
+import { useIsHere, withChoice } from '../../ui/choices';
 import { ButtonLink, Failure, Loading, Page, Section } from '../../ui/parts';
 import { useSettings } from '../settings';
 import { AdviceWords } from './AdviceWords';
@@ -76,13 +76,14 @@ const AT_REST_MS = 250;
 function useDraggedChoices(): [URLSearchParams, Set] {
   const [params, setParams] = useSearchParams();
   const [played, setPlayed] = useState({ over: params, choices: params });
+  const isHere = useIsHere();
   // Whatever else changes the address since is newer than what was played before it.
   const choices = played.over === params ? played.choices : params;
   useEffect(() => {
     if (choices === params) return;
-    const timer = setTimeout(() => setParams(choices, { replace: true }), AT_REST_MS);
+    const timer = setTimeout(() => isHere() && setParams(choices, { replace: true }), AT_REST_MS);
     return () => clearTimeout(timer);
-  }, [choices, params, setParams]);
+  }, [choices, params, setParams, isHere]);
   return [choices, (key, text) => setPlayed({ over: params, choices: withChoice(choices, key, text) })];
 }
 
