@@ -43,6 +43,15 @@ export function outdoors(ms: number, story: Story = {}): Air {
   return { temperatureC, humidityPct: clamp(humidityPct, 34, 98.5) };
 }
 
+/** Wind and rain of the same isles, mean m/s and mm/h: it blows harder in winter and by day, and rains where the air is nearly full. */
+export function windAndRain(ms: number): { windMs: number; rainMmPerH: number } {
+  const { humidityPct } = outdoors(ms);
+  const windMs = 4.5 - 1.2 * season(ms) + afternoon(ms) + 3 * noise(31, ms, 3 * MS_PER_DAY) + noise(32, ms, 5 * MS_PER_HOUR);
+  const rainMmPerH = humidityPct > 88 ? (humidityPct - 90) * 0.35 + 0.8 * noise(33, ms, 6 * MS_PER_HOUR) : 0;
+  return { windMs: tenths(windMs), rainMmPerH: tenths(rainMmPerH) };
+}
+const tenths = (value: number): number => Math.round(Math.max(0, value) * 10) / 10;
+
 /** What walls let through of a day’s swing, and how much later: a first-order lag of 20 hours, worked out. */
 const WALLS_H = 20;
 const SWING = (2 * Math.PI * WALLS_H) / 24;

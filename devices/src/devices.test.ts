@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { windAndRain } from './climate.js';
 import { airAt, history, isHeard, read, SPOTS, type SensorSpec } from './index.js';
 import { readOptions } from './options.js';
 
@@ -24,6 +25,14 @@ describe('the made-up climate', () => {
     expect(mean('room', WINTER, 'humidityPct')).toBeLessThan(mean('room', SUMMER, 'humidityPct'));
     expect(mean('cupboard', SUMMER, 'humidityPct')).toBeGreaterThan(mean('room', SUMMER, 'humidityPct') + 3);
     expect(mean('dry-cabinet', SUMMER, 'humidityPct')).toBeLessThan(46);
+  });
+  it('blows and rains as weather does: never below nothing, rain only in air that is nearly full', () => {
+    const hours = Array.from({ length: 400 * 24 }, (_, h) => WINTER + h * 3_600_000).map((ms) => ({ ...airAt('outdoors', ms), ...windAndRain(ms) }));
+    expect(hours.every(({ windMs, rainMmPerH }) => windMs >= 0 && windMs < 20 && rainMmPerH >= 0 && rainMmPerH < 10)).toBe(true);
+    expect(hours.every(({ humidityPct, rainMmPerH }) => rainMmPerH === 0 || humidityPct > 88)).toBe(true);
+    const wet = hours.filter(({ rainMmPerH }) => rainMmPerH >= 0.2).length / hours.length;
+    expect(wet).toBeGreaterThan(0.01);
+    expect(wet).toBeLessThan(0.3);
   });
   it('lets the cabinet drift in a power cut and recover', () => {
     const story = { powerCutFrom: SUMMER, powerCutTo: SUMMER + 4 * DAY };

@@ -8,7 +8,7 @@ const SENML = 'application/senml+json';
 const PACK = 4000;
 
 /** Sends a pack as a real device would: SenML over HTTP with a Bearer key. @throws Error with the server's own words. */
-async function send({ url, token }: Target, path: string, readings: readonly air.Reading[]): Promise<void> {
+async function send({ url, token }: Target, path: string, readings: readonly air.WeatherHour[]): Promise<void> {
   const response = await fetch(url + path, {
     method: 'POST',
     headers: { 'content-type': SENML, authorization: `Bearer ${token}` },
@@ -21,5 +21,5 @@ export async function pushReadings(target: Target, readings: readonly air.Readin
   for (let i = 0; i < readings.length; i += PACK) await send(target, '/api/air/readings', readings.slice(i, i + PACK));
 }
 
-export const pushForecast = (target: Target, readings: readonly air.Reading[]): Promise<void> =>
+export const pushForecast = (target: Target, readings: readonly air.WeatherHour[]): Promise<void> =>
   send(target, '/api/air/forecast', readings);

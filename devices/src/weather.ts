@@ -1,5 +1,5 @@
 import { MS_PER_HOUR } from '@bright-keeper/core';
-import { outdoors } from './climate.js';
+import { outdoors, windAndRain } from './climate.js';
 import { readOptions } from './options.js';
 import { pushForecast, pushReadings } from './push.js';
 import { every } from './run.js';
@@ -21,7 +21,7 @@ try {
     await pushReadings(target, [read(spec, now)]);
     const ahead = Array.from({ length: FORECAST_H }, (_, i) => {
       const ms = Math.ceil(now / MS_PER_HOUR) * MS_PER_HOUR + i * MS_PER_HOUR;
-      return { at: new Date(ms).toISOString(), ...outdoors(ms) };
+      return { at: new Date(ms).toISOString(), ...outdoors(ms), ...windAndRain(ms) };
     });
     await pushForecast(target, ahead);
   });

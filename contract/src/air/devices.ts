@@ -141,4 +141,4 @@ export const pushQuery = Joi.object<sources.PushOptions>({
 
 /** What became of readings that came in. */
 export type Accepted = { accepted: number; duplicates: number; setAside: sources.SetAside[] };
-export type Forecast = { issuedAt: string; readings: air.Reading[] };
+export type Forecast = { issuedAt: string; readings: air.WeatherHour[] };

@@ -14,7 +14,7 @@ export {
 export { atOf, between, columnsOf, emptyLog, firstFrom, instantMs, joined, part, readingsOf, type AirLog, type Log } from './airLog.js';
 export { type Dew, DEW_BASIS, dewOnGlass, type OpenSky, STRAP_SHARE, strapWatts } from './dewOnGlass.js';
 export { fourDigits, twoDigits } from './digits.js';
-export { CLOCK_AHEAD_MS, type Reading, READING_RANGE } from './reading.js';
+export { CLOCK_AHEAD_MS, type Reading, READING_RANGE, WEATHER_RANGE, type WeatherHour } from './reading.js';
 export { APART_PCT, type Apart, apartNow, type Careful, type Instrument, type Said, sameAir } from './sameAir.js';
 export { type Salt, saltName, saltPointPct, SALTS, saltUncertaintyPct } from './saltPoints.js';
 export { dewPointC, saturationPressureHPa } from './saturation.js';

@@ -354,6 +354,39 @@ describe('the rhythms of the trade', () => {
     if (tonight) expect(tonight.window).toEqual({ earliest: '2026-06-01', due: '2026-06-01', latest: '2026-06-01' });
   });
 
+  it.each<[string, Partial<OutingFacts>, string | undefined]>([
+    ['on the day it comes home', { to: '2026-06-01' }, '2026-06-01'],
+    ['ahead, on the day it will', { to: '2026-06-03' }, '2026-06-03'],
+    ['no more once that is over', { to: '2026-05-31' }, undefined],
+    ['not where it was mild', { to: '2026-06-01', isCold: false }, undefined],
+    ['not of nothing', { to: '2026-06-01', itemIds: ['z'] }, undefined],
+  ])('what was out in the cold is shut in before the door: %s', (_, more, due) => {
+    const facts = house({ outings: [outing('2026-05-31', { from: '2026-05-30', isCold: true, ...more })] });
+    expect(first('comes-in-cold', [], { facts })?.window.due).toBe(due);
+    const ticked = entry('2026-06-01', { kind: 'care', task: 'comes-in-cold' }, { subject: { kind: 'outing', id: facts.outings[0]!.id } });
+    expect(first('comes-in-cold', [ticked], { facts })).toBeUndefined();
+  });
+
+  it('the strap goes on before tonight’s dew, where one is out under the sky and a station foretells it', () => {
+    const roof = (more: object) => ({
+      ...{ id: 'h', name: 'Roof', outdoor: true, placeName: null, addedAt: NOW, silent: false, lastHeardAt: null },
+      ...more,
+    });
+    const world = (out: Partial<OutingFacts>, station: object) =>
+      house({
+        outings: [outing('2026-06-03', { from: '2026-05-30', isUnderSky: true, ...out })],
+        hygrometers: [roof(station)],
+      });
+    const foretold = { dewFrom: '2026-06-01T20:00:00Z' };
+    const tonight = first('dew-tonight', [], { facts: world({}, foretold) });
+    expect(tonight?.facts).toEqual({ says: 'dew', by: 'Roof', fromHour: 20 });
+    expect(tonight?.window.due).toBe('2026-06-01');
+    expect(first('dew-tonight', [], { facts: world({}, { dewFrom: null }) })).toBeUndefined();
+    expect(first('dew-tonight', [], { facts: world({ isUnderSky: false }, foretold) })).toBeUndefined();
+    expect(first('dew-tonight', [], { facts: world({ from: '2026-06-02' }, foretold) })).toBeUndefined();
+    expect(first('dew-tonight', [], { facts: world({}, { ...foretold, outdoor: false }) })).toBeUndefined();
+  });
+
   it('what is packed is looked at the day before, as far as it was not looked at', () => {
     const facts = house({ things: [lens(), lens({ id: 'b', name: 'Other' })], outings: [outing('2026-06-02', { itemIds: ['a', 'b'] })] });
     expect(first('look-before-outing', [look('2026-06-01')], { facts })).toMatchObject({

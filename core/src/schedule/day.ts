@@ -83,3 +83,12 @@ const dayIn = keeping((timeZone: string) => {
  */
 export const localDay = (instant: string | Date, timeZone: string): Day =>
   dayIn(timeZone)(typeof instant === 'string' ? Date.parse(instant) : instant.getTime());
+
+const hourIn = keeping((timeZone: string) => new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' }));
+/** The local hour of an instant in a time zone, 0 to 23. @throws RangeError as `localDay` does. */
+export const localHour = (instant: string | Date, timeZone: string): number => Number(hourIn(timeZone).format(new Date(instant)));
+
+/** From dusk to dawn, roughly, in whole local hours (our choice): what the sun does to glass is not reckoned with in between. */
+const NIGHT_FROM_H = 18;
+const NIGHT_UNTIL_H = 8;
+export const isNightHour = (hour: number): boolean => hour >= NIGHT_FROM_H || hour < NIGHT_UNTIL_H;

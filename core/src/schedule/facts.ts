@@ -92,6 +92,8 @@ export type HygrometerFacts = {
   addedAt: string;
   silent: boolean;
   lastHeardAt: string | null;
+  /** Of a weather station: from when a bare front takes dew tonight; null or left out where it foretells none. */
+  dewFrom?: string | null;
 };
 export type SupplyFacts = DrawerThing & { id: string; addedAt: string };
 export type TimerFacts = {
@@ -115,6 +117,10 @@ export type OutingFacts = {
   itemIds: readonly string[];
   met: readonly Exposure[];
   counts: Partial<Record<UseUnit, number>>;
+  /** One comes in from the cold. */
+  isCold?: boolean;
+  /** Glass stands under a clear night sky. */
+  isUnderSky?: boolean;
   /** Of a thing whose use was counted by itself. */
   countsOf?: Readonly<Record<string, Partial<Record<UseUnit, number>>>>;
 };

@@ -11,7 +11,7 @@ export {
   type Duty,
 } from './agenda.js';
 export { DUE_CODES, type DueBecause, type DueBecauseCode } from './because.js';
-export { addDays, addMonths, daysBetween, isDay, localDay, monthOf, weekdayOf, weekStart, type Day } from './day.js';
+export { addDays, addMonths, daysBetween, isDay, isNightHour, localDay, localHour, monthOf, weekdayOf, weekStart, type Day } from './day.js';
 export {
   dueWindows,
   urgencyOf,
@@ -28,6 +28,7 @@ export {
   DUTIES,
   DUTY_CODES,
   dutyFacts,
+  isMarked,
   isForKind,
   MAY_BE_LIVED_WITH,
   RHYTHM_CODES,

@@ -11,4 +11,4 @@ export {
 } from './formats.js';
 export type { PushedReadings, SetAside, SetAsideReason } from './joined.js';
 export { type Precision, PRECISIONS } from './lineProtocol.js';
-export { readSenml, type SenmlRecord, toSenml } from './senml.js';
+export { readForecast, readSenml, type SenmlRecord, toSenml } from './senml.js';

@@ -1,6 +1,7 @@
-import { type Reading, READING_RANGE } from '../air/index.js';
+import { type Reading, READING_RANGE, WEATHER_RANGE, type WeatherHour } from '../air/index.js';
 
-export type Quantity = 'temperatureC' | 'humidityPct';
+const RANGES = { ...READING_RANGE, ...WEATHER_RANGE };
+export type Quantity = keyof typeof RANGES;
 
 /** One quantity that a device told, in our units: which part of what it sent, of which sensor, and of which instant, ms. */
 export type Telling = { index: number; of: string; ms: number; quantity: Quantity; value: number };
@@ -19,8 +20,10 @@ export type SetAsideReason =
 export type SetAside = { index: number; reason: SetAsideReason };
 /** What became of what a device sent. */
 export type PushedReadings = { readings: Reading[]; setAside: SetAside[] };
+/** What became of a forecast. */
+export type PushedForecast = { readings: WeatherHour[]; setAside: SetAside[] };
 
-const inRange = ({ quantity, value }: Telling): boolean => value >= READING_RANGE[quantity].min && value <= READING_RANGE[quantity].max;
+const inRange = ({ quantity, value }: Telling): boolean => value >= RANGES[quantity].min && value <= RANGES[quantity].max;
 
 function whyNot(telling: Telling, nowMs: number, aheadMs: number): SetAsideReason | null {
   if (!inRange(telling)) return 'out-of-range';
@@ -35,12 +38,13 @@ function onceEach(setAside: readonly SetAside[]): SetAside[] {
 }
 
 /**
- * Temperature and humidity of the same sensor and instant as readings, in the order of time. What cannot be one is added
+ * Temperature and humidity of the same sensor and instant as readings, in the order of time, with wind and rain where they
+ * were told. What cannot be one is added
  * to what was set aside already.
  *
  * @param aheadMs how far ahead of now a reading may lie, ms.
  */
-export function joined(tellings: readonly Telling[], before: readonly SetAside[], now: Date, aheadMs: number): PushedReadings {
+export function joined(tellings: readonly Telling[], before: readonly SetAside[], now: Date, aheadMs: number): PushedForecast {
   const setAside = [...before];
   const halves = new Map<string, { ms: number; index: number; values: Partial<Record<Quantity, number>> }>();
   for (const telling of tellings) {
@@ -55,11 +59,11 @@ export function joined(tellings: readonly Telling[], before: readonly SetAside[]
     half.values[quantity] = value;
     halves.set(key, half);
   }
-  const readings: Reading[] = [];
+  const readings: WeatherHour[] = [];
   for (const { ms, index, values } of halves.values()) {
-    const { temperatureC, humidityPct } = values;
+    const { temperatureC, humidityPct, ...weather } = values;
     if (temperatureC === undefined || humidityPct === undefined) setAside.push({ index, reason: 'half-a-reading' });
-    else readings.push({ at: new Date(ms).toISOString(), temperatureC, humidityPct });
+    else readings.push({ at: new Date(ms).toISOString(), temperatureC, humidityPct, ...weather });
   }
   readings.sort((a, b) => a.at.localeCompare(b.at));
   return { readings, setAside: onceEach(setAside) };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { logOf } from '../testing/logs.js';
-import { readSenml, type SenmlRecord, toSenml } from './index.js';
+import { readForecast, readSenml, type SenmlRecord, toSenml } from './index.js';
 
 /** RFC 8428. */
 describe('a SenML pack', () => {
@@ -98,8 +98,39 @@ describe('a SenML pack', () => {
       { n: 'h', u: '%RH', v: 50, t: h * 3600 },
     ];
     const threeDays = 3 * 86_400_000;
-    expect(readSenml(inHours(24), now, threeDays).readings.map((r) => r.at)).toEqual(['2026-03-11T10:00:00.000Z']);
-    expect(readSenml(inHours(100), now, threeDays).setAside[0]).toEqual({ index: 0, reason: 'in-the-future' });
+    expect(readForecast(inHours(24), now, threeDays).readings.map((r) => r.at)).toEqual(['2026-03-11T10:00:00.000Z']);
+    expect(readForecast(inHours(100), now, threeDays).setAside[0]).toEqual({ index: 0, reason: 'in-the-future' });
+  });
+  it('that is a forecast tells wind and rain where it has them, gusts not; as readings of now they are none of ours', () => {
+    const at = (t: number) => [
+      { n: 't', u: 'Cel', v: 8, t },
+      { n: 'h', u: '%RH', v: 80, t },
+    ];
+    const pack = [
+      ...at(3600),
+      { n: 'wind', u: 'km/h', v: 36, t: 3600 },
+      { n: 'wind-gust', u: 'm/s', v: 25, t: 3600 },
+      { n: 'rain', u: 'mm/h', v: 1.5, t: 3600 },
+      ...at(7200),
+      { n: 'rain', u: 'mm/h', v: -2, t: 7200 },
+    ];
+    const { readings, setAside } = readForecast(pack, now, 86_400_000);
+    expect(readings).toEqual([
+      { at: '2026-03-10T11:00:00.000Z', temperatureC: 8, humidityPct: 80, windMs: 10, rainMmPerH: 1.5 },
+      { at: '2026-03-10T12:00:00.000Z', temperatureC: 8, humidityPct: 80 },
+    ]);
+    expect(setAside).toEqual([
+      { index: 3, reason: 'unknown-unit' },
+      { index: 7, reason: 'out-of-range' },
+    ]);
+    expect(readSenml(toSenml('w', readings.slice(0, 1)), new Date(readings[0]!.at))).toEqual({
+      readings: [{ at: '2026-03-10T11:00:00.000Z', temperatureC: 8, humidityPct: 80 }],
+      setAside: [
+        { index: 2, reason: 'unknown-unit' },
+        { index: 3, reason: 'unknown-unit' },
+      ],
+    });
+    expect(readForecast(toSenml('w', readings), now, 86_400_000).readings).toEqual(readings);
   });
   it('goes out and comes back the same', () => {
     const log = logOf(5, (h) => [20 + h / 10, 50 + h]);

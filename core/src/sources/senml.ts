@@ -1,6 +1,6 @@
-import { CLOCK_AHEAD_MS, type Reading } from '../air/index.js';
+import { CLOCK_AHEAD_MS, type Reading, type WeatherHour } from '../air/index.js';
 import { toCelsius } from './fieldNames.js';
-import { joined, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
+import { joined, type PushedForecast, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
 export type SenmlRecord = {
@@ -25,8 +25,11 @@ const NAMES_HUMIDITY = /hum|(^|[^a-z])rh([^a-z]|$)/i;
 /** Units of a ratio, and how many percent one of each is (RFC 8428, section 12.1; RFC 8798, table 1; both from memory). */
 const RATIOS_PCT: Record<string, number> = { '/': 100, '/100': 1, '/1000': 0.1 };
 
+type Carried = { quantity: Quantity; value: number };
+type Reads = (name: string, unit: string | undefined, value: number) => Carried | null;
+
 /** Which quantity a record carries, in our units; null for a unit that is neither. */
-function quantityOf(name: string, unit: string | undefined, value: number): { quantity: Quantity; value: number } | null {
+function quantityOf(name: string, unit: string | undefined, value: number): Carried | null {
   const ratioPct = RATIOS_PCT[unit ?? ''];
   if (ratioPct !== undefined) return NAMES_HUMIDITY.test(name) ? { quantity: 'humidityPct', value: value * ratioPct } : null;
   switch (unit) {
@@ -41,14 +44,38 @@ function quantityOf(name: string, unit: string | undefined, value: number): { qu
   }
 }
 
+/** Speeds and rates of rain, and how much of ours one of each is (RFC 8428, section 12.1; RFC 8798, table 1; both from memory). */
+const WEATHER_UNITS: Record<string, { quantity: Quantity; per: number }> = {
+  'm/s': { quantity: 'windMs', per: 1 },
+  'km/h': { quantity: 'windMs', per: 1 / 3.6 },
+  'mm/h': { quantity: 'rainMmPerH', per: 1 },
+};
+
+/** Gusts are no mean wind: what is called so is left out. */
+const NAMES_GUST = /gust/i;
+
+const weatherOf: Reads = (name, unit, value) => {
+  const known = unit === undefined || NAMES_GUST.test(name) ? undefined : WEATHER_UNITS[unit];
+  return known ? { quantity: known.quantity, value: value * known.per } : quantityOf(name, unit, value);
+};
+
 /**
  * The readings in a SenML pack: base fields resolved, times made absolute, temperature and humidity of the same
- * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept. A forecast
- * lies ahead of now: it says by how much it may.
+ * instant joined. What cannot be a reading is set aside with its index and reason, and the rest is kept.
  *
  * Source: RFC 8428, sections 4.1 to 4.6.
  */
-export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: number = CLOCK_AHEAD_MS): PushedReadings {
+export const readSenml = (pack: readonly SenmlRecord[], now: Date): PushedReadings => readPack(pack, now, CLOCK_AHEAD_MS, quantityOf);
+
+/**
+ * The hours of a forecast in a SenML pack: as readings, with mean wind (m/s, km/h) and rain (mm/h) where it tells them.
+ *
+ * @param aheadMs how far ahead of now an hour may lie, ms.
+ */
+export const readForecast = (pack: readonly SenmlRecord[], now: Date, aheadMs: number): PushedForecast =>
+  readPack(pack, now, aheadMs, weatherOf);
+
+function readPack(pack: readonly SenmlRecord[], now: Date, aheadMs: number, reads: Reads): PushedForecast {
   // A label that ends so must be understood, or nothing of the pack may be taken (section 4.4).
   const strange = pack.findIndex((record) => Object.keys(record).some((label) => label.endsWith('_')));
   if (strange >= 0) return { readings: [], setAside: [{ index: strange, reason: 'must-be-understood' }] };
@@ -69,23 +96,26 @@ export function readSenml(pack: readonly SenmlRecord[], now: Date, aheadMs: numb
     const ms = seconds < RELATIVE_BELOW_S ? now.getTime() + seconds * 1000 : seconds * 1000;
     // Before 1970, or no number of ours at all.
     if (!(ms >= 0)) return void setAside.push({ index, reason: 'no-time' });
-    const known = quantityOf((base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0));
+    const known = reads((base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0));
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
     tellings.push({ index, of: base.bn ?? '', ms, ...known });
   });
   return joined(tellings, setAside, now, aheadMs);
 }
 
-/** Readings as a SenML pack, the first record carrying the base. */
-export function toSenml(name: string, readings: readonly Reading[]): SenmlRecord[] {
+/** Readings as a SenML pack, the first record carrying the base; of weather with its wind and rain. */
+export function toSenml(name: string, readings: readonly (Reading | WeatherHour)[]): SenmlRecord[] {
   const first = readings[0];
   if (!first) return [];
   const bt = Date.parse(first.at) / 1000;
-  return readings.flatMap(({ at, temperatureC, humidityPct }, i) => {
+  return readings.flatMap((reading, i) => {
+    const { at, temperatureC, humidityPct, windMs, rainMmPerH }: WeatherHour = reading;
     const t = Math.round((Date.parse(at) / 1000 - bt) * 1000) / 1000;
     return [
       { ...(i === 0 ? { bn: `${name}:`, bt } : {}), n: 'temperature', u: 'Cel', t, v: temperatureC },
       { n: 'humidity', u: '%RH', t, v: humidityPct },
+      ...(windMs === undefined ? [] : [{ n: 'wind', u: 'm/s', t, v: windMs }]),
+      ...(rainMmPerH === undefined ? [] : [{ n: 'rain', u: 'mm/h', t, v: rainMmPerH }]),
     ];
   });
 }

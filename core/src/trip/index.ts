@@ -89,4 +89,5 @@ export {
   type WhichThing,
   withClocks,
 } from './pictures/index.js';
+export { type HourTold, hourTold, type WeatherTold, weatherTold } from './weatherTold.js';
 export { fewestRings, type Rings, ringsBetween, type StepRing } from './rings.js';

@@ -150,6 +150,8 @@ export class AgendaService {
 
   /** What the air says to duties. Most readings change nothing of it: the risk goes by whole hours. */
   private async airNow(db: Db): Promise<AirNow> {
+    const { timeZone } = await this.settings.get(db);
+    const dewFrom = await this.devices.dewFrom(db, timeZone);
     return {
       places: await this.climate.facts(db),
       hygrometers: (await this.devices.heard(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest }) => ({
@@ -161,6 +163,7 @@ export class AgendaService {
         silent,
         // When one was heard last matters only of one that is silent.
         lastHeardAt: silent ? (latest?.at ?? null) : null,
+        ...(outdoor && { dewFrom }),
       })),
     };
   }

@@ -10,7 +10,7 @@ import {
   type HandReading,
   type Latest,
 } from '@bright-keeper/contract';
-import { air, sources, storage } from '@bright-keeper/core';
+import { air, schedule, sources, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
@@ -105,6 +105,15 @@ export class DeviceService {
     return (await this.series.air(db)).inUse().map((d) => heard(d));
   }
 
+  /** From when the hours that the station foretells mean dew on a bare front tonight, an instant; null where they mean none. */
+  async dewFrom(db: Db, timeZone: string): Promise<string | null> {
+    const nowMs = this.clock.now().getTime();
+    const forecast = (await this.series.air(db)).foretold(nowMs);
+    const isNight = (ms: number) => schedule.isNightHour(schedule.localHour(new Date(ms), timeZone));
+    const dew = forecast && storage.dewAhead(forecast.readings, storage.BARE_UNDER_THE_SKY, nowMs, isNight);
+    return dew && new Date(dew.fromMs).toISOString();
+  }
+
   async get(id: string): Promise<Device> {
     return this.view(this.database.db, id);
   }
@@ -192,7 +201,7 @@ export class DeviceService {
   /** What a weather station expects; the last forecast replaces the one before. */
   async pushForecast(authorization: string | undefined, pack: sources.SenmlRecord[]): Promise<Accepted> {
     const now = this.clock.now();
-    const { readings, setAside } = sources.readSenml(pack, now, FORECAST_AHEAD_MS);
+    const { readings, setAside } = sources.readForecast(pack, now, FORECAST_AHEAD_MS);
     await this.database.transaction(async (db) => {
       const device = await this.repository.findByToken(db, hashOfKey(tokenOf(authorization)));
       if (!device) throw problem(airErrors, 'bad-token');

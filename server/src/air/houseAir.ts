@@ -1,4 +1,5 @@
-import { air, type storage, MS_PER_HOUR } from '@bright-keeper/core';
+import type { Forecast } from '@bright-keeper/contract';
+import { air, type storage, MS_PER_DAY, MS_PER_HOUR } from '@bright-keeper/core';
 import { grouped } from '../platform/index.js';
 import type { CalibrationRow, DeviceRow, DeviceStay } from './device.repository.js';
 import { correctedReading, tellSpan, type DeviceLog } from './deviceLog.js';
@@ -40,6 +41,12 @@ export class HouseAir {
   /** The weather station, where there is one. */
   station(): KnownDevice | null {
     return this.inUse().find((d) => d.row.outdoor) ?? null;
+  }
+
+  /** What that station foretells; null where there is none, or none of today: an older one says little of single hours. */
+  foretold(nowMs: number): Forecast | null {
+    const forecast = this.station()?.row.forecast ?? null;
+    return forecast && nowMs - Date.parse(forecast.issuedAt) <= MS_PER_DAY ? forecast : null;
   }
 
   /**

@@ -84,8 +84,13 @@ const reading = Joi.object({
   temperatureC: Joi.number().min(warm.min).max(warm.max).required(),
   humidityPct: Joi.number().min(damp.min).max(damp.max).required(),
 });
+const { windMs, rainMmPerH } = air.WEATHER_RANGE;
+const weatherHour = reading.keys({
+  windMs: Joi.number().min(windMs.min).max(windMs.max),
+  rainMmPerH: Joi.number().min(rainMmPerH.min).max(rainMmPerH.max),
+});
 const MOST_FORECAST = 20_000;
-export const forecast = Joi.object({ issuedAt: at(), readings: Joi.array().items(reading).max(MOST_FORECAST).required() });
+export const forecast = Joi.object({ issuedAt: at(), readings: Joi.array().items(weatherHour).max(MOST_FORECAST).required() });
 
 const clockJump = Joi.object({ kind: Joi.valid('clock-jump').required(), backMin: Joi.number().min(0).max(MOST).allow(null).required() });
 /** What happened in a place, as the API takes it but for its time, which is a column of its own; or to a clock. */

@@ -34,7 +34,7 @@ export class DutyService {
   done({ code, subject, at }: DutyDone): Promise<Written> {
     return this.database.transaction(async (db) => {
       await this.duty(db, code, subject);
-      if (schedule.dutyFacts(code).doneBy !== 'mark') throw problem(scheduleErrors, 'done-otherwise');
+      if (!schedule.isMarked(code)) throw problem(scheduleErrors, 'done-otherwise');
       return this.write(db, subject, { kind: 'care', task: code }, toldFor(at, this.clock.now()));
     });
   }

@@ -1,11 +1,8 @@
 import type { Airing } from '@bright-keeper/contract';
-import { MS_PER_DAY, storage } from '@bright-keeper/core';
+import { storage } from '@bright-keeper/core';
 import type { House, Known } from './known.service.js';
 
-/**
- * What opening a place does: by the room it stands in, or of what is open to a room, by the weather; null where that is not
- * known. A forecast that is older than a day says little of single hours.
- */
+/** What opening a place does: by the room it stands in, or of what is open to a room, by the weather; null where that is not known. */
 export function airingOf({ air: house, names }: House, { place, latest }: Known, nowMs: number): Airing | null {
   if (!latest || !storage.isOfNow(latest.corrected, nowMs)) return null;
   const inside = latest.corrected;
@@ -18,8 +15,7 @@ export function airingOf({ air: house, names }: House, { place, latest }: Known,
   if (!station || storage.placeFacts(place.kind).airChangesPerDay !== null) return null;
   const outside = house.latestOf(station.row.id)?.corrected;
   const now = outside && storage.isOfNow(outside, nowMs) ? storage.airingNow(inside, outside) : null;
-  const { forecast } = station.row;
-  const isFresh = forecast !== null && nowMs - Date.parse(forecast.issuedAt) <= MS_PER_DAY;
-  const hours = isFresh ? storage.airingHours(inside, forecast.readings, nowMs) : [];
+  const forecast = house.foretold(nowMs);
+  const hours = forecast ? storage.airingHours(inside, forecast.readings, nowMs) : [];
   return now === null && hours.length === 0 ? null : { by: 'weather', name: station.row.name, now, hours };
 }

@@ -1,4 +1,4 @@
-import type { schedule, trip } from '@bright-keeper/core';
+import { trip, type schedule } from '@bright-keeper/core';
 import type { DatedOuting } from './outing.repository.js';
 
 type OutingFacts = schedule.OutingFacts;
@@ -11,6 +11,13 @@ const countsOf = ({ frames, lensChanges, hours = null }: Counted): OutingFacts['
 
 /** What care has to know of an outing: its counts are those of every thing that came along, unless they are known by thing. */
 export function outingFacts({ id, name, from, to, notedAt, itemIds, met, used, ...outing }: DatedOuting): OutingFacts {
+  const asked = trip.asksOf({ grounds: [outing.place, ...outing.also], weather: outing.weather }, 'there');
   const byThing: OutingFacts['countsOf'] = Object.fromEntries(Object.entries<trip.UsedThing>(used).map(([id, of]) => [id, countsOf(of)]));
-  return { id, name, from, to, notedAt, itemIds, met, counts: countsOf(outing), countsOf: byThing };
+  return {
+    ...{ id, name, from, to, notedAt, itemIds, met },
+    isCold: asked.includes('closed-before-warm'),
+    isUnderSky: asked.includes('strap-before-dew'),
+    counts: countsOf(outing),
+    countsOf: byThing,
+  };
 }

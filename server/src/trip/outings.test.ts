@@ -1,5 +1,5 @@
-import { type Cleaning, type Drawer, type Outing, routes, type Supply } from '@bright-keeper/contract';
-import { care, MS_PER_DAY, type schedule } from '@bright-keeper/core';
+import { type Cleaning, type Drawer, type Outing, routes, type StorageOverview, type Supply } from '@bright-keeper/contract';
+import { care, MS_PER_DAY, type schedule, sources } from '@bright-keeper/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -67,6 +67,52 @@ describe('an outing that is planned', () => {
     expect(await minute()).toBeUndefined();
     t.clock.set(new Date(t.clock.now().getTime() + MS_PER_DAY));
     expect((await minute())?.window.due).toBe(day(0));
+    await t.http.delete(routes.outing(outing.id));
+  });
+});
+
+describe('what the weather asks of an outing', () => {
+  const asked = async (id: string) => ((await t.http.get(routes.outingAsks(id)).expect(200)).body as schedule.Duty[]).map((d) => d.code);
+  /** A station that foretells so many hours of such air. */
+  const foretell = async (temperatureC: number, humidityPct: number) => {
+    const input = { name: 'Roof', source: 'push', outdoor: true, placeId: null, everyMinutes: 60, note: '' };
+    const { id } = (await t.http.post(routes.devices).send(input).expect(201)).body as { id: string };
+    const { token } = (await t.http.post(routes.deviceToken(id)).expect(201)).body as { token: string };
+    const now = t.clock.now().getTime();
+    const ahead = Array.from({ length: 24 }, (_, h) => ({
+      at: new Date(now + h * 3_600_000).toISOString(),
+      ...{ temperatureC, humidityPct, windMs: 7, rainMmPerH: 0 },
+    }));
+    await t.http.post(routes.pushForecast).set('authorization', `Bearer ${token}`).send(sources.toSenml('roof', ahead)).expect(200);
+  };
+
+  it('is a bag shut before the door where it was cold, until that is seen to', async () => {
+    const lens = await t.add('Comes in cold');
+    const outing = await add({ from: day(-1), to: day(0), itemIds: [lens.id], weather: ['cold'] });
+    expect(await asked(outing.id)).toContain('comes-in-cold');
+    const mild = await add({ from: day(-1), to: day(0), itemIds: [lens.id], weather: ['wind'] });
+    expect(await asked(mild.id)).not.toContain('comes-in-cold');
+    await t.http
+      .post(routes.dutyDone)
+      .send({ code: 'comes-in-cold', subject: { kind: 'outing', id: outing.id }, at: null })
+      .expect(201);
+    expect(await asked(outing.id)).not.toContain('comes-in-cold');
+    for (const { id } of [outing, mild]) await t.http.delete(routes.outing(id));
+  });
+
+  it('is the strap before the dew, where the station foretells it for tonight; a forecast of yesterday foretells nothing', async () => {
+    const lens = await t.add('Under the stars');
+    const outing = await add({ from: day(-1), to: day(3), itemIds: [lens.id], place: 'night-sky' });
+    expect(await asked(outing.id)).not.toContain('dew-tonight');
+    await foretell(6, 93);
+    const outdoors = async () => ((await t.http.get(routes.storage).expect(200)).body as StorageOverview).outdoors;
+    expect((await outdoors())?.forecast?.readings[0]).toMatchObject({ windMs: 7, rainMmPerH: 0 });
+    expect(await asked(outing.id)).toContain('dew-tonight');
+    const before = t.clock.now();
+    t.clock.set(new Date(before.getTime() + 25 * 3_600_000));
+    expect((await outdoors())?.forecast).toBeNull();
+    expect(await asked(outing.id)).not.toContain('dew-tonight');
+    t.clock.set(before);
     await t.http.delete(routes.outing(outing.id));
   });
 });

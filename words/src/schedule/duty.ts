@@ -16,6 +16,7 @@ const ACTIONS: Record<schedule.DoneBy, string> = {
   plan: 'See the plan',
   'go-on': 'Go on',
   timer: 'It is out',
+  'warm-up': 'Begin the wait',
   gel: 'Dry it again',
   place: 'Open the place',
   'what-if': 'What would help?',
@@ -67,6 +68,12 @@ function capsWords({ missing }: Extract<schedule.DutyFacts, { says: 'caps' }>): 
     action: one ? 'It has one again' : 'It has them again',
   };
 }
+
+const OUTING: Record<Extract<schedule.DutyFacts, { says: 'outing' }>['when'], string> = {
+  before: 'look while there is still time to clean',
+  tonight: 'glass by a lamp held flat, caps, what sits loose',
+  'coming-in': 'shut in the bag out there, and open when as warm as the room',
+};
 
 /** What the last test frame says of it. */
 function sensorDutyWords({ advice, shows }: Extract<schedule.DutyFacts, { says: 'sensor' }>): string {
@@ -130,12 +137,12 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
             why: 'It was cleaned since the last frame: a new one tells whether that helped, and what it left.',
           }
         : { why: sensorDutyWords(facts) };
-    case 'outing':
+    case 'dew':
       return {
-        why: `${someNames(facts.things)}: ${
-          facts.when === 'tonight' ? 'glass by a lamp held flat, caps, what sits loose' : 'look while there is still time to clean'
-        }.`,
+        why: `Under a clear sky a bare front takes dew from about ${facts.fromHour}:00 on, by the forecast of “${facts.by}”; where you are it may be sooner.`,
       };
+    case 'outing':
+      return { why: `${someNames(facts.things)}: ${OUTING[facts.when]}.` };
     default:
       return facts satisfies never;
   }

@@ -113,6 +113,20 @@ describe('a duty in words', () => {
       /^Old one: glass by a lamp held flat/,
       'Done',
     ],
+    [
+      'comes-in-cold',
+      { says: 'outing', when: 'coming-in', from: '2026-03-02', things: [{ id: 'a', name: 'Old one' }] },
+      /^Close the bag before you go in$/,
+      /^Old one: shut in the bag out there/,
+      'Begin the wait',
+    ],
+    [
+      'dew-tonight',
+      { says: 'dew', by: 'Roof', fromHour: 21 },
+      /^The strap on before the dew$/,
+      /from about 21:00 on, by the forecast of “Roof”/,
+      'Done',
+    ],
   ])('%s says what, why and what to do', (code, facts, title, why, action) => {
     const words = dutyWords(duty(code, facts));
     expect(words.title).toMatch(title);

@@ -31,6 +31,7 @@ export const DONE_BY = [
   'plan',
   'go-on',
   'timer',
+  'warm-up',
   'gel',
   'place',
   'what-if',
@@ -72,7 +73,9 @@ export type DutyFacts =
   | { says: 'away'; why: AwayReason; until: Day; agreed: boolean; to?: string }
   /** The last test frame asks for it, or will before long. */
   | { says: 'sensor'; advice: SensorAdvice; shows: number; frameOn: Day; /** Where it was cleaned since. */ cleanedOn?: Day }
-  | { says: 'outing'; when: 'before' | 'tonight'; from: Day; things: { id: string; name: string }[] };
+  /** By which station, and from which hour of the household's day. */
+  | { says: 'dew'; by: string; fromHour: number }
+  | { says: 'outing'; when: 'before' | 'tonight' | 'coming-in'; from: Day; things: { id: string; name: string }[] };
 
 /** Between which local days a duty is done: not before the first, best on the second, at the latest on the third. */
 export type Window = { earliest: Day; due: Day; latest: Day };

@@ -8,6 +8,8 @@ import { findClothWash } from './clothWash.js';
 import { dampDue } from './damp.js';
 import { dueBackDue } from './dueBack.js';
 import { eveningLookDue } from './eveningLook.js';
+import { comesInColdDue } from './comesInCold.js';
+import { dewTonightDue } from './dewTonight.js';
 import { eveningMinuteDue } from './eveningMinute.js';
 import { exerciseDue } from './exercise.js';
 import { filterLookDue } from './filterLook.js';
@@ -61,6 +63,8 @@ export const FINDERS: Record<DutyCode, Finder> = {
   'look-after-outing': ofThings(lookAfterOutingDue),
   'evening-look': ofThings(eveningLookDue),
   'evening-minute': ofOutings(eveningMinuteDue),
+  'comes-in-cold': ofOutings(comesInColdDue),
+  'dew-tonight': ofOutings(dewTonightDue),
   'second-look': ofThings(secondLookDue),
   'rubber-airing': ofThings(rubberAiringDue),
   isolate: ofThings(needDue('isolate')),

@@ -9,6 +9,8 @@ import { damp } from './damp.js';
 import { dueBack } from './dueBack.js';
 import type { DutyKind } from './duty.js';
 import { eveningLook } from './eveningLook.js';
+import { comesInCold } from './comesInCold.js';
+import { dewTonight } from './dewTonight.js';
 import { eveningMinute } from './eveningMinute.js';
 import { exercise } from './exercise.js';
 import { filterLook } from './filterLook.js';
@@ -60,6 +62,8 @@ export const DUTIES = {
   'look-after-outing': lookAfterOuting,
   'evening-look': eveningLook,
   'evening-minute': eveningMinute,
+  'comes-in-cold': comesInCold,
+  'dew-tonight': dewTonight,
   'second-look': secondLook,
   'rubber-airing': rubberAiring,
   isolate,
@@ -89,6 +93,8 @@ export const DUTIES = {
 export type DutyCode = keyof typeof DUTIES;
 export const DUTY_CODES = Object.keys(DUTIES) as DutyCode[];
 export const dutyFacts = (code: DutyCode): DutyKind => DUTIES[code];
+/** Is it done by saying so? One that leads to a wait is, once the wait has begun. */
+export const isMarked = (code: DutyCode): boolean => ['mark', 'warm-up'].includes(dutyFacts(code).doneBy);
 /** What recurs and may be set otherwise. */
 export const RHYTHM_CODES: readonly DutyCode[] = DUTY_CODES.filter((code) => dutyFacts(code).rhythm);
 

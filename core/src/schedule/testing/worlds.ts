@@ -183,6 +183,13 @@ export const WORLDS: [Facts, Entry[]][] = [
     }),
     [],
   ],
+  [
+    house([thing()], {
+      outings: [outing('2026-05-30', '2026-06-01', { isCold: true, isUnderSky: true })],
+      hygrometers: [{ ...device, outdoor: true, dewFrom: '2026-06-01T20:00:00Z' }],
+    }),
+    [],
+  ],
   [house([], { places: [cupboard({ apart: disagreement })] }), []],
   [
     house([], {

@@ -62,6 +62,8 @@ export function deedOf({ code, facts, subject }: Pick<schedule.Duty, 'code' | 'f
     case 'wash':
     case 'back':
       return { does: doneBy };
+    case 'warm-up':
+      return { leads: `/warm-up?outing=${subject.id}` };
     case 'frame':
       return { leads: `/gear/${subject.id}/frames` };
     case 'plan':

@@ -69,7 +69,7 @@ function Tonight({ view }: { view: DewView }) {
 /** Dew on a front under the night sky: whether, from when, and what keeps it clear. */
 export function DewPage() {
   const [params, setParams] = useChoices();
-  const measured = measuredIn(useOverview().data);
+  const measured = measuredIn(useOverview().data, useNow(MS_PER_MINUTE).getTime());
   const view = dewFrom(params, measured);
   const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
   return (

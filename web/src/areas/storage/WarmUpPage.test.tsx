@@ -57,6 +57,26 @@ describe('in from the cold', () => {
     expect((page.written()[0]!.body as { minutes: number }).minutes).toBeGreaterThan(10);
   });
 
+  it('opened from an outing that comes in cold, the wait that begins settles what it asked for', async () => {
+    const page = show('/warm-up?outing=o1&startC=-5&roomC=20&roomHumidityPct=50', {
+      [`POST ${routes.timers}`]: { id: 't', endsAt: '2026-03-10T12:30:00Z' },
+      [`POST ${routes.dutyDone}`]: { entryId: 'e' },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Start a timer for / }));
+    await waitFor(() => expect(page.written()).toHaveLength(2));
+    expect(page.written()[1]).toMatchObject({
+      path: routes.dutyDone,
+      body: { code: 'comes-in-cold', subject: { kind: 'outing', id: 'o1' }, at: null },
+    });
+  });
+
+  it('opened from an outing, what is not cold at all has nothing to wait for', async () => {
+    const page = show('/warm-up?outing=o1&startC=15&roomC=20&roomHumidityPct=50', { [`POST ${routes.dutyDone}`]: { entryId: 'e' } });
+    fireEvent.click(await screen.findByRole('button', { name: 'Nothing to wait for' }));
+    expect(await screen.findByText(/^Noted; the outing asks for it no more/)).toBeTruthy();
+    expect(page.written()[0]).toMatchObject({ body: { code: 'comes-in-cold', subject: { kind: 'outing', id: 'o1' } } });
+  });
+
   it('says so where the timer could not be kept', async () => {
     const refused = new Refusal({ status: 503, code: 'disk-full', detail: 'The disk is nearly full.' });
     show('/warm-up?startC=-5&roomC=20&roomHumidityPct=50', { [`POST ${routes.timers}`]: refused });

@@ -1,4 +1,4 @@
-import { storage } from '@bright-keeper/core';
+import { MS_PER_MINUTE, storage } from '@bright-keeper/core';
 import { Link } from 'react-router';
 import { ApiError } from '../../api/http';
 import { useAwaySince } from '../../api/useKept';
@@ -7,7 +7,8 @@ import { Button, ButtonLink, Failure, Notice, Page, Section } from '../../ui/par
 import { useMoment } from '../../ui/when';
 import { capital } from '../../ui/words';
 import { basisWords } from '../care';
-import { useAddTimer, useOverview } from './queries';
+import { useNow } from '../../ui/useNow';
+import { useAddTimer, useCameIn, useOverview } from './queries';
 import {
   FIELD_IDS,
   FIELDS,
@@ -90,8 +91,9 @@ function Answer({ view, result }: { view: WarmUpView; result: storage.WarmUp }) 
 }
 
 /** The wait as a timer that lands on Today. */
-function WaitForIt({ view: { thing, wrapping, waitMin } }: { view: WarmUpView }) {
+function WaitForIt({ view: { thing, wrapping, waitMin }, outingId }: { view: WarmUpView; outingId: string | null }) {
   const addTimer = useAddTimer();
+  const cameIn = useCameIn();
   const at = useMoment();
   const isAway = useAwaySince() !== null;
   return (
@@ -106,20 +108,41 @@ function WaitForIt({ view: { thing, wrapping, waitMin } }: { view: WarmUpView })
         <Button
           look="filled"
           disabled={addTimer.isPending}
-          onClick={() => addTimer.mutate({ size: thing, wrapping, minutes: Math.max(1, waitMin), itemId: null })}
+          onClick={() =>
+            addTimer.mutate(
+              { size: thing, wrapping, minutes: Math.max(1, waitMin), itemId: null },
+              { onSuccess: () => outingId && !isAway && cameIn.mutate(outingId) },
+            )
+          }
         >
           Start a timer for {minutesWords(waitMin)}
         </Button>
       )}
       {addTimer.error instanceof ApiError && <Failure error={addTimer.error} />}
+      {cameIn.error && <Failure error={cameIn.error} />}
     </Section>
+  );
+}
+
+/** Nothing to wait for: what the outing asked for is seen to. */
+function NothingToWaitFor({ outingId }: { outingId: string }) {
+  const cameIn = useCameIn();
+  if (cameIn.isSuccess) return <Notice tone="good">Noted; the outing asks for it no more.</Notice>;
+  return (
+    <>
+      <Button disabled={cameIn.isPending} onClick={() => cameIn.mutate(outingId)}>
+        Nothing to wait for
+      </Button>
+      {cameIn.error && <Failure error={cameIn.error} />}
+    </>
   );
 }
 
 /** Coming in from the cold, or out of a cooled room: will it fog, and how long to leave it wrapped. */
 export function WarmUpPage() {
   const [params, setParams] = useChoices();
-  const measured = measuredIn(useOverview().data);
+  const measured = measuredIn(useOverview().data, useNow(MS_PER_MINUTE).getTime());
+  const outingId = params.get('outing');
   const view = warmUpFrom(params, measured);
   const { result } = view;
   return (
@@ -134,7 +157,8 @@ export function WarmUpPage() {
         </div>
         <div className="space-y-4 lg:col-span-6">
           {result && <Answer view={view} result={result} />}
-          {result && verdictOf(result) === 'fogs' && <WaitForIt view={view} />}
+          {result && verdictOf(result) === 'fogs' && <WaitForIt view={view} outingId={outingId} />}
+          {result && verdictOf(result) === 'stays-clear' && outingId && <NothingToWaitFor outingId={outingId} />}
           <p className="text-sm text-soft">{basisWords(storage.WARM_UP_BASIS)}</p>
           <p>
             The other way round, under the open sky:{' '}

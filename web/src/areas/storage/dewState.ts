@@ -1,5 +1,5 @@
 import type { Forecast, StorageOverview } from '@bright-keeper/contract';
-import { air, MS_PER_HOUR, storage } from '@bright-keeper/core';
+import { air, storage } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
 import { type Wind, WINDS } from '../../ui/winds';
 import { entryOf, type Entry } from '../../ui/numberEntry';
@@ -20,10 +20,10 @@ export const HOODS = { none: ['No hood', 0], short: ['A short hood', 0.7], long:
 export type Sky = keyof typeof SKIES;
 export type Hood = keyof typeof HOODS;
 
-/** The air outdoors, from the station. */
-export function measuredIn(overview: StorageOverview | undefined): Partial<Record<FieldId, number>> {
+/** The air outdoors, from the station, as long as it is of now. */
+export function measuredIn(overview: StorageOverview | undefined, nowMs: number): Partial<Record<FieldId, number>> {
   const latest = overview?.outdoors?.latest;
-  return latest ? { airC: Math.round(latest.temperatureC), humidityPct: Math.round(latest.humidityPct) } : {};
+  return latest && storage.isOfNow(latest, nowMs) ? { airC: Math.round(latest.temperatureC), humidityPct: Math.round(latest.humidityPct) } : {};
 }
 
 export type DewView = {
@@ -66,22 +66,8 @@ export function dewFrom(params: URLSearchParams, measured: Partial<Record<FieldI
   return { entries, ...ways, result: { ...dew, watts, cellHours: watts > 0 ? cellWh / watts : null, afterMinutes } };
 }
 
-/** How far ahead a night reaches, hours: beyond it the sun is up again, which is not reckoned with. */
-const TONIGHT_H = 12;
-
-/**
- * From when the forecast means dew under such a sky, and until when where it clears within the night; null where there is
- * none of it tonight.
- */
-export function dewAhead(
-  forecast: Forecast | null,
-  ways: Pick<DewView, 'sky' | 'wind' | 'hood'>,
-  nowMs: number,
-): { fromMs: number; toMs: number | null } | null {
-  const ahead = (forecast?.readings ?? [])
-    .map((r) => ({ ms: Date.parse(r.at), dew: air.dewOnGlass({ airC: r.temperatureC, humidityPct: r.humidityPct, ...skyOf(ways) }).dew }))
-    .filter(({ ms }) => ms > nowMs - MS_PER_HOUR && ms <= nowMs + TONIGHT_H * MS_PER_HOUR);
-  const first = ahead.findIndex((hour) => hour.dew);
-  if (first < 0) return null;
-  return { fromMs: Math.max(nowMs, ahead[first]!.ms), toMs: ahead.slice(first).find((hour) => !hour.dew)?.ms ?? null };
+/** From when the forecast means dew under such a sky, as `storage.dewAhead` reckons it. */
+export function dewAhead(forecast: Forecast, ways: Pick<DewView, 'sky' | 'wind' | 'hood'>, nowMs: number) {
+  const ahead = storage.dewAhead(forecast.readings, skyOf(ways), nowMs);
+  return ahead && { ...ahead, fromMs: Math.max(nowMs, ahead.fromMs) };
 }

@@ -1,6 +1,7 @@
 import {
   routes,
   type Chart,
+  type DutyDone,
   type HomesPage,
   type LongOwned,
   type Moved,
@@ -121,6 +122,13 @@ export const useAddTimer = () =>
         () => http.post<Timer>(routes.timers, input),
         (kept) => kept.notes.timer(input),
       ),
+    onSettled: storageChanged,
+  });
+/** That what an outing asks for on coming in from the cold is seen to. */
+export const useCameIn = () =>
+  useMutation({
+    mutationFn: (outingId: string) =>
+      http.post(routes.dutyDone, { code: 'comes-in-cold', subject: { kind: 'outing', id: outingId }, at: null } satisfies DutyDone),
     onSettled: storageChanged,
   });
 /** Tells for many since when they lie where they lie, each not before it was bought. */

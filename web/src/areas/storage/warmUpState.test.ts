@@ -33,7 +33,7 @@ describe('in from the cold', () => {
   });
 
   it('reads the cold off the weather station and the room off an open place', () => {
-    const latest = (temperatureC: number, humidityPct: number) => ({ at: '', temperatureC, humidityPct, dewPointC: 0 });
+    const latest = (temperatureC: number, humidityPct: number) => ({ at: '2026-03-10T10:00:00Z', temperatureC, humidityPct, dewPointC: 0 });
     const overview = {
       outdoors: { name: 'Mast', latest: latest(-3.4, 80), forecast: null },
       places: [
@@ -41,7 +41,10 @@ describe('in from the cold', () => {
         { kind: 'shelf', latest: latest(19.6, 51.2) },
       ],
     } as unknown as StorageOverview;
-    expect(measuredIn(overview)).toEqual({ startC: -3, roomC: 20, roomHumidityPct: 51 });
-    expect(measuredIn(undefined)).toEqual({});
+    const now = Date.parse('2026-03-10T10:30:00Z');
+    expect(measuredIn(overview, now)).toEqual({ startC: -3, roomC: 20, roomHumidityPct: 51 });
+    expect(measuredIn(undefined, now)).toEqual({});
+    // What was read yesterday is not how cold it is.
+    expect(measuredIn(overview, now + 86_400_000)).toEqual({});
   });
 });

@@ -1,4 +1,4 @@
-import type { StorageOverview } from '@bright-keeper/contract';
+import type { Latest, StorageOverview } from '@bright-keeper/contract';
 import { storage } from '@bright-keeper/core';
 import { entryOf, type Entry } from '../../ui/numberEntry';
 
@@ -13,10 +13,12 @@ export const FIELDS = {
 export type FieldId = keyof typeof FIELDS;
 export const FIELD_IDS = Object.keys(FIELDS) as FieldId[];
 
-/** What the household’s own instruments say: the cold from the station, the room from an open place. */
-export function measuredIn(overview: StorageOverview | undefined): Partial<Record<FieldId, number>> {
-  const outdoors = overview?.outdoors?.latest;
-  const indoors = overview?.places.find((p) => p.latest && storage.placeFacts(p.kind).airChangesPerDay === null)?.latest;
+/** What the household’s own instruments say now: the cold from the station, the room from an open place. */
+export function measuredIn(overview: StorageOverview | undefined, nowMs: number): Partial<Record<FieldId, number>> {
+  const isNow = (latest: Latest | null | undefined): latest is Latest => latest != null && storage.isOfNow(latest, nowMs);
+  const station = overview?.outdoors?.latest;
+  const outdoors = isNow(station) ? station : null;
+  const indoors = overview?.places.find((p) => isNow(p.latest) && storage.placeFacts(p.kind).airChangesPerDay === null)?.latest;
   return {
     ...(outdoors ? { startC: Math.round(outdoors.temperatureC) } : {}),
     ...(indoors ? { roomC: Math.round(indoors.temperatureC), roomHumidityPct: Math.round(indoors.humidityPct) } : {}),

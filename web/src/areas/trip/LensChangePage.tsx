@@ -1,14 +1,25 @@
-import { trip } from '@bright-keeper/core';
+import { MS_PER_MINUTE, trip } from '@bright-keeper/core';
 import { IN_THE_AIR_WORDS, LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep, STANDS_OPEN, WIND_SIGN } from '@bright-keeper/words';
 import { useChoices, withChoice } from '../../ui/choices';
 import { Fold } from '../../ui/Fold';
-import { ButtonLink, Page, Section } from '../../ui/parts';
+import { Button, ButtonLink, Page, Section } from '../../ui/parts';
+import { useNow } from '../../ui/useNow';
 import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
+import { useOverview } from '../storage';
 import { toggledIn } from './kitView';
-import { HAS, HAS_WORDS, hourFrom } from './lensChangeView';
+import { HAS, HAS_WORDS, hourFrom, withHour } from './lensChangeView';
 import { LensOrder } from './LensOrder';
 
 type Set = (key: string, value: string | null) => void;
+
+/** This hour as the household's station foretells it, in one tap; where one stands it may blow otherwise. */
+function ByForecast({ onTake }: { onTake: (told: trip.HourTold) => void }) {
+  const now = useNow(MS_PER_MINUTE).getTime();
+  const station = useOverview().data?.outdoors;
+  const told = station?.forecast && trip.hourTold(station.forecast.readings, now);
+  if (!station || !told) return null;
+  return <Button onClick={() => onTake(told)}>This hour as “{station.name}” foretells it</Button>;
+}
 
 function Hour({ hour, params, set }: { hour: trip.HourOutside; params: URLSearchParams; set: Set }) {
   const has = HAS.filter((h) => hour[h]);
@@ -141,6 +152,9 @@ export function LensChangePage() {
         </Section>
         <Section title="This hour" className="max-lg:[&_button]:min-h-14 lg:order-1 lg:col-span-5 lg:row-span-2">
           <Hour hour={hour} params={params} set={set} />
+          <div className="mt-2">
+            <ByForecast onTake={(told) => setParams(withHour(params, told), { replace: true })} />
+          </div>
         </Section>
         {advice.steps.length > 0 && (
           <Section title="Step by step" className="lg:order-3 lg:col-span-7">

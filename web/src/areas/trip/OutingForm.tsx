@@ -1,14 +1,15 @@
 import { JOI_OPTIONS, outingInput, type OutingInput, type ShelfItem } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { schedule, supplies, trip } from '@bright-keeper/core';
-import { capital, MET } from '@bright-keeper/words';
+import { capital, MET, WEATHER_WORDS } from '@bright-keeper/words';
 import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { Button } from '../../ui/parts';
 import { saveForm } from '../../ui/saveForm';
 import { ToggleButtons } from '../../ui/WayButtons';
 import { useDrawer } from '../supplies';
-import { TRAVEL_WORDS, WEATHER_WORDS } from './kitView';
+import { ForecastFor } from './ForecastFor';
+import { TRAVEL_WORDS } from './kitView';
 
 type Props = {
   begin: OutingInput;
@@ -85,6 +86,7 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
         on={weather}
         onToggle={(w) => form.setValue('weather', toggled(weather, w))}
       />
+      <ForecastFor from={form.watch('from')} to={form.watch('to')} weather={weather} onTake={(all) => form.setValue('weather', all)} />
       <div className="flex flex-wrap gap-4">
         <label className="flex flex-col gap-1">
           How it travels

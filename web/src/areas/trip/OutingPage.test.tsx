@@ -21,6 +21,7 @@ const show = (told: Partial<Outing> = {}, more: Record<string, Handler> = {}, id
     {
       [`GET ${routes.outings}`]: [{ ...outing, ...told }],
       [`GET ${routes.outingAsks(outing.id)}`]: [],
+      [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 30, longOwned: [] },
       [`GET ${routes.gear}`]: { items: [{ id: idOf(1), name: 'Lens 1' }], nextCursor: null, total: 1 },
       ...more,
     },
@@ -66,6 +67,41 @@ describe('one outing', () => {
     expect((await tick()).checked).toBe(true);
     fireEvent.click(await tick());
     expect((await tick()).checked).toBe(false);
+  });
+
+  const roof = (readings: object[]) => ({
+    [`GET ${routes.storage}`]: {
+      ...{ places: [], ribbonDays: 30, longOwned: [] },
+      outdoors: { name: 'Roof', latest: null, forecast: { issuedAt: '2026-03-10T08:00:00Z', readings } },
+    },
+  });
+
+  it('says what the station foretells, of what it says nothing, and is made ready for it in one tap', async () => {
+    const page = show(
+      {},
+      {
+        ...roof([
+          { at: '2026-03-10T12:00:00Z', temperatureC: 4, humidityPct: 40, windMs: 12 },
+          { at: '2026-03-11T05:00:00Z', temperatureC: -3.2, humidityPct: 40, windMs: 3 },
+        ]),
+        [`PUT ${routes.outing(outing.id)}`]: outing,
+      },
+    );
+    expect(
+      await screen.findByText(
+        '“Roof” foretells for where it stands, 10 March to 11 March: −3 to 4 °C, wind up to 12 m/s. It says nothing of rain. It speaks of no day after 11 March.',
+      ),
+    ).toBeTruthy();
+    // Wind it expects already.
+    fireEvent.click(screen.getByRole('button', { name: 'Expect frost' }));
+    await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ version: 3, weather: ['wind', 'cold'] }));
+  });
+
+  it('that expects all of it has nothing more to be told; one that is over is not foretold', async () => {
+    const calm = roof([{ at: '2026-03-10T12:00:00Z', temperatureC: 4, humidityPct: 40, windMs: 12, rainMmPerH: 0 }]);
+    show({}, calm);
+    expect(await screen.findByText(/12 m\/s, no rain\./)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Expect/ })).toBeNull();
   });
 
   it('that is gone says so', async () => {

@@ -1,6 +1,6 @@
 import type { Outing } from '@bright-keeper/contract';
 import { care, schedule, trip } from '@bright-keeper/core';
-import { capital, MET } from '@bright-keeper/words';
+import { capital, MET, WEATHER_WORDS } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
@@ -10,11 +10,12 @@ import { Day } from '../../ui/when';
 import { ToggleButtons } from '../../ui/WayButtons';
 import { useToday } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
+import { ForecastFor } from './ForecastFor';
 import { OutingAsks } from './OutingAsks';
 import { daysOf, goingOf, outingAt, type OutingStands, packFor, phaseOf, rememberedAsks, rememberAsks } from './outingView';
 import { useOutings, useUpdateOuting } from './queries';
 import { CarrierRules } from './CarrierRules';
-import { TRAVEL_WORDS, WEATHER_WORDS } from './kitView';
+import { TRAVEL_WORDS } from './kitView';
 
 const PHASE_TITLES: Record<trip.Phase, string> = {
   before: 'Before you leave',
@@ -50,6 +51,17 @@ function Asked({ outing, phase, isNow, ticks }: { outing: Outing; phase: trip.Ph
         })}
       </ul>
     </section>
+  );
+}
+
+/** What the weather is to bring by the forecast; one tap makes the outing ready for it. */
+function Foretold({ outing }: { outing: Outing }) {
+  const update = useUpdateOuting();
+  return (
+    <>
+      <ForecastFor {...outing} busy={update.isPending} onTake={(weather) => update.mutate({ ...outing, weather })} />
+      {update.error && <Failure error={update.error} />}
+    </>
   );
 }
 
@@ -158,6 +170,7 @@ function Told({ outing, things }: { outing: Outing; things: readonly { id: strin
             </span>
           ))}
         </p>
+        {stands !== 'over' && <Foretold outing={outing} />}
         <CarrierRules travel={outing.travel} />
         {stands !== 'ahead' && <Met outing={outing} />}
         <Section title="What falls due by it">

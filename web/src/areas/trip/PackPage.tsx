@@ -1,4 +1,5 @@
 import { trip } from '@bright-keeper/core';
+import { WEATHER_WORDS } from '@bright-keeper/words';
 import { useMemo, useState } from 'react';
 import { outside } from '../../outside';
 import { useChoices, withChoice } from '../../ui/choices';
@@ -17,7 +18,6 @@ import {
   timeWords,
   toggledIn,
   TRAVEL_WORDS,
-  WEATHER_WORDS,
 } from './kitView';
 
 /** A list of things that this browser remembers. */

@@ -1,11 +1,5 @@
 import { trip } from '@bright-keeper/core';
 
-export const WEATHER_WORDS: Record<trip.Weather, string> = {
-  wind: 'Wind',
-  rain: 'Rain or showers',
-  cold: 'Frost',
-  'damp-night': 'Clear damp nights',
-};
 export const TRAVEL_WORDS: Record<trip.Travel, string> = {
   'own-way': 'By car, train or on foot',
   flight: 'By air',

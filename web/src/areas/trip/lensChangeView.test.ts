@@ -1,13 +1,23 @@
 import { trip } from '@bright-keeper/core';
 import { LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep } from '@bright-keeper/words';
 import { describe, expect, it } from 'vitest';
-import { hourFrom, lengthsFrom } from './lensChangeView';
+import { hourFrom, lengthsFrom, withHour } from './lensChangeView';
 
 describe('what the address says of an hour', () => {
   it('is a fair one where it says nothing, or nothing that can be', () => {
     const fair = { wind: 'still', inTheAir: [], shelter: false, cover: false, film: false };
     expect(hourFrom(new URLSearchParams())).toEqual(fair);
     expect(hourFrom(new URLSearchParams('wind=howling&air=frogs,&has=luck&t=warm&rh=140&gear=&film=8mm'))).toEqual(fair);
+  });
+  it('takes an hour foretold over what was typed; sand and spray only the eye tells, and they stay', () => {
+    const typed = new URLSearchParams('wind=still&air=blowing-sand,light-rain&has=cover&gear=-3');
+    const told = { wind: 'raises-dust', inTheAir: ['heavy-rain'], temperatureC: 4, humidityPct: 88 } as const;
+    expect(hourFrom(withHour(typed, { ...told, inTheAir: [...told.inTheAir] }))).toEqual({
+      ...{ wind: 'raises-dust', inTheAir: ['blowing-sand', 'heavy-rain'], temperatureC: 4, humidityPct: 88 },
+      ...{ gearC: -3, shelter: false, cover: true, film: false },
+    });
+    const mute = withHour(new URLSearchParams('wind=branches-move&air=dew'), { inTheAir: [], temperatureC: 9, humidityPct: 40 });
+    expect(hourFrom(mute)).toMatchObject({ wind: 'branches-move', inTheAir: [] });
   });
   it('is as it says', () =>
     expect(hourFrom(new URLSearchParams('wind=raises-dust&air=spray,dew&has=cover&t=21,5&rh=60&gear=-3&film=yes'))).toEqual({

@@ -29,6 +29,22 @@ export function hourFrom(params: URLSearchParams): trip.HourOutside {
   };
 }
 
+/** What no forecast tells and the eye sees. */
+const SEEN_ONLY: readonly trip.InTheAir[] = ['blowing-sand', 'spray'];
+
+/** The same choices with what an hour foretold says; what it says nothing of stays. */
+export function withHour(params: URLSearchParams, told: trip.HourTold): URLSearchParams {
+  const next = new URLSearchParams(params);
+  const seen = known(SEEN_ONLY, params.get('air'));
+  const inTheAir = trip.IN_THE_AIR.filter((one) => seen.includes(one) || told.inTheAir.includes(one));
+  if (inTheAir.length > 0) next.set('air', inTheAir.join(','));
+  else next.delete('air');
+  if (told.wind) next.set('wind', told.wind);
+  next.set('t', String(told.temperatureC));
+  next.set('rh', String(told.humidityPct));
+  return next;
+}
+
 /** Focal lengths as they are typed, "24, 85 24": what is none is named. More than fifty are cut. */
 export function lengthsFrom(text: string): { wanted: number[]; odd: string[] } {
   const words = text.split(/[^\d.\p{L}]+/u).filter(Boolean);

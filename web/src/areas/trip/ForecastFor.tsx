@@ -1,0 +1,27 @@
+import { trip } from '@bright-keeper/core';
+import { forecastWords, WEATHER_WORDS } from '@bright-keeper/words';
+import { Button } from '../../ui/parts';
+import { useZone } from '../../ui/zone';
+import { useOverview } from '../storage';
+import { inWords } from './kitView';
+
+type Props = { from: string; to: string; weather: readonly trip.Weather[]; onTake: (weather: trip.Weather[]) => void; busy?: boolean };
+
+/** What the household's own station foretells for the days of an outing, and what of it is not said of the outing yet. */
+export function ForecastFor({ from, to, weather, onTake, busy = false }: Props) {
+  const timeZone = useZone();
+  const station = useOverview().data?.outdoors;
+  const told = station?.forecast && from && to ? trip.weatherTold(station.forecast.readings, { from, to }, timeZone) : null;
+  if (!station || !told) return null;
+  const more = told.expects.filter((one) => !weather.includes(one));
+  return (
+    <div className="flex flex-wrap items-center gap-3 text-sm">
+      <p className="min-w-0 flex-1 basis-80">{forecastWords(told, station.name, { to })}</p>
+      {more.length > 0 && (
+        <Button disabled={busy} onClick={() => onTake([...weather, ...more])}>
+          Expect {inWords(more.map((one) => WEATHER_WORDS[one].toLowerCase()))}
+        </Button>
+      )}
+    </div>
+  );
+}
