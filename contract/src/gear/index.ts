@@ -10,6 +10,7 @@ export {
   archiveItem,
   type DoneToMany,
   DUE_FILTERS,
+  OUT_FILTERS,
   goneFields,
   idParam,
   IMPORT_TARGETS,

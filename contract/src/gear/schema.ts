@@ -203,6 +203,8 @@ export const idParam = Joi.object<{ id: string }>({ id: id().required() });
 export const NEEDS = [...care.VERDICTS, 'never-looked'] as const;
 export type Need = (typeof NEEDS)[number];
 export const DUE_FILTERS = ['overdue', 'this-month'] as const;
+/** When it was out last, as outings tell: not for two years. */
+export const OUT_FILTERS = ['not-for-two-years'] as const;
 export const SHELF_SORTS = ['name', 'added', 'due'] as const;
 /** Of what nobody said where it lies. */
 export const NO_PLACE = 'none';
@@ -216,6 +218,7 @@ export type ShelfQuery = {
   kind?: care.ItemKind;
   needs?: Need;
   due?: (typeof DUE_FILTERS)[number];
+  out?: (typeof OUT_FILTERS)[number];
   status?: ItemStatus;
   archived: boolean;
   sort: (typeof SHELF_SORTS)[number];
@@ -230,6 +233,7 @@ const filterFields = {
   kind: Joi.string().valid(...care.ITEM_KINDS),
   needs: Joi.string().valid(...NEEDS),
   due: Joi.string().valid(...DUE_FILTERS),
+  out: Joi.string().valid(...OUT_FILTERS),
   status: Joi.string().valid(...ITEM_STATUSES),
   archived: Joi.boolean().default(false),
 };

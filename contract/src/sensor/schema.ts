@@ -38,12 +38,14 @@ export type SensorFrame = SensorFrameInput & {
   original: string | null;
   /** Outings with this body since the frame before. */
   exposures: number;
+  /** Lens changes on these outings; null where nobody counted them. */
+  lensChanges: number | null;
 };
 /** What the story of a sensor needs of one of its frames. */
 export const frameFacts = (
   { fNumber, workingAt, width, height, spots, tries, lens, unfit }: Omit<SensorFrameInput, 'itemId' | 'takenAt'>,
-  { id, at, exposures }: { id: string; at: string; exposures: number },
-): sensor.FrameFacts => ({ id, at, exposures, fNumber, workingAt, width, height, spots, tries, lens, unfit });
+  { id, at, exposures, lensChanges }: Pick<sensor.FrameFacts, 'id' | 'at' | 'exposures' | 'lensChanges'>,
+): sensor.FrameFacts => ({ id, at, exposures, lensChanges, fNumber, workingAt, width, height, spots, tries, lens, unfit });
 
 /** A place of a body that is no dust. */
 export type Dismissed = { id: string; x: number; y: number; at: string };

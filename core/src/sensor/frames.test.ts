@@ -182,6 +182,7 @@ describe('what is not sure in the story of a sensor', () => {
     spots,
     tries: [],
     exposures: 0,
+    lensChanges: null,
     ...more,
   });
   const chapters = (...frames: FrameFacts[]) => storyOf(frames, [], 'self').chapters;
@@ -305,7 +306,13 @@ describe('how fast specks come', () => {
 });
 
 describe('the story of a sensor', () => {
-  const frame = (n: number, spots: readonly Spot[], tries: FrameFacts['tries'] = [], exposures = 0): FrameFacts => ({
+  const frame = (
+    n: number,
+    spots: readonly Spot[],
+    tries: FrameFacts['tries'] = [],
+    exposures = 0,
+    lensChanges: number | null = null,
+  ): FrameFacts => ({
     id: `f${n}`,
     at: `2026-0${n}-01T10:00:00Z`,
     fNumber: 16,
@@ -315,6 +322,7 @@ describe('the story of a sensor', () => {
     spots,
     tries,
     exposures,
+    lensChanges,
   });
   const nine = strewn(9, 21);
 
@@ -344,8 +352,24 @@ describe('the story of a sensor', () => {
     expect(next!.likelyDays).toBeGreaterThan(0);
     expect(next!.earlyDays).toBeLessThan(next!.lateDays);
   });
+  it('tells how many come with a lens change, over frames between which changes were counted and no others', () => {
+    const frames = [
+      frame(1, nine.slice(0, 2)),
+      frame(3, nine.slice(0, 4), [], 2, 10),
+      // Nobody counted on these outings: the three that came with them tell nothing of a change.
+      frame(4, nine.slice(0, 7), [], 3, null),
+      frame(5, nine.slice(0, 8), [], 1, 5),
+    ];
+    const { growth, perChange } = storyOf(frames, [], 'self');
+    expect(growth).toMatchObject({ fresh: 6, exposures: 6 });
+    expect(perChange).toMatchObject({ fresh: 3, exposures: 15 });
+    // Jeffreys' interval for 3 events: chi-square quantiles with 7 degrees of freedom, 5 % 2.167 and 95 % 14.067, halved (common tables).
+    expect(perChange!.low * 15).toBeCloseTo(2.167 / 2, 1);
+    expect(perChange!.high * 15).toBeCloseTo(14.067 / 2, 1);
+    expect(storyOf(frames.slice(0, 1).concat(frames.slice(2, 3)), [], 'self').perChange).toBeNull();
+  });
   it('of one frame, or none, tells no speed', () => {
-    expect(storyOf([], [], 'self')).toEqual({ chapters: [], pixels: [], growth: null, next: null });
+    expect(storyOf([], [], 'self')).toEqual({ chapters: [], pixels: [], growth: null, perChange: null, next: null });
     expect(storyOf([frame(1, nine)], [], 'self')).toMatchObject({ growth: null, next: null });
   });
 });

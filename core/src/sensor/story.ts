@@ -24,6 +24,8 @@ export type FrameFacts = {
   tries: readonly SensorTry[];
   /** Outings since the frame before. */
   exposures: number;
+  /** Lens changes on these; null where nobody counted them. */
+  lensChanges: number | null;
   /** As the file says it; null where it does not. */
   lens?: string | null;
   /** What is wrong with it. */
@@ -59,6 +61,8 @@ export type SensorStory = {
   /** Places that are dark at every aperture: pixels, and left out of every frame. */
   pixels: Point[];
   growth: Growth | null;
+  /** The same for each lens change, over frames between which these were counted. */
+  perChange: Growth | null;
   next: NextClean | null;
 };
 
@@ -98,6 +102,7 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
   }));
   const where = whereaboutsOf(seen);
   const counts: SpeckCount[] = [];
+  const byChange: SpeckCount[] = [];
   let numbers = 0;
   for (const [i, frame] of seen.entries()) {
     const { spots } = frame;
@@ -142,11 +147,14 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
     const freshShowing = own.filter(
       (s) => s.fate === 'fresh' && isSure(s) && visibilityAt(s, { measuredAt: frame.fNumber, workingAt: frame.workingAt }).visible,
     );
-    counts.push({ at: frame.at, shows: judgement.shows, fresh: i === 0 ? null : freshShowing.length, exposures: frame.exposures });
+    const count = { at: frame.at, shows: judgement.shows, fresh: i === 0 ? null : freshShowing.length };
+    counts.push({ ...count, exposures: frame.exposures });
+    if (frame.lensChanges !== null) byChange.push({ ...count, exposures: frame.lensChanges });
   }
   const growth = growthOf(counts);
   const [first, last] = [counts[0], counts.at(-1)];
   const days = first && last ? daysApart(first.at, last.at) : 0;
   const outings = counts.reduce((sum, c, i) => (i === 0 ? sum : sum + c.exposures), 0);
-  return { chapters, pixels, growth, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
+  const perChange = growthOf(byChange);
+  return { chapters, pixels, growth, perChange, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
 }

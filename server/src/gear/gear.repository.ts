@@ -5,7 +5,7 @@ import { and, asc, count, desc, eq, gte, ilike, inArray, isNotNull, isNull, ne, 
 import type { Db } from '../db/index.js';
 import { type Mark, problem } from '../http/index.js';
 import { grouped } from '../platform/index.js';
-import { contacts, items, places, stays, surfaceStates } from '../tables/index.js';
+import { contacts, items, outings, places, stays, surfaceStates } from '../tables/index.js';
 import { Versioned } from '../versioned/index.js';
 
 type ItemRow = typeof items.$inferSelect;
@@ -56,6 +56,15 @@ const liesInPlace = (placeId: string): SQL =>
 const hasTag = (tag: string): SQL =>
   sql`exists (select 1 from jsonb_array_elements_text(coalesce(${items.particulars}->'data'->'tags', '[]')) tag where lower(tag) = lower(${tag}))`;
 
+/**
+ * Had by then, and on no outing since; of parts what they belong to tells. Nothing is said before outings themselves were
+ * noted for so long.
+ */
+const wasNotOutSince = (since: schedule.Day, today: schedule.Day): SQL =>
+  sql`${items.belongsTo} is null and coalesce(${items.acquiredOn}, ${items.createdAt}::date) <= ${since}
+    and exists (select 1 from ${outings} where ${outings.from} <= ${since})
+    and not exists (select 1 from ${outings} where ${items.id} = any(${outings.itemIds}) and ${outings.to} >= ${since} and ${outings.from} <= ${today})`;
+
 const CHUNK = 500;
 const READ_AT_ONCE = 300;
 
@@ -88,6 +97,7 @@ function matching(db: Db, query: Omit<ShelfQuery, 'sort' | 'limit' | 'cursor'>, 
     query.status ? eq(items.status, query.status) : undefined,
     query.needs === 'never-looked' ? isNull(gravity.rank) : undefined,
     query.needs && query.needs !== 'never-looked' ? eq(gravity.rank, care.gravity(query.needs) + 1) : undefined,
+    query.out ? wasNotOutSince(schedule.addMonths(today, -24), today) : undefined,
     query.due === 'overdue' ? sql`first.latest < ${today}` : undefined,
     query.due === 'this-month' ? sql`first.due <= ${schedule.addMonths(today, 1)}` : undefined,
   ];

@@ -8,6 +8,7 @@ import {
   type GlareTest,
   type GlareTests,
   type Item,
+  type Outing,
   type SensorFrame,
   type SensorFrameInput,
   type SensorFrames,
@@ -26,13 +27,21 @@ import { settings, outings, dismissedSpots, sensorFrames } from '../tables/index
 import { OutingRepository } from '../trip/index.js';
 import { SensorRepository, type FrameRow } from './sensor.repository.js';
 
-type OutingDays = { itemIds: readonly string[]; to: schedule.Day };
-
 const dayOf = (at: Date, timeZone: string): schedule.Day => schedule.localDay(at.toISOString(), timeZone);
 
-/** Outings with a body that ended after one frame and not after the next. */
-const between = (all: readonly OutingDays[], itemId: string, after: schedule.Day, until: schedule.Day): number =>
-  all.filter((o) => o.itemIds.includes(itemId) && o.to > after && o.to <= until).length;
+type Exposed = Pick<SensorFrame, 'exposures' | 'lensChanges'>;
+const UNEXPOSED: Exposed = { exposures: 0, lensChanges: 0 };
+
+/** Lens changes of a body on an outing: those of the whole outing, unless they are known by thing. */
+const changesOn = ({ used, lensChanges }: Outing, itemId: string): number | null => (used[itemId] ?? { lensChanges }).lensChanges;
+
+/** Outings with a body that ended after one frame and not after the next, and its lens changes on them. */
+function between(all: readonly Outing[], itemId: string, after: schedule.Day, until: schedule.Day): Exposed {
+  const own = all.filter((o) => o.itemIds.includes(itemId) && o.to > after && o.to <= until);
+  const changes = own.map((outing) => changesOn(outing, itemId));
+  const areCounted = changes.every((n) => n !== null);
+  return { exposures: own.length, lensChanges: areCounted ? changes.reduce<number>((sum, n) => sum + n, 0) : null };
+}
 
 /** Frames of sensors, what they tell over time, and tests of glare. */
 @Injectable()
@@ -151,7 +160,7 @@ export class SensorService {
       for (const [itemId, own] of grouped(rows, (r) => r.itemId)) {
         const counts = await this.exposures(db, own);
         const story = sensor.storyOf(
-          own.map(({ id, takenAt, data }, i) => frameFacts(data, { id, at: takenAt.toISOString(), exposures: counts[i]! })),
+          own.map(({ id, takenAt, data }, i) => frameFacts(data, { id, at: takenAt.toISOString(), ...counts[i]! })),
           dismissed.get(itemId) ?? [],
           schools.sensor,
         );
@@ -167,12 +176,12 @@ export class SensorService {
     });
   }
 
-  private async exposures(db: Db, rows: readonly FrameRow[]): Promise<number[]> {
-    if (rows.length < 2) return rows.map(() => 0);
+  private async exposures(db: Db, rows: readonly FrameRow[]): Promise<Exposed[]> {
+    if (rows.length < 2) return rows.map(() => UNEXPOSED);
     const { timeZone } = await this.settings.get(db);
     const all = await this.outings.all(db);
     return rows.map((row, i) =>
-      i === 0 ? 0 : between(all, row.itemId, dayOf(rows[i - 1]!.takenAt, timeZone), dayOf(row.takenAt, timeZone)),
+      i === 0 ? UNEXPOSED : between(all, row.itemId, dayOf(rows[i - 1]!.takenAt, timeZone), dayOf(row.takenAt, timeZone)),
     );
   }
 
@@ -188,7 +197,7 @@ export class SensorService {
     return frames.find((f) => f.id === id)!;
   }
 
-  private view({ id, itemId, version, takenAt, data, preview, original }: FrameRow, exposures: number): SensorFrame {
-    return { id, itemId, version, takenAt: takenAt.toISOString(), ...data, preview, original, exposures };
+  private view({ id, itemId, version, takenAt, data, preview, original }: FrameRow, exposed: Exposed): SensorFrame {
+    return { id, itemId, version, takenAt: takenAt.toISOString(), ...data, preview, original, ...exposed };
   }
 }

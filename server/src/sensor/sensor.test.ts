@@ -129,7 +129,20 @@ describe('the frames of a body', () => {
       .send({ ...outing, itemIds: [] })
       .expect(201);
     await add('2026-03-09T10:00:00.000Z', NINE.slice(6));
-    expect((await frames()).frames.map((f) => f.exposures)).toEqual([0, 0, 1]);
+    expect((await frames()).frames.map((f) => [f.exposures, f.lensChanges])).toEqual([
+      [0, 0],
+      [0, 0],
+      // Nobody counted them.
+      [1, null],
+    ]);
+    const counted = { ...outing, from: '2026-03-10', to: '2026-03-10', lensChanges: 9, used: { [body.id]: { frames: 40, lensChanges: 4 } } };
+    await t.http.post(routes.outings).send(counted).expect(201);
+    await t.http
+      .post(routes.outings)
+      .send({ ...outing, from: '2026-03-11', to: '2026-03-11', lensChanges: 3 })
+      .expect(201);
+    await add('2026-03-12T10:00:00.000Z', NINE.slice(6));
+    expect((await frames()).frames.at(-1)).toMatchObject({ exposures: 2, lensChanges: 7 });
   });
 
   it('keeps its picture without what the camera wrote beside it, small on request, and the file as it came', async () => {

@@ -243,6 +243,38 @@ describe('the shelf', () => {
     expect(new Set(seen).size).toBe(all.length);
   });
 
+  it('filters by what was not out for two years, as far as outings were noted that long', async () => {
+    const today = t.clock.now();
+    const day = (back: number) => new Date(today.getTime() - back * 86_400_000).toISOString().slice(0, 10);
+    const had = (name: string, acquiredOn: string | null, more: object = {}) => t.add(name, { acquiredOn, ...more });
+    const [idle, used, plans, newer] = [
+      await had('Idle one', day(1500)),
+      await had('Used one', day(1500)),
+      await had('Plans one', day(1500)),
+      await had('Newer one', day(100)),
+    ];
+    await had('Hood one', day(1500), { belongsTo: used.id });
+    const out = (from: number, to: number, ...itemIds: string[]) =>
+      t.http
+        .post(routes.outings)
+        .send({
+          ...{ name: 'Out', from: day(from), to: day(to), place: 'town', itemIds, met: [], frames: null, lensChanges: null },
+          ...{ hours: null, note: '' },
+        })
+        .expect(201);
+    const found = async () =>
+      ((await t.http.get(`${routes.gear}?out=not-for-two-years&search=one`).expect(200)).body as Shelf).items.map((i) => i.name);
+    await out(400, 399, used.id);
+    // Outings are noted for little more than a year: nobody knows.
+    expect(await found()).toEqual([]);
+    await out(900, 899, idle.id, used.id);
+    await out(-10, -12, plans.id, newer.id);
+    expect(await found()).toEqual(['Idle one', 'Plans one']);
+    await out(20, 18, idle.id);
+    expect(await found()).toEqual(['Plans one']);
+    await t.http.get(`${routes.gear}?out=ever`).expect(400);
+  });
+
   it('refuses an unknown query key, a silly limit and a made-up cursor', async () => {
     expect((await t.http.get(`${routes.gear}?colour=black`).expect(400)).body.fields.colour).toBeTruthy();
     expect((await t.http.get(`${routes.gear}?limit=100000`).expect(400)).body.fields.limit).toMatch(/At most 200/);

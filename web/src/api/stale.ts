@@ -16,7 +16,8 @@ const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   places: [keys.storage, GEAR],
   air: [keys.storage],
   drawer: [keys.drawer],
-  outings: [keys.homes],
+  // What was out is told on the shelf; how much dust came of it, by the frames.
+  outings: [keys.homes, GEAR, ['sensor']],
   frames: [['sensor'], GEAR],
   calendars: [],
   // Whoever is let in, or let go, is noted there.

@@ -2,9 +2,9 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/parts';
 import { SearchField } from '../../ui/SearchField';
 import { useVocabulary, type ShelfFilters } from './queries';
-import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, SORT_WORDS } from './shelfWords';
+import { DUE_FILTERS_WORDS, KIND_OPTIONS, NEED_WORDS, OUT_WORDS, SORT_WORDS } from './shelfWords';
 
-export const FILTER_KEYS = ['search', 'tag', 'kind', 'needs', 'due', 'status', 'archived', 'sort'] as const;
+export const FILTER_KEYS = ['search', 'tag', 'kind', 'needs', 'due', 'out', 'status', 'archived', 'sort'] as const;
 export const filtersFrom = (params: URLSearchParams): ShelfFilters =>
   Object.fromEntries(FILTER_KEYS.flatMap((key) => (params.get(key) ? [[key, params.get(key)]] : [])));
 
@@ -14,6 +14,7 @@ const SELECTS = [
   { key: 'kind', label: 'Kind', all: 'All kinds', options: KIND_OPTIONS },
   { key: 'needs', label: 'Last verdict', all: 'Any verdict', options: NEED_WORDS },
   { key: 'due', label: 'Due', all: 'Any due day', options: DUE_FILTERS_WORDS },
+  { key: 'out', label: 'Outings', all: 'Out or not', options: OUT_WORDS },
   { key: 'status', label: 'Status', all: 'Any status', options: { 'in-use': 'In use', quarantined: 'Quarantine' } },
   { key: 'archived', label: 'Archive', all: 'On the shelf', options: { true: 'Archived' } },
   { key: 'sort', label: 'Sort', all: 'Sort: name', options: SORT_WORDS },

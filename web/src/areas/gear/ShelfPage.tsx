@@ -122,6 +122,7 @@ function Shelf() {
         items.length === 0 &&
         (isFiltered ? (
           <Empty title="Nothing matches" action={<Button onClick={showAll}>Show the whole shelf</Button>}>
+            {filters.out && 'What was out is told by outings: of a household that notes them for less than two years nothing is said. '}
             Take a filter away, or search for a part of a name, a number, a tag or a place.
           </Empty>
         ) : (

@@ -48,7 +48,7 @@ export function recalledView(): ShelfView {
 export const rememberView = (view: ShelfView): void => outside.remember(PLACE, JSON.stringify(view));
 
 /** What leaves things out and stays chosen; a search is for one thing, and ends with it. */
-const KEPT_FILTERS = ['tag', 'kind', 'needs', 'due', 'status', 'archived'];
+const KEPT_FILTERS = ['tag', 'kind', 'needs', 'due', 'out', 'status', 'archived'];
 const KEPT_PLACE = 'shelf-filters';
 
 /** What was left out of the shelf when one went, as an address says it; nothing where all of it was there. */

@@ -1,6 +1,6 @@
 import type { SensorFrame } from '@bright-keeper/contract';
 import { sensor } from '@bright-keeper/core';
-import { changeWords, fStop, sensorAdvice } from '@bright-keeper/words';
+import { changeWords, count, fStop, sensorAdvice } from '@bright-keeper/words';
 import { At } from '../../ui/when';
 
 const TRY_WORDS: Record<sensor.SensorTry, string> = { blow: 'blown', swab: 'swabbed' };
@@ -51,14 +51,19 @@ export const Chapters = ({ frames, story, selected, onSelect }: Props) => (
 const days = (n: number): string =>
   n < 21 ? `${Math.round(n)} days` : n < 90 ? `${Math.round(n / 7)} weeks` : `${Math.round(n / 30.4)} months`;
 
+/** Few come with a change: a rate below a half is told to a hundredth. */
+const rate = (n: number): string => n.toFixed(n < 0.5 ? 2 : 1);
+
 /** How fast specks come, and when a clean will be worth it. */
-export function GrowthWords({ story: { growth, next } }: { story: sensor.SensorStory }) {
+export function GrowthWords({ story: { growth, perChange, next } }: { story: sensor.SensorStory }) {
   if (!growth)
     return <p className="text-sm text-soft">How fast specks come is known after two frames with outings of this body between them.</p>;
   return (
     <p className="text-sm">
       About {growth.perExposure.toFixed(1)} new specks that show an outing ({growth.low.toFixed(1)} to {growth.high.toFixed(1)}, from{' '}
       {growth.fresh} on {growth.exposures} {growth.exposures === 1 ? 'outing' : 'outings'}).{' '}
+      {perChange &&
+        `For each lens change that was counted ${rate(perChange.perExposure)} (${rate(perChange.low)} to ${rate(perChange.high)}, from ${perChange.fresh} on ${count(perChange.exposures, 'change', 'changes')}), as if all had come in that way. `}
       {next &&
         (next.likelyDays < 1
           ? 'Enough show for a clean to be worth it.'

@@ -38,6 +38,7 @@ const frame = (id: string, spots: SensorFrame['spots'], more: Partial<SensorFram
   preview: null,
   original: null,
   exposures: 0,
+  lensChanges: 0,
   ...more,
 });
 const NINE = Array.from({ length: 9 }, (_, i) => spot(0.1 + 0.3 * (i % 3), 0.12 + 0.3 * Math.floor(i / 3), { fwhmPx: 14 + 3 * i }));
