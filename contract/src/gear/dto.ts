@@ -1,4 +1,4 @@
-import type { care, gear, schedule } from '@bright-keeper/core';
+import type { care, gear, schedule, trip } from '@bright-keeper/core';
 import type { Neighbour } from '../storage/places.js';
 import type { ImportMapping, ImportTarget, ItemInput, ItemStatus, KindMeant } from './schema.js';
 
@@ -102,6 +102,8 @@ export type FitPage = {
   wantedCaps: { of: NamedThing; cap: care.Surface; size: gear.CapWanted['size']; spare: NamedThing | null }[];
   /** Caps and hoods that belong to nothing, and how many of each are left when the lost ones are replaced. */
   spareCaps: { thing: NamedThing; left: number }[];
+  /** The fewest sizes of front cap that close every thread, spare ones and those to have. */
+  capSizes: trip.CapSize[];
   /** Lenses without a hood, where hoods are written down. */
   hoodless: NamedThing[];
   /** How many things say nothing of a mount or a thread though their kind has one. */

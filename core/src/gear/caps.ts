@@ -40,6 +40,14 @@ function isOf(size: NonNullable<CapWanted['size']>, { particulars: { threadMm, m
   return [mount, takesMount].some((own) => own !== undefined && sameMount(own) === sameMount(size.mount));
 }
 
+/** Sizes of the front caps that belong to nothing, or to what is not on the shelf any more, mm. */
+export function spareCapsMm(shelf: readonly (Fitting & Pick<Holding, 'belongsTo'>)[]): number[] {
+  const here = new Set(shelf.map(({ id }) => id));
+  return shelf.flatMap(({ belongsTo, particulars: { part, threadMm } }) =>
+    (belongsTo === null || !here.has(belongsTo)) && part === 'front-cap' && threadMm !== undefined ? [threadMm] : [],
+  );
+}
+
 const HAS_A_HOOD: readonly ItemKind[] = ['lens'];
 
 /**

@@ -37,7 +37,7 @@ export { bringsMoney, type Gone, GONE_REASONS, type GoneReason, isForTheInsurer 
 export { FILE_ROLES, type FileRole, guessRole, mayBe } from './papers.js';
 export { countOf, split, withCount } from './several.js';
 export { type Belonging, belongingsOf, wouldHoldItself } from './together.js';
-export { type CapWanted, capsAndHoods, type CapsAndHoods, type Holding } from './caps.js';
+export { type CapWanted, capsAndHoods, type CapsAndHoods, type Holding, spareCapsMm } from './caps.js';
 export { type Group, type Grouped, type Grouping, GROUPINGS, groupsBy } from './groups.js';
 export { type Worth, worthOf, worthOfAll } from './worth.js';
 export { inventoryBy, type InventoryGroup, inventoryTotal, type Listed, type Sum } from './inventory.js';

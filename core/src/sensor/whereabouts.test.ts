@@ -74,10 +74,10 @@ describe('three frames of one sitting, the camera moved between the first two an
   });
 
   it('are judged by what may lie on the sensor alone', () => {
-    const facts = three().map((f, i) => ({ ...f, id: `f${i}`, workingAt: 16 }));
+    const facts = three().map((f, i) => ({ ...f, id: `f${i}`, workingAt: 16, lensChanges: null }));
     const { chapters } = storyOf(facts, [], 'self');
     expect(chapters.map((c) => c.judgement.shows)).toEqual([7, 7, 7]);
-    const clean = [taken(0, 'A', inLensA), taken(3, 'B', [])].map((f, i) => ({ ...f, id: `f${i}`, workingAt: 16 }));
+    const clean = [taken(0, 'A', inLensA), taken(3, 'B', [])].map((f, i) => ({ ...f, id: `f${i}`, workingAt: 16, lensChanges: null }));
     expect(storyOf(clean, [], 'self').chapters[0]!.judgement.advice).toBe('leave');
   });
 });

@@ -40,7 +40,7 @@ function useful(rings: readonly StepRing[]): StepRing[] {
 }
 
 /** All sizes that rings lead up to from one, or down to from one, itself among them. */
-function reach(start: number, rings: readonly StepRing[], way: 'up' | 'down'): Set<number> {
+export function reach(start: number, rings: readonly StepRing[], way: 'up' | 'down'): Set<number> {
   const [here, there] = way === 'up' ? (['from', 'to'] as const) : (['to', 'from'] as const);
   const reached = new Set([start]);
   for (let grew = true; grew;) {

@@ -68,6 +68,7 @@ export class FittingService {
       ringsToAdd: wanted.rings.filter((ring) => !isOwned(ring)),
       areRingsFewest: wanted.proven,
       ...capsOf(things, lost),
+      capSizes: trip.fewestCaps({ threads, rings, spare: gear.spareCapsMm(things) }),
       silent: things.filter(isSilent).length,
     };
   }

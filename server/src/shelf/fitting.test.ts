@@ -11,7 +11,7 @@ const page = async (id: string) => (await t.http.get(routes.item(id)).expect(200
 
 describe('what fits what', () => {
   it('an empty shelf asks for nothing', async () => {
-    const nothing = { mounts: [], nowhere: [], pairs: [], ringsToAdd: [], wantedCaps: [], spareCaps: [], hoodless: [] };
+    const nothing = { mounts: [], nowhere: [], pairs: [], ringsToAdd: [], wantedCaps: [], spareCaps: [], hoodless: [], capSizes: [] };
     expect(await fit()).toEqual({ ...nothing, areRingsFewest: true, silent: 0 });
     expect((await t.http.get(routes.gearVocabulary).expect(200)).body).toEqual({ tags: [], words: {} });
   });
@@ -49,6 +49,26 @@ describe('what fits what', () => {
       .expect(200);
     expect((await fit()).mounts).toEqual([]);
     expect((await page(lens.id)).fit).toMatchObject({ mounts: [], threads: [{ fit: 'ring-missing' }] });
+
+    // One cap before the ring would do for both; without the ring each thread wants its own.
+    expect(told.capSizes).toEqual([{ sizeMm: 52, owned: false, covers: [{ threadMm: 52, byRing: false }] }]);
+    const wide = await t.add('Wide lens', { particulars: { threadMm: 77 } });
+    const sizes = async () => (await fit()).capSizes.map(({ sizeMm, owned }) => [sizeMm, owned]);
+    expect(await sizes()).toEqual([
+      [52, false],
+      [77, false],
+    ]);
+    await t.http
+      .post(routes.gearRestore)
+      .send({ itemIds: [ring.id] })
+      .expect(200);
+    expect(await sizes()).toEqual([[77, false]]);
+    const cap = await t.add('Spare cap', { kind: 'accessory', particulars: { part: 'front-cap', threadMm: 77 } });
+    expect(await sizes()).toEqual([[77, true]]);
+    await t.http
+      .post(routes.gearArchive)
+      .send({ itemIds: [ring.id, wide.id, cap.id] })
+      .expect(200);
 
     const words = (await t.http.get(routes.gearVocabulary)).body as Vocabulary;
     expect(words.tags).toEqual([

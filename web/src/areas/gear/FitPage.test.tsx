@@ -13,7 +13,7 @@ afterEach(endPage);
 
 const thing = (name: string) => ({ id: name.toLowerCase(), name });
 const [LENS, BODY, ADAPTER, FILTER] = [thing('Lens'), thing('Body'), thing('Adapter'), thing('Filter')];
-const NO_CAPS = { wantedCaps: [], spareCaps: [], hoodless: [] };
+const NO_CAPS = { wantedCaps: [], spareCaps: [], hoodless: [], capSizes: [] };
 const NOTHING: Fit = { mounts: [], nowhere: [], pairs: [], ringsToAdd: [], areRingsFewest: true, silent: 0, ...NO_CAPS };
 const show = (fit: Partial<Fit>) => showPage(FitPage, '/gear/fit', '/gear/fit', { [`GET ${routes.gearFit}`]: { ...NOTHING, ...fit } });
 const list = () => screen.getAllByRole('listitem').map((li) => li.textContent);
@@ -23,6 +23,21 @@ describe('what fits what', () => {
     show({ silent: 3 });
     expect(await screen.findByText('No mounts or threads yet')).toBeTruthy();
     expect(screen.queryByText(/nobody said/)).toBeNull();
+  });
+
+  it('says with which spare front caps every thread can be closed', async () => {
+    const own = (threadMm: number) => ({ threadMm, byRing: false });
+    show({
+      capSizes: [
+        { sizeMm: 67, owned: true, covers: [{ threadMm: 52, byRing: true }, own(67)] },
+        { sizeMm: 49, owned: false, covers: [own(49)] },
+      ],
+    });
+    expect(
+      await screen.findByText(
+        'Spare front caps that are there: 67 mm (by a ring on 52 mm as well). To close every thread, the fewest more: 49 mm.',
+      ),
+    ).toBeTruthy();
   });
 
   it('says what goes on what and through what, what goes nowhere, and of how many nobody said', async () => {

@@ -1,5 +1,6 @@
 import type { FitPage as FitPageData } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
+import { capSizesWords } from '@bright-keeper/words';
 import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/parts';
 import { filtersAlike, FitLines, jointLines, pairLines, ThingLinks } from './fitLists';
 import { useFit } from './queries';
@@ -64,9 +65,9 @@ const sizeWords = (size: FitPageData['wantedCaps'][number]['size']): string =>
   size === null ? 'of a size nobody wrote down' : 'threadMm' in size ? `for ${size.threadMm} mm` : `for the ${size.mount} mount`;
 
 /** Caps that are lost and what replaces them, and what lies spare. */
-function Caps({ wantedCaps, spareCaps, hoodless }: Pick<FitPageData, 'wantedCaps' | 'spareCaps' | 'hoodless'>) {
+function Caps({ wantedCaps, spareCaps, hoodless, capSizes }: Pick<FitPageData, 'wantedCaps' | 'spareCaps' | 'hoodless' | 'capSizes'>) {
   const spare = spareCaps.filter(({ left }) => left > 0);
-  if (wantedCaps.length === 0 && spare.length === 0 && hoodless.length === 0) return null;
+  if (wantedCaps.length === 0 && spare.length === 0 && hoodless.length === 0 && capSizes.length === 0) return null;
   const lines = [
     ...wantedCaps.map(({ of, cap, size, spare: found }) => ({
       key: `${of.id} ${cap}`,
@@ -96,7 +97,8 @@ function Caps({ wantedCaps, spareCaps, hoodless }: Pick<FitPageData, 'wantedCaps
   ];
   return (
     <Section title="Caps and hoods">
-      <FitLines lines={lines} />
+      {capSizes.length > 0 && <p className="mb-3">{capSizesWords(capSizes)}</p>}
+      {lines.length > 0 && <FitLines lines={lines} />}
     </Section>
   );
 }
@@ -106,8 +108,8 @@ export function FitPage() {
   const fit = useFit();
   if (fit.isPending) return <Loading />;
   if (fit.isError) return <Failure error={fit.error} onRetry={() => void fit.refetch()} />;
-  const { mounts, nowhere, pairs, silent, wantedCaps, spareCaps, hoodless } = fit.data;
-  const isEmpty = [mounts, nowhere, pairs, wantedCaps, spareCaps, hoodless].every((list) => list.length === 0);
+  const { mounts, nowhere, pairs, silent, wantedCaps, spareCaps, hoodless, capSizes } = fit.data;
+  const isEmpty = [mounts, nowhere, pairs, wantedCaps, spareCaps, hoodless, capSizes].every((list) => list.length === 0);
   return (
     <Page title="What fits what" sub="Lenses on bodies, filters before lenses, by the mounts and threads you wrote down.">
       <div className="max-w-4xl space-y-6">

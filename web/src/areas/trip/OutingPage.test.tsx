@@ -22,7 +22,11 @@ const show = (told: Partial<Outing> = {}, more: Record<string, Handler> = {}, id
       [`GET ${routes.outings}`]: [{ ...outing, ...told }],
       [`GET ${routes.outingAsks(outing.id)}`]: [],
       [`GET ${routes.storage}`]: { places: [], outdoors: null, ribbonDays: 30, longOwned: [] },
-      [`GET ${routes.gear}`]: { items: [{ id: idOf(1), name: 'Lens 1' }], nextCursor: null, total: 1 },
+      [`GET ${routes.gear}`]: {
+        items: [{ id: idOf(1), name: 'Lens 1', kind: 'lens', particulars: {}, belongsTo: null }],
+        nextCursor: null,
+        total: 1,
+      },
       ...more,
     },
     { now: () => new Date('2026-03-10T10:00:00Z') },
@@ -102,6 +106,35 @@ describe('one outing', () => {
     show({}, calm);
     expect(await screen.findByText(/12 m\/s, no rain\./)).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Expect/ })).toBeNull();
+  });
+
+  it('ahead, says what spare caps have to fit of what comes along; things that say nothing of a thread ask for none', async () => {
+    const lens = { id: idOf(1), name: 'Lens 1', kind: 'lens', particulars: { threadMm: 52, mount: 'Lantern K' }, belongsTo: null };
+    const ring = { id: idOf(2), name: 'Ring', kind: 'accessory', particulars: { threadMm: 52, takesThreadMm: 67 }, belongsTo: null };
+    const cap = { id: idOf(3), name: 'Cap', kind: 'accessory', particulars: { threadMm: 67, part: 'front-cap' }, belongsTo: null };
+    const whole = (...items: object[]) => ({ [`GET ${routes.gear}`]: { items, nextCursor: null, total: items.length } });
+    show({ from: '2026-03-20', to: '2026-03-21' }, whole(lens, ring, cap));
+    expect(await screen.findByText('Spare front caps: 67 mm (by a ring on 52 mm as well), which is there.')).toBeTruthy();
+    expect(screen.getByText('A spare rear cap for Lantern K.')).toBeTruthy();
+  });
+
+  it('once it is over, says what went of its kit and whether it lies at home', async () => {
+    const pack = (id: string, more: object) => ({
+      ...{ id, version: 1, thing: 'sealed-wipe', role: 'glass', state: 'clean', stock: 9, widthMm: null, note: '', kit: null },
+      ...{ packSize: null, packPrice: null, usesSinceWash: 0, ...more },
+    });
+    const went = (...supplies: object[]) => ({
+      [`GET ${routes.benchUses}`]: {
+        uses: [{ at: '2026-03-09T18:00:00Z', takings: [{ id: 'sealed-wipe', thingId: 'w', quantity: 3 }] }],
+      },
+      [`GET ${routes.supplies}`]: { supplies, isAll: true, along: null },
+    });
+    show({ to: '2026-03-09' }, went(pack('w', { kit: 'belt pouch' }), pack('h', { stock: 30 })));
+    expect(await screen.findByText('Into the kit again')).toBeTruthy();
+    expect(screen.getAllByRole('listitem').map((li) => li.textContent)).toContain(
+      'Sealed wet wipe: 3 wipes used, 9 wipes left; 30 wipes at home.',
+    );
+    expect(screen.getByRole('link', { name: 'Open the kit' }).getAttribute('href')).toBe('/supplies?kit=Belt%20pouch');
   });
 
   it('that is gone says so', async () => {

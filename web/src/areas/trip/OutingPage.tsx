@@ -1,6 +1,6 @@
-import type { Outing } from '@bright-keeper/contract';
-import { care, schedule, trip } from '@bright-keeper/core';
-import { capital, MET, WEATHER_WORDS } from '@bright-keeper/words';
+import type { Outing, ShelfItem } from '@bright-keeper/contract';
+import { care, gear, schedule, supplies, trip } from '@bright-keeper/core';
+import { capital, MET, sizesAlongWords, WEATHER_WORDS } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { outside } from '../../outside';
@@ -8,8 +8,9 @@ import { Button, ButtonLink, Empty, Failure, Loading, Page, Section } from '../.
 import { shortDate } from '../../ui/dates';
 import { Day } from '../../ui/when';
 import { ToggleButtons } from '../../ui/WayButtons';
-import { useToday } from '../../ui/zone';
+import { useToday, useZone } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
+import { stockWords, useBenchUses, useDrawer } from '../supplies';
 import { ForecastFor } from './ForecastFor';
 import { OutingAsks } from './OutingAsks';
 import { daysOf, goingOf, outingAt, type OutingStands, packFor, phaseOf, rememberedAsks, rememberAsks } from './outingView';
@@ -82,6 +83,57 @@ function Met({ outing }: { outing: Outing }) {
   );
 }
 
+/** What small hardware has to fit the things that come along. */
+function Sizes({ along, shelf }: { along: readonly ShelfItem[]; shelf: readonly ShelfItem[] }) {
+  const lines = sizesAlongWords(trip.sizesAlong(along, shelf, gear.spareCapsMm(shelf)));
+  if (lines.length === 0) return null;
+  return (
+    <Section title="Caps by size" aside="By the threads and mounts of what comes along.">
+      <ul className="sheet divide-y divide-line">
+        {lines.map((line) => (
+          <li key={line} className="px-4 py-2">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+const NONE: readonly never[] = [];
+/** What went of the kit out there: it is filled up again before it is needed the next time. */
+function IntoTheKit({ outing }: { outing: Outing & { kit: string } }) {
+  const timeZone = useZone();
+  const [uses, drawer] = [useBenchUses().data?.uses ?? NONE, useDrawer().data?.supplies ?? NONE];
+  const used = trip.usedOut(outing, uses, drawer, timeZone);
+  if (used.length === 0) return null;
+  return (
+    <Section
+      title="Into the kit again"
+      aside={
+        <Link to={`/supplies?kit=${encodeURIComponent(outing.kit)}`} className="underline">
+          Open the kit
+        </Link>
+      }
+    >
+      <ul className="sheet divide-y divide-line">
+        {used.map(({ pack, used: went, atHome }) => (
+          <li key={pack.id} className="px-4 py-2">
+            <span className="font-medium">{capital(supplies.labelOf(pack))}</span>: {stockWords(pack.thing, went)} used
+            {pack.stock !== null && <>, {pack.stock > 0 ? `${stockWords(pack.thing, pack.stock)} left` : 'none left'}</>};{' '}
+            {atHome === null
+              ? 'how much lies at home was not counted'
+              : atHome > 0
+                ? `${stockWords(pack.thing, atHome)} at home`
+                : 'none at home: to buy'}
+            .
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
 /** What is likely to come home with it, by ground, weather and days. */
 function Expected({ outing }: { outing: Outing }) {
   const expected = trip.dirtOf(goingOf(outing), daysOf(outing)).filter(({ likelihood }) => likelihood >= 0.05);
@@ -109,7 +161,7 @@ function useTicks(id: string): Ticks {
   return { done, toggle };
 }
 
-function Told({ outing, things }: { outing: Outing; things: readonly { id: string; name: string }[] }) {
+function Told({ outing, things }: { outing: Outing; things: readonly ShelfItem[] }) {
   const today = useToday();
   const ticks = useTicks(outing.id);
   const stands = outingAt(outing, today);
@@ -183,6 +235,8 @@ function Told({ outing, things }: { outing: Outing; things: readonly { id: strin
             <Asked key={phase} outing={outing} phase={phase} isNow={phase === now} ticks={ticks} />
           ))}
         </div>
+        {stands === 'ahead' && <Sizes along={along} shelf={things} />}
+        {stands !== 'ahead' && outing.kit !== null && <IntoTheKit outing={{ ...outing, kit: outing.kit }} />}
         <p className="text-sm text-soft">Ticks are kept on this device. What falls due is kept with the household.</p>
         <Expected outing={outing} />
       </div>
