@@ -27,6 +27,7 @@ export {
   type GroundId,
   type Phase,
   PHASES,
+  skyAndCold,
   type Weather,
   WEATHERS,
 } from './grounds/index.js';

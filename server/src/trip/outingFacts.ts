@@ -11,12 +11,10 @@ const countsOf = ({ frames, lensChanges, hours = null }: Counted): OutingFacts['
 
 /** What care has to know of an outing: its counts are those of every thing that came along, unless they are known by thing. */
 export function outingFacts({ id, name, from, to, notedAt, itemIds, met, used, ...outing }: DatedOuting): OutingFacts {
-  const asked = trip.asksOf({ grounds: [outing.place, ...outing.also], weather: outing.weather }, 'there');
   const byThing: OutingFacts['countsOf'] = Object.fromEntries(Object.entries<trip.UsedThing>(used).map(([id, of]) => [id, countsOf(of)]));
   return {
     ...{ id, name, from, to, notedAt, itemIds, met },
-    isCold: asked.includes('closed-before-warm'),
-    isUnderSky: asked.includes('strap-before-dew'),
+    ...trip.skyAndCold({ grounds: [outing.place, ...outing.also], weather: outing.weather }),
     counts: countsOf(outing),
     countsOf: byThing,
   };

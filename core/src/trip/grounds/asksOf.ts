@@ -20,6 +20,12 @@ export function asksOf({ grounds, weather }: Going, phase: Phase): AskId[] {
   return ASK_IDS.filter((id) => asked.has(id) && askFacts(id).phase === phase);
 }
 
+/** Does one come in from the cold there, and does glass stand under a clear night sky? The agenda asks by it. */
+export function skyAndCold(going: Going): { isCold: boolean; isUnderSky: boolean } {
+  const asked = asksOf(going, 'there');
+  return { isCold: asked.includes('closed-before-warm'), isUnderSky: asked.includes('strap-before-dew') };
+}
+
 /** Something that may come home from an outing, and how likely it is that a thing which is out all the days brings it, 0 to 1. */
 export type Expected = { soil: Soil; likelihood: number };
 

@@ -1,4 +1,4 @@
 export { ASK_IDS, askFacts, type AskId, type Phase, PHASES } from './asks.js';
-export { asksOf, dirtOf, type Expected, type Going } from './asksOf.js';
+export { asksOf, dirtOf, type Expected, type Going, skyAndCold } from './asksOf.js';
 export { type GroundFacts, type Weather, WEATHERS } from './ground.js';
 export { checkGround, GROUND_IDS, groundFacts, type GroundId } from './registry.js';
