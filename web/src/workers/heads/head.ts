@@ -1,5 +1,6 @@
 import { trip } from '@bright-keeper/core';
 import ExifReader from 'exifreader';
+import { readable } from './container';
 import { numberOf, textOf, type Tag } from '../frame/exif';
 
 /** What the head of one file says: the picture, and its camera and lens in the file's own words. */
@@ -65,7 +66,7 @@ function saysOf(maker: Tag, model: Tag, serial: Tag): trip.FileSays | null {
 export function headOf(bytes: ArrayBuffer, name: string, withPlace: boolean): Head | null {
   let tags: Record<string, Tag>;
   try {
-    tags = ExifReader.load(bytes, { includeTags: { exif: withPlace ? [...READ, ...READ_OF_PLACE] : READ } });
+    tags = ExifReader.load(readable(bytes, name), { includeTags: { exif: withPlace ? [...READ, ...READ_OF_PLACE] : READ } });
   } catch {
     return null;
   }

@@ -84,6 +84,38 @@ describe('heads by a second writer (libvips)', () => {
   );
 });
 
+describe('raw containers', () => {
+  const same = (bytes: ArrayBuffer, name: string, as: string) =>
+    expect(headOf(bytes, name, false)).toEqual({ ...headOf(bytesOf(as), as, false)!, picture: { ...headOf(bytesOf(as), as, false)!.picture, name } }); // prettier-ignore
+  const tiff = (magic: number): ArrayBuffer => {
+    const bytes = bytesOf('north.tif');
+    new DataView(bytes).setUint16(2, magic, true);
+    return bytes;
+  };
+  it.each([
+    ['a.nef', 42],
+    ['a.dng', 42],
+    ['a.orf', 0x4f52],
+    ['a.ORF', 0x5352],
+    ['a.rw2', 0x55],
+  ])('a TIFF with a name of its own, or a number of its own: %s, %i', (name, magic) => same(tiff(magic), name, 'north.tif'));
+  it('one that holds a JPEG and says where', () => {
+    const jpeg = new Uint8Array(bytesOf('south.jpg'));
+    const bytes = new Uint8Array(160 + jpeg.length + 50_000);
+    bytes.set(jpeg, 160);
+    new DataView(bytes.buffer).setUint32(84, 160);
+    new DataView(bytes.buffer).setUint32(88, jpeg.length);
+    same(bytes.buffer, 'a.raf', 'south.jpg');
+    // One that points behind its end, or at no JPEG, says nothing.
+    new DataView(bytes.buffer).setUint32(84, 0xfffffff0);
+    expect(headOf(bytes.buffer, 'a.raf', false)).toBeNull();
+    new DataView(bytes.buffer).setUint32(84, 100);
+    expect(headOf(bytes.buffer, 'a.raf', false)).toBeNull();
+  });
+  it('one that is none of these is told unread', async () =>
+    expect(await readHeads([fileOf('\0\0\0\u0018ftypcrx '.padEnd(4000, 'x'), 'a.cr3')], false)).toMatchObject({ pictures: [], untold: 1 }));
+});
+
 describe('a batch of files', () => {
   it('tells what was read, each camera once, and what was passed over', async () => {
     const heads = await readHeads(
