@@ -165,7 +165,12 @@ const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing })
   ['bench', [`/bench/${cleaning}`], [`/bench/${sensorClean}`]],
   ['frames', [`/gear/${body}/frames`, { size: TALL }]],
   ['field-phone', ['/field?happened=spray', { size: PHONE }]],
-  ['outing', [`/outings/${outing}`], ['/outings/pack?ground=shore,mountain&days=4&weather=wind&kit=Belt+pouch'], [`/outings/${outing}`, { size: PHONE }]],
+  [
+    'outing',
+    [`/outings/${outing}`],
+    ['/outings/pack?ground=shore,mountain&days=4&weather=wind&kit=Belt+pouch'],
+    [`/outings/${outing}`, { size: PHONE }],
+  ],
   ['kept-phone', ['/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }]],
   ['storage', ['/storage']],
   ['homes', ['/storage/homes']],

@@ -27,7 +27,10 @@ describe('the made-up climate', () => {
     expect(mean('dry-cabinet', SUMMER, 'humidityPct')).toBeLessThan(46);
   });
   it('blows and rains as weather does: never below nothing, rain only in air that is nearly full', () => {
-    const hours = Array.from({ length: 400 * 24 }, (_, h) => WINTER + h * 3_600_000).map((ms) => ({ ...airAt('outdoors', ms), ...windAndRain(ms) }));
+    const hours = Array.from({ length: 400 * 24 }, (_, h) => WINTER + h * 3_600_000).map((ms) => ({
+      ...airAt('outdoors', ms),
+      ...windAndRain(ms),
+    }));
     expect(hours.every(({ windMs, rainMmPerH }) => windMs >= 0 && windMs < 20 && rainMmPerH >= 0 && rainMmPerH < 10)).toBe(true);
     expect(hours.every(({ humidityPct, rainMmPerH }) => rainMmPerH === 0 || humidityPct > 88)).toBe(true);
     const wet = hours.filter(({ rainMmPerH }) => rainMmPerH >= 0.2).length / hours.length;

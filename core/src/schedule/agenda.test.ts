@@ -577,6 +577,18 @@ describe('the agenda', () => {
     expect(late.every((d) => d.window.latest < '2026-06-08')).toBe(true);
   });
 
+  it('nobody has to stay for a timer, nor for what is seen to on the way', () => {
+    const facts = house({
+      outings: [outing('2026-06-01', { from: '2026-05-30', isCold: true }), outing('2026-06-02')],
+      timers: [{ id: 't', itemId: null, itemName: null, size: null, wrapping: 'bare', startedAt: NOW, endsAt: '2026-06-01T12:00:00Z' }],
+    });
+    const due = duties([], { facts });
+    expect(due.map((d) => d.code)).toEqual(expect.arrayContaining(['warm-up', 'comes-in-cold', 'look-before-outing']));
+    const late = lateOnReturn(due, { today: TODAY, backOn: '2026-06-08' }).map((d) => d.code);
+    expect(late).toContain('look-before-outing');
+    expect(late.filter((code) => code === 'warm-up' || code === 'comes-in-cold')).toEqual([]);
+  });
+
   it('keeps every window in order and within its span, for any past whatever', () => {
     const anything = fc.array(
       fc.tuple(fc.integer({ min: 0, max: 500 }), fc.constantFrom('look', 'clean', 'care', 'skip', 'away', 'back', 'spray', 'beside')),

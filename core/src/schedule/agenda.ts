@@ -224,11 +224,15 @@ export function oneLookEach(duties: readonly Duty[]): Duty[] {
   });
 }
 
+/** A timer runs out by itself, and what an outing asks for out there is seen to out there. */
+const needsNobodyHere = ({ code, subject }: Duty): boolean =>
+  dutyFacts(code).doneBy === 'timer' || (subject.kind === 'outing' && code !== 'look-before-outing');
+
 /** What a week away would do: what would be late on coming back and is not yet, the costliest first. */
 export function lateOnReturn(duties: readonly Duty[], { today, backOn }: { today: Day; backOn: Day }): Duty[] {
   const days = (d: Duty) => Math.max(0, daysBetween(later(d.window.latest, today), backOn));
   return duties
-    .filter((d) => d.ahead === 0 && d.window.earliest <= today && d.window.latest < backOn)
+    .filter((d) => d.ahead === 0 && d.window.earliest <= today && d.window.latest < backOn && !needsNobodyHere(d))
     .sort((a, b) => days(b) * GRAVITY_WEIGHT[b.gravity] - days(a) * GRAVITY_WEIGHT[a.gravity] || byConsequence(a, b));
 }
 

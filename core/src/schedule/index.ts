@@ -11,7 +11,19 @@ export {
   type Duty,
 } from './agenda.js';
 export { DUE_CODES, type DueBecause, type DueBecauseCode } from './because.js';
-export { addDays, addMonths, daysBetween, isDay, isNightHour, localDay, localHour, monthOf, weekdayOf, weekStart, type Day } from './day.js';
+export {
+  addDays,
+  addMonths,
+  daysBetween,
+  isDay,
+  isNightHour,
+  localDay,
+  localHour,
+  monthOf,
+  weekdayOf,
+  weekStart,
+  type Day,
+} from './day.js';
 export {
   dueWindows,
   urgencyOf,

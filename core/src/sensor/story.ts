@@ -156,5 +156,11 @@ export function storyOf(frames: readonly FrameFacts[], dismissed: readonly Point
   const days = first && last ? daysApart(first.at, last.at) : 0;
   const outings = counts.reduce((sum, c, i) => (i === 0 ? sum : sum + c.exposures), 0);
   const perChange = growthOf(byChange);
-  return { chapters, pixels, growth, perChange, next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null };
+  return {
+    chapters,
+    pixels,
+    growth,
+    perChange,
+    next: growth && last && days >= 1 ? nextCleanIn(growth, last.shows, outings / days) : null,
+  };
 }

@@ -32,7 +32,10 @@ export function dewAhead(
   isNight: (ms: number) => boolean = () => true,
 ): { fromMs: number; toMs: number | null } | null {
   const ahead = hours
-    .map(({ at, temperatureC, humidityPct }) => ({ ms: Date.parse(at), dew: dewOnGlass({ airC: temperatureC, humidityPct, ...under }).dew }))
+    .map(({ at, temperatureC, humidityPct }) => ({
+      ms: Date.parse(at),
+      dew: dewOnGlass({ airC: temperatureC, humidityPct, ...under }).dew,
+    }))
     .filter(({ ms }) => ms > nowMs - MS_PER_HOUR && ms <= nowMs + TONIGHT_H * MS_PER_HOUR && isNight(ms));
   const first = ahead.findIndex((hour) => hour.dew);
   if (first < 0) return null;

@@ -46,11 +46,7 @@ const most = (of: readonly (number | undefined)[]): number | null => {
  *
  * @param timeZone IANA name: which days and which nights these are.
  */
-export function weatherTold(
-  hours: readonly WeatherHour[],
-  { from, to }: { from: Day; to: Day },
-  timeZone: string,
-): WeatherTold | null {
+export function weatherTold(hours: readonly WeatherHour[], { from, to }: { from: Day; to: Day }, timeZone: string): WeatherTold | null {
   const told = hours
     .map((hour) => ({ hour, day: localDay(hour.at, timeZone) }))
     .filter(({ day }) => from <= day && day <= to)

@@ -135,7 +135,13 @@ describe('the frames of a body', () => {
       // Nobody counted them.
       [1, null],
     ]);
-    const counted = { ...outing, from: '2026-03-10', to: '2026-03-10', lensChanges: 9, used: { [body.id]: { frames: 40, lensChanges: 4 } } };
+    const counted = {
+      ...outing,
+      from: '2026-03-10',
+      to: '2026-03-10',
+      lensChanges: 9,
+      used: { [body.id]: { frames: 40, lensChanges: 4 } },
+    };
     await t.http.post(routes.outings).send(counted).expect(201);
     await t.http
       .post(routes.outings)

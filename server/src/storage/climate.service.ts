@@ -56,7 +56,11 @@ export class ClimateService {
     const station = house.air.station();
     return {
       places: known.map((k) => this.summary(house, k, lying.get(k.place.id) ?? [], settings)),
-      outdoors: station && { name: station.row.name, latest: latestOf(house.air.latestOf(station.row.id)), forecast: house.air.foretold(nowMs) },
+      outdoors: station && {
+        name: station.row.name,
+        latest: latestOf(house.air.latestOf(station.row.id)),
+        forecast: house.air.foretold(nowMs),
+      },
       ribbonDays: RIBBON_DAYS,
       longOwned: longOwnedIn(storage.longOwned(newcomers, this.clock.now().toISOString())),
     };

@@ -35,7 +35,7 @@ describe('what fits what', () => {
     });
     expect(
       await screen.findByText(
-        'Spare front caps that are there: 67 mm (by a ring on 52 mm as well). To close every thread, the fewest more: 49 mm.',
+        'Spare front caps that are there: 67 mm (by a ring on 52 mm as well). So that every thread can be closed, the fewest more: 49 mm.',
       ),
     ).toBeTruthy();
   });

@@ -72,7 +72,12 @@ export function draftOf(
 
 /** What a story needs of a frame, kept or not. */
 export const factsOf = (frame: SensorFrameInput & Partial<Pick<SensorFrame, 'id' | 'exposures' | 'lensChanges'>>): sensor.FrameFacts =>
-  frameFacts(frame, { id: frame.id ?? 'draft', at: frame.takenAt, exposures: frame.exposures ?? 0, lensChanges: frame.lensChanges ?? null });
+  frameFacts(frame, {
+    id: frame.id ?? 'draft',
+    at: frame.takenAt,
+    exposures: frame.exposures ?? 0,
+    lensChanges: frame.lensChanges ?? null,
+  });
 
 /** Width and height of a body's sensor, mm. */
 export function sensorOf(traits: care.Traits): sensor.SensorFormat {

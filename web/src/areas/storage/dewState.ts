@@ -23,7 +23,9 @@ export type Hood = keyof typeof HOODS;
 /** The air outdoors, from the station, as long as it is of now. */
 export function measuredIn(overview: StorageOverview | undefined, nowMs: number): Partial<Record<FieldId, number>> {
   const latest = overview?.outdoors?.latest;
-  return latest && storage.isOfNow(latest, nowMs) ? { airC: Math.round(latest.temperatureC), humidityPct: Math.round(latest.humidityPct) } : {};
+  return latest && storage.isOfNow(latest, nowMs)
+    ? { airC: Math.round(latest.temperatureC), humidityPct: Math.round(latest.humidityPct) }
+    : {};
 }
 
 export type DewView = {

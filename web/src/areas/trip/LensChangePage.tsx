@@ -18,7 +18,11 @@ function ByForecast({ onTake }: { onTake: (told: trip.HourTold) => void }) {
   const station = useOverview().data?.outdoors;
   const told = station?.forecast && trip.hourTold(station.forecast.readings, now);
   if (!station || !told) return null;
-  return <Button onClick={() => onTake(told)}>This hour as “{station.name}” foretells it</Button>;
+  return (
+    <Button className="mb-2" onClick={() => onTake(told)}>
+      As “{station.name}” foretells it
+    </Button>
+  );
 }
 
 function Hour({ hour, params, set }: { hour: trip.HourOutside; params: URLSearchParams; set: Set }) {
@@ -151,10 +155,8 @@ export function LensChangePage() {
           )}
         </Section>
         <Section title="This hour" className="max-lg:[&_button]:min-h-14 lg:order-1 lg:col-span-5 lg:row-span-2">
+          <ByForecast onTake={(told) => setParams(withHour(params, told), { replace: true })} />
           <Hour hour={hour} params={params} set={set} />
-          <div className="mt-2">
-            <ByForecast onTake={(told) => setParams(withHour(params, told), { replace: true })} />
-          </div>
         </Section>
         {advice.steps.length > 0 && (
           <Section title="Step by step" className="lg:order-3 lg:col-span-7">

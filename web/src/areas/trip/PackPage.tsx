@@ -8,17 +8,7 @@ import { Button, ButtonLink, Page, Section } from '../../ui/parts';
 import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
 import { useDrawer } from '../supplies';
 import { CarrierRules } from './CarrierRules';
-import {
-  inWords,
-  kitViewFrom,
-  LIMIT_IDS,
-  LIMITS,
-  type KitView,
-  recalled,
-  timeWords,
-  toggledIn,
-  TRAVEL_WORDS,
-} from './kitView';
+import { inWords, kitViewFrom, LIMIT_IDS, LIMITS, type KitView, recalled, timeWords, toggledIn, TRAVEL_WORDS } from './kitView';
 
 /** A list of things that this browser remembers. */
 function useRemembered(key: string) {
