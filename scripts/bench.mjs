@@ -142,6 +142,7 @@ runTypeScript('bench/src/plan.ts');
 runTypeScript('bench/src/space.ts');
 runTypeScript('bench/src/box.ts');
 runTypeScript('bench/src/homes.ts');
+runTypeScript('bench/src/pack.ts');
 runTypeScript('bench/src/mould.ts');
 runTypeScript('bench/src/agenda.ts');
 runTypeScript('bench/src/frame.ts');

@@ -1,4 +1,6 @@
+import * as packed from 'highs';
 import { describe, expect, it } from 'vitest';
+import { CoverBound } from './coverBound.js';
 import { seeded } from '../testing/logs.js';
 import { expectedLossWith, type KitItem, type KitQuestion, packKit } from './packKit.js';
 
@@ -30,6 +32,30 @@ const isWithin = ({ items, limits }: KitQuestion, ids: readonly string[]): boole
   total(items, ids, (i) => i.massG) <= (limits.massG ?? Infinity) &&
   total(items, ids, (i) => i.volumeL) <= (limits.volumeL ?? Infinity) + 1e-9 &&
   total(items, ids, (i) => i.price) <= (limits.price ?? Infinity);
+
+type Solver = { solve: (lp: string, options: object) => { Status: string; ObjectiveValue: number } };
+// The types describe a module where Node sees CommonJS.
+const loadSolver = packed.default as unknown as () => Promise<Solver>;
+/** The same question as a mixed-integer programme: o is what stays open of a need, k whether a thing is taken. */
+function programmeOf({ needs, items, limits }: KitQuestion): string {
+  const sum = (terms: readonly [factor: number, name: string][]): string =>
+    terms
+      .filter(([factor]) => factor !== 0)
+      .map(([factor, name]) => `+ ${factor} ${name}`)
+      .join(' ') || '+ 0 k0';
+  const met = needs.map(
+    (n) => `m_${n.id}: ${sum([[1, `o_${n.id}`], ...items.map((i) => [i.covers[n.id] ?? 0, i.id] as [number, string])])} >= 1`,
+  );
+  const kept = (['massG', 'volumeL', 'price'] as const)
+    .filter((m) => limits[m] !== undefined)
+    .map((m) => `l_${m}: ${sum(items.map((i) => [i[m], i.id]))} <= ${limits[m]! + 1e-9}`);
+  return [
+    `Minimize\nloss: ${sum(needs.map((n) => [n.likelihood * n.loss, `o_${n.id}`]))}`,
+    `Subject To\n${[...met, ...kept].join('\n')}`,
+    `Binary\n${items.map((i) => i.id).join(' ')}`,
+    'End',
+  ].join('\n');
+}
 
 /** Every choice there is, reckoned from the definition. */
 function bruteForce(question: KitQuestion): number {
@@ -81,6 +107,42 @@ describe('a kit', () => {
     for (let i = 0; i < 4; i++) {
       const question = questionOf(random, 16, 8);
       expect(packKit(question).expectedLoss).toBeCloseTo(bruteForce(question), 6);
+    }
+  });
+
+  it('leaves what an integer solver leaves (HiGHS), of bags too large to try', async () => {
+    const solver = await loadSolver();
+    for (let seed = 1; seed <= 12; seed++) {
+      const question = questionOf(seeded(seed * 101), 34, 14);
+      const kit = packKit(question);
+      expect(kit.proven, `seed ${seed}`).toBe(true);
+      const solved = solver.solve(programmeOf(question), { mip_rel_gap: 0 });
+      expect(solved.Status).toBe('Optimal');
+      expect(kit.expectedLoss, `seed ${seed}`).toBeCloseTo(solved.ObjectiveValue, 4);
+    }
+  });
+
+  it('its bound is none that a choice gets over, whatever was asked of it before', () => {
+    const random = seeded(5);
+    for (let i = 0; i < 60; i++) {
+      const { needs, items, limits } = questionOf(random, 9, 6);
+      const measures = (['massG', 'volumeL', 'price'] as const).filter((m) => limits[m] !== undefined);
+      const covers = items.map((item) => Float64Array.from(needs, (n) => item.covers[n.id] ?? 0));
+      const weights = Float64Array.from(needs, (n) => n.likelihood * n.loss);
+      const takes = measures.map((m) => Float64Array.from(items, (item) => item[m]));
+      const room = measures.map((m) => limits[m]!);
+      const meets = covers.map((own) => Int32Array.from([...own.keys()].filter((n) => own[n]! > 0)));
+      const bound = new CoverBound({ weights, covers, meets, takes, limits: room });
+      const all = items.map((_, k) => k);
+      const open = new Float64Array(needs.length).fill(1);
+      const most = weights.reduce((sum, w) => sum + w, 0) - bruteForce({ needs, items, limits });
+      for (const share of [1.5, 1.01, 0.999, 0.5])
+        if (bound.isAtMost(most * share, { open, room, items: all })) expect(share, `question ${i}`).toBeGreaterThanOrEqual(1);
+        else {
+          // What it says is in no better choice is not in the best one, unless that is not better than was asked for.
+          const { out } = bound.decided(most * share, all);
+          if (share < 1) expect(bruteForce({ needs, items: items.filter((_, k) => !out.has(k)), limits })).toBeCloseTo(bruteForce({ needs, items, limits }), 6); // prettier-ignore
+        }
     }
   });
 

@@ -1,3 +1,5 @@
+import { CoverBound } from './coverBound.js';
+
 /** What may be needed on a way: how likely it is that it is, and what it costs to go without. */
 export type KitNeed = { id: string; likelihood: number; loss: number };
 /** What may be taken: its mass in g, its volume in L, its price, and what share of each need it meets, 0 to 1. */
@@ -14,22 +16,24 @@ export type Kit = {
   proven: boolean;
 };
 
-/** So many steps the search may take: two seconds for a hundred things, and far fewer do for a bag. */
-const MOST_STEPS = 12_000;
+/** So many steps the search may take: two seconds or so, and far fewer do for a bag. */
+const MOST_STEPS = 30_000;
 /** Kits that differ by less than this share of all that may be lost are equally good: the lighter one is taken. */
 const SAME_SHARE = 1e-9;
 
 type Measure = keyof KitLimits;
 const MEASURES: readonly Measure[] = ['massG', 'volumeL', 'price'];
 
-/** A question in columns: what each item brings for each need, and what it takes of each limit there is. */
-type Columns = { weights: Float64Array; covers: Float64Array[]; takes: Float64Array[]; limits: number[] };
+/** A question in columns: which needs each item meets and what share of each, and what it takes of each limit there is. */
+type Columns = { weights: Float64Array; covers: Float64Array[]; meets: Int32Array[]; takes: Float64Array[]; limits: number[] };
 
 function columnsOf({ needs, items, limits }: KitQuestion): Columns {
   const measures = MEASURES.filter((m) => limits[m] !== undefined);
+  const covers = items.map((item) => Float64Array.from(needs, (n) => Math.min(1, Math.max(0, item.covers[n.id] ?? 0))));
   return {
     weights: Float64Array.from(needs, (n) => n.likelihood * n.loss),
-    covers: items.map((item) => Float64Array.from(needs, (n) => Math.min(1, Math.max(0, item.covers[n.id] ?? 0)))),
+    covers,
+    meets: covers.map((own) => Int32Array.from([...own.keys()].filter((n) => own[n]! > 0))),
     takes: measures.map((m) => Float64Array.from(items, (item) => item[m])),
     limits: measures.map((m) => limits[m]!),
   };
@@ -42,39 +46,12 @@ function openAfter({ weights, covers }: Columns, chosen: Iterable<number>): Floa
   return open;
 }
 const lossOf = ({ weights }: Columns, open: Float64Array): number => weights.reduce((sum, w, n) => sum + w * open[n]!, 0);
-const gainOf = ({ weights, covers }: Columns, open: Float64Array, k: number): number => {
+const gainOf = ({ weights, covers, meets }: Columns, open: Float64Array, k: number): number => {
   let gain = 0;
-  for (let n = 0; n < open.length; n++) gain += weights[n]! * Math.min(open[n]!, covers[k]![n]!);
+  for (const n of meets[k]!) gain += weights[n]! * Math.min(open[n]!, covers[k]![n]!);
   return gain;
 };
 const fits = ({ takes }: Columns, room: readonly number[], k: number): boolean => takes.every((t, m) => t[k]! <= room[m]! + 1e-9);
-
-/**
- * The most that any choice of these can still bring: what each brings by itself now, as much of that as goes into the room of
- * each limit with the last one cut, and never more than is open. Gains only shrink as others are taken, so it is a bound.
- */
-function boundOf(columns: Columns, left: readonly number[], gains: Float64Array, room: readonly number[], open: number): number {
-  let best = Math.min(
-    open,
-    left.reduce((sum, k) => sum + gains[k]!, 0),
-  );
-  columns.takes.forEach((takes, m) => {
-    const dense = [...left].sort((a, b) => gains[b]! * takes[a]! - gains[a]! * takes[b]!);
-    let [space, sum] = [room[m]!, 0];
-    for (const k of dense) {
-      const take = takes[k]!;
-      if (take <= space) {
-        sum += gains[k]!;
-        space -= take;
-      } else {
-        sum += (gains[k]! * Math.max(0, space)) / take;
-        break;
-      }
-    }
-    best = Math.min(best, sum);
-  });
-  return best;
-}
 
 /** The one that brings most for what it takes, again and again, while anything fits: a first good choice. */
 function greedy(columns: Columns, count: number, byRoom: boolean): number[] {
@@ -139,16 +116,24 @@ export function packKit(question: KitQuestion): Kit {
   };
   for (const byRoom of [true, false]) hold(greedy(columns, items.length, byRoom));
 
+  const bound = new CoverBound(columns);
   let steps = 0;
   const search = (left: readonly number[], chosen: number[], open: Float64Array, room: readonly number[]): void => {
     const loss = lossOf(columns, open);
     if (loss < bestLoss - same) [best, bestLoss] = [[...chosen], loss];
     const gains = Float64Array.from(items, (_, k) => gainOf(columns, open, k));
     const useful = left.filter((k) => gains[k]! > same && fits(columns, room, k));
-    if (useful.length === 0 || loss - boundOf(columns, useful, gains, room, loss) >= bestLoss - same) return;
+    // So much more has to be brought, or another choice that was found is as good.
+    const target = loss - bestLoss + same;
+    if (useful.length === 0 || useful.reduce((sum, k) => sum + gains[k]!, 0) <= target) return;
+    if (bound.isAtMost(target, { open, room, items: useful })) return;
     if (++steps > MOST_STEPS) return;
-    const next = useful.reduce((a, b) => (gains[b]! > gains[a]! ? b : a));
-    const rest = useful.filter((k) => k !== next);
+    const decided = bound.decided(target, useful);
+    const worthwhile = useful.filter((k) => !decided.out.has(k));
+    if (worthwhile.length === 0) return;
+    const certain = worthwhile.filter((k) => decided.in.has(k));
+    const next = (certain.length > 0 ? certain : worthwhile).reduce((a, b) => (gains[b]! > gains[a]! ? b : a));
+    const rest = worthwhile.filter((k) => k !== next);
     const after = Float64Array.from(open, (o, n) => Math.max(0, o - columns.covers[next]![n]!));
     search(
       rest,
@@ -156,7 +141,7 @@ export function packKit(question: KitQuestion): Kit {
       after,
       room.map((r, m) => r - columns.takes[m]![next]!),
     );
-    search(rest, chosen, open, room);
+    if (certain.length === 0) search(rest, chosen, open, room);
   };
   search(
     items.map((_, k) => k),
