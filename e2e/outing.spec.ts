@@ -1,5 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
-import { lookedAt, start, type Running } from './server.js';
+import { routes } from '@bright-keeper/contract';
+import { sources } from '@bright-keeper/core';
+import { lookedAt, post, start, type Running } from './server.js';
 
 let running: Running;
 test.beforeEach(async () => void (running = await start()));
@@ -72,4 +74,50 @@ test('an outing with a kit: planned, under way with its minute tonight, and the 
   ).toBeVisible();
   await page.goto(`${running.url}/outings`);
   await expect(page.getByRole('heading', { name: 'Under way' })).toBeVisible();
+});
+
+test('frost is foretold by the station at home: made ready for in a tap, and the bag stays shut until its time', async ({
+  page,
+  request,
+}) => {
+  await lookedAt(running, request, 'Ridge lens', 'lens', {}, {});
+  const station = await post(running, request, routes.devices, {
+    ...{ name: 'Roof', source: 'push', outdoor: true, placeId: null, everyMinutes: 60, note: '' },
+  });
+  const { id } = (await station.json()) as { id: string };
+  const { token } = (await (await request.post(running.url + routes.deviceToken(id))).json()) as { token: string };
+  const hours = Array.from({ length: 48 }, (_, h) => ({
+    at: new Date(Date.now() + h * 3_600_000).toISOString(),
+    ...{ temperatureC: -4, humidityPct: 60, windMs: 9, rainMmPerH: 0 },
+  }));
+  const told = await request.post(running.url + routes.pushForecast, {
+    headers: { authorization: `Bearer ${token}`, 'content-type': 'application/senml+json' },
+    data: sources.toSenml('roof', hours),
+  });
+  expect(told.ok()).toBe(true);
+
+  await page.goto(`${running.url}/outings?outing=new`);
+  await page.getByLabel('Name').fill('The ridge');
+  await page.getByLabel('From').fill(day(-1));
+  await page.getByLabel('To', { exact: true }).fill(day(0));
+  await expect(page.getByText(/“Roof” foretells for where it stands, .*−4 °C, wind up to 9 m\/s, no rain/)).toBeVisible();
+  await page.getByLabel('Where to').selectOption('mountain');
+  await page.getByLabel('Ridge lens').check();
+  await button(page, 'Note it').click();
+  await page.getByRole('link', { name: 'The ridge', exact: true }).click();
+  await button(page, /^Expect wind, frost/).click();
+  await expect(page.getByText(/frost.* expected/)).toBeVisible();
+  await expect(page.getByText('Carry spare cells under your coat', { exact: false })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Begin the wait' }).first().click();
+  await expect(page.getByRole('heading', { name: 'In from the cold' })).toBeVisible();
+  await button(page, /^Start a timer for /).click();
+  await expect(page.getByText(/^Over at /)).toBeVisible();
+  await page.goto(running.url);
+  await expect(page.getByText('Leave it shut for', { exact: false })).toBeVisible();
+  await expect(page.getByText('Close the bag before you go in')).toHaveCount(0);
+
+  await page.goto(`${running.url}/outings/lens-change`);
+  await button(page, 'As “Roof” foretells it').click();
+  await expect(page.getByRole('button', { name: 'It raises dust' })).toHaveAttribute('aria-pressed', 'true');
 });

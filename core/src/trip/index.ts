@@ -91,6 +91,7 @@ export {
   withClocks,
 } from './pictures/index.js';
 export { type CapSize, fewestCaps, type SizesAlong, sizesAlong } from './covers.js';
+export { type AlsoOn, alsoOn, type GoesAlong } from './inTwoPlaces.js';
 export { type UsedOut, usedOut } from './usedOut.js';
 export { type HourTold, hourTold, type WeatherTold, weatherTold } from './weatherTold.js';
 export { fewestRings, type Rings, ringsBetween, type StepRing } from './rings.js';

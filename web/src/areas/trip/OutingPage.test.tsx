@@ -137,6 +137,15 @@ describe('one outing', () => {
     expect(screen.getByRole('link', { name: 'Open the kit' }).getAttribute('href')).toBe('/supplies?kit=Belt%20pouch');
   });
 
+  it('says what is on another outing of the same days as well', async () => {
+    const other = { ...outing, id: idOf(7), name: 'South coast', from: '2026-03-11', to: '2026-03-20', kit: 'belt pouch' };
+    show({}, { [`GET ${routes.outings}`]: [outing, other] });
+    const link = await screen.findByRole('link', { name: 'South coast' });
+    expect(link.parentElement!.textContent).toBe(
+      'Also on South coast (11 Mar to 20 Mar): Lens 1 and the kit “Belt pouch”. It can be on one of them only: take it off the other, or set the days right.',
+    );
+  });
+
   it('that is gone says so', async () => {
     show({}, {}, idOf(9));
     expect(await screen.findByText('There is no such outing')).toBeTruthy();

@@ -12,6 +12,7 @@ import { useToday, useZone } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
 import { stockWords, useBenchUses, useDrawer } from '../supplies';
 import { ForecastFor } from './ForecastFor';
+import { OnBoth } from './OnBoth';
 import { OutingAsks } from './OutingAsks';
 import { daysOf, goingOf, outingAt, type OutingStands, packFor, phaseOf, rememberedAsks, rememberAsks } from './outingView';
 import { useOutings, useUpdateOuting } from './queries';
@@ -161,7 +162,7 @@ function useTicks(id: string): Ticks {
   return { done, toggle };
 }
 
-function Told({ outing, things }: { outing: Outing; things: readonly ShelfItem[] }) {
+function Told({ outing, outings, things }: { outing: Outing; outings: readonly Outing[]; things: readonly ShelfItem[] }) {
   const today = useToday();
   const ticks = useTicks(outing.id);
   const stands = outingAt(outing, today);
@@ -222,6 +223,7 @@ function Told({ outing, things }: { outing: Outing; things: readonly ShelfItem[]
             </span>
           ))}
         </p>
+        <OnBoth outing={outing} outings={outings} things={things} />
         {stands !== 'over' && <Foretold outing={outing} />}
         <CarrierRules travel={outing.travel} />
         {stands !== 'ahead' && <Met outing={outing} />}
@@ -259,5 +261,5 @@ export function OutingPage() {
         It may have been removed; look at the <Link to="/outings">outings</Link> there are.
       </Empty>
     );
-  return <Told key={id} outing={outing} things={shelf.data} />;
+  return <Told key={id} outing={outing} outings={outings.data} things={shelf.data} />;
 }
