@@ -81,10 +81,9 @@ test('frost is foretold by the station at home: made ready for in a tap, and the
   request,
 }) => {
   await lookedAt(running, request, 'Ridge lens', 'lens', {}, {});
-  const station = await post(running, request, routes.devices, {
+  const { id } = await post(running, request, routes.devices, {
     ...{ name: 'Roof', source: 'push', outdoor: true, placeId: null, everyMinutes: 60, note: '' },
   });
-  const { id } = (await station.json()) as { id: string };
   const { token } = (await (await request.post(running.url + routes.deviceToken(id))).json()) as { token: string };
   const hours = Array.from({ length: 48 }, (_, h) => ({
     at: new Date(Date.now() + h * 3_600_000).toISOString(),
