@@ -58,6 +58,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     'Import a log': `/hygrometers/${devices[0]!.id}/log`,
     'In from the cold': '/warm-up',
     'Dew tonight': '/dew',
+    'Vapour in the room': '/vapour?solvent=methanol&mL=60',
     'What care took': '/costs',
     'Worth buying': '/offer?where=front&how=web&clean=300&asked=120',
     'Pack for it': '/outings/pack?ground=shore&days=2&weather=wind',

@@ -37,6 +37,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/gear/:id/glare', 'sensor/GlarePage', [THING, `${routes.glareTests}?itemId=:id`]),
   page('/teardown/:id', 'care/TeardownPage', [routes.teardown(':id')]),
   page('/field', 'care/FieldPage'),
+  page('/vapour', 'care/VapourPage'),
   page('/clean', 'care/CleanPage', [routes.agenda]),
   page('/look/:id', 'inspection/LookPage', [routes.look(':id')]),
   page('/look/:id/correct', 'inspection/CorrectLookPage', [routes.look(':id')]),

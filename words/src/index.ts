@@ -64,4 +64,5 @@ export { timerWords } from './storage/timer.js';
 export { capital, count, withUnit } from './text.js';
 export { IN_THE_AIR_WORDS, LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep, STANDS_OPEN, WIND_SIGN } from './trip/lensChange.js';
 export { capSizesWords, sizesAlongWords } from './trip/sizes.js';
+export { vapourLine, vapourVerdictWords, vapourWords } from './care/vapour.js';
 export { forecastWords, WEATHER_WORDS } from './trip/weather.js';

@@ -143,6 +143,20 @@ export {
   type ToolRole,
   TOOLS,
 } from './knowledge/materials.js';
+export { type Solvent, SOLVENT_IDS, type SolventFacts, solventFacts } from './knowledge/solvents.js';
+export {
+  type AiringOfRoom,
+  AIRINGS,
+  quarterLimitPpm,
+  solventsIn,
+  USUAL_ROOM,
+  type Vapour,
+  VAPOUR_VERDICTS,
+  vapourIn,
+  type VapourInRoom,
+  type VapourVerdict,
+  vapourVerdict,
+} from './vapour.js';
 export { type Method, METHOD_IDS, methodFacts, type MethodFacts, METHODS } from './knowledge/methods.js';
 export { BEFORE } from './knowledge/order.js';
 export { PRACTICE_IDS, practiceFacts, type PracticeFacts, type PracticeId, PRACTICES } from './knowledge/practices.js';

@@ -1,5 +1,6 @@
 import { commonPractice, type Basis } from './basis.js';
 import type { HazardId } from './hazards.js';
+import type { Solvent } from './solvents.js';
 
 /** Where a tool may be used. What has touched a shell never touches glass (rule `tool-roles`). */
 export const TOOL_ROLES = ['glass', 'shell', 'sensor', 'any'] as const;
@@ -63,6 +64,8 @@ type Shared = {
   /** What is in it that some surface cannot bear. */
   contains: readonly ('alcohol' | 'ammonia' | 'acetone' | 'peroxide' | 'acid' | 'oil' | 'soap')[];
   hazards: readonly HazardId[];
+  /** The solvent that goes into the air from it, where one does; of a fluid whose makers differ, the one to be careful of. */
+  vapour?: Solvent;
   basis: Basis;
 } & Called;
 /** Measured in drops, whatever it is bought by. */
@@ -87,7 +90,7 @@ export type FluidFacts = Shared & {
 export type ConsumableFacts = Shared & { nature: 'consumable'; unit: 'sheet' | 'swab' | 'wipe' | 'pad' };
 export type MaterialFacts = FluidFacts | ConsumableFacts;
 
-type More = Partial<Pick<Shared, 'contains' | 'hazards' | 'words'>>;
+type More = Partial<Pick<Shared, 'contains' | 'hazards' | 'vapour' | 'words'>>;
 const consumable = (role: ToolRole, name: string, unit: ConsumableFacts['unit'], unitPrice: number, more: More = {}): ConsumableFacts => ({
   nature: 'consumable',
   name,
@@ -132,6 +135,7 @@ export const MATERIALS = {
     {
       askedForBy: ['solvent/lens-fluid'],
       contains: ['alcohol'],
+      vapour: 'isopropanol',
       openFluid: true,
       words: ['lens cleaner', 'lens cleaning solution', 'cleaning fluid'],
     },
@@ -163,6 +167,7 @@ export const MATERIALS = {
     {
       askedForBy: ['solvent/alcohol', 'fungus-fluid/alcohol'],
       contains: ['alcohol'],
+      vapour: 'isopropanol',
       openFluid: true,
       hazards: ['flammable-fluid', 'solvent-vapour'],
       words: ['rubbing alcohol', 'isopropyl', 'ipa', 'alcohol', 'spirit', 'surgical spirit'],
@@ -175,6 +180,7 @@ export const MATERIALS = {
     { 'glass-solvent': 2, 'shell-solvent': 2 },
     {
       contains: ['alcohol'],
+      vapour: 'isopropanol',
       openFluid: true,
       hazards: ['flammable-fluid', 'solvent-vapour', 'maker-instructions'],
       words: ['label remover', 'sticker remover', 'goo remover'],
@@ -224,6 +230,7 @@ export const MATERIALS = {
     { 'sensor-film': 1 },
     {
       contains: ['alcohol'],
+      vapour: 'methanol',
       openFluid: true,
       hazards: ['flammable-fluid', 'methanol'],
       words: ['sensor cleaner', 'methanol'],
@@ -243,6 +250,7 @@ export const MATERIALS = {
     { 'sticky-finish': 1 },
     {
       contains: ['acetone'],
+      vapour: 'acetone',
       openFluid: true,
       hazards: ['flammable-fluid', 'solvent-vapour', 'takes-lettering'],
     },
@@ -255,7 +263,7 @@ export const MATERIALS = {
   'cotton-pad': consumable('glass', 'cotton pad', 'pad', 0.03),
   'single-use-pad': consumable('glass', 'single-use lint-free pad', 'pad', 0.15),
   'cotton-swab': consumable('any', 'cotton swab', 'swab', 0.02),
-  'sealed-wipe': consumable('glass', 'sealed wet wipe', 'wipe', 0.2, { contains: ['alcohol'] }),
+  'sealed-wipe': consumable('glass', 'sealed wet wipe', 'wipe', 0.2, { contains: ['alcohol'], vapour: 'isopropanol' }),
   'sensor-swab': consumable('sensor', 'sensor swab', 'swab', 3.5),
   'paper-towel': consumable('shell', 'paper towel', 'sheet', 0.03),
 } as const satisfies Record<string, MaterialFacts>;

@@ -7,6 +7,7 @@ import { capital, findingsWords, surfaceTitle, touchesWords } from '../../ui/wor
 import { OUTCOME_WORDS } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
+import { VapourLines } from './VapourLines';
 import { MotionDrawing } from './MotionDrawing';
 import { DryRun, PowerCheck, RunningExposure, StartExposure } from './SensorCards';
 import { SpecksAtTheBench } from '../sensor';
@@ -87,6 +88,7 @@ function StepCard({ itemId, step, state, traits, act }: StepCardProps) {
         <MotionDrawing motion={step.motion} orientation={step.orientation} />
       )}
       <CautionLines hazards={step.cautions} />
+      <VapourLines uses={step.uses} />
     </div>
   );
 }

@@ -61,8 +61,9 @@ const WAITS_WORDS: Record<care.WaitsUntil, string> = {
 /** A finish turned tacky is not left: it is aired. */
 const isAired = ({ soil }: care.CleaningPlan['leaveAlone'][number]): boolean => soil === 'sticky-coating';
 
+type BesidesProps = { plan: care.CleaningPlan; indoors: boolean; selected: care.Surface | null; keep: ReactNode };
 /** Everything that is not a rung: what for, with what care, and what is left, missing or put off. */
-function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: care.Surface | null; keep: ReactNode }) {
+function Besides({ plan, indoors, selected, keep }: BesidesProps) {
   return (
     <>
       <ReasonList
@@ -70,7 +71,7 @@ function Besides({ plan, selected, keep }: { plan: care.CleaningPlan; selected: 
         entries={plan.worthIt.filter((w) => w.surface === selected)}
         named={({ soil }) => capital(care.SOILS[soil].name)}
       />
-      <Cautions cautions={plan.cautions} />
+      <Cautions cautions={plan.cautions} uses={indoors ? plan.steps.flatMap((step) => step.uses) : []} />
       <Missing missing={plan.missing} />
       {care.WAITS_UNTIL.map((until) => (
         <ReasonList key={until} title={WAITS_WORDS[until]} entries={plan.deferred.filter((d) => d.until === until)} />
@@ -196,6 +197,7 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
           <Openings itemId={item.id} openings={plan.openings} />
           <Besides
             plan={plan}
+            indoors={place === 'home'}
             selected={selected}
             keep={<KeepForHome itemId={item.id} conditions={conditions} schools={schools} kit={request.kit ?? null} />}
           />

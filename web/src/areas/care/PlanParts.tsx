@@ -4,6 +4,7 @@ import { ShieldAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { Section } from '../../ui/parts';
 import { surfaceTitle, wearWords } from '../../ui/words';
+import { VapourLines } from './VapourLines';
 import { amountWords, minutesWords } from './words';
 
 export const SurfaceTabs = ({
@@ -67,7 +68,7 @@ export const ReasonList = <E extends Reasoned>({ title, entries, named = ({ surf
     </Section>
   );
 
-export const Cautions = ({ cautions }: { cautions: readonly care.Caution[] }) =>
+export const Cautions = ({ cautions, uses }: { cautions: readonly care.Caution[]; uses: readonly care.Use[] }) =>
   cautions.length === 0 ? null : (
     <Section title="Take care">
       <ul className="space-y-2">
@@ -81,6 +82,9 @@ export const Cautions = ({ cautions }: { cautions: readonly care.Caution[] }) =>
           </li>
         ))}
       </ul>
+      <div className="mt-2 space-y-1">
+        <VapourLines uses={uses} />
+      </div>
     </Section>
   );
 

@@ -18,6 +18,7 @@ const PAGES: readonly { to: string; name: string; words: string }[] = [
   { to: '/clean', name: 'Clean', words: 'bench plan' },
   { to: '/diagnose', name: 'Where is the dirt?', words: 'spots picture' },
   { to: '/field', name: 'In the field', words: 'outdoors sand spray rain' },
+  { to: '/vapour', name: 'Vapour in the room', words: 'ppm solvent methanol alcohol acetone spilled limit' },
   { to: '/warm-up', name: 'In from the cold', words: 'warm wait condensation' },
   { to: '/dew', name: 'Dew tonight', words: 'heater strap' },
   { to: '/outings/shut-in', name: 'Shut in', words: 'port housing fog under water bag sun heat car hot sachet' },

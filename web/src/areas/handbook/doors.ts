@@ -34,6 +34,20 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/warm-up',
     words: ['how long', 'wait', 'timer', 'minutes', 'warm up time', 'when can i open the bag', 'condensation time'],
   },
+  vapour: {
+    title: 'Vapour in the room',
+    what: 'How much vapour of alcohol, methanol or acetone a fluid makes in a room, against what may be in the air.',
+    to: '/vapour',
+    words: [
+      'ppm',
+      'spilled bottle',
+      'spilled methanol',
+      'is the vapour dangerous',
+      'how much alcohol is safe',
+      'air the room',
+      'workplace limit',
+    ],
+  },
   dew: {
     title: 'Dew tonight',
     what: 'Whether a front glass takes dew under the open sky, from when, and what warmth keeps it clear.',
