@@ -55,10 +55,7 @@ describe('what a forecast means for an outing', () => {
     const days = { from: '2026-01-10', to: '2026-01-12' };
     fc.assert(
       fc.property(hours, hours, (some, more) => {
-        const [few, many] = [
-          weatherTold(some, days, zone)!,
-          weatherTold([...some, ...more] as WeatherHour[], days, zone)!,
-        ];
+        const [few, many] = [weatherTold(some, days, zone)!, weatherTold([...some, ...more] as WeatherHour[], days, zone)!];
         expect(WEATHERS.filter((w) => few.expects.includes(w) && !many.expects.includes(w))).toEqual([]);
         expect(many.coldestC).toBeLessThanOrEqual(few.coldestC);
       }),

@@ -52,7 +52,9 @@ describe('at the step', () => {
       'Its 1 mL of isopropyl alcohol gives at most 11 ppm in a small shut room (30 m³); the limit over a quarter of an hour is 500 ppm. In my room',
     );
     cleanup();
-    expect(lines({ material: 'sensor-fluid', amount: { quantity: 1, unit: 'drop' } })).toMatch(/^Its 0\.05 mL of methanol gives at most 1 ppm in/);
+    expect(lines({ material: 'sensor-fluid', amount: { quantity: 1, unit: 'drop' } })).toMatch(
+      /^Its 0\.05 mL of methanol gives at most 1 ppm in/,
+    );
     cleanup();
     expect(lines({ material: 'water', amount: { quantity: 2, unit: 'drop' } })).toBe('');
   });

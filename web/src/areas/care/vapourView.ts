@@ -9,7 +9,11 @@ export const FIELDS = {
 export type FieldId = keyof typeof FIELDS;
 export const FIELD_IDS = Object.keys(FIELDS) as FieldId[];
 
-export const AIRING_WORDS: Record<care.AiringOfRoom, string> = { shut: 'Door and window shut', ajar: 'A window ajar', open: 'Windows wide open' };
+export const AIRING_WORDS: Record<care.AiringOfRoom, string> = {
+  shut: 'Door and window shut',
+  ajar: 'A window ajar',
+  open: 'Windows wide open',
+};
 const SOLVENTS = Object.fromEntries(care.SOLVENT_IDS.map((id) => [id, id])) as Record<care.Solvent, care.Solvent>;
 
 export type VapourView = {

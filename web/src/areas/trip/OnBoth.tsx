@@ -24,7 +24,8 @@ export function OnBoth({ outing, outings, things }: Props) {
       <Link className="underline" to={`/outings/${also.outing.id}`}>
         {also.outing.name}
       </Link>{' '}
-      ({shortDate(also.outing.from)} to {shortDate(also.outing.to)}): {whatOf(also)}. It can be on one of them only: take it off the other, or set the days right.
+      ({shortDate(also.outing.from)} to {shortDate(also.outing.to)}): {whatOf(also)}. It can be on one of them only: take it off the other,
+      or set the days right.
     </Notice>
   ));
 }
