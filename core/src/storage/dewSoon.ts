@@ -19,6 +19,13 @@ export type FrontUnder = Pick<OpenSky, 'cloud' | 'windMs' | 'hoodRatio'>;
 /** A clear, still night, and nothing before the glass: no front takes dew sooner. */
 export const BARE_UNDER_THE_SKY: FrontUnder = { cloud: 0, windMs: 0, hoodRatio: 0 };
 
+/** From so much on it rains, mm/h: less wets nothing (our choice). */
+export const RAIN_FROM_MM_H = 0.2;
+
+/** Does a front that stands out in an hour of weather take dew? Under rain it is wet without, and no sky is clear. */
+export const takesDew = ({ temperatureC, humidityPct, rainMmPerH = 0 }: WeatherHour, under: FrontUnder): boolean =>
+  rainMmPerH < RAIN_FROM_MM_H && dewOnGlass({ airC: temperatureC, humidityPct, ...under }).dew;
+
 /**
  * From when the hours foretold mean dew on a front, and until when where it clears within the night, ms; null where there is
  * none of it in the next twelve hours. An hour that has begun counts from its beginning.
@@ -32,10 +39,7 @@ export function dewAhead(
   isNight: (ms: number) => boolean = () => true,
 ): { fromMs: number; toMs: number | null } | null {
   const ahead = hours
-    .map(({ at, temperatureC, humidityPct }) => ({
-      ms: Date.parse(at),
-      dew: dewOnGlass({ airC: temperatureC, humidityPct, ...under }).dew,
-    }))
+    .map((hour) => ({ ms: Date.parse(hour.at), dew: takesDew(hour, under) }))
     .filter(({ ms }) => ms > nowMs - MS_PER_HOUR && ms <= nowMs + TONIGHT_H * MS_PER_HOUR && isNight(ms));
   const first = ahead.findIndex((hour) => hour.dew);
   if (first < 0) return null;

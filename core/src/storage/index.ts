@@ -125,6 +125,6 @@ export {
   tryChange,
 } from './whatIf.js';
 export { FEWEST_LONG_OWNED, longOwned, type Newcomer, sinceForOne } from './lainSince.js';
-export { BARE_UNDER_THE_SKY, dewAfterMinutes, dewAhead, type FrontUnder } from './dewSoon.js';
+export { BARE_UNDER_THE_SKY, dewAfterMinutes, dewAhead, type FrontUnder, RAIN_FROM_MM_H, takesDew } from './dewSoon.js';
 export { afterHoursC, bagInSunC, CAR_ABOVE_K, GIVES_WAY, IN_THE_SUN_BASIS, type Shelter, SHELTERS, type Sun, SUNS } from './inTheSun.js';
 export { CLEAR_PCT, type ClosedIn, PORT_BASIS, type PortFog, portFog } from './port.js';

@@ -1,11 +1,9 @@
-import { dewOnGlass, dewPointC, instantMs, type WeatherHour } from '../air/index.js';
+import { dewPointC, instantMs, type WeatherHour } from '../air/index.js';
 import { type Day, isNightHour, localDay, localHour } from '../schedule/index.js';
-import { BARE_UNDER_THE_SKY, isOfNow } from '../storage/index.js';
+import { BARE_UNDER_THE_SKY, isOfNow, RAIN_FROM_MM_H, takesDew } from '../storage/index.js';
 import { type Weather, WEATHERS } from './grounds/index.js';
 import { type HourOutside, type InTheAir, windSign } from './lensChange.js';
 
-/** From so much on it rains, mm/h: less wets nothing (our choice). */
-const RAIN_FROM = 0.2;
 /** From so much on a cover does not hold long, mm/h: what is called moderate rain (WMO-No. 8, from memory). */
 const HEAVY_FROM = 2.5;
 /** So near the dew point the air itself is wet, K (our choice). */
@@ -25,15 +23,12 @@ export type WeatherTold = {
   to: Day;
 };
 
-const isDewy = (hour: WeatherHour): boolean =>
-  (hour.rainMmPerH ?? 0) < RAIN_FROM && dewOnGlass({ airC: hour.temperatureC, humidityPct: hour.humidityPct, ...BARE_UNDER_THE_SKY }).dew;
-
 /** Which hours bring which weather. Of a night it is not told how clear it is: a clear one is reckoned with. */
 const BRINGS: Record<Weather, (hour: WeatherHour, timeZone: string) => boolean> = {
   wind: ({ windMs }) => windMs !== undefined && ['raises-dust', 'branches-move'].includes(windSign(windMs)),
-  rain: ({ rainMmPerH = 0 }) => rainMmPerH >= RAIN_FROM,
+  rain: ({ rainMmPerH = 0 }) => rainMmPerH >= RAIN_FROM_MM_H,
   cold: ({ temperatureC }) => temperatureC <= FROST_C,
-  'damp-night': (hour, timeZone) => isNightHour(localHour(hour.at, timeZone)) && isDewy(hour),
+  'damp-night': (hour, timeZone) => isNightHour(localHour(hour.at, timeZone)) && takesDew(hour, BARE_UNDER_THE_SKY),
 };
 
 const most = (of: readonly (number | undefined)[]): number | null => {
@@ -78,7 +73,7 @@ export function hourTold(hours: readonly WeatherHour[], nowMs: number): HourTold
   const { temperatureC, humidityPct, windMs, rainMmPerH = 0 } = hour;
   const isMist = temperatureC - dewPointC(temperatureC, Math.max(1, humidityPct)) <= MIST_K;
   const inTheAir: InTheAir[] = [
-    ...(rainMmPerH >= HEAVY_FROM ? ['heavy-rain' as const] : rainMmPerH >= RAIN_FROM ? ['light-rain' as const] : []),
+    ...(rainMmPerH >= HEAVY_FROM ? ['heavy-rain' as const] : rainMmPerH >= RAIN_FROM_MM_H ? ['light-rain' as const] : []),
     ...(isMist ? ['dew' as const] : []),
   ];
   return {
