@@ -25,7 +25,11 @@ const show = (uses = USES) =>
       [`GET ${routes.benchUses}`]: { uses },
       [`GET ${routes.supplies}`]: { supplies: [pack('t', 'lens-tissue', 6, 100)], isAll: false, along: null },
       [`GET ${routes.settings}`]: settingsIn('NOK'),
-      [`GET ${routes.gear}`]: { items: [{ id: idOf(1), name: 'Lens 1' }], nextCursor: null, total: 1 },
+      [`GET ${routes.gear}`]: {
+        items: [{ id: idOf(1), name: 'Lens 1', kind: 'lens', traits: { value: 130 }, particulars: { paid: 900 } }],
+        nextCursor: null,
+        total: 1,
+      },
     },
     { now: () => new Date('2026-03-10T10:00:00Z') },
   );
@@ -43,6 +47,11 @@ describe('what care took', () => {
     expect(rows('By thing').map(([name, cleans]) => [name, cleans])).toEqual([
       ['Lens 1', '1'],
       ['A thing that is not on the shelf any more', '1'],
+    ]);
+    // Its worth stands above what was paid: 65 minutes for 130.
+    expect(rows('By thing').map((cells) => cells.slice(-2))).toEqual([
+      ['NOK\u00a0130', '50 min'],
+      ['not said', 'not said'],
     ]);
     expect(rows('By month').map(([month, , time]) => [month, time])).toEqual([
       ['March 2026', '1 h 5 min'],

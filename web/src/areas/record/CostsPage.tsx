@@ -10,7 +10,7 @@ import { useZone } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
 import { useCurrency } from '../settings';
 import { useBenchUses, useDrawer } from '../supplies';
-import { type CostRow, costsFrom, minutesWords, type Span, SPANS } from './costsView';
+import { type CostRow, costsFrom, minutesWords, type Span, SPANS, type ThingCost } from './costsView';
 
 const SPAN_LIST = Object.entries(SPANS) as [Span, string][];
 /** "March 2026" of "2026-03". */
@@ -23,12 +23,30 @@ const moneyWords = ({ money: sum, unpriced }: record.Cost, currency: string): st
   return unpriced > 0 ? `${known} and ${unpriced} without a price` : known;
 };
 
-const columnsFor = (what: string, currency: string, named: (row: CostRow) => React.ReactNode): Columns<CostRow> => [
+const columnsFor = <Row extends CostRow>(what: string, currency: string, named: (row: Row) => React.ReactNode): Columns<Row> => [
   { id: 'name', header: what, accessorFn: (row) => row.name, cell: ({ row }) => named(row.original) },
   { id: 'benches', header: 'Cleans', accessorFn: (row) => row.cost.benches },
   { id: 'minutes', header: 'Time', accessorFn: (row) => row.cost.minutes, cell: ({ row }) => minutesWords(row.original.cost.minutes) },
   { id: 'touches', header: 'Touches', accessorFn: (row) => row.cost.touches },
   { id: 'money', header: 'Used up', accessorFn: (row) => row.cost.money, cell: ({ row }) => moneyWords(row.original.cost, currency) },
+];
+
+const NOT_SAID = 'not said';
+/** Care against worth: where an evening goes to what is worth less than the fluid, another one may be better spent. */
+const worthColumns = (currency: string): Columns<ThingCost> => [
+  {
+    id: 'worth',
+    header: 'Worth',
+    accessorFn: (row) => row.worth ?? -1,
+    cell: ({ row: { original } }) =>
+      original.worth === null ? NOT_SAID : currency === '' ? String(original.worth) : money(original.worth, currency),
+  },
+  {
+    id: 'minutesAHundred',
+    header: 'Time for each 100 of it',
+    accessorFn: (row) => row.minutesAHundred ?? -1,
+    cell: ({ row: { original } }) => (original.minutesAHundred === null ? NOT_SAID : minutesWords(original.minutesAHundred)),
+  },
 ];
 
 /** What care took: time, touches and what was used up, by thing and by month. */
@@ -40,10 +58,10 @@ export function CostsPage() {
   const failed = [uses, drawer, shelf].find((query) => query.isError);
   if (failed) return <Failure error={failed.error} onRetry={() => void failed.refetch()} />;
   if (!uses.data || !drawer.data || !shelf.data) return <Loading />;
-  const names = new Map(shelf.data.map(({ id, name }) => [id, name]));
+  const things = new Map(shelf.data.map((thing) => [thing.id, thing]));
   const view = costsFrom(params, {
     ...{ uses: uses.data.uses, drawer: drawer.data, timeZone, now: outside.now() },
-    nameOf: (id) => names.get(id) ?? null,
+    thingOf: (id) => things.get(id) ?? null,
   });
   const { all, byThing, byMonth } = view;
   return (
@@ -72,15 +90,18 @@ export function CostsPage() {
             <Section title="By thing" aside="The one that took most time first.">
               <DataTable
                 caption="By thing"
-                columns={columnsFor('Thing', currency, ({ key, name }) =>
-                  names.has(key) ? (
-                    <Link className="font-medium hover:underline" to={`/gear/${key}`}>
-                      {name}
-                    </Link>
-                  ) : (
-                    <span className="text-soft">{name}</span>
+                columns={[
+                  ...columnsFor<ThingCost>('Thing', currency, ({ key, name }) =>
+                    things.has(key) ? (
+                      <Link className="font-medium hover:underline" to={`/gear/${key}`}>
+                        {name}
+                      </Link>
+                    ) : (
+                      <span className="text-soft">{name}</span>
+                    ),
                   ),
-                )}
+                  ...worthColumns(currency),
+                ]}
                 rows={byThing}
                 rowKey={({ key }) => key}
                 stacks

@@ -1,5 +1,5 @@
 import type { Drawer } from '@bright-keeper/contract';
-import { MS_PER_DAY, record, schedule, type care } from '@bright-keeper/core';
+import { gear, MS_PER_DAY, record, schedule, type care } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
 
 /** Over what time it is told. */
@@ -20,13 +20,30 @@ export function pricesOf({ supplies }: Pick<Drawer, 'supplies'>): PriceOf {
 }
 
 export type CostRow = { key: string; name: string; cost: record.Cost };
-export type CostsView = { span: Span; all: record.Cost; byThing: CostRow[]; byMonth: CostRow[] };
+/** A thing with what it is worth, as far as anybody said, and how long care takes for each hundred of it. */
+export type ThingCost = CostRow & { worth: number | null; minutesAHundred: number | null };
+export type CostsView = { span: Span; all: record.Cost; byThing: ThingCost[]; byMonth: CostRow[] };
 
-/** Everything the page shows. @param nameOf what a thing is called; null where it is not on the shelf any more. */
-export function costsFrom(
-  params: URLSearchParams,
-  told: { uses: readonly Took[]; drawer: Pick<Drawer, 'supplies'>; nameOf: (id: string) => string | null; timeZone: string; now: Date },
-): CostsView {
+type Told = {
+  uses: readonly Took[];
+  drawer: Pick<Drawer, 'supplies'>;
+  /** Null for what is not on the shelf any more. */
+  thingOf: (id: string) => (Parameters<typeof gear.worthOf>[0] & { name: string }) | null;
+  timeZone: string;
+  now: Date;
+};
+
+function thingCost({ key, cost }: Pick<CostRow, 'key' | 'cost'>, thing: ReturnType<Told['thingOf']>): ThingCost {
+  const worth = thing && gear.worthOf(thing);
+  return {
+    ...{ key, cost, worth },
+    name: thing?.name ?? 'A thing that is not on the shelf any more',
+    minutesAHundred: worth ? (100 * cost.minutes) / worth : null,
+  };
+}
+
+/** Everything the page shows. */
+export function costsFrom(params: URLSearchParams, told: Told): CostsView {
   const span = chosenOf<Span>(SPANS, params.get('span'), 'year');
   const from = told.now.getTime() - YEAR_DAYS * MS_PER_DAY;
   const uses = told.uses.filter(({ at }) => span === 'all' || Date.parse(at) >= from);
@@ -37,7 +54,7 @@ export function costsFrom(
     all: record.costOf(uses, priceOf),
     byThing: record
       .costsBy(uses, ({ itemId }) => itemId, priceOf)
-      .map((row) => ({ ...row, name: told.nameOf(row.key) ?? 'A thing that is not on the shelf any more' }))
+      .map((row) => thingCost(row, told.thingOf(row.key)))
       .sort((a, b) => b.cost.minutes - a.cost.minutes || a.name.localeCompare(b.name)),
     byMonth: record
       .costsBy(uses, monthOf, priceOf)
