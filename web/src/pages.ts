@@ -53,7 +53,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/calendar/rhythms', 'schedule/RhythmsPage', [routes.rhythms, routes.agenda]),
   page('/calendar/others', 'schedule/OtherCalendarsPage', [routes.feeds, routes.busy]),
   page('/outings', 'trip/OutingsPage', [routes.outings]),
-  page('/outings/pack', 'trip/PackPage', [routes.supplies]),
+  page('/outings/pack', 'trip/PackPage', [routes.supplies, routes.outings]),
   page('/outings/lens-change', 'trip/LensChangePage', [routes.storage]),
   page('/outings/pictures', 'trip/PicturesPage', [routes.outings]),
   page('/outings/shut-in', 'trip/ShutInPage'),

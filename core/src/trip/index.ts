@@ -1,4 +1,5 @@
 export { type AfterTrip, afterTripCare, ASKS_FOR_DAYS } from './afterTrip.js';
+export { type CountedOuting, FRAMES_A_CELL, type Habits, habitsOf } from './habits.js';
 export { type HeldAt, heldOf } from './held.js';
 export {
   kitFor,

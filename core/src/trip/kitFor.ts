@@ -1,5 +1,6 @@
 import { CARRIED_IDS, carriedFacts, type CarriedId } from './knowledge/carried.js';
 import { groundFacts, type GroundId, type Weather } from './grounds/index.js';
+import { byHabit, type Habits } from './habits.js';
 import { FIELD_NEED_IDS, FIELD_NEEDS, type FieldNeedId } from './knowledge/needs.js';
 import { expectedLossWith, type Kit, type KitLimits, type KitNeed, type KitQuestion, packKit } from './packKit.js';
 
@@ -8,7 +9,14 @@ export const TRAVELS = ['own-way', 'flight', 'post'] as const;
 export type Travel = (typeof TRAVELS)[number];
 
 /** What an outing is like, as far as its kit hangs on it. */
-export type OutingToCome = { grounds: readonly GroundId[]; days: number; weather: readonly Weather[]; travel: Travel };
+export type OutingToCome = {
+  grounds: readonly GroundId[];
+  days: number;
+  weather: readonly Weather[];
+  travel: Travel;
+  /** How one takes pictures, where outings were counted. */
+  habits?: Habits | null;
+};
 
 /** More days than this need nothing else. */
 export const MOST_DAYS = 60;
@@ -22,10 +30,10 @@ function aDayOn(ground: GroundId, id: FieldNeedId, weather: readonly Weather[]):
 }
 
 /** How likely each thing is needed at least once: on every day anew, by the worst of the grounds one is on. */
-export function needsOf({ grounds, days, weather }: Omit<OutingToCome, 'travel'>): KitNeed[] {
+export function needsOf({ grounds, days, weather, habits = null }: Omit<OutingToCome, 'travel'>): KitNeed[] {
   const many = Math.min(MOST_DAYS, Math.max(1, days));
   return FIELD_NEED_IDS.flatMap((id) => {
-    const aDay = Math.max(0, ...grounds.map((ground) => aDayOn(ground, id, weather)));
+    const aDay = byHabit(id, Math.max(0, ...grounds.map((ground) => aDayOn(ground, id, weather))), habits);
     return aDay > 0 ? [{ id, likelihood: 1 - (1 - aDay) ** many, loss: FIELD_NEEDS[id].lossMin }] : [];
   });
 }

@@ -30,7 +30,10 @@ export function VapourPage() {
   const { solvent, airing, entries, result } = view;
   const set = (key: string, value: string) => setParams(withChoice(params, key, value), { replace: true });
   return (
-    <Page title="Vapour in the room" sub="Drops at the bench are harmless; a spilled bottle in a small shut room may not be.">
+    <Page
+      title="Vapour in the room"
+      sub="Of drops at the bench little comes into the air; of a bottle spilled in a small shut room it may be too much."
+    >
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="sheet space-y-4 p-5 lg:col-span-6">
           <WayButtons
@@ -56,7 +59,7 @@ export function VapourPage() {
           <p className="text-sm text-soft">
             Reckoned as if all of it were in the air at once and evenly. The limits are those of NIOSH for whoever works with it every day;
             the label, its safety sheet and the rules where you are decide. Who is pregnant, ill or young keeps away from it. Vapour of all
-            of these takes fire.
+            of these takes fire. Methanol goes through the skin as well: gloves.
           </p>
         </div>
       </div>

@@ -7,12 +7,12 @@ import { PackPage } from './PackPage';
 
 afterEach(endPage);
 
-function show(address = '/outings/pack', kept = new Map<string, string | null>(), drawer: Partial<Supply>[] = []) {
+function show(address = '/outings/pack', kept = new Map<string, string | null>(), drawer: Partial<Supply>[] = [], outings: object[] = []) {
   const page = showPage(
     PackPage,
     '/outings/pack',
     address,
-    { [`GET ${routes.supplies}`]: { supplies: drawer, isAll: false, along: null } },
+    { [`GET ${routes.supplies}`]: { supplies: drawer, isAll: false, along: null }, [`GET ${routes.outings}`]: outings },
     {
       recall: (key) => kept.get(key) ?? null,
       remember: (key, value) => void kept.set(key, value),
@@ -39,6 +39,15 @@ describe('packing', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Night sky' }));
     expect(bag().getByText('red light')).toBeTruthy();
     expect(page.address()).toContain('night-sky');
+  });
+
+  it('reckons with how one takes pictures, by the outings that are over and were counted, and says so', async () => {
+    const out = (from: string, more: object) => ({ from, to: from, frames: null, lensChanges: null, ...more });
+    const counted = [out('2020-03-01', { frames: 900, lensChanges: 6 }), out('2020-03-02', { frames: 700 }), out('2020-03-03', {})];
+    // One that is to come was not counted, whatever is written there.
+    show('/outings/pack?ground=town', new Map(), [], [...counted, out('2999-01-01', { frames: 9 })]);
+    fireEvent.click(await screen.findByRole('button', { name: /^What this is reckoned from/ }));
+    expect(await screen.findByText(/you take about 800 frames and 6\.0 lens changes a day/)).toBeTruthy();
   });
 
   it('keeps within what one would carry, and says what is then not met', () => {

@@ -7,8 +7,22 @@ import { Fold } from '../../ui/Fold';
 import { Button, ButtonLink, Page, Section } from '../../ui/parts';
 import { ToggleButtons, WayButtons } from '../../ui/WayButtons';
 import { useDrawer } from '../supplies';
+import { useToday } from '../../ui/zone';
 import { CarrierRules } from './CarrierRules';
-import { inWords, kitViewFrom, LIMIT_IDS, LIMITS, type KitView, recalled, timeWords, toggledIn, TRAVEL_WORDS } from './kitView';
+import {
+  habitsUntil,
+  habitWords,
+  inWords,
+  kitViewFrom,
+  LIMIT_IDS,
+  LIMITS,
+  type KitView,
+  recalled,
+  timeWords,
+  toggledIn,
+  TRAVEL_WORDS,
+} from './kitView';
+import { useOutings } from './queries';
 
 /** A list of things that this browser remembers. */
 function useRemembered(key: string) {
@@ -119,12 +133,14 @@ const Rules = ({ travel, kit }: { travel: trip.Travel; kit: trip.PackedKit }) =>
 );
 
 /** What the answer rests on. */
-const Grounds = ({ view }: { view: KitView }) => (
+const Grounds = ({ view }: { view: KitView & { habits: trip.Habits | null } }) => (
   <Fold title="What this is reckoned from">
     <div className="sheet p-4 text-sm">
       <p className="mb-2">
         How likely each thing is needed at least once, and what it costs to go without, in minutes of light lost or of work at home. All of
         it is our choice, in order of magnitude.
+        {view.habits &&
+          ` By the outings that were counted you take about ${habitWords(view.habits)} a day: an empty cell and a speck on the sensor are reckoned by that.`}
       </p>
       <ul className="space-y-1">
         {trip
@@ -151,7 +167,10 @@ export function PackPage() {
   // What lies in the drawer or in a kit need not be said again, nor bought.
   const drawer = useDrawer().data?.supplies;
   const held = useMemo(() => trip.heldOf(drawer ?? [], view.kit), [drawer, view.kit]);
-  const kit = useMemo(() => trip.kitFor(view, view.limits, [...ownedIds, ...held.map(({ id }) => id)]), [view, ownedIds, held]);
+  const today = useToday();
+  const outings = useOutings().data;
+  const going = useMemo(() => ({ ...view, habits: habitsUntil(outings ?? [], today) }), [view, outings, today]);
+  const kit = useMemo(() => trip.kitFor(going, going.limits, [...ownedIds, ...held.map(({ id }) => id)]), [going, ownedIds, held]);
   const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
   const left = kit.things.filter(({ id }) => !packed.ids.includes(id)).length;
   return (
@@ -163,7 +182,7 @@ export function PackPage() {
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="min-w-0 space-y-4 lg:col-span-5">
           <Asked view={view} set={set} />
-          <Grounds view={view} />
+          <Grounds view={going} />
         </div>
         <div className="min-w-0 space-y-4 lg:col-span-7">
           <p role="status" className="sheet p-4">

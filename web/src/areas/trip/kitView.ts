@@ -1,4 +1,6 @@
-import { trip } from '@bright-keeper/core';
+import type { Outing } from '@bright-keeper/contract';
+import { type schedule, trip } from '@bright-keeper/core';
+import { daysOf, outingAt } from './outingView';
 
 export const TRAVEL_WORDS: Record<trip.Travel, string> = {
   'own-way': 'By car, train or on foot',
@@ -20,6 +22,20 @@ export type KitView = trip.OutingToCome & { limits: trip.KitLimits; kit: string 
 
 const known = <T extends string>(all: readonly T[], asked: string | null): T[] =>
   all.filter((one) => (asked ?? '').split(',').includes(one));
+
+/** How one takes pictures, from the outings that are over; null where none of them was counted. */
+export function habitsUntil(outings: readonly Outing[], today: schedule.Day): trip.Habits | null {
+  const over = outings.filter((outing) => outingAt(outing, today) === 'over').map((outing) => ({ ...outing, days: daysOf(outing) }));
+  const habits = trip.habitsOf(over);
+  return habits.framesADay === null && habits.changesADay === null ? null : habits;
+}
+
+/** "about 210 frames and 4.1 lens changes a day". */
+export const habitWords = ({ framesADay, changesADay }: trip.Habits): string =>
+  inWords([
+    ...(framesADay === null ? [] : [`${Math.round(framesADay)} frames`]),
+    ...(changesADay === null ? [] : [`${changesADay.toFixed(1)} lens changes`]),
+  ]);
 
 /** What the address says of the outing; what it says wrongly is left out. */
 export function kitViewFrom(params: URLSearchParams): KitView {
