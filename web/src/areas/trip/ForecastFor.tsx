@@ -1,4 +1,5 @@
 import { trip } from '@bright-keeper/core';
+import { useMemo } from 'react';
 import { forecastWords, WEATHER_WORDS } from '@bright-keeper/words';
 import { Button } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
@@ -11,7 +12,9 @@ type Props = { from: string; to: string; weather: readonly trip.Weather[]; onTak
 export function ForecastFor({ from, to, weather, onTake, busy = false }: Props) {
   const timeZone = useZone();
   const station = useOverview().data?.outdoors;
-  const told = station?.forecast && from && to ? trip.weatherTold(station.forecast.readings, { from, to }, timeZone) : null;
+  const hours = station?.forecast?.readings;
+  // A form is drawn at every letter; a forecast may have thousands of hours.
+  const told = useMemo(() => (hours && from && to ? trip.weatherTold(hours, { from, to }, timeZone) : null), [hours, from, to, timeZone]);
   if (!station || !told) return null;
   const more = told.expects.filter((one) => !weather.includes(one));
   return (
