@@ -1,6 +1,6 @@
 import { trip } from '@bright-keeper/core';
-import { useMemo } from 'react';
 import { forecastWords, WEATHER_WORDS } from '@bright-keeper/words';
+import { useMemo } from 'react';
 import { Button } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { useOverview } from '../storage';
