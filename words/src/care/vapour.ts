@@ -15,7 +15,7 @@ function amount(mL: number): string {
 export function vapourLine(solvent: care.Solvent, mL: number): string {
   const { atOncePpm } = care.vapourIn({ solvent, mL, ...care.USUAL_ROOM });
   const most = atOncePpm < 1 ? 'less than 1 ppm' : `at most ${figure(atOncePpm)} ppm`;
-  return `Its ${amount(mL)} of ${care.solventFacts(solvent).name} gives ${most} in a small shut room (${care.USUAL_ROOM.roomM3} m³); the limit over a quarter of an hour is ${care.quarterLimitPpm(solvent)} ppm.`;
+  return `Its ${amount(mL)}, counted as ${care.solventFacts(solvent).name}, gives ${most} in a small shut room (${care.USUAL_ROOM.roomM3} m³); the limit over a quarter of an hour is ${care.quarterLimitPpm(solvent)} ppm.`;
 }
 
 const VERDICT: Record<care.VapourVerdict, { title: string; does: string }> = {

@@ -49,11 +49,11 @@ describe('at the step', () => {
   };
   it('says what its drops come to, and leads to the sum for one’s own room; without a solvent nothing', () => {
     expect(lines({ material: 'isopropanol', amount: { quantity: 20, unit: 'drop' } })).toBe(
-      'Its 1 mL of isopropyl alcohol gives at most 11 ppm in a small shut room (30 m³); the limit over a quarter of an hour is 500 ppm. In my room',
+      'Its 1 mL, counted as isopropyl alcohol, gives at most 11 ppm in a small shut room (30 m³); the limit over a quarter of an hour is 500 ppm. In my room',
     );
     cleanup();
     expect(lines({ material: 'sensor-fluid', amount: { quantity: 1, unit: 'drop' } })).toMatch(
-      /^Its 0\.05 mL of methanol gives at most 1 ppm in/,
+      /^Its 0\.05 mL, counted as methanol, gives at most 1 ppm in/,
     );
     cleanup();
     expect(lines({ material: 'water', amount: { quantity: 2, unit: 'drop' } })).toBe('');
