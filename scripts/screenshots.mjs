@@ -154,6 +154,31 @@ async function chooseList(page) {
   await page.getByRole('table', { name: 'Rows of the file' }).waitFor();
 }
 
+/** Two days of made-up photographs by a camera of the shelf, read. */
+async function choosePictures(page) {
+  const { default: sharp } = await import('sharp');
+  const stamp = '2000:01:01 00:00:00';
+  const blank = sharp({ create: { width: 8, height: 8, channels: 3, background: '#777' } }).jpeg();
+  const head = (LensModel) =>
+    blank
+      .withExif({
+        IFD0: { Make: 'Skerrow', Model: 'Skerrow M1' },
+        IFD2: { DateTimeOriginal: stamp, LensModel, FNumber: '8/1', FocalLength: '70/1' },
+      })
+      .toBuffer();
+  const heads = await Promise.all(['Tidewell 24-70/4', 'Tidewell 70-200/4'].map(head));
+  const files = ['2026:05:09', '2026:05:23'].flatMap((day) =>
+    Array.from({ length: 120 }, (_, i) => {
+      const buffer = Buffer.from(heads[Math.floor(i / 40) % 2]);
+      const [hour, minute] = [9 + Math.floor(i / 60), i % 60].map((n) => String(n).padStart(2, '0'));
+      buffer.write(`${day} ${hour}:${minute}:10`, buffer.indexOf(stamp), 'latin1');
+      return { name: `IMG_${day.slice(8)}${String(i).padStart(2, '0')}.JPG`, mimeType: 'image/jpeg', buffer };
+    }),
+  );
+  await page.getByLabel('Choose pictures').setInputFiles(files);
+  await page.getByRole('heading', { name: /^Outings found/ }).waitFor();
+}
+
 /** Every picture: its name, and what stands in it side by side: an address each, and where it differs from a desk by day. */
 const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing }) => [
   ['today', ['/']],
@@ -164,7 +189,13 @@ const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing })
   ['plan', [`/gear/${lens}/plan?surface=front-glass`]],
   ['bench', [`/bench/${cleaning}`], [`/bench/${sensorClean}`]],
   ['frames', [`/gear/${body}/frames`, { size: TALL }]],
-  ['field-phone', ['/field?happened=spray', { size: PHONE }]],
+  [
+    'field-phone',
+    ['/field?happened=spray', { size: PHONE }],
+    ['/outings/lens-change?wind=raises-dust&air=spray&has=shelter', { size: PHONE }],
+    ['/dew?airC=8&humidityPct=85', { size: PHONE }],
+    ['/outings/pictures', { act: choosePictures }],
+  ],
   [
     'outing',
     [`/outings/${outing}`],

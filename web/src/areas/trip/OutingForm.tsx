@@ -13,7 +13,7 @@ import { TRAVEL_WORDS } from './kitView';
 
 type Props = {
   begin: OutingInput;
-  things: readonly (Pick<ShelfItem, 'id' | 'name'> & Partial<Pick<ShelfItem, 'particulars'>>)[];
+  things: readonly (Pick<ShelfItem, 'id' | 'name'> & Partial<Pick<ShelfItem, 'particulars' | 'belongsTo'>>)[];
   verb: string;
   save: (input: OutingInput) => Promise<unknown>;
   error: unknown;
@@ -32,6 +32,9 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
   const [also = [], weather = []] = [form.watch('also'), form.watch('weather')];
   const tags = [...new Set(things.flatMap(({ particulars }) => particulars?.tags ?? []))].sort();
   const taggedWith = (tag: string) => things.filter(({ particulars }) => particulars?.tags?.includes(tag)).map(({ id }) => id);
+  const belonging = things
+    .filter(({ id, belongsTo }) => belongsTo && itemIds.includes(belongsTo) && !itemIds.includes(id))
+    .map(({ id }) => id);
   const toggled = <T extends string>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((x) => x !== one) : [...list, one];
   const said = (field: Exclude<keyof OutingInput, 'used'>) => {
@@ -131,13 +134,18 @@ export function OutingForm({ begin, things, verb, save, error, onDone, onCancel 
       </fieldset>
       <fieldset>
         <legend className="mb-1 font-medium">What came along ({itemIds.length})</legend>
-        {tags.length > 0 && (
+        {(tags.length > 0 || belonging.length > 0) && (
           <p className="mb-2 flex flex-wrap items-center gap-2">
             {tags.map((tag) => (
               <Button key={tag} onClick={() => form.setValue('itemIds', [...new Set([...itemIds, ...taggedWith(tag)])])}>
                 All tagged “{tag}”
               </Button>
             ))}
+            {belonging.length > 0 && (
+              <Button onClick={() => form.setValue('itemIds', [...itemIds, ...belonging])}>
+                And what belongs to them ({belonging.length})
+              </Button>
+            )}
           </p>
         )}
         <div className="grid max-h-64 gap-x-4 overflow-y-auto sm:grid-cols-2 lg:grid-cols-3">

@@ -60,6 +60,22 @@ describe('outings', () => {
     expect(screen.getByText(/8 Mar to 10 Mar/)).toBeTruthy();
     expect(screen.queryByRole('heading', { name: 'Past' })).toBeNull();
   });
+  it('take what is tagged, and what belongs to what comes along', async () => {
+    const lens = { id: ONE, name: 'Lens 1', particulars: { tags: ['walks'] }, belongsTo: null };
+    const hood = { id: TWO, name: 'Hood', particulars: {}, belongsTo: ONE };
+    const page = show([], {
+      [`POST ${routes.outings}`]: past,
+      [`GET ${routes.gear}`]: { items: [lens, hood], nextCursor: null, total: 2 },
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Note an outing' }));
+    expect(screen.queryByRole('button', { name: /^And what belongs to them/ })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'All tagged “walks”' }));
+    fireEvent.click(screen.getByRole('button', { name: 'And what belongs to them (1)' }));
+    expect(screen.queryByRole('button', { name: /^And what belongs to them/ })).toBeNull();
+    fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Walk' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Note it' }));
+    await waitFor(() => expect(page.written()[0]?.body).toMatchObject({ itemIds: [ONE, TWO] }));
+  });
   it('are noted in a few taps, and refused beside the field where they end before they begin', async () => {
     const page = show([], { [`POST ${routes.outings}`]: past });
     fireEvent.click(await screen.findByRole('button', { name: 'Note an outing' }));
