@@ -176,7 +176,7 @@ async function choosePictures(page) {
     }),
   );
   await page.getByLabel('Choose pictures').setInputFiles(files);
-  await page.getByRole('heading', { name: /^Outings found/ }).waitFor();
+  await page.getByText('240 of 240 read').waitFor();
 }
 
 /** Every picture: its name, and what stands in it side by side: an address each, and where it differs from a desk by day. */
