@@ -61,7 +61,7 @@ export { cannotExplainWords, type Explained, explainedWords, hindcastWords, some
 export { homeWords } from './storage/home.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
-export { capital, count, withUnit } from './text.js';
+export { capital, count, inWords, withUnit } from './text.js';
 export { IN_THE_AIR_WORDS, LENS_CHANGE_ANSWER, lensChangeBecause, lensChangeStep, STANDS_OPEN, WIND_SIGN } from './trip/lensChange.js';
 export { capSizesWords, sizesAlongWords } from './trip/sizes.js';
 export { vapourLine, vapourVerdictWords, vapourWords } from './care/vapour.js';

@@ -6,3 +6,7 @@ export const count = (n: number, one: string, many: string): string => `${n} ${n
 
 /** A name with the unit it is typed in; a sum with its currency. */
 export const withUnit = (name: string, unit: string): string => (unit ? `${name}, ${unit}` : name);
+
+/** A list in words: "a, b and c". */
+export const inWords = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;

@@ -151,7 +151,6 @@ export {
   solventsIn,
   USUAL_ROOM,
   type Vapour,
-  VAPOUR_VERDICTS,
   vapourIn,
   type VapourInRoom,
   type VapourVerdict,

@@ -13,8 +13,7 @@ export type Vapour = { solvent: Solvent; mL: number; roomM3: number; airChangesP
 /** What is in the air then, ppm by volume: once all of it is, in the mean of the first quarter of an hour, and of eight hours. */
 export type VapourInRoom = { atOncePpm: number; quarterPpm: number; dayPpm: number };
 /** Which limit is passed: none, that of a day, of a quarter of an hour, or where it is dangerous at once. */
-export const VAPOUR_VERDICTS = ['within', 'day', 'quarter', 'danger'] as const;
-export type VapourVerdict = (typeof VAPOUR_VERDICTS)[number];
+export type VapourVerdict = 'within' | 'day' | 'quarter' | 'danger';
 
 /** Where no limit over a quarter of an hour is named, three times that of a day stands for it (the excursion rule of ACGIH, from memory). */
 const EXCURSION = 3;
@@ -62,8 +61,8 @@ export function solventsIn(uses: readonly Use[]): { solvent: Solvent; mL: number
   return SOLVENT_IDS.flatMap((solvent) => (total.has(solvent) ? [{ solvent, mL: total.get(solvent)! }] : []));
 }
 
-/** A small room with its door and window shut: what is assumed where nobody said (our choice; air changes after EN 12831, from memory). */
-export const USUAL_ROOM = { roomM3: 30, airChangesPerH: 0.5 } as const;
-/** How a room is aired, and how often its air is changed then, an hour (our choice, in order of magnitude). */
+/** How a room is aired, and how often its air is changed then, an hour (our choice, in order of magnitude; shut after EN 12831, from memory). */
 export const AIRINGS = { shut: 0.5, ajar: 2, open: 8 } as const;
 export type AiringOfRoom = keyof typeof AIRINGS;
+/** A small room with its door and window shut: what is assumed where nobody said (our choice). */
+export const USUAL_ROOM = { roomM3: 30, airChangesPerH: AIRINGS.shut } as const;

@@ -1,6 +1,6 @@
 import { type BenchEvent, benchState, type CleaningPlan, type OnHand, type Step } from '../care/index.js';
 import { inStockUnits, type Material, type Tool } from '../care/knowledge/index.js';
-import { isFit, isTool, labelOf, sameKit, soldFor, type DrawerThing } from './drawerThing.js';
+import { isFit, isTool, labelOf, sameKit, sameSort, soldFor, type DrawerThing } from './drawerThing.js';
 import { mayTouch } from '../care/index.js';
 
 const unitPriceOf = ({ packPrice, packSize }: DrawerThing): { unitPrice?: number } =>
@@ -90,10 +90,7 @@ export type Shortage = { thing: Tool | Material; label: string; used: number; he
 function packsFor<T extends DrawerThing>({ id, thingId }: Taking, drawer: readonly T[]): T[] {
   const named = drawer.find((d) => d.id === thingId && d.thing === id);
   if (!named) return [];
-  const alike = drawer.filter(
-    (d) =>
-      d !== named && d.thing === id && sameKit(d.kit, named.kit) && (d.widthMm ?? null) === (named.widthMm ?? null) && d.stock !== null,
-  );
+  const alike = drawer.filter((d) => d !== named && sameSort(d, named) && sameKit(d.kit, named.kit) && d.stock !== null);
   return [named, ...alike];
 }
 

@@ -42,6 +42,10 @@ export function labelOf({ thing, widthMm, note = '' }: Pick<DrawerThing, 'thing'
   return `${thingFacts(thing).name}${width}${called}`;
 }
 
+/** The same thing in the same width: one does for the other. */
+export const sameSort = (one: DrawerThing, other: DrawerThing): boolean =>
+  one.thing === other.thing && (one.widthMm ?? null) === (other.widthMm ?? null);
+
 /** One kit, whoever writes its name with small letters or large. */
 export const sameKit = (one: string | null | undefined, other: string | null | undefined): boolean =>
   (one ?? '').toLowerCase() === (other ?? '').toLowerCase();

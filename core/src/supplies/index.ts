@@ -11,7 +11,7 @@ export {
   type Shortage,
   type Taking,
 } from './drawer.js';
-export { isFit, isTool, isWashable, labelOf, sameKit, soldFor, USES_BEFORE_WASH, type DrawerThing } from './drawerThing.js';
+export { isFit, isTool, isWashable, labelOf, sameKit, sameSort, soldFor, USES_BEFORE_WASH, type DrawerThing } from './drawerThing.js';
 export { costPerClean, forecast, LEAST_DAYS, LEAST_TAKINGS, type Forecast } from './forecast.js';
 export { type BenchUse, materialsIn, type Outlook, outlookOf, shoppingList } from './outlook.js';
 export { runningLow } from './runningLow.js';

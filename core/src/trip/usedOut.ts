@@ -1,5 +1,5 @@
 import { type Day, localDay } from '../schedule/index.js';
-import { type BenchUse, type DrawerThing, materialsIn, sameKit } from '../supplies/index.js';
+import { type BenchUse, type DrawerThing, materialsIn, sameKit, sameSort } from '../supplies/index.js';
 
 /** What went of one pack of a kit on an outing, and what lies at home that would fill it up again; null where nobody counted. */
 export type UsedOut<T> = { pack: T; used: number; atHome: number | null };
@@ -9,8 +9,6 @@ function countedOf(packs: readonly DrawerThing[]): number | null {
   const counted = packs.flatMap(({ stock }) => (stock === null ? [] : [stock]));
   return packs.length > 0 && counted.length === 0 ? null : counted.reduce((sum, stock) => sum + stock, 0);
 }
-
-const isAlike = (a: DrawerThing, b: DrawerThing): boolean => a.thing === b.thing && (a.widthMm ?? null) === (b.widthMm ?? null);
 
 /**
  * What the benches of an outing used up of the kit that was along: to be put into it again.
@@ -35,6 +33,6 @@ export function usedOut<T extends DrawerThing & { id: string }>(
     .map((pack) => ({
       pack,
       used: used.get(pack.id)!,
-      atHome: countedOf(drawer.filter((other) => (other.kit ?? null) === null && isAlike(other, pack))),
+      atHome: countedOf(drawer.filter((other) => (other.kit ?? null) === null && sameSort(other, pack))),
     }));
 }

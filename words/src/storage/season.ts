@@ -1,5 +1,6 @@
 import { storage } from '@bright-keeper/core';
 import { dayOfYear } from '../day.js';
+import { inWords } from '../text.js';
 
 /** A season as it is told: its instants as local days, `YYYY-MM-DD`. */
 export type LeavingDays = { side: storage.SeasonSide; on: string; earliest: string; latest: string | null; highPct: number };
@@ -61,7 +62,7 @@ export function dryingWords(drying: storage.Drying, dayOf: (instant: string) => 
     case 'again': {
       const named = drying.by.slice(0, COUNT_TO_NAME).map(on);
       const more = drying.by.length - named.length;
-      const list = named.length === 1 ? named[0]! : `${named.slice(0, -1).join(', ')} and ${named.at(-1)!}`;
+      const list = inWords(named);
       const end = drying.until === null ? '' : ` before the damp season ends about ${on(drying.until)}`;
       return more > 0
         ? `Dry it by ${list}, and ${more} more ${more === 1 ? 'time' : 'times'}${end}. More gel would ask for it less often.`

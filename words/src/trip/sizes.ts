@@ -1,7 +1,5 @@
 import type { trip } from '@bright-keeper/core';
-
-const inWords = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+import { inWords } from '../text.js';
 
 const sizeWords = ({ sizeMm, covers }: trip.CapSize): string => {
   const rings = covers.filter(({ byRing }) => byRing).map(({ threadMm }) => `${threadMm}`);

@@ -1,6 +1,6 @@
 import { JOI_OPTIONS, saveBenchTimes, type BenchTimes } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
-import { weekdayWords } from '@bright-keeper/words';
+import { inWords, weekdayWords } from '@bright-keeper/words';
 import { useFieldArray, useForm, type Control } from 'react-hook-form';
 import { Fold } from '../../ui/Fold';
 import { Button, Failure } from '../../ui/parts';
@@ -12,8 +12,7 @@ const WEEK = [1, 2, 3, 4, 5, 6, 0] as const;
 /** "Saturdays and Sundays, 60 min from 16:00". */
 export function timesWords({ weekdays, minutesPerDay, startsAt }: BenchTimes): string {
   const days = WEEK.filter((d) => weekdays.includes(d)).map((d) => `${weekdayWords(d)}s`);
-  const list = days.length > 1 ? `${days.slice(0, -1).join(', ')} and ${days.at(-1)!}` : (days[0] ?? 'no day');
-  return `${list}, ${minutesPerDay} min from ${startsAt}`;
+  return `${inWords(days) || 'no day'}, ${minutesPerDay} min from ${startsAt}`;
 }
 
 function AwayFields({ control }: { control: Control<BenchTimes> }) {

@@ -1,10 +1,9 @@
 import { trip } from '@bright-keeper/core';
-import { forecastWords, WEATHER_WORDS } from '@bright-keeper/words';
+import { forecastWords, inWords, WEATHER_WORDS } from '@bright-keeper/words';
 import { useMemo } from 'react';
 import { Button } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { useOverview } from '../storage';
-import { inWords } from './kitView';
 
 type Props = { from: string; to: string; weather: readonly trip.Weather[]; onTake: (weather: trip.Weather[]) => void; busy?: boolean };
 

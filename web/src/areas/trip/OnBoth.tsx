@@ -1,9 +1,9 @@
 import type { Outing } from '@bright-keeper/contract';
 import { trip } from '@bright-keeper/core';
+import { inWords } from '@bright-keeper/words';
 import { Link } from 'react-router';
 import { shortDate } from '../../ui/dates';
 import { Notice } from '../../ui/parts';
-import { inWords } from './kitView';
 
 type Props = { outing: trip.GoesAlong; outings: readonly Outing[]; things: readonly { id: string; name: string }[] };
 

@@ -1,8 +1,9 @@
 import { routes, type Supply } from '@bright-keeper/contract';
+import { inWords } from '@bright-keeper/words';
 import { fireEvent, screen, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, showPage } from '../../testing/page';
-import { inWords, kitViewFrom, recalled, timeWords } from './kitView';
+import { kitViewFrom, recalled, timeWords } from './kitView';
 import { PackPage } from './PackPage';
 
 afterEach(endPage);

@@ -1,5 +1,5 @@
 import { trip } from '@bright-keeper/core';
-import { WEATHER_WORDS } from '@bright-keeper/words';
+import { inWords, WEATHER_WORDS } from '@bright-keeper/words';
 import { useMemo, useState } from 'react';
 import { outside } from '../../outside';
 import { useChoices, withChoice } from '../../ui/choices';
@@ -12,7 +12,6 @@ import { CarrierRules } from './CarrierRules';
 import {
   habitsUntil,
   habitWords,
-  inWords,
   kitViewFrom,
   LIMIT_IDS,
   LIMITS,

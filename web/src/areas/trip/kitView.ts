@@ -1,5 +1,6 @@
 import type { Outing } from '@bright-keeper/contract';
 import { type schedule, trip } from '@bright-keeper/core';
+import { inWords } from '@bright-keeper/words';
 import { daysOf, outingAt } from './outingView';
 
 export const TRAVEL_WORDS: Record<trip.Travel, string> = {
@@ -70,10 +71,6 @@ export function timeWords(minutes: number): string {
   const hours = minutes / 60;
   return `about ${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
 }
-
-/** A list in words: "a, b and c". */
-export const inWords = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** What is remembered of a list of ids: those that are still known. */
 export function recalled(text: string | null): trip.CarriedId[] {
