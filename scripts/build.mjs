@@ -3,6 +3,7 @@ import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { bin, must, ROOT } from './run.mjs';
+import { buildReportChecker } from './standalone.mjs';
 
 /** What the framework would load if it were there; it is not, and not needed. */
 const NOT_INSTALLED = [
@@ -70,6 +71,7 @@ export async function build() {
   await makeTemplate();
   must(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'web') });
   packAssets();
+  await buildReportChecker();
 }
 
 /** What is text is packed once, as tightly as it goes, and not at every request. */

@@ -11,6 +11,7 @@ export * from './inspection/index.js';
 export * from './live/index.js';
 export * from './blobs/index.js';
 export * from './care/index.js';
+export * from './record/index.js';
 export * from './schedule/index.js';
 export * from './sensor/index.js';
 export * from './settings/index.js';

@@ -9,6 +9,7 @@ import { HouseholdModule } from './household/index.js';
 import { InspectionModule } from './inspection/index.js';
 import { LiveModule } from './live/index.js';
 import { PastModule } from './past/index.js';
+import { RecordModule } from './record/index.js';
 import { ScheduleModule } from './schedule/index.js';
 import { BlobModule } from './blobs/index.js';
 import { SensorModule } from './sensor/index.js';
@@ -40,6 +41,7 @@ export class AppModule {
         StorageModule,
         FungusModule,
         LiveModule,
+        RecordModule,
         TrailModule,
         TripModule,
         TodayModule,

@@ -63,6 +63,8 @@ export const PAGES: readonly PageFacts[] = [
   page('/dew', 'storage/DewPage', [routes.storage]),
   page('/warm-up', 'storage/WarmUpPage', [routes.storage]),
   page('/offer', 'record/OfferPage'),
+  page('/report', 'record/ReportPage', [routes.reportKey]),
+  page('/report/check', 'record/ReportCheckPage', [routes.reportKey]),
   page('/costs', 'record/CostsPage', [routes.benchUses, routes.supplies]),
   page('/supplies', 'supplies/SuppliesPage', [routes.supplies, routes.benchUses]),
   page('/handbook', 'handbook/HandbookPage'),

@@ -32,7 +32,8 @@ export { money } from './money.js';
 export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } from './schedule/bench.js';
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';
-export { longDate, monthWords } from './day.js';
+export { longDate, monthWords, shortInstant } from './day.js';
+export { logWords, OUTCOME_WORDS } from './schedule/log.js';
 export { keptWords } from './schedule/kept.js';
 export { everyWords, recurrenceWords, rhythmTroubleWords, rhythmWords, triggerWords, weekdayWords } from './schedule/rhythm.js';
 export { dryingWords, seasonWords } from './storage/season.js';
@@ -59,6 +60,7 @@ export {
 export { alertWords, type AlertWords } from './storage/alerts.js';
 export { cannotExplainWords, type Explained, explainedWords, hindcastWords, somethingElseWords } from './storage/explained.js';
 export { homeWords } from './storage/home.js';
+export { fingerprintWords, NOTHING_TO_TELL, REPORT_PART_WORDS, REPORT_RESTS_ON, reportedThing, type ThingToReport, unseenWords } from './record/report.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
 export { capital, count, inWords, withUnit } from './text.js';

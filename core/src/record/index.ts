@@ -25,4 +25,17 @@ export {
   triesOf,
   usualOf,
 } from './tries.js';
+export {
+  type ConditionReport,
+  isCare,
+  type Opening,
+  openingsOf,
+  REPORT_PARTS,
+  type ReportedEntry,
+  type ReportedSurface,
+  type ReportedThing,
+  type ReportPart,
+  signedText,
+  type SignedReport,
+} from './report.js';
 export { benchMinutes, type BenchTook, type Cost, costOf, costsBy, STOOD_OPEN } from './costs.js';

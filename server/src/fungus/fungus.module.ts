@@ -11,5 +11,6 @@ import { FungusService } from './fungus.service.js';
   imports: [AirModule, GearModule, SettingsModule, StayModule, StorageModule],
   controllers: [FungusController],
   providers: [FungusService],
+  exports: [FungusService],
 })
 export class FungusModule {}

@@ -1,1 +1,2 @@
 export { FungusModule } from './fungus.module.js';
+export { FungusService } from './fungus.service.js';

@@ -15,6 +15,7 @@ export {
   deedOf,
   describeRoutes,
   guessedPaths,
+  jsonSchemaOf,
   type Handler,
   keyedPaths,
   mayCome,

@@ -38,6 +38,20 @@ const joiToSwagger = joiToSwaggerModule.default;
 type Part = Record<string, object>;
 const swaggerOf = (schema: Joi.Schema) => joiToSwagger(schema).swagger as { properties?: Part };
 
+/** What is not there may be told as null in OpenAPI 3.0; JSON Schema says so by a type. */
+function withNull(part: unknown): unknown {
+  if (Array.isArray(part)) return part.map(withNull);
+  if (typeof part !== 'object' || part === null) return part;
+  const { nullable, ...rest } = Object.fromEntries(Object.entries(part).map(([key, value]) => [key, withNull(value)]));
+  return nullable === true && typeof rest.type === 'string' ? { ...rest, type: [rest.type, 'null'] } : rest;
+}
+/** A schema of the contract for the world outside (JSON Schema 2020-12), from the same that checks it here. */
+export const jsonSchemaOf = (schema: Joi.Schema, head: { $id: string; title: string }): object => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  ...head,
+  ...(withNull(swaggerOf(schema)) as object),
+});
+
 /** One parameter of the address for each key of a query schema. */
 const queryParams = (schema: Joi.ObjectSchema) =>
   Object.entries(swaggerOf(schema).properties ?? {}).map(([name, part]) => ApiQuery({ name, required: false, schema: part }));

@@ -15,6 +15,6 @@ import { LookPhotoService } from './lookPhoto.service.js';
   imports: [BlobModule, GearModule, GearTablesModule, JournalModule, SettingsModule],
   controllers: [InspectionController],
   providers: [InspectionRepository, InspectionService, LookEnding, LookPhotoService, ManyLooksService],
-  exports: [InspectionService],
+  exports: [InspectionService, LookPhotoService],
 })
 export class InspectionModule {}

@@ -1,14 +1,14 @@
 import { blobErrors, inspectionErrors, type LookPhoto, type LookPhotoQuery, type LookPhotos } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull } from 'drizzle-orm';
 import { BlobRepository, pictureToKeep } from '../blobs/index.js';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository } from '../gear/index.js';
 import { problem } from '../http/index.js';
 import { Clock, Ids } from '../platform/index.js';
 import { InspectionRepository } from './inspection.repository.js';
-import { lookPhotos } from '../tables/index.js';
+import { lookPhotos, looks } from '../tables/index.js';
 
 type Row = typeof lookPhotos.$inferSelect;
 const toPhoto = ({ id, surface, blob, keepsAll, at }: Row): LookPhoto => ({ id, surface, blob, keepsAll, at: at.toISOString() });
@@ -29,6 +29,17 @@ export class LookPhotoService {
 
   async of(lookId: string, db: Db = this.database.db): Promise<LookPhotos> {
     return { photos: (await this.rows(db, lookId)).map(toPhoto) };
+  }
+
+  /** Those of all looks at a thing that are over, the newest first. */
+  async ofThing(db: Db, itemId: string): Promise<LookPhoto[]> {
+    const rows = await db
+      .select({ photo: lookPhotos })
+      .from(lookPhotos)
+      .innerJoin(looks, eq(looks.id, lookPhotos.lookId))
+      .where(and(eq(looks.itemId, itemId), isNotNull(looks.finishedAt)))
+      .orderBy(desc(lookPhotos.at), desc(lookPhotos.id));
+    return rows.map(({ photo }) => toPhoto(photo));
   }
 
   async add(lookId: string, { surface, keepAll, id }: LookPhotoQuery, bytes: Uint8Array): Promise<LookPhoto> {

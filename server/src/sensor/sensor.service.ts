@@ -176,6 +176,17 @@ export class SensorService {
     });
   }
 
+  /** What the last frame of a body says of it; null where it has no sensor, or none was taken. */
+  async lastFrame(db: Db, item: Item): Promise<{ at: string; judgement: sensor.SensorJudgement } | null> {
+    if (!care.hasSurface(item.kind, item.traits, 'sensor-cover')) return null;
+    const { frames, dismissed } = await this.frames(item.id, db);
+    const last = frames.at(-1);
+    if (!last) return null;
+    const { schools } = await this.settings.get(db);
+    const facts = frames.map((frame) => frameFacts(frame, { ...frame, at: frame.takenAt }));
+    return { at: last.takenAt, judgement: sensor.storyOf(facts, dismissed, schools.sensor).chapters.at(-1)!.judgement };
+  }
+
   private async exposures(db: Db, rows: readonly FrameRow[]): Promise<Exposed[]> {
     if (rows.length < 2) return rows.map(() => UNEXPOSED);
     const { timeZone } = await this.settings.get(db);

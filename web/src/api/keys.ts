@@ -37,6 +37,9 @@ export const keys = {
   picture: (hash: string | null) => ['picture', hash] as const,
   glare: (itemId: string) => ['sensor', 'glare', itemId] as const,
   rungs: ['care', 'rungs'] as const,
+  // With the things, since all that moves them may be told in it.
+  report: (query: string) => ['gear', 'report', query] as const,
+  reportKey: ['report-key'] as const,
   benchUses: ['care', 'uses'] as const,
   lookPhotos: (id: string) => ['inspection', 'photos', id] as const,
   trail: (who: string | undefined) => ['trail', who] as const,

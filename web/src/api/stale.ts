@@ -23,8 +23,8 @@ const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   // Whoever is let in, or let go, is noted there.
   trail: [['trail'], keys.access],
 };
-/** What hangs on no setting: the bytes of a picture, and how the program itself is. */
-const APART: readonly QueryKey[] = [['picture'], keys.health, keys.backups];
+/** What hangs on no setting: the bytes of a picture, and how the program itself is and signs. */
+const APART: readonly QueryKey[] = [['picture'], keys.health, keys.backups, keys.reportKey];
 
 const begins = (key: QueryKey, with_: QueryKey): boolean => with_.every((part, i) => key[i] === part);
 

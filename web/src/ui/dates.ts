@@ -26,9 +26,7 @@ export const wholeWeekday = dayIn({ weekday: 'long', day: 'numeric', month: 'lon
 /** "Thursday 26 November 2026 at 16:00", on the clock of a zone. */
 export const fullInstant = (instant: string, timeZone: string): string =>
   formatOf({ dateStyle: 'full', timeStyle: 'short', timeZone }).format(new Date(instant));
-/** "26 Nov 2026, 16:00", on the clock of a zone. */
-export const shortInstant = (ms: number, timeZone: string): string =>
-  formatOf({ day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', timeZone }).format(ms);
+export { shortInstant } from '@bright-keeper/words';
 const clock = (ms: number, timeZone: string): string => formatOf({ hour: '2-digit', minute: '2-digit', timeZone }).format(ms);
 /** "16:00" today, "26 Nov, 16:00" on another day, on the clock of a zone. */
 export const momentFrom =

@@ -1,10 +1,9 @@
 import type { Cleaning } from '@bright-keeper/contract';
 import { care } from '@bright-keeper/core';
-import { howTo, lineWords, lookWords } from '@bright-keeper/words';
+import { howTo, lineWords, lookWords, OUTCOME_WORDS } from '@bright-keeper/words';
 import { outside } from '../../outside';
 import { FacePicture } from '../../ui/lightpath/SoilPicture';
 import { capital, findingsWords, surfaceTitle, touchesWords } from '../../ui/words';
-import { OUTCOME_WORDS } from '../gear';
 import { BigButton } from './BigButton';
 import { CautionLines } from './CautionLines';
 import { VapourLines } from './VapourLines';

@@ -22,6 +22,8 @@ const PAGES: readonly { to: string; name: string; words: string }[] = [
   { to: '/warm-up', name: 'In from the cold', words: 'warm wait condensation' },
   { to: '/dew', name: 'Dew tonight', words: 'heater strap' },
   { to: '/outings/shut-in', name: 'Shut in', words: 'port housing fog under water bag sun heat car hot sachet' },
+  { to: '/report', name: 'Condition report', words: 'sell buyer insurer sign state of' },
+  { to: '/report/check', name: 'Check a report', words: 'signature edited forged verify' },
   { to: '/costs', name: 'What care took', words: 'cost time money spent used up' },
   { to: '/offer', name: 'Worth buying?', words: 'fungus price offer' },
   { to: '/storage', name: 'Storage', words: 'humidity damp places' },

@@ -7,7 +7,7 @@ import { settingsIn } from '../../testing/settings';
 import { FitPage } from './FitPage';
 import { Fits } from './Fits';
 import { Particulars } from './Particulars';
-import { logWords } from './words';
+import { logWords } from '@bright-keeper/words';
 
 afterEach(endPage);
 

@@ -116,6 +116,7 @@ export function InventoryPage() {
         <div className="flex flex-wrap gap-2 print:hidden">
           <ButtonLink to="/gear">Gear</ButtonLink>
           <ButtonLink to="/gear/labels">Labels</ButtonLink>
+          <ButtonLink to="/report">Condition report</ButtonLink>
           <a className={FILE_CLASS} href={routes.gearExportXlsx} download>
             As XLSX
           </a>

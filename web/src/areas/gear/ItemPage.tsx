@@ -73,6 +73,7 @@ function Housekeeping({ item }: { item: ItemPageData }) {
             {quarantined ? 'Back from quarantine' : 'Move to quarantine'}
           </Button>
         )}
+        <ButtonLink to={`/report?thing=${item.id}`}>Condition report</ButtonLink>
         {archived ? (
           <Button disabled={restore.isPending} onClick={() => restore.mutate(version)}>
             Restore to the shelf

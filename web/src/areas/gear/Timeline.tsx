@@ -1,6 +1,6 @@
 import type { LogEntry } from '@bright-keeper/contract';
 import { MS_PER_DAY, schedule } from '@bright-keeper/core';
-import { keptWords } from '@bright-keeper/words';
+import { keptWords, logWords } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Button, Failure, Loading } from '../../ui/parts';
@@ -9,7 +9,6 @@ import { At } from '../../ui/when';
 import { useZone } from '../../ui/zone';
 import { LookPhotos } from '../inspection';
 import { useLog, useTakeBack } from './queries';
-import { logWords } from './words';
 
 /** Takes an entry back in two taps, or says why it stands; a look can be corrected instead. */
 function TakeBack({ entry }: { entry: LogEntry }) {

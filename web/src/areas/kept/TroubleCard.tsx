@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 import type { Waiting, WaitingCleaning, WaitingLook } from '../../kept';
 import { Button } from '../../ui/parts';
 import { capital, findingsWords, surfaceTitle } from '../../ui/words';
-import { OUTCOME_WORDS } from '../gear';
+import { OUTCOME_WORDS } from '@bright-keeper/words';
 import { differencesIn, theirsOf, useSettle, type Side } from './useSettle';
 
 type Code = keyof typeof careErrors | keyof typeof inspectionErrors;

@@ -1,11 +1,10 @@
-import { longDate } from '@bright-keeper/words';
+import { logWords, longDate } from '@bright-keeper/words';
 import type { Today } from '@bright-keeper/contract';
 import { Link } from 'react-router';
 import { Failure, Loading, Page, Section } from '../../ui/parts';
 import { useZone } from '../../ui/zone';
 import { useInSlices } from '../../ui/useInSlices';
 import { At } from '../../ui/when';
-import { logWords } from '../gear';
 import { LastBackup, RestoreDoor } from '../household';
 import { LazyHowLongThere } from '../storage';
 import { DutyList, JustDone, useDeeds, type Deeds } from '../schedule';

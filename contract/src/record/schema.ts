@@ -1,0 +1,93 @@
+import { care, record } from '@bright-keeper/core';
+import Joi from 'joi';
+import { traitsDocument } from '../gear/schema.js';
+import { findingsSeen } from '../inspection/schema.js';
+import { id, instant, timeZone } from '../joi.js';
+
+/** A report holds so much at most; more of a household is told as left out. */
+export const REPORT_LIMITS = { things: 2000, photographsOfOne: 12, photographs: 120, entries: 500 } as const;
+
+/** Parts as an address lists them, with commas. */
+const parts = () =>
+  Joi.string()
+    .max(200)
+    .empty('')
+    .default([])
+    .custom((text: string, helpers) => {
+      const asked = text.split(',');
+      const unknown = asked.find((part) => !(record.REPORT_PARTS as readonly string[]).includes(part));
+      return unknown === undefined
+        ? record.REPORT_PARTS.filter((part) => asked.includes(part))
+        : helpers.message({ custom: `“${unknown}” is no part of a report; choose of: ${record.REPORT_PARTS.join(', ')}.` });
+    });
+export type ReportKeyTold = { publicKey: string; fingerprint: string };
+
+/** Of one thing, or of the whole shelf where none is named. */
+export type ReportQuery = { thing?: string; parts: record.ReportPart[] };
+export const reportQuery = Joi.object<ReportQuery>({ thing: id(), parts: parts() });
+
+const LONGEST_LINE = 4000;
+const words = () => Joi.string().allow('').max(LONGEST_LINE).required();
+const lines = () => Joi.array().items(words().optional()).max(600);
+const entries = () =>
+  Joi.array()
+    .items(Joi.object<record.ReportedEntry>({ at: instant().required(), what: words(), lines: lines().required() }))
+    .max(REPORT_LIMITS.entries);
+/** Of a picture made small: so many bytes at most, in base64. */
+const LARGEST_PICTURE = 1_000_000;
+
+const reportedSurface = Joi.object<record.ReportedSurface>({
+  surface: Joi.string()
+    .valid(...care.SURFACE_IDS)
+    .required(),
+  name: words(),
+  findings: findingsSeen.required(),
+  verdict: Joi.string().valid(...care.VERDICTS),
+  asOf: instant(),
+  says: words(),
+});
+
+const reportedThing = Joi.object<record.ReportedThing>({
+  name: words(),
+  kind: Joi.string()
+    .valid(...care.ITEM_KINDS)
+    .required(),
+  traits: traitsDocument.required(),
+  notedSince: instant().required(),
+  facts: Joi.array()
+    .items(Joi.array().ordered(words(), words()).length(2))
+    .max(60)
+    .required(),
+  surfaces: Joi.array().items(reportedSurface).max(care.SURFACE_IDS.length),
+  photographs: Joi.array()
+    .items(Joi.object({ of: words(), at: instant().required(), jpeg: Joi.string().base64().max(LARGEST_PICTURE).required() }))
+    .max(REPORT_LIMITS.photographsOfOne),
+  photographsLeftOut: Joi.number().integer().min(0),
+  air: lines(),
+  care: entries(),
+  opened: entries(),
+  measured: entries(),
+});
+
+const base64url = (length: number) =>
+  Joi.string()
+    .pattern(/^[A-Za-z0-9_-]+$/)
+    .length(length)
+    .messages({ 'string.pattern.base': 'This must be base64url.' })
+    .required();
+
+/** A report as a file brings it: checked like everything that comes from elsewhere, before anything of it is shown. */
+export const signedReport = Joi.object<record.SignedReport>({
+  report: Joi.object<record.ConditionReport>({
+    format: Joi.string().valid('condition-report').required(),
+    edition: Joi.number().valid(1).required(),
+    madeAt: instant().required(),
+    timeZone: timeZone().required(),
+    parts: Joi.array()
+      .items(Joi.string().valid(...record.REPORT_PARTS))
+      .unique()
+      .required(),
+    things: Joi.array().items(reportedThing).max(REPORT_LIMITS.things).required(),
+  }).required(),
+  signature: Joi.object({ algorithm: Joi.string().valid('Ed25519').required(), publicKey: base64url(43), value: base64url(86) }).required(),
+});

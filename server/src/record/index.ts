@@ -1,0 +1,1 @@
+export { RecordModule } from './record.module.js';

@@ -1,0 +1,19 @@
+import { Module } from '@nestjs/common';
+import { BlobModule } from '../blobs/index.js';
+import { FungusModule } from '../fungus/index.js';
+import { GearTablesModule } from '../gear/index.js';
+import { InspectionModule } from '../inspection/index.js';
+import { JournalModule } from '../journal/index.js';
+import { SensorModule } from '../sensor/index.js';
+import { SettingsModule } from '../settings/index.js';
+import { RecordController } from './record.controller.js';
+import { ReportFacts } from './reportFacts.js';
+import { ReportService } from './report.service.js';
+import { ReportKey } from './reportKey.js';
+
+@Module({
+  imports: [BlobModule, FungusModule, GearTablesModule, InspectionModule, JournalModule, SensorModule, SettingsModule],
+  controllers: [RecordController],
+  providers: [ReportFacts, ReportKey, ReportService],
+})
+export class RecordModule {}
