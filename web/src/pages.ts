@@ -62,7 +62,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/hygrometers/:id/log', 'air/LogImportPage', [routes.devices]),
   page('/dew', 'storage/DewPage', [routes.storage]),
   page('/warm-up', 'storage/WarmUpPage', [routes.storage]),
-  page('/offer', 'record/OfferPage'),
+  page('/offer', 'record/OfferPage', [routes.offers]),
   page('/report', 'record/ReportPage', [routes.reportKey]),
   page('/report/check', 'record/ReportCheckPage', [routes.reportKey]),
   page('/costs', 'record/CostsPage', [routes.benchUses, routes.supplies]),

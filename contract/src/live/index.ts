@@ -15,6 +15,7 @@ export const LIVE_TOPICS = [
   'outings',
   'frames',
   'calendars',
+  'record',
   'trail',
 ] as const;
 export type LiveTopic = (typeof LIVE_TOPICS)[number];

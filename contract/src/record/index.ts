@@ -1,2 +1,21 @@
 export { recordErrors } from './errors.js';
-export { REPORT_LIMITS, type ReportKeyTold, reportQuery, type ReportQuery, signedReport } from './schema.js';
+export {
+  type KeptOffer,
+  type KeptOffers,
+  OFFER_STATES,
+  offerInput,
+  type OfferInput,
+  offerSeen,
+  type OfferState,
+  offerUpdate,
+  type OfferUpdate,
+  type PracticeRun,
+  practiceRunInput,
+  type PracticeRunInput,
+  type PracticeRuns,
+  REPORT_LIMITS,
+  type ReportKeyTold,
+  reportQuery,
+  type ReportQuery,
+  signedReport,
+} from './schema.js';

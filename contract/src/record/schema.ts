@@ -2,7 +2,7 @@ import { care, record } from '@bright-keeper/core';
 import Joi from 'joi';
 import { traitsDocument } from '../gear/schema.js';
 import { findingsSeen } from '../inspection/schema.js';
-import { id, instant, timeZone } from '../joi.js';
+import { id, instant, timeZone, version } from '../joi.js';
 
 /** A report holds so much at most; more of a household is told as left out. */
 export const REPORT_LIMITS = { things: 2000, photographsOfOne: 12, photographs: 120, entries: 500 } as const;
@@ -20,6 +20,73 @@ const parts = () =>
         ? record.REPORT_PARTS.filter((part) => asked.includes(part))
         : helpers.message({ custom: `“${unknown}” is no part of a report; choose of: ${record.REPORT_PARTS.join(', ')}.` });
     });
+const sum = () => Joi.number().min(0).max(1_000_000).required();
+const ofAHundred = () => Joi.number().min(0).max(100);
+const oneOf = (ways: object) =>
+  Joi.string()
+    .valid(...Object.keys(ways))
+    .required();
+const OWN_ODDS = Joi.object<record.OwnOdds>({ clean: ofAHundred(), mark: ofAHundred(), harm: ofAHundred() });
+
+/** What is offered, as it is kept: what one sees of it, what it costs, and a word of one's own. */
+export type OfferInput = record.OfferSeen & { name: string; note: string };
+const offerFields = {
+  trouble: oneOf(record.OFFER_TROUBLES),
+  where: oneOf(record.SEEN_WHERE),
+  how: Joi.when('trouble', {
+    switch: (Object.keys(record.OFFER_TROUBLES) as record.OfferTrouble[]).map((trouble) => ({
+      is: trouble,
+      then: oneOf(record.waysOf(trouble)),
+    })),
+    otherwise: Joi.string().required(),
+  }),
+  hands: oneOf(record.WHOSE_HANDS),
+  sums: Joi.object<record.OfferSums>({ clean: sum(), asked: sum(), wipe: sum(), ring: sum(), deep: sum() }).required(),
+  own: OWN_ODDS.required(),
+};
+export const offerSeen = Joi.object<record.OfferSeen>(offerFields);
+const offerName = () =>
+  Joi.string()
+    .pattern(/\S/, 'something to read')
+    .max(120)
+    .messages({ 'string.pattern.name': 'This must not be empty.' })
+    .required();
+const offerNote = () => Joi.string().allow('').max(2000).required();
+const ownWords = { name: offerName(), note: offerNote() };
+export const offerInput = Joi.object<OfferInput>({ ...offerFields, ...ownWords });
+export type OfferUpdate = OfferInput & { version: number };
+export const offerUpdate = Joi.object<OfferUpdate>({ ...offerFields, ...ownWords, version: version().required() });
+
+export const OFFER_STATES = ['open', 'bought', 'declined'] as const;
+export type OfferState = (typeof OFFER_STATES)[number];
+/** An offer that is kept; what it became on the shelf where it was bought. */
+export type KeptOffer = OfferInput & {
+  id: string;
+  version: number;
+  state: OfferState;
+  itemId: string | null;
+  createdAt: string;
+  updatedAt: string;
+};
+/** A run of the practice, as it ended. `id`: by which a run that is sent twice is known; made by whoever sends it. */
+export type PracticeRunInput = { id: string; caseId: string; asked: number; right: number };
+const MOST_QUESTIONS = 50;
+export const practiceRunInput = Joi.object<PracticeRunInput>({
+  id: id().required(),
+  caseId: Joi.string()
+    .pattern(/^[a-z0-9-]+$/, 'a case')
+    .max(120)
+    .required(),
+  asked: Joi.number().integer().min(1).max(MOST_QUESTIONS).required(),
+  right: Joi.number().integer().min(0).max(Joi.ref('asked')).required(),
+});
+export type PracticeRun = PracticeRunInput & { at: string };
+/** Oldest first. */
+export type PracticeRuns = { runs: PracticeRun[] };
+
+/** The newest first. */
+export type KeptOffers = { offers: KeptOffer[] };
+
 export type ReportKeyTold = { publicKey: string; fingerprint: string };
 
 /** Of one thing, or of the whole shelf where none is named. */

@@ -25,6 +25,8 @@ export const TRAIL_ACTS = [
   'planned',
   'taken-back',
   'washed',
+  'bought',
+  'declined',
 ] as const;
 export type TrailAct = (typeof TRAIL_ACTS)[number];
 
@@ -64,6 +66,8 @@ export const TRAIL_SUBJECTS = [
   'network',
   'unencrypted-key',
   'paired-device',
+  'offer',
+  'practice',
 ] as const;
 export type TrailSubject = (typeof TRAIL_SUBJECTS)[number];
 

@@ -7,13 +7,24 @@ export {
   type OfferCase,
   type OfferEnd,
   offerFor,
-  SEEN_HOW,
+} from './offer.js';
+export {
+  OFFER_TROUBLES,
+  offerCaseOf,
+  type OfferSeen,
+  type OfferSums,
+  type OfferTrouble,
+  offerVerdict,
+  type OfferVerdict,
+  type OwnOdds,
   SEEN_WHERE,
   type SeenHow,
+  seenOf,
   type SeenWhere,
+  waysOf,
   WHOSE_HANDS,
   type WhoseHands,
-} from './offer.js';
+} from './offerSeen.js';
 export {
   type BenchOver,
   type KnownOdds,

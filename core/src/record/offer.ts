@@ -89,29 +89,3 @@ export function offerFor(offer: OfferCase): Offer {
 /** How likely a price loses money, 0 to 1: paid more than an end is worth, that end is a loss. */
 export const chanceOfLoss = ({ ends }: Pick<Offer, 'ends'>, price: number): number =>
   ends.reduce((sum, end) => sum + (end.worth < price - 1e-9 ? end.chance : 0), 0);
-
-/** Where it seems to lie, from the outside with a torch, and how likely each depth then is (our choice). */
-export const SEEN_WHERE = {
-  outside: { outside: 0.9, oneRing: 0.08, deeper: 0.02 },
-  front: { outside: 0.1, oneRing: 0.7, deeper: 0.2 },
-  deep: { outside: 0.02, oneRing: 0.18, deeper: 0.8 },
-  unsure: { outside: 0.2, oneRing: 0.4, deeper: 0.4 },
-} as const satisfies Record<string, OfferCase['lies']>;
-export type SeenWhere = keyof typeof SEEN_WHERE;
-
-/** What it looks like, and how likely it then comes off without a trace, with a mark, or has etched the glass (our choice). */
-export const SEEN_HOW = {
-  'few-threads': { clean: 0.75, mark: 0.2, etched: 0.05 },
-  web: { clean: 0.45, mark: 0.35, etched: 0.2 },
-  dense: { clean: 0.2, mark: 0.4, etched: 0.4 },
-  unsure: { clean: 0.5, mark: 0.3, etched: 0.2 },
-} as const satisfies Record<string, OfferCase['comesOff']>;
-export type SeenHow = keyof typeof SEEN_HOW;
-
-/** How likely an opening does harm, by whose hands (our choice). */
-export const WHOSE_HANDS = {
-  workshop: { oneRing: 0.01, deeper: 0.03 },
-  practised: { oneRing: 0.04, deeper: 0.12 },
-  'first-time': { oneRing: 0.15, deeper: 0.4 },
-} as const satisfies Record<string, OfferCase['harm']>;
-export type WhoseHands = keyof typeof WHOSE_HANDS;

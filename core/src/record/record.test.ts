@@ -4,7 +4,8 @@ import { seeded } from '../testing/logs.js';
 import { knownOdds } from './knownOdds.js';
 import { ladderAhead, type Rung, whenToStop } from './ladder.js';
 import { oddsOf } from './odds.js';
-import { chanceOfLoss, type OfferCase, offerFor, SEEN_HOW, SEEN_WHERE, WHOSE_HANDS } from './offer.js';
+import { chanceOfLoss, type OfferCase, offerFor } from './offer.js';
+import { OFFER_TROUBLES, SEEN_WHERE, WHOSE_HANDS } from './offerSeen.js';
 import { recordOf, rungAhead, triesOf, usualOf } from './tries.js';
 
 describe('odds from one’s own bench', () => {
@@ -242,7 +243,7 @@ describe('an offer', () => {
 
   it('loses as often as one in four at most at the boldest price, and no less often the more is paid', () => {
     for (const lies of Object.values(SEEN_WHERE))
-      for (const comesOff of Object.values(SEEN_HOW))
+      for (const comesOff of Object.values(OFFER_TROUBLES.fungus.how))
         for (const harm of Object.values(WHOSE_HANDS)) {
           const offer = offerFor({ ...lens, lies, comesOff, harm });
           expect(chanceOfLoss(offer, offer.boldestPrice)).toBeLessThanOrEqual(0.25 + 1e-9);

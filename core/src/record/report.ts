@@ -1,7 +1,10 @@
-import canonicalize from 'canonicalize';
+import canonicalizeModule from 'canonicalize';
 import type { Finding, ItemKind, Traits, Verdict } from '../care/index.js';
 import type { Surface } from '../care/knowledge/index.js';
 import type { ThingLogData } from '../schedule/index.js';
+
+// The package is a function in CommonJS; its types tell of a module with one.
+const canonicalize = canonicalizeModule as unknown as (input: unknown) => string;
 
 /** What a condition report may tell beside what the thing is: whoever makes it chooses. */
 export const REPORT_PARTS = ['serial', 'prices', 'surfaces', 'photographs', 'air', 'care', 'opened', 'measured', 'notes'] as const;
@@ -56,7 +59,7 @@ export type SignedReport = {
 };
 
 /** What is signed, in UTF-8: the report in the one way JSON can be written down canonically (RFC 8785). */
-export const signedText = (report: ConditionReport): string => canonicalize(report)!;
+export const signedText = (report: ConditionReport): string => canonicalize(report);
 
 /** What of a thing's log is its care: what was seen, done and met. Who borrowed it and where it lay is nobody else's. */
 const CARE = ['look', 'clean', 'care', 'outdoors', 'frame', 'quarantined', 'released', 'cap-missing'] as const satisfies ThingLogData['kind'][];

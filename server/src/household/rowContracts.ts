@@ -10,8 +10,11 @@ import {
   id,
   instant,
   LARGEST_PICTURE_BYTES,
+  OFFER_STATES,
+  offerInput,
   outingInput,
   placeInput,
+  practiceRunInput,
   rhythmInput,
   saveLook,
   saveTeardown,
@@ -234,6 +237,21 @@ const COLUMNS: Readonly<Record<string, TableColumns>> = {
       row.from_day <= row.to_day
         ? row
         : helpers.message({ custom: 'It ends before it begins.' }, { at: ['to_day'] })) as Joi.CustomValidator,
+  },
+  offer: {
+    columns: {
+      id: reference(),
+      version: stale(),
+      name: as(offerInput, 'name'),
+      note: as(offerInput, 'note'),
+      state: oneOf(OFFER_STATES),
+      item_id: maybeReference(),
+      created_at: at(),
+      updated_at: at(),
+    },
+  },
+  practice_run: {
+    columns: { id: reference(), case_id: as(practiceRunInput, 'caseId'), asked: whole(1), answered_right: whole(), at: at() },
   },
   device: {
     columns: {

@@ -89,6 +89,15 @@ export class InspectionService {
     });
   }
 
+  /** Notes a look that is over, in the caller's transaction: what was seen, of these surfaces and no others. */
+  async seen(db: Db, itemId: string, answers: LookAnswer[]): Promise<void> {
+    await this.checkSurfaces(db, itemId, answers);
+    const [id, at] = [this.ids.next(), this.clock.now()];
+    await this.repository.insert(db, { id, itemId, at: null, answers, startedAt: at });
+    const look = await this.repository.versioned.find(db, id);
+    await this.ending.end(db, look, look.version, at);
+  }
+
   /** Drops an open look; nothing of it was counted anywhere. */
   drop(id: string): Promise<void> {
     return this.database.transaction(async (db) => {

@@ -23,6 +23,8 @@ export const TOPIC_OF: Readonly<Record<string, LiveTopic | null>> = {
   supply: 'drawer',
   settings: 'settings',
   outing: 'outings',
+  offer: 'record',
+  practice_run: 'record',
   sensor_frame: 'frames',
   dismissed_spot: 'frames',
   glare_test: 'frames',

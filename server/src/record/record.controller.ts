@@ -1,11 +1,34 @@
-import { reportQuery, signedReport, type ReportKeyTold, type ReportQuery } from '@bright-keeper/contract';
+import {
+  idParam,
+  offerInput,
+  offerUpdate,
+  practiceRunInput,
+  reportQuery,
+  signedReport,
+  versioned,
+  type Item,
+  type KeptOffer,
+  type KeptOffers,
+  type OfferInput,
+  type OfferUpdate,
+  type PracticeRun,
+  type PracticeRunInput,
+  type PracticeRuns,
+  type ReportKeyTold,
+  type ReportQuery,
+  type Versioned,
+} from '@bright-keeper/contract';
 import type { record } from '@bright-keeper/core';
-import { Controller, Get, Header, StreamableFile } from '@nestjs/common';
+import { Controller, Delete, Get, Header, HttpCode, Post, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { CheckedQuery, jsonSchemaOf, Route } from '../http/index.js';
+import { CheckedBody, CheckedParams, CheckedQuery, jsonSchemaOf, Route } from '../http/index.js';
+import { OfferService } from './offer.service.js';
+import { PracticeService } from './practice.service.js';
 import { ReportKey } from './reportKey.js';
 import { reportPdf } from './reportPaper.js';
 import { ReportService } from './report.service.js';
+
+type ById = { id: string };
 
 @ApiTags('record')
 @Controller('api/record')
@@ -13,6 +36,8 @@ export class RecordController {
   constructor(
     private readonly reports: ReportService,
     private readonly key: ReportKey,
+    private readonly offers: OfferService,
+    private readonly practice: PracticeService,
   ) {}
 
   @Get('report')
@@ -46,5 +71,56 @@ export class RecordController {
   @Route({ summary: 'The public key reports are signed by here, and its fingerprint' })
   publicKey(): ReportKeyTold {
     return this.key.public();
+  }
+
+  @Get('offers')
+  @Route({ summary: 'Offers that are kept, the newest first' })
+  allOffers(): Promise<KeptOffers> {
+    return this.offers.all();
+  }
+
+  @Post('offers')
+  @Route({ summary: 'Keep an offer', does: ['added', 'offer'], body: offerInput, answers: 201 })
+  addOffer(@CheckedBody(offerInput) input: OfferInput): Promise<KeptOffer> {
+    return this.offers.add(input);
+  }
+
+  @Put('offers/:id')
+  @Route({ summary: 'Correct what is said of an offer', does: ['changed', 'offer'], body: offerUpdate, byId: true })
+  updateOffer(@CheckedParams(idParam) { id }: ById, @CheckedBody(offerUpdate) change: OfferUpdate): Promise<KeptOffer> {
+    return this.offers.update(id, change);
+  }
+
+  @Post('offers/:id/bought')
+  @HttpCode(200)
+  @Route({ summary: 'It was bought: on the shelf with what was seen of it', does: ['bought', 'offer'], body: versioned, byId: true })
+  bought(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<Item> {
+    return this.offers.bought(id, version);
+  }
+
+  @Post('offers/:id/declined')
+  @HttpCode(200)
+  @Route({ summary: 'It was left where it was', does: ['declined', 'offer'], body: versioned, byId: true })
+  declined(@CheckedParams(idParam) { id }: ById, @CheckedBody(versioned) { version }: Versioned): Promise<KeptOffer> {
+    return this.offers.declined(id, version);
+  }
+
+  @Delete('offers/:id')
+  @HttpCode(204)
+  @Route({ summary: 'Forget an offer; what was bought stands on the shelf', does: ['removed', 'offer'], byId: true, answers: 204 })
+  removeOffer(@CheckedParams(idParam) { id }: ById): Promise<void> {
+    return this.offers.remove(id);
+  }
+
+  @Get('practice')
+  @Route({ summary: 'Runs of the practice, oldest first' })
+  practiceRuns(): Promise<PracticeRuns> {
+    return this.practice.all();
+  }
+
+  @Post('practice')
+  @Route({ summary: 'A run of the practice ended', does: ['finished', 'practice'], body: practiceRunInput, answers: 201 })
+  addRun(@CheckedBody(practiceRunInput) run: PracticeRunInput): Promise<PracticeRun> {
+    return this.practice.add(run);
   }
 }

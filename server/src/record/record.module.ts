@@ -5,15 +5,19 @@ import { GearTablesModule } from '../gear/index.js';
 import { InspectionModule } from '../inspection/index.js';
 import { JournalModule } from '../journal/index.js';
 import { SensorModule } from '../sensor/index.js';
+import { GearModule } from '../shelf/index.js';
 import { SettingsModule } from '../settings/index.js';
 import { RecordController } from './record.controller.js';
+import { OfferRepository } from './offer.repository.js';
+import { OfferService } from './offer.service.js';
+import { PracticeService } from './practice.service.js';
 import { ReportFacts } from './reportFacts.js';
 import { ReportService } from './report.service.js';
 import { ReportKey } from './reportKey.js';
 
 @Module({
-  imports: [BlobModule, FungusModule, GearTablesModule, InspectionModule, JournalModule, SensorModule, SettingsModule],
+  imports: [BlobModule, FungusModule, GearModule, GearTablesModule, InspectionModule, JournalModule, SensorModule, SettingsModule],
   controllers: [RecordController],
-  providers: [ReportFacts, ReportKey, ReportService],
+  providers: [OfferRepository, OfferService, PracticeService, ReportFacts, ReportKey, ReportService],
 })
 export class RecordModule {}

@@ -2,6 +2,7 @@ import { CHOSEN_SCHOOLS_DOCUMENT, EVENTS_DOCUMENT, PLAN_DOCUMENT, REQUEST_DOCUME
 import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 import { ANSWERS_DOCUMENT } from './inspection.documents.js';
 import { JOURNAL_DOCUMENT } from './journal.documents.js';
+import { OFFER_DOCUMENT } from './record.documents.js';
 import {
   BENCH_TIMES_DOCUMENT,
   BUSY_DOCUMENT,
@@ -41,4 +42,5 @@ export const DOCUMENTS: readonly DocumentColumn[] = [
   lies('look', 'answers', ANSWERS_DOCUMENT),
   lies('sensor_frame', 'data', FRAME_DOCUMENT),
   lies('settings', 'schools', SCHOOLS_DOCUMENT),
+  lies('offer', 'seen', OFFER_DOCUMENT),
 ];

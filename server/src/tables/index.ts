@@ -10,6 +10,7 @@ export { JOURNAL_DOCUMENT } from './journal.documents.js';
 export { journalEntries } from './journal.table.js';
 export { outings } from './outing.table.js';
 export { places, stays } from './places.table.js';
+export { offers, practiceRuns } from './record.table.js';
 export type { ToldEntry } from './schedule.documents.js';
 export { benchTimes, busyCalendars, calendarEvents, calendarFeeds, rhythms } from './schedule.table.js';
 export { dismissedSpots, glareTests, sensorFrames } from './sensor.table.js';

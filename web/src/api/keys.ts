@@ -40,6 +40,8 @@ export const keys = {
   // With the things, since all that moves them may be told in it.
   report: (query: string) => ['gear', 'report', query] as const,
   reportKey: ['report-key'] as const,
+  offers: ['record', 'offers'] as const,
+  practice: ['record', 'practice'] as const,
   benchUses: ['care', 'uses'] as const,
   lookPhotos: (id: string) => ['inspection', 'photos', id] as const,
   trail: (who: string | undefined) => ['trail', who] as const,

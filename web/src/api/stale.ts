@@ -20,6 +20,7 @@ const STALE_BY: Record<Exclude<LiveTopic, 'settings'>, readonly QueryKey[]> = {
   outings: [keys.homes, GEAR, ['sensor']],
   frames: [['sensor'], GEAR],
   calendars: [],
+  record: [keys.offers, keys.practice],
   // Whoever is let in, or let go, is noted there.
   trail: [['trail'], keys.access],
 };

@@ -27,6 +27,8 @@ const WORDS: Record<string, string> = {
   timer: 'Timers',
   trail: 'Who changed what',
   outing: 'Outings',
+  offer: 'Offers',
+  practice_run: 'Practice',
   rhythm: 'Rhythms',
   bench_times: 'Bench times',
   calendar_event: 'What calendars were told',

@@ -35,6 +35,8 @@ const SUBJECTS: Record<TrailSubject, string> = {
   network: 'Access from the network',
   'unencrypted-key': 'What a key may do unencrypted',
   'paired-device': 'Paired device',
+  offer: 'Offer',
+  practice: 'Practice',
 };
 
 const ACTS: Record<TrailAct, string> = {
@@ -61,6 +63,8 @@ const ACTS: Record<TrailAct, string> = {
   planned: 'put on a day',
   'taken-back': 'taken back',
   washed: 'washed',
+  bought: 'bought',
+  declined: 'declined',
 };
 
 /** What was done, in a few words: “Look finished”. */

@@ -1,27 +1,35 @@
-import type { record } from '@bright-keeper/core';
+import { record } from '@bright-keeper/core';
 import { useChoices, withChoice } from '../../ui/choices';
 import { ofTen } from '../../ui/chance';
 import { Fold } from '../../ui/Fold';
-import { Notice, Page } from '../../ui/parts';
+import { Button, Notice, Page } from '../../ui/parts';
 import { WayButtons } from '../../ui/WayButtons';
 import { useCurrency } from '../settings';
 import {
   DEPTH_WORDS,
   END_WORDS,
+  GUIDE,
   HANDS_WORDS,
   HOW_WORDS,
   type OfferAnswer,
+  type OfferView,
   offerViewFrom,
+  ODDS,
+  ODDS_IDS,
+  oddsNow,
   SUM_IDS,
   SUMS,
-  type Verdict,
+  TROUBLE_WORDS,
   WHERE_WORDS,
+  withOdds,
 } from './offerView';
+import { KeepOffer } from './KeepOffer';
+import { KeptOfferList } from './KeptOfferList';
 
 const waysOf = <T extends string>(words: Record<T, string>) => Object.entries(words) as [T, string][];
 const whole = (sum: number): string => Math.round(sum).toLocaleString('en');
 
-const VERDICTS: Record<Verdict, { words: string; tone: 'good' | 'attention' | 'act' }> = {
+const VERDICTS: Record<record.OfferVerdict, { words: string; tone: 'good' | 'attention' | 'act' }> = {
   buy: { words: 'At this price the risk is bearable', tone: 'good' },
   bold: { words: 'Worth it on the average, but a gamble', tone: 'attention' },
   leave: { words: 'Leave it at this price', tone: 'act' },
@@ -56,7 +64,7 @@ function Answer({ answer, currency }: { answer: OfferAnswer | null; currency: st
 }
 
 /** Every way it may end, the worst first. */
-const Tree = ({ offer, currency }: { offer: record.Offer; currency: string }) => (
+const Tree = ({ offer, trouble, currency }: { offer: record.Offer; trouble: record.OfferTrouble; currency: string }) => (
   <Fold title="All that may come of it" aside={`${offer.ends.length} ends`}>
     <div className="sheet overflow-x-auto p-4 text-sm">
       <table className="w-full">
@@ -72,7 +80,7 @@ const Tree = ({ offer, currency }: { offer: record.Offer; currency: string }) =>
           {offer.ends.map(({ depth, end, chance, worth }) => (
             <tr key={`${depth}/${end}`}>
               <td className="pr-3">{DEPTH_WORDS[depth]}</td>
-              <td className="pr-3">{END_WORDS[end]}</td>
+              <td className="pr-3">{END_WORDS[trouble][end]}</td>
               <td className="pr-3 text-right font-mono">{(chance * 100).toFixed(1)}</td>
               <td className="text-right font-mono">{whole(worth)}</td>
             </tr>
@@ -80,38 +88,82 @@ const Tree = ({ offer, currency }: { offer: record.Offer; currency: string }) =>
         </tbody>
       </table>
       <p className="mt-2 text-soft">
-        The chances are our choice, in order of magnitude; a lens with a mark brings 70 % of a clean one here, with etched glass 25 %. What
+        The chances are our choice, in order of magnitude, unless you set your own; a lens with a mark brings 70 % of a clean one here, one with
+        harm for good 25 %. What
         a look in your own hand tells is worth more.
       </p>
     </div>
   </Fold>
 );
 
-/** A lens with growth in it is offered: what it is worth, and up to which price the risk is bearable. */
+const whatIsWrong = record.OFFER_TROUBLES;
+/** How one trouble may show, in words. */
+const howWays = (trouble: record.OfferTrouble) =>
+  (Object.keys(whatIsWrong[trouble].how) as record.SeenHow[]).map((how) => [how, HOW_WORDS[how]] as [record.SeenHow, string]);
+
+/** One's own odds in place of ours. */
+function Odds({ view, onChoose }: { view: OfferView; onChoose: (id: (typeof ODDS_IDS)[number], of100: number | null) => void }) {
+  const now = oddsNow(view);
+  return (
+    <Fold title="Your own odds" aside={Object.keys(view.own).length > 0 ? 'yours' : 'ours'}>
+      <div className="space-y-3 pt-2">
+        {ODDS_IDS.map((id) => (
+          <label key={id} className="block">
+            <span className="flex flex-wrap justify-between gap-2">
+              {ODDS[id](view.trouble)} <b>{now[id]}</b>
+            </span>
+            <input type="range" className="range" min="0" max="100" step="1" value={now[id]} onChange={(e) => onChoose(id, Number(e.target.value))} />
+          </label>
+        ))}
+        {ODDS_IDS.some((id) => view.own[id] !== undefined) && (
+          <Button look="quiet" onClick={() => onChoose('clean', null)}>
+            Take ours again
+          </Button>
+        )}
+      </div>
+    </Fold>
+  );
+}
+
+/** A lens with a fault is offered: what it is worth, up to which price the risk is bearable, and the offers that were kept. */
 export function OfferPage() {
   const [params, setParams] = useChoices();
   const currency = useCurrency();
   const view = offerViewFrom(params);
+  const { trouble } = view;
   const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
+  const setOdds = (id: (typeof ODDS_IDS)[number], of100: number | null) =>
+    setParams(of100 === null ? ODDS_IDS.reduce((all, each) => withOdds(all, each, null), params) : withOdds(params, id, of100), { replace: true });
   return (
-    <Page title="Worth buying?" sub="A lens with fungus in it is offered. What may come of it, and up to which price that is bearable.">
+    <Page title="Worth buying?" sub="A lens with a fault is offered. What may come of it, and up to which price that is bearable.">
       <div className="grid gap-6 lg:grid-cols-12">
         <div className="sheet min-w-0 space-y-4 p-4 lg:col-span-6">
           <WayButtons
-            legend="A torch through it: where does it lie?"
-            ways={waysOf(WHERE_WORDS)}
-            chosen={view.where}
-            onChoose={(way) => set('where', way)}
+            legend="What is wrong with it?"
+            ways={waysOf(TROUBLE_WORDS)}
+            chosen={trouble}
+            onChoose={(next) => setParams(withChoice(withChoice(params, 'trouble', next), 'how', null), { replace: true })}
           />
-          <WayButtons legend="What does it look like?" ways={waysOf(HOW_WORDS)} chosen={view.how} onChoose={(way) => set('how', way)} />
-          <WayButtons
-            legend="Whose hands would open it?"
-            ways={waysOf(HANDS_WORDS)}
-            chosen={view.hands}
-            onChoose={(way) => set('hands', way)}
-          />
+          <p className="text-soft">{GUIDE[trouble]}</p>
+          {whatIsWrong[trouble].lies === null && (
+            <WayButtons
+              legend="A torch through it: where does it lie?"
+              ways={waysOf(WHERE_WORDS)}
+              chosen={view.where}
+              onChoose={(way) => set('where', way)}
+            />
+          )}
+          <WayButtons legend="How does it show?" ways={howWays(trouble)} chosen={view.how} onChoose={(way) => set('how', way)} />
+          {trouble !== 'marks' && (
+            <WayButtons
+              legend="Whose hands would open it?"
+              ways={waysOf(HANDS_WORDS)}
+              chosen={view.hands}
+              onChoose={(way) => set('hands', way)}
+            />
+          )}
           <div className="flex flex-wrap gap-3">
-            {SUM_IDS.map((id) => (
+            {SUM_IDS.filter((id) => trouble !== 'marks' || id === 'clean' || id === 'asked').map((id) => (
               <label key={id} className="flex flex-col gap-1">
                 {SUMS[id].label}, {currency}
                 <input
@@ -126,16 +178,20 @@ export function OfferPage() {
               </label>
             ))}
           </div>
+          <Odds view={view} onChoose={setOdds} />
         </div>
         <div className="min-w-0 space-y-4 lg:col-span-6">
           <Answer answer={view.answer} currency={currency} />
+          {view.seen && <KeepOffer key={params.get('offer') ?? 'new'} seen={view.seen} offerId={params.get('offer')} />}
           <p className="text-soft">
-            Look at it in a bag or at arm’s length from your own things, and set it apart until it is clean: growth spreads. Suspected
-            radioactive glass and anything with a flash are opened by nobody but a workshop.
+            {trouble === 'fungus' &&
+              'Look at it in a bag or at arm’s length from your own things, and set it apart until it is clean: growth spreads. '}
+            Suspected radioactive glass and anything with a flash are opened by nobody but a workshop.
           </p>
-          {view.answer && <Tree offer={view.answer.offer} currency={currency} />}
+          {view.answer && <Tree offer={view.answer.offer} trouble={trouble} currency={currency} />}
         </div>
       </div>
+      <KeptOfferList currency={currency} />
     </Page>
   );
 }
