@@ -3,6 +3,7 @@ export * as care from './care/index.js';
 export * as fungus from './fungus/index.js';
 export * as gear from './gear/index.js';
 export * as inspection from './inspection/index.js';
+export * as practice from './practice/index.js';
 export * as record from './record/index.js';
 export * as schedule from './schedule/index.js';
 export * as sensor from './sensor/index.js';

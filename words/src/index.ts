@@ -60,7 +60,16 @@ export {
 export { alertWords, type AlertWords } from './storage/alerts.js';
 export { cannotExplainWords, type Explained, explainedWords, hindcastWords, somethingElseWords } from './storage/explained.js';
 export { homeWords } from './storage/home.js';
-export { fingerprintWords, NOTHING_TO_TELL, REPORT_PART_WORDS, REPORT_RESTS_ON, reportedThing, type ThingToReport, unseenWords } from './record/report.js';
+export { askWords, caseWords, othersWords, PRACTICE_WORDS, practiceChoiceWords, practiceWhyWords } from './practice/practice.js';
+export {
+  fingerprintWords,
+  NOTHING_TO_TELL,
+  REPORT_PART_WORDS,
+  REPORT_RESTS_ON,
+  reportedThing,
+  type ThingToReport,
+  unseenWords,
+} from './record/report.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';
 export { capital, count, inWords, withUnit } from './text.js';

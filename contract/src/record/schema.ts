@@ -46,11 +46,7 @@ const offerFields = {
 };
 export const offerSeen = Joi.object<record.OfferSeen>(offerFields);
 const offerName = () =>
-  Joi.string()
-    .pattern(/\S/, 'something to read')
-    .max(120)
-    .messages({ 'string.pattern.name': 'This must not be empty.' })
-    .required();
+  Joi.string().pattern(/\S/, 'something to read').max(120).messages({ 'string.pattern.name': 'This must not be empty.' }).required();
 const offerNote = () => Joi.string().allow('').max(2000).required();
 const ownWords = { name: offerName(), note: offerNote() };
 export const offerInput = Joi.object<OfferInput>({ ...offerFields, ...ownWords });
@@ -121,10 +117,7 @@ const reportedThing = Joi.object<record.ReportedThing>({
     .required(),
   traits: traitsDocument.required(),
   notedSince: instant().required(),
-  facts: Joi.array()
-    .items(Joi.array().ordered(words(), words()).length(2))
-    .max(60)
-    .required(),
+  facts: Joi.array().items(Joi.array().ordered(words(), words()).length(2)).max(60).required(),
   surfaces: Joi.array().items(reportedSurface).max(care.SURFACE_IDS.length),
   photographs: Joi.array()
     .items(Joi.object({ of: words(), at: instant().required(), jpeg: Joi.string().base64().max(LARGEST_PICTURE).required() }))

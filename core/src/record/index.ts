@@ -1,13 +1,7 @@
 export { knownOdds } from './knownOdds.js';
 export { ladderAhead, type LadderAhead, markCosts, type Rung, whenToStop, type WhenToStop } from './ladder.js';
 export { type Odds, oddsOf, type Prior, type Tries } from './odds.js';
-export {
-  chanceOfLoss,
-  type Offer,
-  type OfferCase,
-  type OfferEnd,
-  offerFor,
-} from './offer.js';
+export { chanceOfLoss, type Offer, type OfferCase, type OfferEnd, offerFor } from './offer.js';
 export {
   OFFER_TROUBLES,
   offerCaseOf,

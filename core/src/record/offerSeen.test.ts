@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { care } from '../index.js';
 import { chanceOfLoss, offerFor } from './offer.js';
-import { OFFER_TROUBLES, offerCaseOf, type OfferSeen, type OfferTrouble, offerVerdict, SEEN_WHERE, seenOf, waysOf, WHOSE_HANDS } from './offerSeen.js';
+import {
+  OFFER_TROUBLES,
+  offerCaseOf,
+  type OfferSeen,
+  type OfferTrouble,
+  offerVerdict,
+  SEEN_WHERE,
+  seenOf,
+  waysOf,
+  WHOSE_HANDS,
+} from './offerSeen.js';
 
 const TROUBLES = Object.keys(OFFER_TROUBLES) as OfferTrouble[];
 const sum = (most: number) => fc.integer({ min: 0, max: most });
@@ -75,8 +85,10 @@ describe('what one sees of what is offered', () => {
   });
 
   it('asks for care once it is bought: growth is set apart, stiff grease is no wipe, a deep scratch is left', () => {
-    const verdict = (trouble: OfferTrouble, how: OfferSeen['how'], where: OfferSeen['where'] = 'front') =>
-      care.triage({ ...seenOf({ trouble, where, how }) }, { kind: 'lens', traits: {} }).verdict;
+    const verdict = (trouble: OfferTrouble, how: OfferSeen['how'], where: OfferSeen['where'] = 'front') => {
+      const findings = [seenOf({ trouble, where, how })];
+      return care.verdictFor(findings, care.contextOf({ item: { kind: 'lens', traits: {} }, place: 'home' })).verdict;
+    };
     expect(verdict('fungus', 'web')).toBe('isolate');
     expect(verdict('fungus', 'web', 'outside')).toBe('isolate');
     expect(verdict('marks', 'cleaning-marks')).not.toBe('clean');

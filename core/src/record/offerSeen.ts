@@ -119,7 +119,9 @@ export function seenOf({ trouble, where, how }: Pick<OfferSeen, 'trouble' | 'whe
   const severity = SEVERITY[how] ?? 2;
   switch (trouble) {
     case 'fungus':
-      return where === 'outside' ? { surface: 'front-glass', soil: 'fungus-outside', severity } : { surface: 'inner-glass', soil: 'fungus', severity };
+      return where === 'outside'
+        ? { surface: 'front-glass', soil: 'fungus-outside', severity }
+        : { surface: 'inner-glass', soil: 'fungus', severity };
     case 'haze':
       return { surface: 'inner-glass', soil: 'haze', severity };
     case 'stiffness':

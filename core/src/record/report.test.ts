@@ -44,11 +44,13 @@ describe('who had it open', () => {
 
   it('is the keeper, or a workshop until it is back; a loan opened nothing', () => {
     const opened = entry(9, { kind: 'opened', depth: 'front-group', stages: 3 });
-    expect(openingsOf([away(1, 'loan', 'Mara'), back(2), away(3, 'service', 'Brass & Son'), back(5), opened, away(11, 'service')])).toEqual([
-      { at: at(3), by: 'workshop', to: 'Brass & Son', backAt: at(5) },
-      { at: at(9), by: 'keeper', data: opened.data },
-      { at: at(11), by: 'workshop', to: null, backAt: null },
-    ]);
+    expect(openingsOf([away(1, 'loan', 'Mara'), back(2), away(3, 'service', 'Brass & Son'), back(5), opened, away(11, 'service')])).toEqual(
+      [
+        { at: at(3), by: 'workshop', to: 'Brass & Son', backAt: at(5) },
+        { at: at(9), by: 'keeper', data: opened.data },
+        { at: at(11), by: 'workshop', to: null, backAt: null },
+      ],
+    );
   });
 
   it('does not take the end of a later loan for the end of a service nobody ended', () => {
@@ -56,6 +58,10 @@ describe('who had it open', () => {
   });
 
   it('is no part of its care, and whom it was lent to is nobody else’s', () => {
-    expect([isCare({ kind: 'away', why: 'loan', until: null }), isCare({ kind: 'moved', placeName: 'Bag' }), isCare({ kind: 'frame', frameId: 'x', fNumber: 16, specks: 1 })]).toEqual([false, false, true]);
+    expect([
+      isCare({ kind: 'away', why: 'loan', until: null }),
+      isCare({ kind: 'moved', placeName: 'Bag' }),
+      isCare({ kind: 'frame', frameId: 'x', fNumber: 16, specks: 1 }),
+    ]).toEqual([false, false, true]);
   });
 });

@@ -62,7 +62,16 @@ export type SignedReport = {
 export const signedText = (report: ConditionReport): string => canonicalize(report);
 
 /** What of a thing's log is its care: what was seen, done and met. Who borrowed it and where it lay is nobody else's. */
-const CARE = ['look', 'clean', 'care', 'outdoors', 'frame', 'quarantined', 'released', 'cap-missing'] as const satisfies ThingLogData['kind'][];
+const CARE = [
+  'look',
+  'clean',
+  'care',
+  'outdoors',
+  'frame',
+  'quarantined',
+  'released',
+  'cap-missing',
+] as const satisfies ThingLogData['kind'][];
 export const isCare = ({ kind }: ThingLogData): boolean => (CARE as readonly string[]).includes(kind);
 
 type Entry = { at: string; data: ThingLogData };

@@ -1,4 +1,12 @@
-import { type Item, type ItemPage, type KeptOffer, type KeptOffers, type OfferInput, type PracticeRuns, routes } from '@bright-keeper/contract';
+import {
+  type Item,
+  type ItemPage,
+  type KeptOffer,
+  type KeptOffers,
+  type OfferInput,
+  type PracticeRuns,
+  routes,
+} from '@bright-keeper/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -17,7 +25,12 @@ const OFFER: OfferInput = {
   own: { clean: 60 },
 };
 const add = async (more: Partial<OfferInput> = {}): Promise<KeptOffer> =>
-  (await t.http.post(routes.offers).send({ ...OFFER, ...more }).expect(201)).body as KeptOffer;
+  (
+    await t.http
+      .post(routes.offers)
+      .send({ ...OFFER, ...more })
+      .expect(201)
+  ).body as KeptOffer;
 const all = async (): Promise<KeptOffer[]> => ((await t.http.get(routes.offers).expect(200)).body as KeptOffers).offers;
 
 describe('an offer that is kept', () => {
@@ -29,9 +42,17 @@ describe('an offer that is kept', () => {
     expect(second.name).toBe('Another one');
     expect((await all()).map(({ id }) => id)).toEqual([second.id, first.id]);
     const changed = { ...OFFER, sums: { ...OFFER.sums, asked: 60 } };
-    const { version } = (await t.http.put(routes.offer(first.id)).send({ ...changed, version: 1 }).expect(200)).body as KeptOffer;
+    const { version } = (
+      await t.http
+        .put(routes.offer(first.id))
+        .send({ ...changed, version: 1 })
+        .expect(200)
+    ).body as KeptOffer;
     expect(version).toBe(2);
-    const stale = await t.http.put(routes.offer(first.id)).send({ ...changed, version: 1 }).expect(409);
+    const stale = await t.http
+      .put(routes.offer(first.id))
+      .send({ ...changed, version: 1 })
+      .expect(409);
     expect(stale.body.current).toMatchObject({ version: 2 });
   });
 
@@ -49,7 +70,10 @@ describe('an offer that is kept', () => {
       const refused = await t.http.post(route).send({ version: 2 }).expect(409);
       expect(refused.body.code).toBe('offer-over');
     }
-    await t.http.put(routes.offer(id)).send({ ...OFFER, version: 2 }).expect(409);
+    await t.http
+      .put(routes.offer(id))
+      .send({ ...OFFER, version: 2 })
+      .expect(409);
     // Forgotten, it leaves what was bought on the shelf.
     await t.http.delete(routes.offer(id)).expect(204);
     await t.http.get(routes.item(item.id)).expect(200);
@@ -76,7 +100,10 @@ describe('an offer that is kept', () => {
     ['odds above all', { own: { clean: 101 } }],
     ['more than it asks for', { own: { luck: 7 } }],
   ])('is refused with %s', async (_, more) => {
-    await t.http.post(routes.offers).send({ ...OFFER, ...more }).expect(400);
+    await t.http
+      .post(routes.offers)
+      .send({ ...OFFER, ...more })
+      .expect(400);
   });
 });
 
@@ -86,10 +113,19 @@ describe('runs of the practice', () => {
     await t.http.post(routes.practiceRuns).send(run).expect(201);
     await t.http.post(routes.practiceRuns).send(run).expect(201);
     t.clock.set(new Date(t.clock.now().getTime() + 60_000));
-    await t.http.post(routes.practiceRuns).send({ ...run, id: '22222222-2222-4222-8222-222222222222', right: 5 }).expect(201);
+    await t.http
+      .post(routes.practiceRuns)
+      .send({ ...run, id: '22222222-2222-4222-8222-222222222222', right: 5 })
+      .expect(201);
     const { runs } = (await t.http.get(routes.practiceRuns).expect(200)).body as PracticeRuns;
     expect(runs.map(({ right }) => right)).toEqual([3, 5]);
-    await t.http.post(routes.practiceRuns).send({ ...run, right: 6 }).expect(400);
-    await t.http.post(routes.practiceRuns).send({ ...run, caseId: '../x' }).expect(400);
+    await t.http
+      .post(routes.practiceRuns)
+      .send({ ...run, right: 6 })
+      .expect(400);
+    await t.http
+      .post(routes.practiceRuns)
+      .send({ ...run, caseId: '../x' })
+      .expect(400);
   });
 });

@@ -111,7 +111,8 @@ describe('a condition report', () => {
 
   it('says who had it open: the keeper, too', async () => {
     const item = await t.add('Ostrane 50', { traits: { yearMade: 1960 } });
-    const { id, stages, version } = (await t.http.post(routes.teardowns).send({ itemId: item.id, depth: 'front-group' }).expect(201)).body as {
+    const { id, stages, version } = (await t.http.post(routes.teardowns).send({ itemId: item.id, depth: 'front-group' }).expect(201))
+      .body as {
       id: string;
       stages: unknown[];
       version: number;
@@ -125,7 +126,10 @@ describe('a condition report', () => {
   });
 
   it('shows what was chosen and nothing else', async () => {
-    const item = await t.add('Zoom', { particulars: { serial: 'Z-9', paid: 900, insuredFor: 1000, boughtFrom: 'Harbour Optics' }, notes: 'a secret' });
+    const item = await t.add('Zoom', {
+      particulars: { serial: 'Z-9', paid: 900, insuredFor: 1000, boughtFrom: 'Harbour Optics' },
+      notes: 'a secret',
+    });
     for (const [parts, not] of [
       ['', /Z-9|900|1,000|Harbour|secret/],
       ['serial', /900|1,000|Harbour|secret/],
@@ -263,7 +267,13 @@ describe('its forms', () => {
       .expect(200);
     const pages = (await readPdf(body as Buffer)).pages.join(' ');
     const { fingerprint } = (await t.http.get(routes.reportKey)).body as ReportKeyTold;
-    for (const words of ['Ostrane 58/1.4', 'Fungus inside (trace, up to 4 mm across)', 'Not looked at: aperture blades', 'At a workshop (Brass & Son)', fingerprint.slice(0, 4)])
+    for (const words of [
+      'Ostrane 58/1.4',
+      'Fungus inside (trace, up to 4 mm across)',
+      'Not looked at: aperture blades',
+      'At a workshop (Brass & Son)',
+      fingerprint.slice(0, 4),
+    ])
       expect(pages).toContain(words);
   });
 

@@ -26,7 +26,13 @@ export const REPORT_PART_WORDS: Record<record.ReportPart, string> = {
 /** All that is noted of a thing, as far as a report may tell of it. */
 export type ThingToReport = {
   item: Told & { traits: care.Traits; createdAt: string };
-  surfaces: readonly { surface: care.Surface; findings: Omit<care.Finding, 'surface'>[]; verdict: care.Verdict; because: care.Because; knownSince: string }[];
+  surfaces: readonly {
+    surface: care.Surface;
+    findings: Omit<care.Finding, 'surface'>[];
+    verdict: care.Verdict;
+    because: care.Because;
+    knownSince: string;
+  }[];
   /** Of a surface, or of the whole thing where none is named. */
   photographs: readonly { surface: care.Surface | null; at: string; jpeg: string }[];
   photographsLeftOut: number;
@@ -88,7 +94,11 @@ function airOf({ exposure }: ThingToReport, day: (instant: string) => string): s
 function openedOf(log: ThingToReport['log'], day: (instant: string) => string): record.ReportedEntry[] {
   return record.openingsOf([...log].reverse()).map((opening): record.ReportedEntry => {
     if (opening.by === 'keeper')
-      return { at: opening.at, what: `Opened by its keeper, ${DEPTH_NAMES[opening.data.depth]}, and closed again`, lines: opening.data.stages === 0 ? [] : [count(opening.data.stages, 'stage', 'stages')] };
+      return {
+        at: opening.at,
+        what: `Opened by its keeper, ${DEPTH_NAMES[opening.data.depth]}, and closed again`,
+        lines: opening.data.stages === 0 ? [] : [count(opening.data.stages, 'stage', 'stages')],
+      };
     const { at, to, backAt } = opening;
     return {
       at,
@@ -104,10 +114,16 @@ function measuredOf({ glare, frame }: ThingToReport): record.ReportedEntry[] {
     all.push({
       at: glare.takenAt,
       what: `Veiling glare ${percent(glare.glarePct)} (${percent(glare.lowPct)} to ${percent(glare.highPct)})`,
-      lines: [`By a card on a screen: to be compared with tests of the same body and style alone. ${glareGradeWords(sensor.glareGrade(glare.glarePct))}`],
+      lines: [
+        `By a card on a screen: to be compared with tests of the same body and style alone. ${glareGradeWords(sensor.glareGrade(glare.glarePct))}`,
+      ],
     });
   if (frame)
-    all.push({ at: frame.at, what: `Test frame of the sensor: ${sensorAdvice(frame.judgement.advice).toLowerCase()}`, lines: [sensorWords(frame.judgement.because)] });
+    all.push({
+      at: frame.at,
+      what: `Test frame of the sensor: ${sensorAdvice(frame.judgement.advice).toLowerCase()}`,
+      lines: [sensorWords(frame.judgement.because)],
+    });
   return all;
 }
 
@@ -128,7 +144,11 @@ export function reportedThing(
     facts: factsOf(item, has, currency),
     ...(has('surfaces') && { surfaces: surfacesOf(thing) }),
     ...(has('photographs') && {
-      photographs: thing.photographs.map(({ surface, at, jpeg }) => ({ of: surface ? surfaceTitle(surface) : 'The whole thing', at, jpeg })),
+      photographs: thing.photographs.map(({ surface, at, jpeg }) => ({
+        of: surface ? surfaceTitle(surface) : 'The whole thing',
+        at,
+        jpeg,
+      })),
       photographsLeftOut: thing.photographsLeftOut,
     }),
     ...(has('air') && { air: airOf(thing, day) }),

@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, keptDocument, Refusal, showPage, SILENCE, type Handler } from '../../testing/page';
 import type { Outside } from '../../outside';
 import { BenchPage } from './BenchPage';
-import { spokenOf } from './useReadAloud';
+import { spokenOf } from '../../ui/useReadAloud';
 
 afterEach(endPage);
 

@@ -18,7 +18,7 @@ import { Card, Controls, Rungs, WhatLies } from './BenchCards';
 import { useBenchKeys, type BenchCommand } from './benchKeys';
 import { ToldFor, useTold } from '../../ui/ToldFor';
 import { cacheCleaning, saveCleaning, useCleaning, useDropCleaning, useFinishCleaning, useRemakePlan } from './queries';
-import { useReadAloud } from './useReadAloud';
+import { useReadAloud } from '../../ui/useReadAloud';
 import { actionFor, benchReducer, type BenchDraft } from './state';
 
 const draftOf = (cleaning: Cleaning): BenchDraft => ({ events: cleaning.events });

@@ -14,7 +14,7 @@ import { useDrawer } from '../supplies';
 import { CompareSchools } from './CompareSchools';
 import { comparedFrom } from './planChoices';
 import { AlsoLook, Openings } from './PlanOffers';
-import { Cautions, DrawerNote, Missing, ReasonList, SurfaceTabs, Totals } from './PlanParts';
+import { Cautions, DrawerNote, Missing, PractiseFirst, ReasonList, SurfaceTabs, Totals } from './PlanParts';
 import { airDecides, type PlanOf } from './planView';
 import { useRungs, useStartCleaning } from './queries';
 import { aheadWords, ladderOdds, type LadderOdds } from './ladderOdds';
@@ -184,6 +184,7 @@ function Plan({ currency, ...of }: PlanOf & { currency: string }) {
             <LightPath kind={item.kind} traits={item.traits} states={item.surfaces} selected={selected} onSelect={select} />
             {selected && <SurfaceTabs surfaces={surfaces} plan={plan} selected={selected} onSelect={select} />}
           </div>
+          {plan.steps.some((s) => s.sensor?.rehearseFirst) && <PractiseFirst />}
           {plan.steps.length > 0 && <Totals plan={plan} currency={currency} />}
           {plan.steps.length > 0 && request.moreOnHand && <DrawerNote />}
           <SchoolSwitches

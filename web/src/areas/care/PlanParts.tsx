@@ -52,6 +52,17 @@ export const DrawerNote = () => (
   </p>
 );
 
+/** Before the first wet clean of a sensor: the same decisions where nothing lies open. */
+export const PractiseFirst = () => (
+  <p className="rounded bg-lamp-tint px-4 py-3">
+    This would be your first wet clean of a sensor.{' '}
+    <Link className="link" to="/practice?run=sensor">
+      Practise it first, without a sensor
+    </Link>
+    : a few cases, with what each choice would have done.
+  </p>
+);
+
 type Reasoned = { surface: care.Surface } & care.Because;
 type ReasonListProps<E extends Reasoned> = { title: string; entries: readonly E[]; named?: (entry: E) => string };
 export const ReasonList = <E extends Reasoned>({ title, entries, named = ({ surface }) => surfaceTitle(surface) }: ReasonListProps<E>) =>

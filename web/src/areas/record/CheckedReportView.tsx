@@ -45,7 +45,8 @@ export function CheckedReportView({ checked, ownKey }: { checked: CheckedReport;
       return (
         <>
           <Answer tone="good" title="As it was signed">
-            Nothing in it was changed since. {checked.fingerprint === ownKey ? 'It is signed by this household’s key: ' : 'It is signed by the key '}
+            Nothing in it was changed since.{' '}
+            {checked.fingerprint === ownKey ? 'It is signed by this household’s key: ' : 'It is signed by the key '}
             <span className="font-mono">{fingerprintWords(checked.fingerprint)}</span>
             {checked.fingerprint === ownKey
               ? '.'

@@ -21,7 +21,9 @@ function Form({ offer, seen }: { offer: KeptOffer | null; seen: record.OfferSeen
   const busy = [add, update, buy, decline].some((m) => m.isPending);
   const error = [add, update, buy, decline].find((m) => m.error)?.error;
   const keep = async () => {
-    const kept = await (offer ? update.mutateAsync({ id: offer.id, version: offer.version, ...input }) : add.mutateAsync(input)).catch(() => null);
+    const kept = await (offer ? update.mutateAsync({ id: offer.id, version: offer.version, ...input }) : add.mutateAsync(input)).catch(
+      () => null,
+    );
     if (kept) void navigate(addressOf(kept), { replace: true });
   };
   const bought = async () => {

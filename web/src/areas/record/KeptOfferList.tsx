@@ -29,8 +29,8 @@ export function KeptOfferList({ currency }: { currency: string }) {
                 {offer.name}
               </Link>{' '}
               <span className="text-sm text-soft">
-                {TROUBLE_WORDS[offer.trouble].toLowerCase()}: {HOW_WORDS[offer.how].toLowerCase()}; {offer.sums.asked.toLocaleString('en')} {currency}{' '}
-                asked, {stateWords(offer)} · <At instant={offer.createdAt} />
+                {TROUBLE_WORDS[offer.trouble].toLowerCase()}: {HOW_WORDS[offer.how].toLowerCase()}; {offer.sums.asked.toLocaleString('en')}{' '}
+                {currency} asked, {stateWords(offer)} · <At instant={offer.createdAt} />
                 {offer.note && ` · ${offer.note}`}
               </span>
             </span>

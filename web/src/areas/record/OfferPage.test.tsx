@@ -105,7 +105,9 @@ describe('an offer', () => {
 
   it('that is kept stands in the list with how its price stands, and is bought or declined only as it is kept', async () => {
     show(addressOf(KEPT), [KEPT]);
-    expect((await screen.findByRole('list', { name: 'Offers kept' })).textContent).toMatch(/fungus: a web over part of it; 80 NOK asked, bearable/);
+    expect((await screen.findByRole('list', { name: 'Offers kept' })).textContent).toMatch(
+      /fungus: a web over part of it; 80 NOK asked, bearable/,
+    );
     expect(screen.getByRole('button', { name: 'Bought: put it on the shelf' })).toBeTruthy();
     fireEvent.change(screen.getByLabelText(/^What is asked for this one/), { target: { value: '200' } });
     expect(screen.queryByRole('button', { name: /^Bought/ })).toBeNull();

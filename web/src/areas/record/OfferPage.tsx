@@ -88,9 +88,8 @@ const Tree = ({ offer, trouble, currency }: { offer: record.Offer; trouble: reco
         </tbody>
       </table>
       <p className="mt-2 text-soft">
-        The chances are our choice, in order of magnitude, unless you set your own; a lens with a mark brings 70 % of a clean one here, one with
-        harm for good 25 %. What
-        a look in your own hand tells is worth more.
+        The chances are our choice, in order of magnitude, unless you set your own; a lens with a mark brings 70 % of a clean one here, one
+        with harm for good 25 %. What a look in your own hand tells is worth more.
       </p>
     </div>
   </Fold>
@@ -112,7 +111,15 @@ function Odds({ view, onChoose }: { view: OfferView; onChoose: (id: (typeof ODDS
             <span className="flex flex-wrap justify-between gap-2">
               {ODDS[id](view.trouble)} <b>{now[id]}</b>
             </span>
-            <input type="range" className="range" min="0" max="100" step="1" value={now[id]} onChange={(e) => onChoose(id, Number(e.target.value))} />
+            <input
+              type="range"
+              className="range"
+              min="0"
+              max="100"
+              step="1"
+              value={now[id]}
+              onChange={(e) => onChoose(id, Number(e.target.value))}
+            />
           </label>
         ))}
         {ODDS_IDS.some((id) => view.own[id] !== undefined) && (
@@ -133,7 +140,9 @@ export function OfferPage() {
   const { trouble } = view;
   const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
   const setOdds = (id: (typeof ODDS_IDS)[number], of100: number | null) =>
-    setParams(of100 === null ? ODDS_IDS.reduce((all, each) => withOdds(all, each, null), params) : withOdds(params, id, of100), { replace: true });
+    setParams(of100 === null ? ODDS_IDS.reduce((all, each) => withOdds(all, each, null), params) : withOdds(params, id, of100), {
+      replace: true,
+    });
   return (
     <Page title="Worth buying?" sub="A lens with a fault is offered. What may come of it, and up to which price that is bearable.">
       <div className="grid gap-6 lg:grid-cols-12">

@@ -56,7 +56,9 @@ export function ReportPage() {
       sub={thing !== null && things[0] ? things[0].name : 'Everything on the shelf'}
       actions={
         <div className="flex flex-wrap gap-2 print:hidden">
-          <ButtonLink to={thing === null ? '/gear/inventory' : `/gear/${thing}`}>{thing === null ? 'Inventory' : 'Back to the thing'}</ButtonLink>
+          <ButtonLink to={thing === null ? '/gear/inventory' : `/gear/${thing}`}>
+            {thing === null ? 'Inventory' : 'Back to the thing'}
+          </ButtonLink>
           <ButtonLink to="/report/check">Check a report</ButtonLink>
           <a className={FILE_CLASS} href={routes.reportPdf(query)} download>
             As PDF
@@ -71,7 +73,10 @@ export function ReportPage() {
       }
     >
       <div className="space-y-4">
-        <Parts parts={parts} onChoose={(part, has) => setParams(withChoice(params, 'parts', partsWith(parts, part, has)), { replace: true })} />
+        <Parts
+          parts={parts}
+          onChoose={(part, has) => setParams(withChoice(params, 'parts', partsWith(parts, part, has)), { replace: true })}
+        />
         <div className="print:hidden">
           <Signed signature={report.data.signature} />
           <p className="text-sm text-soft">

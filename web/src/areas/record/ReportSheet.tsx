@@ -21,20 +21,30 @@ const Surfaces = ({ thing, surfaces, day }: Told & { surfaces: readonly record.R
       states={surfaces.flatMap(({ surface, findings, verdict }) => (verdict ? [{ surface, findings, verdict }] : []))}
     />
     <dl className="mt-2 grid gap-x-4 gap-y-1 sm:grid-cols-[max-content_1fr]">
-      {surfaces.filter(({ verdict }) => verdict).map(({ surface, name, asOf, says }) => (
-        <Fragment key={surface}>
-          <dt className="text-soft">{name}</dt>
-          <dd>
-            {says} {asOf && <span className="text-sm text-soft">{day(asOf)}</span>}
-          </dd>
-        </Fragment>
-      ))}
+      {surfaces
+        .filter(({ verdict }) => verdict)
+        .map(({ surface, name, asOf, says }) => (
+          <Fragment key={surface}>
+            <dt className="text-soft">{name}</dt>
+            <dd>
+              {says} {asOf && <span className="text-sm text-soft">{day(asOf)}</span>}
+            </dd>
+          </Fragment>
+        ))}
     </dl>
     <p className="mt-2 text-soft">{unseenWords(surfaces)}</p>
   </Part>
 );
 
-const Entries = ({ part, entries, day }: { part: 'care' | 'opened' | 'measured'; entries: readonly record.ReportedEntry[]; day: Told['day'] }) => (
+const Entries = ({
+  part,
+  entries,
+  day,
+}: {
+  part: 'care' | 'opened' | 'measured';
+  entries: readonly record.ReportedEntry[];
+  day: Told['day'];
+}) => (
   <Part title={REPORT_PART_WORDS[part]}>
     {entries.length === 0 && <p>{NOTHING_TO_TELL[part]}</p>}
     <ul>
@@ -88,7 +98,9 @@ const Thing = ({ thing, day }: Told) => (
         ))}
       </Part>
     )}
-    {(['opened', 'measured', 'care'] as const).map((part) => thing[part] && <Entries key={part} part={part} entries={thing[part]} day={day} />)}
+    {(['opened', 'measured', 'care'] as const).map(
+      (part) => thing[part] && <Entries key={part} part={part} entries={thing[part]} day={day} />,
+    )}
     {thing.photographs && <Photographs thing={thing} day={day} />}
   </article>
 );

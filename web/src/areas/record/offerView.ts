@@ -41,12 +41,22 @@ export const HANDS_WORDS: Record<record.WhoseHands, string> = {
   'first-time': 'Mine: it would be my first',
 };
 type Ends = Record<record.OfferEnd['end'], string>;
-const GLASS: Ends = { clean: 'comes off without a trace', mark: 'leaves a mark', etched: 'the glass is etched', harmed: 'the opening does harm' };
+const GLASS: Ends = {
+  clean: 'comes off without a trace',
+  mark: 'leaves a mark',
+  etched: 'the glass is etched',
+  harmed: 'the opening does harm',
+};
 export const END_WORDS: Record<record.OfferTrouble, Ends> = {
   fungus: GLASS,
   haze: GLASS,
   stiffness: { clean: 'turns as new', mark: 'stays a little stiff', etched: 'its thread is worn out', harmed: 'the opening does harm' },
-  marks: { clean: 'was a film and comes off', mark: 'stays, and lowers the price', etched: 'shows in pictures', harmed: 'the opening does harm' },
+  marks: {
+    clean: 'was a film and comes off',
+    mark: 'stays, and lowers the price',
+    etched: 'shows in pictures',
+    harmed: 'the opening does harm',
+  },
 };
 export const DEPTH_WORDS: Record<record.OfferEnd['depth'], string> = { outside: 'outside', oneRing: 'behind one ring', deeper: 'deeper' };
 
@@ -111,7 +121,14 @@ export function offerViewFrom(params: URLSearchParams): OfferView {
 
 /** The odds as they stand: one's own, or ours, of 100. */
 export function oddsNow({ trouble, how, hands, own }: Omit<OfferView, 'seen' | 'answer'>): Record<OddsId, number> {
-  const { comesOff, harm } = record.offerCaseOf({ trouble, how, hands, own, where: 'unsure', sums: { clean: 0, asked: 0, wipe: 0, ring: 0, deep: 0 } });
+  const { comesOff, harm } = record.offerCaseOf({
+    trouble,
+    how,
+    hands,
+    own,
+    where: 'unsure',
+    sums: { clean: 0, asked: 0, wipe: 0, ring: 0, deep: 0 },
+  });
   const of100 = (share: number) => Math.round(share * 100);
   return { clean: of100(comesOff.clean), mark: of100(comesOff.mark), harm: of100(harm.deeper) };
 }

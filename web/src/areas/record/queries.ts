@@ -1,4 +1,15 @@
-import { routes, type Item, type KeptOffer, type KeptOffers, type OfferInput, type OfferUpdate, type ReportKeyTold } from '@bright-keeper/contract';
+import {
+  routes,
+  type Item,
+  type KeptOffer,
+  type KeptOffers,
+  type OfferInput,
+  type OfferUpdate,
+  type PracticeRun,
+  type PracticeRunInput,
+  type PracticeRuns,
+  type ReportKeyTold,
+} from '@bright-keeper/contract';
 import type { record } from '@bright-keeper/core';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { queryClient } from '../../api/client';
@@ -32,5 +43,15 @@ type Seen = Pick<KeptOffer, 'id' | 'version'>;
 export const useBuy = () =>
   useMutation({ mutationFn: ({ id, version }: Seen) => http.post<Item>(routes.offerBought(id), { version }), onSettled: bought });
 export const useDecline = () =>
-  useMutation({ mutationFn: ({ id, version }: Seen) => http.post<KeptOffer>(routes.offerDeclined(id), { version }), onSettled: offersChanged });
+  useMutation({
+    mutationFn: ({ id, version }: Seen) => http.post<KeptOffer>(routes.offerDeclined(id), { version }),
+    onSettled: offersChanged,
+  });
 export const useRemoveOffer = () => useMutation({ mutationFn: (id: string) => http.delete(routes.offer(id)), onSettled: offersChanged });
+
+export const usePracticeRuns = () => useQuery({ queryKey: keys.practice, queryFn: () => http.get<PracticeRuns>(routes.practiceRuns) });
+export const useAddRun = () =>
+  useMutation({
+    mutationFn: (run: PracticeRunInput) => http.post<PracticeRun>(routes.practiceRuns, run),
+    onSettled: () => void queryClient.invalidateQueries({ queryKey: keys.practice }),
+  });

@@ -39,7 +39,11 @@ const REPORT: record.ConditionReport = {
     },
   ],
 };
-const base64url = (bytes: ArrayBuffer) => btoa(String.fromCharCode(...new Uint8Array(bytes))).replaceAll('+', '-').replaceAll('/', '_').replaceAll('=', '');
+const base64url = (bytes: ArrayBuffer) =>
+  btoa(String.fromCharCode(...new Uint8Array(bytes)))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replaceAll('=', '');
 async function signed(report = REPORT): Promise<record.SignedReport> {
   const { publicKey, privateKey } = (await crypto.subtle.generateKey('Ed25519', true, ['sign', 'verify'])) as CryptoKeyPair;
   const value = await crypto.subtle.sign('Ed25519', privateKey, new TextEncoder().encode(record.signedText(report)));
@@ -80,7 +84,10 @@ describe('a report that is checked', () => {
     ['another file', '{"items":[]}'],
     ['a list in a list in a list', '['.repeat(90_000)],
     ['a key too short', JSON.stringify({ report: REPORT, signature: { algorithm: 'Ed25519', publicKey: 'AAAA', value: 'A'.repeat(86) } })],
-    ['another algorithm', JSON.stringify({ report: REPORT, signature: { algorithm: 'none', publicKey: 'A'.repeat(43), value: 'A'.repeat(86) } })],
+    [
+      'another algorithm',
+      JSON.stringify({ report: REPORT, signature: { algorithm: 'none', publicKey: 'A'.repeat(43), value: 'A'.repeat(86) } }),
+    ],
   ])('is none: %s', async (_, text) => {
     expect((await checkReport(text)).is).toBe('no-report');
   });
@@ -142,6 +149,8 @@ describe('what a report shows', () => {
     expect(await screen.findByText('abab abab abab abab abab abab abab abab')).toBeTruthy();
     fireEvent.click(screen.getByRole('checkbox', { name: 'Prices and where it was bought' }));
     expect(decodeURIComponent(page.address())).toContain('parts=prices,surfaces,opened');
-    expect(decodeURIComponent(screen.getByRole('link', { name: 'Signed file' }).getAttribute('href')!)).toContain('parts=prices,surfaces,opened');
+    expect(decodeURIComponent(screen.getByRole('link', { name: 'Signed file' }).getAttribute('href')!)).toContain(
+      'parts=prices,surfaces,opened',
+    );
   });
 });

@@ -1,13 +1,13 @@
 import type { storage } from '@bright-keeper/core';
 import { useEffect, useState } from 'react';
-import { useBoxWorker } from './useBoxWorker';
+import { useWorker } from '../../workers/useWorker';
 
 type Question = Omit<storage.SizingQuestion, 'kind'>;
 export type Sizes = Record<storage.DesiccantKind, storage.Sizing>;
 
 /** How much of each desiccant it would take; the last answer stands until the next one comes. */
 export function useSizing(question: Question): { sizes: Sizes | null; error: unknown } {
-  const worker = useBoxWorker();
+  const worker = useWorker('box');
   const [sizes, setSizes] = useState<Sizes | null>(null);
   const [error, setError] = useState<unknown>(null);
   const text = JSON.stringify(question);

@@ -3,7 +3,7 @@ import type { fungus, storage } from '@bright-keeper/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { Course } from '../../workers/box';
 import { latestOnly } from '../../workers/latestOnly';
-import { useBoxWorker } from './useBoxWorker';
+import { useWorker } from '../../workers/useWorker';
 import { changeOf, type WhatIf } from './whatIfState';
 
 export type Results = { now: Course; then: Course };
@@ -16,7 +16,7 @@ const bandOf = ({ lowPct, highPct }: WhatIfStart) => ({ lowPct, highPct });
  * @param elsewhere the same start in the air of another place; `start` itself while none is chosen.
  */
 export function useWhatIfResults(start: WhatIfStart, elsewhere: WhatIfStart, what: WhatIf, humiditySchool: fungus.HumiditySchool) {
-  const worker = useBoxWorker();
+  const worker = useWorker('box');
   const [now, setNow] = useState<Course | null>(null);
   const [then, setThen] = useState<Course | null>(null);
   const [error, setError] = useState<unknown>(null);

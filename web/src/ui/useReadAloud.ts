@@ -1,5 +1,5 @@
 import { useEffect, useState, useSyncExternalStore, type RefObject } from 'react';
-import { outside } from '../../outside';
+import { outside } from '../outside';
 
 const PLACE = 'read-aloud';
 const PARTS = 'h2, p, li';

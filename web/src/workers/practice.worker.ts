@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { practiceApi } from './practice';
+
+expose(practiceApi);
