@@ -114,7 +114,7 @@ export type FitPage = {
 export type InventoryThing = Item & {
   face: string | null;
   place: { id: string; name: string } | null;
-  files: Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob'>[];
+  files: Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob' | 'at'>[];
 };
 /** What is on the shelf, by name; and what is gone for good, the last first. */
 export type Inventory = { things: InventoryThing[]; gone: InventoryThing[] };

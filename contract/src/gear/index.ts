@@ -4,6 +4,8 @@ export {
   type GroupQuery,
   groupQuery,
   type InventoryQuery,
+  type InventoryAsOf,
+  inventoryAsOf,
   inventoryQuery,
   NO_PLACE,
   type PutTogether,

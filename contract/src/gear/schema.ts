@@ -249,8 +249,11 @@ export const shelfQuery = Joi.object<ShelfQuery>({
 /** The same shelf, told in groups. */
 export type GroupQuery = Omit<ShelfQuery, 'sort' | 'limit' | 'cursor'> & { by: gear.Grouping };
 /** How an inventory is laid out: as a table, a page for each thing, or what is gone for good. */
-export type InventoryQuery = { as: 'table' | 'pages' | 'gone' };
-export const inventoryQuery = Joi.object<InventoryQuery>({ as: Joi.string().valid('table', 'pages', 'gone').default('table') });
+/** `on`: as it stood at the end of that day; today's where none is named. */
+export type InventoryAsOf = { on?: string };
+export const inventoryAsOf = Joi.object<InventoryAsOf>({ on: day() });
+export type InventoryQuery = InventoryAsOf & { as: 'table' | 'pages' | 'gone' };
+export const inventoryQuery = Joi.object<InventoryQuery>({ as: Joi.string().valid('table', 'pages', 'gone').default('table'), on: day() });
 
 export const groupQuery = Joi.object<GroupQuery>({
   ...filterFields,

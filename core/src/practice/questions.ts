@@ -146,13 +146,11 @@ function rungQuestion({ id, plan }: Making, surface: Surface): PracticeQuestion 
   const first = methods[afterAir ? 1 : 0]!;
   const refused = refusedOn(plan, surface).filter(({ method }) => !methods.includes(method));
   const wrong: PracticeChoice[] = [
-    ...methods
-      .filter(isGentler(first))
-      .map((method) => ({
-        choice: { is: 'method' as const, method, surface },
-        right: false,
-        why: { says: 'gentlest-first' as const, first },
-      })),
+    ...methods.filter(isGentler(first)).map((method) => ({
+      choice: { is: 'method' as const, method, surface },
+      right: false,
+      why: { says: 'gentlest-first' as const, first },
+    })),
     ...refused.map(({ method, refusal }) => ({
       choice: { is: 'method' as const, method, surface },
       right: false,

@@ -52,6 +52,9 @@ export function comesBack(runs: readonly PracticeRun[]): Map<string, Date> {
   return new Map([...cards].map(([id, { due }]) => [id, due]));
 }
 
+/** What asks little comes once what asks more is known. */
+const isShort = ({ questions }: PracticeCase): boolean => questions.length < 3;
+
 /** The next case, and why this one: it is due again, it is new, or it is the first to come back. */
 export type NextCase = { case: PracticeCase; because: 'due' | 'new' | 'soonest' };
 
@@ -63,7 +66,9 @@ export function nextCase(cases: readonly PracticeCase[], runs: readonly Practice
   const known = own.filter(({ id }) => back.has(id)).sort((a, b) => dueAt(a) - dueAt(b));
   const [first] = known;
   if (first && dueAt(first) <= now.getTime()) return { case: first, because: 'due' };
-  const fresh = own.filter(({ id }) => !back.has(id)).sort((a, b) => hashOf(a.id) - hashOf(b.id))[0];
+  const fresh = own
+    .filter(({ id }) => !back.has(id))
+    .sort((a, b) => Number(isShort(a)) - Number(isShort(b)) || hashOf(a.id) - hashOf(b.id))[0];
   if (fresh) return { case: fresh, because: 'new' };
   return first ? { case: first, because: 'soonest' } : null;
 }

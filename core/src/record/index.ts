@@ -1,3 +1,17 @@
+export { asOfDay, type Dated } from './asOf.js';
+export {
+  type AtRisk,
+  atRisk,
+  type Cause,
+  type Dirt,
+  type Goes,
+  type Past,
+  type SeenOrCleaned,
+  type WentThrough,
+  type WhatGoesBefore,
+  whatGoesBefore,
+} from './causes.js';
+export { type Found, rateRatio, type RateRatio } from './rateRatio.js';
 export { knownOdds } from './knownOdds.js';
 export { ladderAhead, type LadderAhead, markCosts, type Rung, whenToStop, type WhenToStop } from './ladder.js';
 export { type Odds, oddsOf, type Prior, type Tries } from './odds.js';

@@ -189,6 +189,15 @@ export class GearRepository {
   }
 
   /** What was the household's and is gone for good, the last first. */
+  /** Everything there ever was, by name. */
+  async ever(db: Db): Promise<Item[]> {
+    const rows = await db
+      .select()
+      .from(items)
+      .orderBy(asc(sql`lower(${items.name})`), asc(items.id));
+    return rows.map(toItem);
+  }
+
   async gone(db: Db): Promise<Item[]> {
     const rows = await db
       .select()

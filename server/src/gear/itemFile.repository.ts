@@ -29,7 +29,7 @@ export class ItemFileRepository {
   }
 
   /** Those of every thing there is, by the thing, the oldest first. */
-  async all(db: Db): Promise<Map<string, Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob'>[]>> {
+  async all(db: Db): Promise<Map<string, Pick<ItemFile, 'id' | 'role' | 'name' | 'type' | 'blob' | 'at'>[]>> {
     const rows = await db
       .select({
         itemId: itemFiles.itemId,
@@ -38,11 +38,17 @@ export class ItemFileRepository {
         name: itemFiles.name,
         type: blobs.type,
         blob: itemFiles.blob,
+        at: itemFiles.at,
       })
       .from(itemFiles)
       .innerJoin(blobs, eq(blobs.hash, itemFiles.blob))
       .orderBy(asc(itemFiles.at), asc(itemFiles.id));
-    return new Map([...grouped(rows, (row) => row.itemId)].map(([itemId, own]) => [itemId, own.map(({ itemId: _, ...file }) => file)]));
+    return new Map(
+      [...grouped(rows, (row) => row.itemId)].map(([itemId, own]) => [
+        itemId,
+        own.map(({ itemId: _, at, ...file }) => ({ ...file, at: at.toISOString() })),
+      ]),
+    );
   }
 
   /** The picture each of these is known by: the one that was chosen last, or else its first. */

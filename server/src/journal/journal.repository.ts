@@ -5,6 +5,7 @@ import { and, asc, desc, eq, gte, inArray, lte, ne, or, sql, type SQL } from 'dr
 import { calibrations, climateEvents, items, JOURNAL_DOCUMENT, journalEntries } from '../tables/index.js';
 import { Kept, Database, type Db, readDocument } from '../db/index.js';
 import type { Mark } from '../http/index.js';
+import { grouped } from '../platform/index.js';
 
 type Row = typeof journalEntries.$inferSelect;
 const toEntry = ({ id, at, subject, subjectId, data }: Row): schedule.Entry => ({
@@ -28,6 +29,7 @@ const isTold = sql`${journalEntries.data}->'data'->>'kind' not in (${sql.join(
 /** Kinds of entries no duty asks for. */
 const SILENT = ['edited', 'moved', 'stay-told', 'split', 'file-removed'];
 
+type Edited = Extract<schedule.ThingLogData, { kind: 'edited' }>;
 const isWash = sql`${journalEntries.data}->'data'->>'kind' = 'washed'`;
 
 const CHUNK = 500;
@@ -84,6 +86,17 @@ export class JournalRepository {
       .where(and(eq(journalEntries.subject, 'thing'), eq(journalEntries.subjectId, itemId), isOf, isTold))
       .orderBy(asc(journalEntries.at), asc(journalEntries.id));
     return rows.map(toEntry);
+  }
+
+  /** Every edit of every thing that stands, by the thing. */
+  async edits(db: Db): Promise<Map<string, { at: string; data: Edited }[]>> {
+    const isEdit = eq(sql`${journalEntries.data}->'data'->>'kind'`, 'edited');
+    const rows = await db
+      .select()
+      .from(journalEntries)
+      .where(and(eq(journalEntries.subject, 'thing'), isEdit, isTold));
+    const edits = rows.map(({ subjectId, at, data }) => ({ subjectId, at: at.toISOString(), data: data as Edited }));
+    return grouped(edits, (edit) => edit.subjectId);
   }
 
   /** When a thing of the drawer was washed last. */

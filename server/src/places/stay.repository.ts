@@ -1,7 +1,7 @@
 import type { Neighbour, Stay } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { aliasedTable, and, asc, desc, eq, gt, inArray, isNotNull, isNull, ne, or, sql } from 'drizzle-orm';
+import { aliasedTable, and, asc, desc, eq, gt, inArray, isNotNull, isNull, lte, ne, or, sql } from 'drizzle-orm';
 import type { Db } from '../db/index.js';
 import { grouped } from '../platform/index.js';
 import { items, surfaceStates, places, stays } from '../tables/index.js';
@@ -52,6 +52,15 @@ export class StayRepository {
       .from(stays)
       .innerJoin(places, eq(places.id, stays.placeId))
       .where(and(isNull(stays.until), itemIds && inArray(stays.itemId, [...itemIds])));
+  }
+
+  /** Where each thing lay at an instant. */
+  async at(db: Db, at: Date) {
+    return db
+      .select({ itemId: stays.itemId, placeId: places.id, name: places.name })
+      .from(stays)
+      .innerJoin(places, eq(places.id, stays.placeId))
+      .where(and(lte(stays.since, at), or(isNull(stays.until), gt(stays.until, at))));
   }
 
   /** Where each thing lay before; of some only, where they are given. */

@@ -16,7 +16,7 @@ const toOffer = ({ seen, createdAt, updatedAt, ...rest }: Row): KeptOffer => ({
 
 @Injectable()
 export class OfferRepository {
-  readonly versioned = new Versioned(offers, {
+  readonly versioned: Versioned<typeof offers, KeptOffer> = new Versioned(offers, {
     find: (db, id) => this.find(db, id),
     missing: () => problem(recordErrors, 'offer-not-found'),
     closed: (offer) => offer.state !== 'open' && problem(recordErrors, 'offer-over', { current: offer }),

@@ -11,8 +11,10 @@ import {
   splitItem,
   type Inventory,
   groupQuery,
+  inventoryAsOf,
   inventoryQuery,
   type GroupQuery,
+  type InventoryAsOf,
   type InventoryQuery,
   type ShelfGroups,
   putTogether,
@@ -93,9 +95,12 @@ export class GearController {
   }
 
   @Get('inventory')
-  @Route({ summary: 'Everything with its pictures and papers, and what is gone for good, as it is printed' })
-  inventory(): Promise<Inventory> {
-    return this.inventories.inventory();
+  @Route({
+    summary: 'Everything with its pictures and papers, and what is gone for good, as it stands or as it stood on a day',
+    query: inventoryAsOf,
+  })
+  inventory(@CheckedQuery(inventoryAsOf) { on }: InventoryAsOf): Promise<Inventory> {
+    return this.inventories.inventory(on);
   }
 
   @Get('inventory.pdf')
@@ -103,7 +108,7 @@ export class GearController {
   @Header('Content-Disposition', 'attachment; filename="inventory.pdf"')
   @Route({ summary: 'The inventory as a PDF: a table, a page for each thing, or what is gone for good', query: inventoryQuery })
   async inventoryPdf(@CheckedQuery(inventoryQuery) query: InventoryQuery): Promise<StreamableFile> {
-    return new StreamableFile(await this.papers.pdf(query.as));
+    return new StreamableFile(await this.papers.pdf(query.as, query.on));
   }
 
   @Get('fit')

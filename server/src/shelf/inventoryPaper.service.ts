@@ -38,10 +38,14 @@ export class InventoryPaperService {
     private readonly clock: Clock,
   ) {}
 
-  async pdf(way: InventoryWay): Promise<Buffer> {
-    const [inventory, { currency }, today] = await Promise.all([this.inventories.inventory(), this.settings.get(), this.settings.today()]);
+  async pdf(way: InventoryWay, on?: string): Promise<Buffer> {
+    const [inventory, { currency }, today] = await Promise.all([
+      this.inventories.inventory(on),
+      this.settings.get(),
+      this.settings.today(),
+    ]);
     const paper = await Paper.begin('Inventory', this.clock.now());
-    paper.text(inventorySub(way, today));
+    paper.text(inventorySub(way, on ?? today));
     if (way === 'table') await writeTable(paper, inventory, currency);
     else if (way === 'pages') await this.writeSheets(paper, inventory.things, currency);
     else

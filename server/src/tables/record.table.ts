@@ -1,4 +1,5 @@
 import type { OfferState } from '@bright-keeper/contract';
+import type { record } from '@bright-keeper/core';
 import { integer, pgTable, text, uuid } from 'drizzle-orm/pg-core';
 import { document, instant } from '../db/index.js';
 import { items } from './gear.table.js';
@@ -9,7 +10,7 @@ export const offers = pgTable('offer', {
   id: uuid().primaryKey(),
   version: integer().notNull().default(1),
   name: text().notNull(),
-  seen: document('seen', OFFER_DOCUMENT).notNull(),
+  seen: document<record.OfferSeen>('seen', OFFER_DOCUMENT).notNull(),
   note: text().notNull(),
   state: text().$type<OfferState>().notNull().default('open'),
   itemId: uuid('item_id').references(() => items.id),

@@ -7,7 +7,7 @@ export const keys = {
   vocabulary: ['gear', 'shelf', 'vocabulary'] as const,
   fit: ['gear', 'shelf', 'fit'] as const,
   found: (text: string) => ['gear', 'shelf', 'found', text] as const,
-  inventory: ['gear', 'shelf', 'inventory'] as const,
+  inventory: (on: string | null) => ['gear', 'shelf', 'inventory', on] as const,
   shelfGroups: (asked: object) => ['gear', 'shelf', 'groups', asked] as const,
   shelfBy: (filters: object) => ['gear', 'shelf', filters] as const,
   item: (id: string) => ['gear', 'item', id] as const,

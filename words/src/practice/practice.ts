@@ -35,7 +35,12 @@ export function caseWords({
     ...(item.traits.yearMade == null ? [] : [`made ${item.traits.yearMade}`]),
     ...(item.traits.coating === 'none' ? ['uncoated'] : item.traits.coating === 'single' ? ['one soft layer of coating'] : []),
   ];
-  const hand = onHand ? [`At hand, and nothing else: ${inWords(onHand.map((o) => o.label ?? care.thingFacts(o.id).name))}.`] : [];
+  const hand =
+    onHand?.length === 0
+      ? ['Nothing at all is at hand.']
+      : onHand
+        ? [`At hand, and nothing else: ${inWords(onHand.map((o) => o.label ?? care.thingFacts(o.id).name))}.`]
+        : [];
   return [
     `${capital(care.kindFacts(item.kind).name)}${made.length > 0 ? `, ${made.join(', ')}` : ''}. ${where}`,
     `${capital(seen.join('; '))}.`,

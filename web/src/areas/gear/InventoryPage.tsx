@@ -100,10 +100,12 @@ const FILE_CLASS = 'inline-flex min-h-11 items-center rounded border border-soft
 
 /** The whole shelf on paper, as a table by place or a page for each thing; and what is gone, for an insurer. */
 export function InventoryPage() {
-  const inventory = useInventory();
   const currency = useCurrency();
   const today = useToday();
   const [params, setParams] = useChoices();
+  const asked = params.get('on');
+  const on = asked !== null && /^\d{4}-\d{2}-\d{2}$/.test(asked) && asked < today ? asked : null;
+  const inventory = useInventory(on);
   const way = chosenOf<InventoryWay>(INVENTORY_WAYS, params.get('as'), 'table');
   if (inventory.isError) return <Failure error={inventory.error} onRetry={() => void inventory.refetch()} />;
   if (!inventory.data) return <Loading />;
@@ -111,7 +113,7 @@ export function InventoryPage() {
   return (
     <Page
       title="Inventory"
-      sub={inventorySub(way, today)}
+      sub={inventorySub(way, on ?? today)}
       actions={
         <div className="flex flex-wrap gap-2 print:hidden">
           <ButtonLink to="/gear">Gear</ButtonLink>
@@ -123,7 +125,7 @@ export function InventoryPage() {
           <a className={FILE_CLASS} href={routes.gearExportOds} download>
             As ODS
           </a>
-          <a className={FILE_CLASS} href={routes.gearInventoryPdf(way)} download>
+          <a className={FILE_CLASS} href={routes.gearInventoryPdf(way, on ?? undefined)} download>
             As PDF
           </a>
           <Button look="filled" onClick={() => window.print()}>
@@ -132,13 +134,25 @@ export function InventoryPage() {
         </div>
       }
     >
-      <div className="mb-4 print:hidden">
+      <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2 print:hidden">
         <WayButtons
           legend={<span className="sr-only">How it is printed</span>}
           ways={WAY_LIST}
           chosen={way}
           onChoose={(next) => setParams(withChoice(params, 'as', next), { replace: true })}
         />
+        <label className="flex items-center gap-2">
+          As of
+          <input
+            type="date"
+            className="input"
+            max={today}
+            value={on ?? today}
+            onChange={(e) =>
+              setParams(withChoice(params, 'on', e.target.value === today ? null : e.target.value || null), { replace: true })
+            }
+          />
+        </label>
       </div>
       {way === 'gone' && <GoneThings gone={gone} currency={currency} />}
       {way !== 'gone' &&

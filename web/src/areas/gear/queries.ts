@@ -34,7 +34,7 @@ import {
   type TagThings,
   type TakeMovesBack,
 } from '@bright-keeper/contract';
-import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { gearChanged, queryClient } from '../../api/client';
 import { http, queryString } from '../../api/http';
 import { keys } from '../../api/keys';
@@ -53,7 +53,13 @@ export const useShelf = (filters: ShelfFilters) =>
   });
 
 /** Everything as it is printed. */
-export const useInventory = () => useQuery({ queryKey: keys.inventory, queryFn: () => http.get<Inventory>(routes.gearInventory) });
+/** As it stands, or as it stood on a day. */
+export const useInventory = (on: string | null) =>
+  useQuery({
+    queryKey: keys.inventory(on),
+    queryFn: () => http.get<Inventory>(on === null ? routes.gearInventory : routes.gearInventoryOn(on)),
+    placeholderData: keepPreviousData,
+  });
 /** The same shelf in groups, with counts and worth. */
 export const useGroups = (asked: Partial<GroupQuery> & Pick<GroupQuery, 'by'>) =>
   useQuery({

@@ -130,25 +130,31 @@ function Running({
   const [before] = useState(runs);
   const isOver = questionOf(run) === null;
   const choose = useCallback((choice: number) => setRun((now) => chosenIn(now, choice)), []);
+  const { mutate } = add;
+  const keep = useCallback(({ one, right }: Run) => mutate({ id, caseId: one.id, asked: one.questions.length, right }), [mutate, id]);
   const go = useCallback(() => {
     if (isOver) return onNext();
     const then = onIn(run);
     if (then === run) return;
     setRun(then);
-    if (questionOf(then) === null) add.mutate({ id, caseId: run.one.id, asked: run.one.questions.length, right: run.right });
-  }, [run, isOver, add, id, onNext]);
+    if (questionOf(then) === null) keep(then);
+  }, [run, isOver, keep, onNext]);
   usePracticeKeys(choose, go);
   const card = useRef<HTMLDivElement>(null);
   const { can, ...voice } = useReadAloud(card, `${run.one.id}/${run.at}/${run.chosen}`);
   return (
     <div className="space-y-4">
-      <div ref={card} className="sheet space-y-3 p-4">
-        <p className="text-sm text-soft">
+      <div ref={card} className="sheet grid gap-x-8 gap-y-3 p-4 lg:grid-cols-2">
+        <p className="text-sm text-soft lg:col-span-2">
           {WHY_NOW[next.because]} {isOver ? '' : `Question ${run.at + 1} of ${run.one.questions.length}.`}
         </p>
-        <CaseCard one={run.one} isTold={isTold} />
-        {isOver ? <Ended run={run} runs={before} /> : <QuestionCard run={run} onChoose={choose} />}
-        {add.error && <Failure error={add.error} />}
+        <div className="min-w-0 space-y-3">
+          <CaseCard one={run.one} isTold={isTold} />
+        </div>
+        <div className="min-w-0 space-y-3">
+          {isOver ? <Ended run={run} runs={before} /> : <QuestionCard run={run} onChoose={choose} />}
+          {add.error && <Failure error={add.error} />}
+        </div>
       </div>
       <div className="flex flex-wrap gap-2">
         {(isOver || run.chosen !== null) && (
@@ -156,11 +162,7 @@ function Running({
             {isOver ? 'Next case' : run.at + 1 === run.one.questions.length ? 'End' : 'On'}
           </Button>
         )}
-        {add.error && (
-          <Button onClick={() => add.mutate({ id, caseId: run.one.id, asked: run.one.questions.length, right: run.right })}>
-            Keep it again
-          </Button>
-        )}
+        {add.error && <Button onClick={() => keep(run)}>Keep it again</Button>}
         {can && (
           <Button aria-pressed={voice.on} onClick={voice.toggle}>
             <Volume2 size={18} aria-hidden="true" /> Read aloud
@@ -196,7 +198,7 @@ export function PracticePage() {
   if (error) return <Failure error={error} />;
   return (
     <Page title="Practice" sub={PRACTICE_WORDS[of].what}>
-      <div className="max-w-3xl space-y-4">
+      <div className="space-y-4">
         <WayButtons
           legend={<span className="sr-only">What is practised</span>}
           ways={WAYS}

@@ -8,7 +8,9 @@ import { useReport, useReportKey } from './queries';
 import { ReportSheet } from './ReportSheet';
 import { partsFrom, partsWith, reportQueryOf } from './reportView';
 
-const FILE_CLASS = 'inline-flex min-h-11 items-center rounded border border-soft bg-sheet px-4 hover:bg-well';
+const FILE_CLASS = 'inline-flex min-h-11 items-center rounded px-4';
+const PLAIN = `${FILE_CLASS} border border-soft bg-sheet hover:bg-well`;
+const FILLED = `${FILE_CLASS} bg-fill font-semibold text-on-fill hover:opacity-90`;
 /** Of the program's own files: it opens without a network and without this household. */
 const CHECKER = '/check-report.html';
 
@@ -60,13 +62,13 @@ export function ReportPage() {
             {thing === null ? 'Inventory' : 'Back to the thing'}
           </ButtonLink>
           <ButtonLink to="/report/check">Check a report</ButtonLink>
-          <a className={FILE_CLASS} href={routes.reportPdf(query)} download>
+          <a className={PLAIN} href={routes.reportPdf(query)} download>
             As PDF
           </a>
           <Button onClick={() => window.print()}>
             <Printer size={18} aria-hidden="true" /> Print
           </Button>
-          <a className={`${FILE_CLASS} bg-fill font-semibold text-on-fill hover:opacity-90`} href={routes.reportJson(query)} download>
+          <a className={FILLED} href={routes.reportJson(query)} download>
             Signed file
           </a>
         </div>
