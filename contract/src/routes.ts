@@ -125,6 +125,7 @@ export const routes = {
   offer: (id: string) => `/api/record/offers/${id}`,
   offerBought: (id: string) => `/api/record/offers/${id}/bought`,
   offerDeclined: (id: string) => `/api/record/offers/${id}/declined`,
+  causes: '/api/record/causes',
   practiceRuns: '/api/record/practice',
   report: (query: string) => `/api/record/report?${query}`,
   reportJson: (query: string) => `/api/record/report.json?${query}`,

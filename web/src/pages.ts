@@ -63,6 +63,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/dew', 'storage/DewPage', [routes.storage]),
   page('/warm-up', 'storage/WarmUpPage', [routes.storage]),
   page('/offer', 'record/OfferPage', [routes.offers]),
+  page('/causes', 'record/CausesPage', [routes.causes]),
   page('/practice', 'record/PracticePage', [routes.practiceRuns]),
   page('/report', 'record/ReportPage', [routes.reportKey]),
   page('/report/check', 'record/ReportCheckPage', [routes.reportKey]),

@@ -1,5 +1,7 @@
 export { recordErrors } from './errors.js';
 export {
+  type CausesTold,
+  type CauseTold,
   type KeptOffer,
   type KeptOffers,
   OFFER_STATES,

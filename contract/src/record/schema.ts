@@ -80,6 +80,13 @@ export type PracticeRun = PracticeRunInput & { at: string };
 /** Oldest first. */
 export type PracticeRuns = { runs: PracticeRun[] };
 
+/**
+ * What goes before which dirt, the surest first, with the name of the place or the thing that is meant; `high` is null where
+ * there is no end to it. `looks`: how many looks could tell.
+ */
+export type CauseTold = Omit<record.Goes, 'high'> & { high: number | null; name: string | null };
+export type CausesTold = { told: CauseTold[]; weighed: number; tooFew: number; looks: number };
+
 /** The newest first. */
 export type KeptOffers = { offers: KeptOffer[] };
 

@@ -73,13 +73,16 @@ const LEAST_FOUND = 4;
 const LEAST_LOOKS = 3;
 const LEVEL = 0.95;
 
-/** Out there once is out there; a place is one where it lay for half of the time at least. */
+/** So much of an outing is told by its days alone: of a look in the morning of one it is not known to have been after it. */
+const HALF_A_DAY_MS = MS_PER_DAY / 2;
+
+/** Half a day out there is out there; a place is one where it lay for half of the time at least. */
 function wentThrough(risk: AtRisk, spans: readonly WentThrough[]): boolean {
   const shared = spans
     .filter((span) => span.itemId === risk.itemId)
     .map((span) => Math.min(span.toMs, risk.toMs) - Math.max(span.fromMs, risk.fromMs))
     .filter((ms) => ms > 0);
-  if (spans[0]?.cause.is !== 'place') return shared.length > 0;
+  if (spans[0]?.cause.is !== 'place') return shared.some((ms) => ms >= HALF_A_DAY_MS);
   return shared.reduce((sum, ms) => sum + ms, 0) >= (risk.toMs - risk.fromMs) / 2;
 }
 

@@ -6,6 +6,7 @@ import {
   reportQuery,
   signedReport,
   versioned,
+  type CausesTold,
   type Item,
   type KeptOffer,
   type KeptOffers,
@@ -22,6 +23,7 @@ import type { record } from '@bright-keeper/core';
 import { Controller, Delete, Get, Header, HttpCode, Post, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { CheckedBody, CheckedParams, CheckedQuery, jsonSchemaOf, Route } from '../http/index.js';
+import { CausesService } from './causes.service.js';
 import { OfferService } from './offer.service.js';
 import { PracticeService } from './practice.service.js';
 import { ReportKey } from './reportKey.js';
@@ -38,6 +40,7 @@ export class RecordController {
     private readonly key: ReportKey,
     private readonly offers: OfferService,
     private readonly practice: PracticeService,
+    private readonly causes: CausesService,
   ) {}
 
   @Get('report')
@@ -110,6 +113,12 @@ export class RecordController {
   @Route({ summary: 'Forget an offer; what was bought stands on the shelf', does: ['removed', 'offer'], byId: true, answers: 204 })
   removeOffer(@CheckedParams(idParam) { id }: ById): Promise<void> {
     return this.offers.remove(id);
+  }
+
+  @Get('causes')
+  @Route({ summary: 'What goes before which dirt, by the looks of this household; only what stands above chance' })
+  whatGoesBefore(): Promise<CausesTold> {
+    return this.causes.told();
   }
 
   @Get('practice')

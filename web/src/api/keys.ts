@@ -39,6 +39,7 @@ export const keys = {
   rungs: ['care', 'rungs'] as const,
   // With the things, since all that moves them may be told in it.
   report: (query: string) => ['gear', 'report', query] as const,
+  causes: ['gear', 'causes'] as const,
   reportKey: ['report-key'] as const,
   offers: ['record', 'offers'] as const,
   practice: ['record', 'practice'] as const,

@@ -27,6 +27,7 @@ export function CleanPage() {
         <>
           <ButtonLink to="/diagnose">Where is the dirt?</ButtonLink>
           <ButtonLink to="/field">Out in the field</ButtonLink>
+          <ButtonLink to="/practice">Practice</ButtonLink>
         </>
       }
     >

@@ -22,6 +22,7 @@ const PAGES: readonly { to: string; name: string; words: string }[] = [
   { to: '/warm-up', name: 'In from the cold', words: 'warm wait condensation' },
   { to: '/dew', name: 'Dew tonight', words: 'heater strap' },
   { to: '/outings/shut-in', name: 'Shut in', words: 'port housing fog under water bag sun heat car hot sachet' },
+  { to: '/causes', name: 'How did it get dirty?', words: 'why cause dust comes from outing place' },
   { to: '/practice', name: 'Practice', words: 'train learn quiz exercise sensor rehearse' },
   { to: '/report', name: 'Condition report', words: 'sell buyer insurer sign state of' },
   { to: '/report/check', name: 'Check a report', words: 'signature edited forged verify' },

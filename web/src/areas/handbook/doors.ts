@@ -135,6 +135,24 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/gear',
     words: ['add lens', 'inventory', 'list of gear', 'new camera', 'import list'],
   },
+  practice: {
+    title: 'Practice: cases, and what each choice would have done',
+    what: 'Cases of the book one after another: what becomes of it, what is tried first, how much, when to stop. What went wrong comes back.',
+    to: '/practice',
+    words: ['learn cleaning', 'exercise', 'quiz', 'train', 'practise a sensor clean', 'rehearse'],
+  },
+  report: {
+    title: 'Condition report: what a buyer or an insurer is shown',
+    what: 'The state of a thing or of the shelf by what was seen and measured, signed so that a later reader sees whether it was edited.',
+    to: '/report',
+    words: ['selling a lens', 'proof of condition', 'certificate', 'was the report edited', 'signature'],
+  },
+  causes: {
+    title: 'How did it get dirty?',
+    what: 'Which ground, place or company goes before which dirt, by your own looks, and nothing where they are too few.',
+    to: '/causes',
+    words: ['why does it always get dirty', 'where does the dust come from', 'what brings the dirt'],
+  },
   data: {
     title: 'Your data: backup, export, restore',
     what: 'Backups each day, everything in one file, and the way back.',

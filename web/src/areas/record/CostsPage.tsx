@@ -68,7 +68,12 @@ export function CostsPage() {
     <Page
       title="What care took"
       sub="Of every bench that is over: how long it took, how often it touched, and what was used up at the price of its pack."
-      actions={<ButtonLink to="/supplies">Supplies</ButtonLink>}
+      actions={
+        <>
+          <ButtonLink to="/causes">How did it get dirty?</ButtonLink>
+          <ButtonLink to="/supplies">Supplies</ButtonLink>
+        </>
+      }
     >
       <div className="space-y-6">
         <WayButtons

@@ -1,5 +1,6 @@
 import {
   routes,
+  type CausesTold,
   type Item,
   type KeptOffer,
   type KeptOffers,
@@ -55,3 +56,5 @@ export const useAddRun = () =>
     mutationFn: (run: PracticeRunInput) => http.post<PracticeRun>(routes.practiceRuns, run),
     onSettled: () => void queryClient.invalidateQueries({ queryKey: keys.practice }),
   });
+
+export const useCauses = () => useQuery({ queryKey: keys.causes, queryFn: () => http.get<CausesTold>(routes.causes) });
