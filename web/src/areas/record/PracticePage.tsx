@@ -139,7 +139,7 @@ function Running({
     setRun(then);
     if (questionOf(then) === null) keep(then);
   }, [run, isOver, keep, onNext]);
-  usePracticeKeys(choose, go);
+  usePracticeKeys(choose, go, isOver || run.chosen !== null);
   const card = useRef<HTMLDivElement>(null);
   const { can, ...voice } = useReadAloud(card, `${run.one.id}/${run.at}/${run.chosen}`);
   return (

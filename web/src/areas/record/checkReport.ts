@@ -24,7 +24,7 @@ function readReport(text: string): record.SignedReport | { because: string } {
   const { value, error } = signedReport.validate(read, JOI_OPTIONS);
   if (!error) return value;
   const faults = Object.entries(fieldsOf(error)).slice(0, MOST_FAULTS);
-  return { because: `This is no report as they are made here. ${faults.map(([field, fault]) => `${field}: ${fault}`).join(' ')}` };
+  return { because: `It is not written as reports are here. ${faults.map(([field, fault]) => `${field}: ${fault}`).join(' ')}` };
 }
 
 const bytesOf = (base64url: string): Uint8Array<ArrayBuffer> =>

@@ -44,17 +44,22 @@ export function chosenIn(run: Run, choice: number): Run {
 /** On to the next question, once this one was answered. */
 export const onIn = (run: Run): Run => (run.chosen === null ? run : { ...run, at: run.at + 1, chosen: null });
 
-/** By keys: a number chooses, Enter goes on. */
-export function usePracticeKeys(onChoose: (choice: number) => void, onNext: () => void): void {
+/**
+ * By keys: a number chooses, Enter goes on wherever the focus is: it lies on whatever was tapped last.
+ *
+ * @param isAnswered until then Enter is whatever has the focus’ own.
+ */
+export function usePracticeKeys(onChoose: (choice: number) => void, onNext: () => void, isAnswered: boolean): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName)) return;
+      if (event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT', 'A'].includes(event.target.tagName)) return;
       if (/^[1-9]$/.test(event.key)) onChoose(Number(event.key) - 1);
-      // On a button Enter is that button's own.
-      else if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement)) onNext();
+      if (event.key !== 'Enter' || !isAnswered) return;
+      event.preventDefault();
+      onNext();
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
-  }, [onChoose, onNext]);
+  }, [onChoose, onNext, isAnswered]);
 }
