@@ -66,7 +66,6 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Practice: '/practice?run=sensor',
     'Practice in the dark': '/practice?run=dark',
     'How did it get dirty': '/causes',
-    'Inventory as of a day': '/gear/inventory?on=2026-06-01',
     'Worth buying': '/offer?where=front&how=web&clean=300&asked=120',
     'Marks on the glass': '/offer?trouble=marks&clean=300&asked=120',
     'Pack for it': '/outings/pack?ground=shore&days=2&weather=wind',

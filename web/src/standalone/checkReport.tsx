@@ -9,7 +9,9 @@ function CheckReport() {
   return (
     <main className="mx-auto max-w-4xl space-y-4 p-4">
       <h1 className="text-2xl font-semibold">Check a report</h1>
-      <p className="text-soft">A condition report as a file: whether it is as it was signed, and by which key. Nothing of it leaves this browser.</p>
+      <p className="text-soft">
+        A condition report as a file: whether it is as it was signed, and by which key. Nothing of it leaves this browser.
+      </p>
       <FileDrop name={check?.name} accept=".json,application/json" onChoose={choose} />
       {check?.checked && <CheckedReportView checked={check.checked} ownKey={null} />}
     </main>

@@ -56,6 +56,18 @@ describe('the inventory on paper', () => {
     expect(cap!.textContent).not.toMatch(/Papers|Serial/);
   });
 
+  it('is asked for as of a day, which the address keeps and a PDF is of; a day to come is today', async () => {
+    const page = showPage(InventoryPage, '/gear/inventory', '/gear/inventory?on=2026-01-15', table);
+    expect(await screen.findByText(/^As of Thu,? 15 January 2026/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'As PDF' }).getAttribute('href')).toBe(routes.gearInventoryPdf('table', '2026-01-15'));
+    fireEvent.change(screen.getByLabelText('As of'), { target: { value: '2026-01-10' } });
+    expect(page.address()).toContain('on=2026-01-10');
+    endPage();
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory?on=2999-01-01', table);
+    expect(await screen.findByText(/^As of /)).toBeTruthy();
+    expect(screen.queryByText(/2999/)).toBeNull();
+  });
+
   it('tells what is gone, what an insurer asks about first, and says so where nothing is', async () => {
     const gone = [
       { ...SHELF[1]!, gone: { why: 'sold' as const, on: '2026-02-01', for: 80 } },

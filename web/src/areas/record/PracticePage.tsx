@@ -1,5 +1,5 @@
 import type { PracticeRun } from '@bright-keeper/contract';
-import { type care, practice, schedule } from '@bright-keeper/core';
+import { practice, schedule } from '@bright-keeper/core';
 import {
   askWords,
   caseWords,
@@ -38,7 +38,7 @@ function CaseCard({ one, isTold }: { one: practice.PracticeCase; isTold: boolean
   const states = surfaces.map((surface) => ({
     surface,
     findings: findings.filter((f) => f.surface === surface),
-    verdict: 'clean' as care.Verdict,
+    verdict: 'clean' as const,
   }));
   return (
     <>

@@ -1,5 +1,6 @@
 import { fieldsOf, JOI_OPTIONS, signedReport } from '@bright-keeper/contract';
 import { record } from '@bright-keeper/core';
+import type Joi from 'joi';
 
 /** What a file turned out to be; only what is whole or edited is a report at all. */
 export type CheckedReport =
@@ -21,7 +22,7 @@ function readReport(text: string): record.SignedReport | { because: string } {
   } catch {
     return { because: 'This file is no JSON.' };
   }
-  const { value, error } = signedReport.validate(read, JOI_OPTIONS);
+  const { value, error } = signedReport.validate(read, JOI_OPTIONS) as { value: record.SignedReport; error?: Joi.ValidationError };
   if (!error) return value;
   const faults = Object.entries(fieldsOf(error)).slice(0, MOST_FAULTS);
   return { because: `It is not written as reports are here. ${faults.map(([field, fault]) => `${field}: ${fault}`).join(' ')}` };
