@@ -70,6 +70,7 @@ export {
   type ThingToReport,
   unseenWords,
 } from './record/report.js';
+export { inHandWords } from './record/inHand.js';
 export { causeName, goesBeforeWords } from './record/causes.js';
 export { standingBecause, type StandingTone, standingTone, standingWords } from './storage/standing.js';
 export { timerWords } from './storage/timer.js';

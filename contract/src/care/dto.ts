@@ -17,5 +17,5 @@ export type Cleaning = {
 export type Cleanings = { cleanings: Cleaning[] };
 /** What each bench that is over took of what is used up. */
 export type BenchUses = { uses: record.BenchTook[] };
-/** Every rung that was tried at this bench, with what came of it. */
-export type RungsAtTheBench = { rungs: record.KnownOdds[] };
+/** Every rung that was tried at this bench, with what came of it; and schools compared in one's own hands. */
+export type RungsAtTheBench = { rungs: record.KnownOdds[]; schools: record.SchoolInHand[] };

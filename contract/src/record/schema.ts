@@ -96,7 +96,8 @@ export type ReportKeyTold = { publicKey: string; fingerprint: string };
 export type ReportQuery = { thing?: string; parts: record.ReportPart[] };
 export const reportQuery = Joi.object<ReportQuery>({ thing: id(), parts: parts() });
 
-const LONGEST_LINE = 4000;
+/** A correction tells all that was said before in one line. */
+const LONGEST_LINE = 200_000;
 const words = () => Joi.string().allow('').max(LONGEST_LINE).required();
 const lines = () => Joi.array().items(words().optional()).max(600);
 const entries = () =>

@@ -8,6 +8,7 @@ const bench = (more: Partial<BenchTook> = {}): BenchTook => ({
   minutes: 5,
   touches: 2,
   takings: [],
+  followed: {},
   ...more,
 });
 const tissue = (quantity: number) => ({ id: 'lens-tissue' as const, thingId: 't', quantity });
@@ -30,6 +31,7 @@ describe('what care took', () => {
       minutes: fc.integer({ min: 0, max: 90 }),
       touches: fc.integer({ min: 0, max: 9 }),
       takings: fc.array(fc.constantFrom(tissue(1), tissue(4), wipe), { maxLength: 4 }),
+      followed: fc.constant({}),
     });
     fc.assert(
       fc.property(fc.array(some, { maxLength: 15 }), (took) => {

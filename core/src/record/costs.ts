@@ -1,7 +1,14 @@
+import type { SchoolId } from '../care/index.js';
 import type { BenchUse } from '../supplies/index.js';
 
 /** What one bench took of a thing, of time and of touches. */
-export type BenchTook = BenchUse & { itemId: string; minutes: number; touches: number };
+export type BenchTook = BenchUse & {
+  itemId: string;
+  minutes: number;
+  touches: number;
+  /** Which choice of each school it followed. */
+  followed: Partial<Record<SchoolId, string>>;
+};
 type Taking = BenchUse['takings'][number];
 
 /** What benches took together. */

@@ -12,6 +12,7 @@ export {
   whatGoesBefore,
 } from './causes.js';
 export { type Found, rateRatio, type RateRatio } from './rateRatio.js';
+export { type ChoiceInHand, followedAt, type SchoolInHand, schoolsInHand } from './inHand.js';
 export { knownOdds } from './knownOdds.js';
 export { ladderAhead, type LadderAhead, markCosts, type Rung, whenToStop, type WhenToStop } from './ladder.js';
 export { type Odds, oddsOf, type Prior, type Tries } from './odds.js';

@@ -21,7 +21,7 @@ export type RungRecord = RungOnSoil & Tries;
 export type BenchOver = { plan: CleaningPlan; findings: readonly Finding[]; events: readonly BenchEvent[] };
 
 /** Whether each step did it, by its last answer: one that asks whether grains are left, or how hard it turns, says nothing of a mark. */
-function didIt({ plan, events }: BenchOver): Map<string, boolean> {
+export function didIt({ plan, events }: BenchOver): Map<string, boolean> {
   const did = new Map<string, boolean>();
   const note = (step: Step | undefined, before: BenchState, isClean: boolean) => {
     if (step?.look && asksNow(before, step) === 'clean') did.set(step.id, isClean);

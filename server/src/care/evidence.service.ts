@@ -18,7 +18,8 @@ export class EvidenceService {
   ) {}
 
   async rungs(db: Db = this.database.db): Promise<RungsAtTheBench> {
-    return { rungs: record.knownOdds(record.recordOf((await this.told(db)).map(({ bench }) => bench))) };
+    const benches = (await this.told(db)).map(({ bench }) => bench);
+    return { rungs: record.knownOdds(record.recordOf(benches)), schools: record.schoolsInHand(benches) };
   }
 
   /** Oldest first. */
@@ -45,6 +46,7 @@ const toldBy = ({ itemId, plan, findings, events, startedAt, finishedAt }: KeptB
     itemId,
     minutes: record.benchMinutes(startedAt, finishedAt, plan.totals.minutes),
     touches: Object.values(care.benchState(plan, events).contacts).reduce((sum, touches) => sum + touches, 0),
+    followed: record.followedAt({ plan, events, findings }),
     takings: supplies.materialsIn(supplies.consumptionOf(plan, events)),
   },
 });

@@ -1,4 +1,4 @@
-import { REPORT_LIMITS, routes, type ReportKeyTold } from '@bright-keeper/contract';
+import { JOI_OPTIONS, REPORT_LIMITS, routes, signedReport, type ReportKeyTold } from '@bright-keeper/contract';
 import { record } from '@bright-keeper/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
@@ -275,6 +275,28 @@ describe('its forms', () => {
       fingerprint.slice(0, 4),
     ])
       expect(pages).toContain(words);
+  });
+
+  it('is whole by its own contract, however much was written down of a thing', async () => {
+    const long = (n: number) => 'A word. '.repeat(n / 8).trim();
+    const item = await t.add('Much written', { notes: long(4000) });
+    const { id } = (await t.http.post(routes.looks).send({ itemId: item.id }).expect(201)).body as { id: string };
+    const surfaces = ['front-glass', 'rear-glass', 'inner-glass', 'barrel', 'focus-ring'];
+    const said = (note: string) => surfaces.map((surface) => ({ surface, findings: [], note }));
+    await t.http
+      .put(routes.look(id))
+      .send({ version: 1, at: null, answers: said(long(2000)) })
+      .expect(200);
+    await t.http.post(routes.lookFinish(id)).send({ version: 2, at: null }).expect(200);
+    const { version } = (await t.http.get(routes.look(id)).expect(200)).body as { version: number };
+    await t.http
+      .put(routes.lookCorrection(id))
+      .send({ version, answers: said('Shorter.') })
+      .expect(200);
+    const signed = await report(item.id);
+    expect(Math.max(...signed.report.things[0]!.care!.flatMap(({ lines }) => lines.map((line) => line.length)))).toBeGreaterThan(8000);
+    expect(signedReport.validate(signed, JOI_OPTIONS).error).toBeUndefined();
+    expect(signedReport.validate(await report(null), JOI_OPTIONS).error).toBeUndefined();
   });
 
   it('leaves out pictures beyond what one thing may have, and says how many', async () => {

@@ -1,5 +1,6 @@
 import { care } from '@bright-keeper/core';
 import { Section } from '../../ui/parts';
+import { InHand } from './InHand';
 import { TouchLadder } from './TouchLadder';
 import { money } from '@bright-keeper/words';
 import { minutesWords } from './words';
@@ -80,6 +81,7 @@ export function CompareSchools({ request, schools, changes, surface, currency, c
           ))}
         </div>
       )}
+      {compared && <InHand of={compared} />}
     </Section>
   );
 }

@@ -1,4 +1,4 @@
-import { routes, type BenchUses, type Supply } from '@bright-keeper/contract';
+import { routes, type BenchUses, type RungsAtTheBench, type Supply } from '@bright-keeper/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { idOf } from '../../testing/kept';
@@ -12,17 +12,32 @@ afterEach(endPage);
 const pack = (id: string, thing: Supply['thing'], packPrice: number | null, packSize: number | null) =>
   ({ id, thing, packPrice, packSize, kit: null }) as Supply;
 const USES: BenchUses['uses'] = [
-  { at: '2026-03-01T10:00:00Z', itemId: idOf(1), minutes: 65, touches: 3, takings: [{ id: 'lens-tissue', thingId: 't', quantity: 10 }] },
-  { at: '2026-02-01T10:00:00Z', itemId: idOf(9), minutes: 5, touches: 1, takings: [{ id: 'sealed-wipe', thingId: null, quantity: 1 }] },
-  { at: '2020-02-01T10:00:00Z', itemId: idOf(1), minutes: 30, touches: 2, takings: [] },
+  {
+    at: '2026-03-01T10:00:00Z',
+    itemId: idOf(1),
+    minutes: 65,
+    touches: 3,
+    followed: { wipe: 'tissue' },
+    takings: [{ id: 'lens-tissue', thingId: 't', quantity: 10 }],
+  },
+  {
+    at: '2026-02-01T10:00:00Z',
+    itemId: idOf(9),
+    minutes: 5,
+    touches: 1,
+    followed: { wipe: 'microfibre' },
+    takings: [{ id: 'sealed-wipe', thingId: null, quantity: 1 }],
+  },
+  { at: '2020-02-01T10:00:00Z', itemId: idOf(1), minutes: 30, touches: 2, followed: { wipe: 'tissue', motion: 'spiral-out' }, takings: [] },
 ];
-const show = (uses = USES) =>
+const show = (uses = USES, schools: RungsAtTheBench['schools'] = []) =>
   showPage(
     CostsPage,
     '/costs',
     '/costs',
     {
       [`GET ${routes.benchUses}`]: { uses },
+      [`GET ${routes.rungsAtTheBench}`]: { rungs: [], schools },
       [`GET ${routes.supplies}`]: { supplies: [pack('t', 'lens-tissue', 6, 100)], isAll: false, along: null },
       [`GET ${routes.settings}`]: settingsIn('NOK'),
       [`GET ${routes.gear}`]: {
@@ -57,6 +72,32 @@ describe('what care took', () => {
       ['March 2026', '1 h 5 min'],
       ['February 2026', '5 min'],
     ]);
+  });
+
+  it('is told by school where it was done in more than one way, and of none where it was not', async () => {
+    show();
+    await screen.findByText('2 cleans');
+    expect(rows('By school').map(([name, cleans, time]) => [name, cleans, time])).toEqual([
+      ['Wipe: lens tissue', '1', '1 h 5 min'],
+      ['Wipe: microfibre', '1', '5 min'],
+    ]);
+  });
+
+  it('compares schools in one’s own hands, and says where they are too few', async () => {
+    const choice = (name: string, successes: number, failures: number) => ({
+      choice: name,
+      successes,
+      failures,
+      mean: 0.5,
+      low: 0,
+      high: 1,
+    });
+    show(USES, [{ school: 'wipe', choices: [choice('tissue', 3, 1), choice('microfibre', 1, 2)], tells: { is: 'too-few', of: 3 } }]);
+    expect(
+      await screen.findByText(
+        'In your hands, on what each of them was tried on, lens tissue did it 3 of 4 times and microfibre did it 1 of 3 times. Too few to tell: what shows in so few may be chance.',
+      ),
+    ).toBeTruthy();
   });
 
   it('looks back a year, or over all that is known', async () => {

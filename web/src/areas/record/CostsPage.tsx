@@ -8,6 +8,7 @@ import { ButtonLink, Empty, Failure, Loading, Page, Section } from '../../ui/par
 import { WayButtons } from '../../ui/WayButtons';
 import { useZone } from '../../ui/zone';
 import { useWholeShelf } from '../gear';
+import { InHand } from '../care';
 import { useCurrency } from '../settings';
 import { useBenchUses, useDrawer } from '../supplies';
 import { type CostRow, costsFrom, minutesWords, type Span, SPANS, type ThingCost } from './costsView';
@@ -63,7 +64,7 @@ export function CostsPage() {
     ...{ uses: uses.data.uses, drawer: drawer.data, timeZone, now: outside.now() },
     thingOf: (id) => things.get(id) ?? null,
   });
-  const { all, byThing, byMonth } = view;
+  const { all, byThing, byMonth, bySchool } = view;
   return (
     <Page
       title="What care took"
@@ -121,6 +122,18 @@ export function CostsPage() {
                 stacks
               />
             </Section>
+            {bySchool.length > 0 && (
+              <Section title="By school" aside="Where you did it in more than one way.">
+                <DataTable
+                  caption="By school"
+                  columns={columnsFor('School', currency, ({ name }) => name)}
+                  rows={bySchool}
+                  rowKey={({ key }) => key}
+                  stacks
+                />
+              </Section>
+            )}
+            <InHand />
             <p className="text-sm text-soft">
               A bench counts as long as it was open, but no longer than {record.STOOD_OPEN} times its plan: then it was left standing. One
               that was told later counts as its plan. Prices are those of the packs in the drawer now.

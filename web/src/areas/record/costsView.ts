@@ -1,5 +1,5 @@
 import type { Drawer } from '@bright-keeper/contract';
-import { gear, MS_PER_DAY, record, schedule, type care } from '@bright-keeper/core';
+import { care, gear, MS_PER_DAY, record, schedule } from '@bright-keeper/core';
 import { chosenOf } from '../../ui/choices';
 
 /** Over what time it is told. */
@@ -22,7 +22,7 @@ export function pricesOf({ supplies }: Pick<Drawer, 'supplies'>): PriceOf {
 export type CostRow = { key: string; name: string; cost: record.Cost };
 /** A thing with what it is worth, as far as anybody said, and how long care takes for each hundred of it. */
 export type ThingCost = CostRow & { worth: number | null; minutesAHundred: number | null };
-export type CostsView = { span: Span; all: record.Cost; byThing: ThingCost[]; byMonth: CostRow[] };
+export type CostsView = { span: Span; all: record.Cost; byThing: ThingCost[]; byMonth: CostRow[]; bySchool: CostRow[] };
 
 type Told = {
   uses: readonly Took[];
@@ -40,6 +40,17 @@ function thingCost({ key, cost }: Pick<CostRow, 'key' | 'cost'>, thing: ReturnTy
     name: thing?.name ?? 'A thing that is not on the shelf any more',
     minutesAHundred: worth ? (100 * cost.minutes) / worth : null,
   };
+}
+
+/** By school, as far as more than one of its choices was followed: what nobody did otherwise is no comparison. */
+function bySchool(uses: readonly Took[], priceOf: PriceOf): CostRow[] {
+  return care.CARE_SCHOOL_IDS.flatMap((school) => {
+    const own = uses.filter(({ followed }) => followed[school] !== undefined);
+    const rows = record.costsBy(own, ({ followed }) => followed[school]!, priceOf);
+    if (rows.length < 2) return [];
+    const { name, choices } = care.schoolFacts(school);
+    return rows.map(({ key, cost }) => ({ key: `${school}/${key}`, name: `${name}: ${choices[key]?.name ?? key}`, cost }));
+  });
 }
 
 /** Everything the page shows. */
@@ -60,6 +71,7 @@ export function costsFrom(params: URLSearchParams, told: Told): CostsView {
       .costsBy(uses, monthOf, priceOf)
       .map((row) => ({ ...row, name: row.key }))
       .sort((a, b) => b.key.localeCompare(a.key)),
+    bySchool: bySchool(uses, priceOf),
   };
 }
 
