@@ -90,6 +90,7 @@ async function prepare(care) {
     body: idOf('Skerrow M2'),
     sensorClean: await sensorClean(care, idOf('Skerrow M2')),
     lens,
+    old: items.find((i) => i.name.startsWith('Ostrane 58')).id,
     look: look.id,
     cleaning: cleaning.id,
     outing: outings.find((o) => o.name === 'Round the north coast').id,
@@ -179,8 +180,15 @@ async function choosePictures(page) {
   await page.getByText('240 of 240 read').waitFor();
 }
 
+/** The first question of a case, answered. */
+async function answerOne(page) {
+  await page.getByText(/^A new one/).waitFor();
+  await page.keyboard.press('1');
+  await page.getByText(/^(Yes|No:)/).waitFor();
+}
+
 /** Every picture: its name, and what stands in it side by side: an address each, and where it differs from a desk by day. */
-const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing }) => [
+const pictures = ({ cupboard, sensorClean, body, lens, old, look, cleaning, outing }) => [
   ['today', ['/']],
   ['gear', ['/gear'], ['/gear', { size: PHONE }]],
   ['lists', ['/gear/import', { act: chooseList }], ['/gear/labels']],
@@ -202,7 +210,6 @@ const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing })
     ['/outings/pack?ground=shore,mountain&days=4&weather=wind&kit=Belt+pouch'],
     [`/outings/${outing}`, { size: PHONE }],
   ],
-  ['kept-phone', ['/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }]],
   ['storage', ['/storage']],
   ['homes', ['/storage/homes']],
   ['place', [`/storage/${cupboard}?span=season`]],
@@ -210,7 +217,17 @@ const pictures = ({ cupboard, sensorClean, body, lens, look, cleaning, outing })
   ['calendar', ['/calendar']],
   ['supplies', ['/supplies']],
   ['handbook', ['/handbook']],
-  ['access', ['/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }]],
+  [
+    'access',
+    ['/settings/access', { size: TALL, act: (page) => page.getByRole('button', { name: 'Show a code' }).click() }],
+    ['/kept', { size: LONG_PHONE, act: (page) => outOfReach(page, look) }],
+  ],
+  [
+    'record',
+    [`/report?thing=${old}`, { size: TALL }],
+    ['/offer?where=front&how=web&clean=300&asked=120', { size: TALL }],
+    ['/practice?run=sensor', { size: TALL, act: answerOne }],
+  ],
 ];
 
 async function shoot(browser, [path, { size = DESK, act = null } = {}]) {

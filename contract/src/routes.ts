@@ -98,6 +98,7 @@ export const routes = {
   gearTogether: '/api/gear/together',
   gearGroups: '/api/gear/groups',
   gearInventory: '/api/gear/inventory',
+  gearWorth: '/api/gear/worth',
   gearInventoryOn: (on: string) => `/api/gear/inventory?on=${on}`,
   gearInventoryPdf: (as: string, on?: string) => `/api/gear/inventory.pdf?as=${as}${on === undefined ? '' : `&on=${on}`}`,
   gearExportXlsx: '/api/gear/export.xlsx',

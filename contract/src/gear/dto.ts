@@ -119,6 +119,9 @@ export type InventoryThing = Item & {
 /** What is on the shelf, by name; and what is gone for good, the last first. */
 export type Inventory = { things: InventoryThing[]; gone: InventoryThing[] };
 
+/** What the shelf was worth at the end of months and is today, the oldest first; and of how many of its lines that is known. */
+export type WorthOverTime = { days: (gear.Worth & { day: string; things: number })[] };
+
 /** What the log of a thing tells: the journal's entries about it. */
 export type LogData = schedule.ThingLogData;
 export type LogEntry = { id: string; itemId: string; at: string; data: LogData };

@@ -80,5 +80,6 @@ export type {
   SurfaceState,
   ThingFit,
   Vocabulary,
+  WorthOverTime,
 } from './dto.js';
 export { gearErrors } from './errors.js';

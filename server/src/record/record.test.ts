@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { workThrough } from '../testing/bench.js';
-import { readPdf } from '../testing/readPdf.js';
+import { fetchPdf } from '../testing/readPdf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -256,16 +256,7 @@ describe('its forms', () => {
     const file = await t.http.get(routes.reportJson(query)).expect(200);
     expect(file.headers['content-disposition']).toContain('condition-report.json');
     expect(isWhole(file.body as record.SignedReport)).toBe(true);
-    const { body } = await t.http
-      .get(routes.reportPdf(query))
-      .buffer()
-      .parse((response, done) => {
-        const parts: Buffer[] = [];
-        response.on('data', (part: Buffer) => parts.push(part));
-        response.on('end', () => done(null, Buffer.concat(parts)));
-      })
-      .expect(200);
-    const pages = (await readPdf(body as Buffer)).pages.join(' ');
+    const pages = (await fetchPdf(t, routes.reportPdf(query))).pages.join(' ');
     const { fingerprint } = (await t.http.get(routes.reportKey)).body as ReportKeyTold;
     for (const words of [
       'Ostrane 58/1.4',

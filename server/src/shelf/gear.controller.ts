@@ -10,6 +10,7 @@ import {
   type SplitItem,
   splitItem,
   type Inventory,
+  type WorthOverTime,
   groupQuery,
   inventoryAsOf,
   inventoryQuery,
@@ -52,6 +53,7 @@ import { TogetherService } from './together.service.js';
 import { GroupsService } from './groups.service.js';
 import { InventoryPaperService } from './inventoryPaper.service.js';
 import { InventoryService } from './inventory.service.js';
+import { WorthService } from './worth.service.js';
 import { SeveralService } from './several.service.js';
 
 type ById = { id: string };
@@ -66,6 +68,7 @@ export class GearController {
     private readonly several: SeveralService,
     private readonly together: TogetherService,
     private readonly groups: GroupsService,
+    private readonly worth: WorthService,
     private readonly inventories: InventoryService,
     private readonly papers: InventoryPaperService,
   ) {}
@@ -92,6 +95,12 @@ export class GearController {
   @Route({ summary: 'The shelf in groups, with counts and worth', query: groupQuery })
   inGroups(@CheckedQuery(groupQuery) query: GroupQuery): Promise<ShelfGroups> {
     return this.groups.groups(query);
+  }
+
+  @Get('worth')
+  @Route({ summary: 'What the shelf was worth at the end of each month, and is today' })
+  worthOverTime(): Promise<WorthOverTime> {
+    return this.worth.overTime();
   }
 
   @Get('inventory')

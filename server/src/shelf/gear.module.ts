@@ -16,6 +16,8 @@ import { TogetherService } from './together.service.js';
 import { GroupsService } from './groups.service.js';
 import { InventoryPaperService } from './inventoryPaper.service.js';
 import { InventoryService } from './inventory.service.js';
+import { PastShelfService } from './pastShelf.service.js';
+import { WorthService } from './worth.service.js';
 import { SeveralService } from './several.service.js';
 
 @Module({
@@ -29,6 +31,8 @@ import { SeveralService } from './several.service.js';
     InventoryService,
     ImportService,
     ItemFileService,
+    PastShelfService,
+    WorthService,
     SeveralService,
     TogetherService,
     ThingsTakenBackService,

@@ -1,12 +1,12 @@
 import { commonErrors, type Inventory, type InventoryThing, type Item } from '@bright-keeper/contract';
-import { record, schedule } from '@bright-keeper/core';
+import { schedule } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { Database, type Db } from '../db/index.js';
 import { GearRepository, ItemFileRepository } from '../gear/index.js';
 import { problem } from '../http/index.js';
-import { JournalRepository } from '../journal/index.js';
 import { StayRepository } from '../places/index.js';
 import { SettingsService } from '../settings/index.js';
+import { PastShelfService } from './pastShelf.service.js';
 
 type Places = ReadonlyMap<string, { id: string; name: string }>;
 const placesOf = (stays: readonly { itemId: string; placeId: string; name: string }[]): Places =>
@@ -20,7 +20,7 @@ export class InventoryService {
     private readonly repository: GearRepository,
     private readonly files: ItemFileRepository,
     private readonly stays: StayRepository,
-    private readonly journal: JournalRepository,
+    private readonly past: PastShelfService,
     private readonly settings: SettingsService,
   ) {}
 
@@ -39,16 +39,9 @@ export class InventoryService {
 
   private async asOf(db: Db, on: schedule.Day): Promise<Inventory> {
     const { timeZone } = await this.settings.get(db);
-    const dayOf = (instant: string): schedule.Day => schedule.localDay(instant, timeZone);
     const endOfDay = new Date(schedule.startOfDay(schedule.addDays(on, 1), timeZone) - 1);
-    const [ever, edits, stays] = await Promise.all([this.repository.ever(db), this.journal.edits(db), this.stays.at(db, endOfDay)]);
-    const then = ever.flatMap((item) => {
-      const own = (edits.get(item.id) ?? []).map((edit) => ({ ...edit, day: dayOf(edit.at) }));
-      const was = record.asOfDay(item, dayOf(item.createdAt), own, on);
-      // What was put away by then is in no inventory, unless it was gone.
-      const away = item.gone === null && item.archivedAt !== null && dayOf(item.archivedAt) <= on;
-      return was && !away ? [was] : [];
-    });
+    const [shelf, stays] = await Promise.all([this.past.read(db), this.stays.at(db, endOfDay)]);
+    const then = shelf.on(on);
     const inventory = await this.printed(
       db,
       then.filter(({ gone }) => gone === null),
@@ -57,7 +50,7 @@ export class InventoryService {
     );
     const byThen = ({ files, ...thing }: InventoryThing): InventoryThing => ({
       ...thing,
-      files: files.filter(({ at }) => dayOf(at) <= on),
+      files: files.filter(({ at }) => Date.parse(at) <= endOfDay.getTime()),
     });
     return { things: inventory.things.map(byThen), gone: inventory.gone.map(byThen) };
   }

@@ -1,7 +1,7 @@
-import { type Inventory, type Item, routes } from '@bright-keeper/contract';
+import { type Inventory, type Item, routes, type WorthOverTime } from '@bright-keeper/contract';
 import { MS_PER_DAY } from '@bright-keeper/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readPdf } from '../testing/readPdf.js';
+import { fetchPdf } from '../testing/readPdf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -89,17 +89,21 @@ describe('the inventory as of a day', () => {
     expect(told(await on('2020-05-01')).things).toEqual([['Body', null, null]]);
   });
 
+  it('tells what the shelf was worth at the end of each month, and is today', async () => {
+    // Further back than a month or two lies nothing but the body, of which nobody said what it is worth.
+    const { days } = (await t.http.get(routes.gearWorth).expect(200)).body as WorthOverTime;
+    expect(days).toHaveLength(36 + 1);
+    expect(days.at(-1)).toEqual({ day: t.clock.now().toISOString().slice(0, 10), things: 1, sum: 900, known: 1 });
+    expect(days.find(({ day }) => day === '2026-03-31')).toMatchObject({ things: 1, sum: 900 });
+    expect(days.find(({ day }) => day === '2026-02-28')).toEqual({ day: '2026-02-28', things: 1, sum: 0, known: 0 });
+    expect(days.map(({ day }) => day)).toEqual([...days.map(({ day }) => day)].sort());
+    const empty = await testApp();
+    expect((await empty.http.get(routes.gearWorth).expect(200)).body).toEqual({ days: [] });
+    await empty.app.close();
+  });
+
   it('is printed with its day, and refused of a day to come', async () => {
-    const { body } = await t.http
-      .get(routes.gearInventoryPdf('table', '2026-03-10'))
-      .buffer()
-      .parse((response, done) => {
-        const parts: Buffer[] = [];
-        response.on('data', (part: Buffer) => parts.push(part));
-        response.on('end', () => done(null, Buffer.concat(parts)));
-      })
-      .expect(200);
-    const pages = (await readPdf(body as Buffer)).pages.join(' ');
+    const pages = (await fetchPdf(t, routes.gearInventoryPdf('table', '2026-03-10'))).pages.join(' ');
     expect(pages).toMatch(/As of Tue,? 10 March 2026/);
     expect(pages).toContain('Old name');
     expect(pages).not.toContain('New name');

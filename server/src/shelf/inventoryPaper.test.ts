@@ -1,26 +1,14 @@
 import { type ItemPage, routes } from '@bright-keeper/contract';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { readPdf } from '../testing/readPdf.js';
+import { fetchPdf } from '../testing/readPdf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
 beforeAll(async () => (t = await testApp()));
 afterAll(() => t.app.close());
 
-const print = async (as: string) => {
-  const { body, headers } = await t.http
-    .get(routes.gearInventoryPdf(as))
-    .buffer()
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  expect(headers['content-type']).toBe('application/pdf');
-  return readPdf(body as Buffer);
-};
+const print = (as: string) => fetchPdf(t, routes.gearInventoryPdf(as));
 const keepPicture = async (id: string) =>
   t.http
     .post(routes.itemFiles(id))

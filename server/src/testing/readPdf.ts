@@ -1,4 +1,5 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import type { TestApp } from './testApp.js';
 
 /** A PDF as another library reads it: what it says of itself, the text of each page, and how many pictures it draws. */
 export async function readPdf(bytes: Buffer) {
@@ -18,4 +19,18 @@ export async function readPdf(bytes: Buffer) {
     pictures += (await page.getOperatorList()).fnArray.filter((op) => op === OPS.paintImageXObject).length;
   }
   return { title: info.Title, created: info.CreationDate, pages, pictures };
+}
+
+/** A PDF as the program answers it, read. */
+export async function fetchPdf({ http }: Pick<TestApp, 'http'>, route: string): ReturnType<typeof readPdf> {
+  const { body, headers } = await http
+    .get(route)
+    .buffer()
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    });
+  if (headers['content-type'] !== 'application/pdf') throw new Error(`${route} answered ${headers['content-type']}`);
+  return readPdf(body as Buffer);
 }

@@ -7,6 +7,7 @@ export const keys = {
   vocabulary: ['gear', 'shelf', 'vocabulary'] as const,
   fit: ['gear', 'shelf', 'fit'] as const,
   found: (text: string) => ['gear', 'shelf', 'found', text] as const,
+  worth: ['gear', 'shelf', 'worth'] as const,
   inventory: (on: string | null) => ['gear', 'shelf', 'inventory', on] as const,
   shelfGroups: (asked: object) => ['gear', 'shelf', 'groups', asked] as const,
   shelfBy: (filters: object) => ['gear', 'shelf', filters] as const,

@@ -21,6 +21,7 @@ import { useCurrency } from '../settings';
 import { Face } from './Face';
 import { GoneThings, ThingPages } from './InventorySheets';
 import { useInventory } from './queries';
+import { WorthOverTime } from './WorthOverTime';
 
 const NUMBER = 'px-2 py-1 text-right font-mono whitespace-nowrap';
 
@@ -165,6 +166,7 @@ export function InventoryPage() {
         ) : (
           <ThingPages things={all} currency={currency} />
         ))}
+      {way === 'table' && <WorthOverTime />}
     </Page>
   );
 }

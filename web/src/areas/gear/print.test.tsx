@@ -68,6 +68,19 @@ describe('the inventory on paper', () => {
     expect(screen.queryByText(/2999/)).toBeNull();
   });
 
+  it('tells what the shelf was worth over time, and nothing of a shelf that is a day old', async () => {
+    const day = (on: string, sum: number) => ({ day: on, things: 4, sum, known: 3 });
+    const days = [day('2026-01-31', 1200), day('2026-02-28', 1400), day('2026-03-10', 1500)];
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory', { ...table, [`GET ${routes.gearWorth}`]: { days } });
+    const drawn = await screen.findByRole('img', { name: /^Worth over time: Sat,? 31 January 2026 NOK.1,200; .*NOK.1,500$/ });
+    expect(drawn.querySelectorAll('rect')).toHaveLength(3);
+    expect(screen.getByText(/known of 3 of 4 lines today/)).toBeTruthy();
+    endPage();
+    showPage(InventoryPage, '/gear/inventory', '/gear/inventory', { ...table, [`GET ${routes.gearWorth}`]: { days: days.slice(2) } });
+    await screen.findAllByRole('row');
+    expect(screen.queryByText('Worth over time')).toBeNull();
+  });
+
   it('tells what is gone, what an insurer asks about first, and says so where nothing is', async () => {
     const gone = [
       { ...SHELF[1]!, gone: { why: 'sold' as const, on: '2026-02-01', for: 80 } },
