@@ -127,6 +127,12 @@ function measuredOf({ glare, frame }: ThingToReport): record.ReportedEntry[] {
   return all;
 }
 
+/** What was typed at a look is a note like any other. */
+function withoutNotes(data: schedule.ThingLogData): schedule.ThingLogData {
+  if (data.kind !== 'look') return data;
+  return { ...data, notes: [], ...(data.before && { before: { ...data.before, notes: [] } }) };
+}
+
 /** A thing as a report tells of it, by the parts that were chosen. */
 export function reportedThing(
   thing: ThingToReport,
@@ -156,7 +162,7 @@ export function reportedThing(
       care: log
         .filter(({ data }) => record.isCare(data))
         .map(({ at, data }) => {
-          const { title, lines } = logWords(data, timeZone);
+          const { title, lines } = logWords(has('notes') ? data : withoutNotes(data), timeZone);
           return { at, what: title, lines };
         }),
     }),
