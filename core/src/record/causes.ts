@@ -76,14 +76,30 @@ const LEVEL = 0.95;
 /** So much of an outing is told by its days alone: of a look in the morning of one it is not known to have been after it. */
 const HALF_A_DAY_MS = MS_PER_DAY / 2;
 
+/** What of one cause each thing went through. */
+type Through = { cause: Cause; byItem: ReadonlyMap<string, readonly WentThrough[]> };
+
 /** Half a day out there is out there; a place is one where it lay for half of the time at least. */
-function wentThrough(risk: AtRisk, spans: readonly WentThrough[]): boolean {
-  const shared = spans
-    .filter((span) => span.itemId === risk.itemId)
+function wentThrough(risk: AtRisk, { cause, byItem }: Through): boolean {
+  const shared = (byItem.get(risk.itemId) ?? [])
     .map((span) => Math.min(span.toMs, risk.toMs) - Math.max(span.fromMs, risk.fromMs))
     .filter((ms) => ms > 0);
-  if (spans[0]?.cause.is !== 'place') return shared.some((ms) => ms >= HALF_A_DAY_MS);
+  if (cause.is !== 'place') return shared.some((ms) => ms >= HALF_A_DAY_MS);
   return shared.reduce((sum, ms) => sum + ms, 0) >= (risk.toMs - risk.fromMs) / 2;
+}
+
+/** By cause, and within it by thing. */
+function throughs(spans: readonly WentThrough[]): Through[] {
+  const all = new Map<string, { cause: Cause; byItem: Map<string, WentThrough[]> }>();
+  for (const span of spans) {
+    const key = keyOf(span.cause);
+    const there = all.get(key) ?? { cause: span.cause, byItem: new Map<string, WentThrough[]>() };
+    all.set(key, there);
+    const own = there.byItem.get(span.itemId);
+    if (own) own.push(span);
+    else there.byItem.set(span.itemId, [span]);
+  }
+  return [...all.values()];
 }
 
 const armOf = (risks: readonly AtRisk[]): Arm => ({
@@ -99,19 +115,14 @@ const armOf = (risks: readonly AtRisk[]): Arm => ({
  * many pairs some would stand out by chance: the interval is widened for as many as were weighed (Bonferroni).
  */
 export function whatGoesBefore(risks: readonly AtRisk[], spans: readonly WentThrough[]): WhatGoesBefore {
-  const byCause = new Map<string, WentThrough[]>();
-  for (const span of spans) {
-    const key = keyOf(span.cause);
-    byCause.set(key, [...(byCause.get(key) ?? []), span]);
-  }
+  const causes = throughs(spans);
   const told: Goes[] = [];
   let [weighed, tooFew] = [0, 0];
   for (const dirt of DIRT_IDS) {
     const own = risks.filter((risk) => risk.dirt === dirt);
-    const pairs = [...byCause.values()].flatMap((through) => {
-      const [{ cause }] = through as [WentThrough, ...WentThrough[]];
-      const went = new Set(through.map(({ itemId }) => itemId));
-      const compared = cause.is === 'place' ? own : own.filter(({ itemId }) => went.has(itemId));
+    const pairs = causes.flatMap((through) => {
+      const { cause, byItem } = through;
+      const compared = cause.is === 'place' ? own : own.filter(({ itemId }) => byItem.has(itemId));
       const [after, otherwise]: [AtRisk[], AtRisk[]] = [[], []];
       for (const risk of compared) (wentThrough(risk, through) ? after : otherwise).push(risk);
       if (after.length === 0) return [];
