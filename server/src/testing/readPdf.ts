@@ -23,7 +23,7 @@ export async function readPdf(bytes: Buffer) {
 
 /** A PDF as the program answers it, read. */
 export async function fetchPdf({ http }: Pick<TestApp, 'http'>, route: string): ReturnType<typeof readPdf> {
-  const { body, headers } = await http
+  const answer = await http
     .get(route)
     .buffer()
     .parse((response, done) => {
@@ -31,6 +31,7 @@ export async function fetchPdf({ http }: Pick<TestApp, 'http'>, route: string): 
       response.on('data', (part: Buffer) => parts.push(part));
       response.on('end', () => done(null, Buffer.concat(parts)));
     });
-  if (headers['content-type'] !== 'application/pdf') throw new Error(`${route} answered ${headers['content-type']}`);
-  return readPdf(body as Buffer);
+  const type = String(answer.headers['content-type']);
+  if (type !== 'application/pdf') throw new Error(`${route} answered ${type}`);
+  return readPdf(answer.body as Buffer);
 }
