@@ -52,7 +52,7 @@ test('a report: made, taken away, checked here and by a page of its own without 
   await page.getByRole('link', { name: 'Check a report' }).click();
   const choose = (path: string) => page.locator('input[type=file]').setInputFiles(path);
   await choose(file);
-  await expect(page.getByText('As it was signed')).toBeVisible();
+  await expect(page.getByText('As it was signed', { exact: true })).toBeVisible();
   await expect(page.getByText('It is signed by this household’s key:')).toBeVisible();
   await choose(edited);
   await expect(page.getByText('It was edited, or is not whole')).toBeVisible();
@@ -63,7 +63,7 @@ test('a report: made, taken away, checked here and by a page of its own without 
   await running.kill('SIGTERM');
   await page.goto(pathToFileURL(checker).href);
   await choose(file);
-  await expect(page.getByText('As it was signed')).toBeVisible();
+  await expect(page.getByText('As it was signed', { exact: true })).toBeVisible();
   await expect(page.getByText(/It is signed by the key [0-9a-f]{4} /)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ostrane 58/1.4' })).toBeVisible();
   await choose(edited);
