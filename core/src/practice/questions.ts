@@ -38,7 +38,7 @@ export type Choice =
 
 /** What that choice would have done, or why it is the right one. */
 export type Why =
-  | { says: 'because'; because: Because; verdict: Verdict }
+  | { says: 'because'; because: Because }
   | { says: 'in-this-order'; first: Surface; then: Surface }
   | { says: 'gentlest-first'; first: Method }
   | { says: 'rule'; refusal: Refusal }
@@ -96,7 +96,7 @@ function verdictQuestion({ id, plan, request }: Making): PracticeQuestion | null
   const choices = [verdict, ...others].map((v) => ({
     choice: { is: 'verdict' as const, verdict: v },
     right: v === verdict,
-    why: { says: 'because' as const, because, verdict },
+    why: { says: 'because' as const, because },
   }));
   return { id: 'verdict', ask: { asks: 'verdict', surface }, choices: mixed(`${id}/verdict`, choices), others: [] };
 }

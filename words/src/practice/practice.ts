@@ -116,7 +116,8 @@ export function practiceChoiceWords(choice: practice.Choice): string {
 export function practiceWhyWords(why: practice.Why): string {
   switch (why.says) {
     case 'because':
-      return `${VERDICTS[why.verdict]}. ${becauseWords(why.because)}`;
+      // What becomes of it is said beside it.
+      return becauseWords(why.because);
     case 'in-this-order':
       return `The ${name(why.first)} ${isAre(why.first)} done before the ${name(why.then)}: what comes loose there would fall on what is clean already.`;
     case 'gentlest-first':
