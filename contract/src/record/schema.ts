@@ -4,7 +4,7 @@ import { traitsDocument } from '../gear/schema.js';
 import { findingsSeen } from '../inspection/schema.js';
 import { id, instant, timeZone, version } from '../joi.js';
 
-/** A report holds so much at most; more of a household is told as left out. */
+/** A report holds so much at most: more things are refused, more photographs are counted as left out. */
 export const REPORT_LIMITS = { things: 2000, photographsOfOne: 12, photographs: 120, entries: 500 } as const;
 
 /** Parts as an address lists them, with commas. */

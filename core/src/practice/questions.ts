@@ -122,31 +122,32 @@ function orderQuestion({ id, plan }: Making): PracticeQuestion | null {
   return { id: 'where-first', ask: { asks: 'where-first' }, choices: mixed(`${id}/where`, choices), others: [] };
 }
 
-/** Ways that are refused on a surface, each once, by the first reason. */
-function refusedOn({ refused }: CleaningPlan, surface: Surface): { method: Method; refusal: Refusal }[] {
-  const all = refused.flatMap((refusal) =>
+/** Ways that are refused on a surface and not taken there in another step, each once, by the first reason. */
+function refusedOn(plan: CleaningPlan, surface: Surface): { method: Method; refusal: Refusal }[] {
+  const all = plan.refused.flatMap((refusal) =>
     refusal.method !== undefined && refusal.surface === surface && refusal.tool === undefined && refusal.material === undefined
       ? [{ method: refusal.method, refusal }]
       : [],
   );
-  return all.filter(({ method }, i) => all.findIndex((one) => one.method === method) === i);
+  const taken = methodsOn(plan, surface);
+  return all.filter(({ method }, i) => !taken.includes(method) && all.findIndex((one) => one.method === method) === i);
 }
 
 const methodsOn = (plan: CleaningPlan, surface: Surface): Method[] => [
   ...new Set(plan.steps.filter((s) => s.surface === surface).map((s) => s.method)),
 ];
 
-/** The steps of a surface whose way is gentler, or as gentle: what comes after them is no rung one begins with. */
-const isGentler = (than: Method) => (method: Method) => methodFacts(method).level > methodFacts(than).level;
+/** A way that is harsher than another; one that is as gentle is no mistake to begin with. */
+const isHarsher = (than: Method) => (method: Method) => methodFacts(method).level > methodFacts(than).level;
 
 function rungQuestion({ id, plan }: Making, surface: Surface): PracticeQuestion | null {
   const methods = methodsOn(plan, surface);
   // That air comes first is soon known: what comes once it did not do it is worth asking.
   const afterAir = methods[0] === 'blow' && methods.length > 1;
   const first = methods[afterAir ? 1 : 0]!;
-  const refused = refusedOn(plan, surface).filter(({ method }) => !methods.includes(method));
+  const refused = refusedOn(plan, surface);
   const wrong: PracticeChoice[] = [
-    ...methods.filter(isGentler(first)).map((method) => ({
+    ...methods.filter(isHarsher(first)).map((method) => ({
       choice: { is: 'method' as const, method, surface },
       right: false,
       why: { says: 'gentlest-first' as const, first },
@@ -174,7 +175,7 @@ const oneEach = (notes: readonly SchoolNote[]): SchoolNote[] =>
 
 function neverQuestion({ id, plan }: Making, surface: Surface): PracticeQuestion | null {
   const methods = methodsOn(plan, surface);
-  const refused = refusedOn(plan, surface).filter(({ method }) => !methods.includes(method));
+  const refused = refusedOn(plan, surface);
   if (refused.length === 0 || methods.length < 2) return null;
   // What is never right teaches less than what is wrong here.
   const here = refused.filter(({ refusal: { rule } }) => rule !== 'no-canned-air-inside');

@@ -1,25 +1,19 @@
-import { type SchoolId, surfaceFacts } from '../care/index.js';
+import type { SchoolId, SchoolNote, Step } from '../care/index.js';
 import type { Family, Soil } from '../care/knowledge/index.js';
 import { chanceLarger } from './betaQuantile.js';
 import { type Odds, oddsOf, type Tries } from './odds.js';
-import { type BenchOver, didIt } from './tries.js';
+import { answeredSteps, type BenchOver } from './tries.js';
 
 /** A way that a school chose, tried on a soil on a family of surfaces, and whether it did it. */
 type SchoolTry = { school: SchoolId; choice: string; soil: Soil; family: Family; did: boolean };
 
-function schoolTriesOf(bench: BenchOver): SchoolTry[] {
-  const answered = didIt(bench);
-  return bench.plan.steps.flatMap(({ id, surface, removes, schoolNotes }) => {
-    const did = answered.get(id);
-    if (did === undefined) return [];
-    const soils = removes.filter((soil) => bench.findings.some((f) => f.surface === surface && f.soil === soil));
-    // What departs from the school is no try of it.
-    const followed = schoolNotes.filter(({ departs }) => !departs);
-    return followed.flatMap(({ school, followed: choice }) =>
-      soils.map((soil) => ({ school, choice, soil, family: surfaceFacts(surface).family, did })),
-    );
-  });
-}
+/** What departs from the school is no try of it. */
+const followedIn = ({ schoolNotes }: Step): SchoolNote[] => schoolNotes.filter(({ departs }) => !departs);
+
+const schoolTriesOf = (bench: BenchOver): SchoolTry[] =>
+  answeredSteps(bench).flatMap(({ step, on, did }) =>
+    followedIn(step).flatMap(({ school, followed: choice }) => on.map((lies) => ({ school, choice, ...lies, did }))),
+  );
 
 export type ChoiceInHand = { choice: string } & Tries & Odds;
 /** What one's own tries say of the choices of a school: too few, no difference that shows, or that one does it oftener. */
@@ -34,7 +28,7 @@ const LEAST_TRIES = 8;
 const SURE = 0.95;
 const UNIFORM = 0.5;
 
-const triesOf = (own: readonly SchoolTry[]): Tries => ({
+const countOf = (own: readonly SchoolTry[]): Tries => ({
   successes: own.filter((t) => t.did).length,
   failures: own.filter((t) => !t.did).length,
 });
@@ -61,7 +55,7 @@ export function schoolsInHand(benches: readonly BenchOver[]): SchoolInHand[] {
   return [...new Set(compared.map(({ school }) => school))].map((school) => {
     const own = compared.filter((one) => one.school === school);
     const choices = [...new Set(own.map(({ choice }) => choice))].map((choice) => {
-      const tries = triesOf(own.filter((one) => one.choice === choice));
+      const tries = countOf(own.filter((one) => one.choice === choice));
       return { choice, ...tries, ...oddsOf({ ...tries, prior: UNIFORM }) };
     });
     return { school, choices, tells: tellsOf(choices) };
@@ -69,8 +63,5 @@ export function schoolsInHand(benches: readonly BenchOver[]): SchoolInHand[] {
 }
 
 /** Which choice of each school a bench followed. */
-export const followedAt = ({ plan, events, findings }: BenchOver): Partial<Record<SchoolId, string>> => {
-  const answered = didIt({ plan, events, findings });
-  const done = plan.steps.filter(({ id }) => answered.has(id));
-  return Object.fromEntries(done.flatMap(({ schoolNotes }) => schoolNotes.filter((n) => !n.departs).map((n) => [n.school, n.followed])));
-};
+export const followedAt = (bench: BenchOver): Partial<Record<SchoolId, string>> =>
+  Object.fromEntries(answeredSteps(bench).flatMap(({ step }) => followedIn(step).map(({ school, followed }) => [school, followed])));

@@ -21,7 +21,7 @@ export type RungRecord = RungOnSoil & Tries;
 export type BenchOver = { plan: CleaningPlan; findings: readonly Finding[]; events: readonly BenchEvent[] };
 
 /** Whether each step did it, by its last answer: one that asks whether grains are left, or how hard it turns, says nothing of a mark. */
-export function didIt({ plan, events }: BenchOver): Map<string, boolean> {
+function didIt({ plan, events }: BenchOver): Map<string, boolean> {
   const did = new Map<string, boolean>();
   const note = (step: Step | undefined, before: BenchState, isClean: boolean) => {
     if (step?.look && asksNow(before, step) === 'clean') did.set(step.id, isClean);
@@ -38,18 +38,23 @@ export function didIt({ plan, events }: BenchOver): Map<string, boolean> {
   return did;
 }
 
+/** Each step that was answered: whether it did it, and against which soils that were found. */
+export function answeredSteps(bench: BenchOver): { step: Step; on: { soil: Soil; family: Family }[]; did: boolean }[] {
+  const answered = didIt(bench);
+  return bench.plan.steps.flatMap((step) => {
+    const did = answered.get(step.id);
+    if (did === undefined) return [];
+    const soils = step.removes.filter((soil) => bench.findings.some((f) => f.surface === step.surface && f.soil === soil));
+    return [{ step, on: soils.map((soil) => ({ soil, family: surfaceFacts(step.surface).family })), did }];
+  });
+}
+
 /**
  * What each rung came to at a bench: it did it where the last answer to it was "clean enough", and did not where that was
  * anything else. A rung without an answer says nothing; several soils of one surface share what was answered.
  */
 export function triesOf(bench: BenchOver): (RungOnSoil & { did: boolean })[] {
-  const answered = didIt(bench);
-  return bench.plan.steps.flatMap(({ id, method, surface, removes }) => {
-    const did = answered.get(id);
-    if (did === undefined) return [];
-    const soils = removes.filter((soil) => bench.findings.some((f) => f.surface === surface && f.soil === soil));
-    return soils.map((soil) => ({ method, soil, family: surfaceFacts(surface).family, did }));
-  });
+  return answeredSteps(bench).flatMap(({ step: { method }, on, did }) => on.map((lies) => ({ method, ...lies, did })));
 }
 
 const keyOf = ({ method, soil, family }: RungOnSoil): string => `${method}/${soil}/${family}`;

@@ -16,12 +16,14 @@ import {
   offerViewFrom,
   ODDS,
   ODDS_IDS,
+  type OddsId,
   oddsNow,
   SUM_IDS,
   SUMS,
   TROUBLE_WORDS,
   WHERE_WORDS,
   withOdds,
+  withOurOdds,
 } from './offerView';
 import { KeepOffer } from './KeepOffer';
 import { KeptOfferList } from './KeptOfferList';
@@ -100,11 +102,13 @@ const whatIsWrong = record.OFFER_TROUBLES;
 const howWays = (trouble: record.OfferTrouble) =>
   (Object.keys(whatIsWrong[trouble].how) as record.SeenHow[]).map((how) => [how, HOW_WORDS[how]] as [record.SeenHow, string]);
 
+type OddsProps = { view: OfferView; onChoose: (id: OddsId, of100: number) => void; onOurs: () => void };
 /** One's own odds in place of ours. */
-function Odds({ view, onChoose }: { view: OfferView; onChoose: (id: (typeof ODDS_IDS)[number], of100: number | null) => void }) {
+function Odds({ view, onChoose, onOurs }: OddsProps) {
   const now = oddsNow(view);
+  const isOwn = Object.keys(view.own).length > 0;
   return (
-    <Fold title="Your own odds" aside={Object.keys(view.own).length > 0 ? 'yours' : 'ours'}>
+    <Fold title="Your own odds" aside={isOwn ? 'yours' : 'ours'}>
       <div className="space-y-3 pt-2">
         {ODDS_IDS.map((id) => (
           <label key={id} className="block">
@@ -122,8 +126,8 @@ function Odds({ view, onChoose }: { view: OfferView; onChoose: (id: (typeof ODDS
             />
           </label>
         ))}
-        {ODDS_IDS.some((id) => view.own[id] !== undefined) && (
-          <Button look="quiet" onClick={() => onChoose('clean', null)}>
+        {isOwn && (
+          <Button look="quiet" onClick={onOurs}>
             Take ours again
           </Button>
         )}
@@ -138,11 +142,8 @@ export function OfferPage() {
   const currency = useCurrency();
   const view = offerViewFrom(params);
   const { trouble } = view;
-  const set = (key: string, value: string | null) => setParams(withChoice(params, key, value), { replace: true });
-  const setOdds = (id: (typeof ODDS_IDS)[number], of100: number | null) =>
-    setParams(of100 === null ? ODDS_IDS.reduce((all, each) => withOdds(all, each, null), params) : withOdds(params, id, of100), {
-      replace: true,
-    });
+  const go = (next: URLSearchParams) => setParams(next, { replace: true });
+  const set = (key: string, value: string | null) => go(withChoice(params, key, value));
   return (
     <Page title="Worth buying?" sub="A lens with a fault is offered. What may come of it, and up to which price that is bearable.">
       <div className="grid gap-6 lg:grid-cols-12">
@@ -151,7 +152,7 @@ export function OfferPage() {
             legend="What is wrong with it?"
             ways={waysOf(TROUBLE_WORDS)}
             chosen={trouble}
-            onChoose={(next) => setParams(withChoice(withChoice(params, 'trouble', next), 'how', null), { replace: true })}
+            onChoose={(next) => go(withChoice(withChoice(params, 'trouble', next), 'how', null))}
           />
           <p className="text-soft">{GUIDE[trouble]}</p>
           {whatIsWrong[trouble].lies === null && (
@@ -187,7 +188,7 @@ export function OfferPage() {
               </label>
             ))}
           </div>
-          <Odds view={view} onChoose={setOdds} />
+          <Odds view={view} onChoose={(id, of100) => go(withOdds(params, id, of100))} onOurs={() => go(withOurOdds(params))} />
         </div>
         <div className="min-w-0 space-y-4 lg:col-span-6">
           <Answer answer={view.answer} currency={currency} />

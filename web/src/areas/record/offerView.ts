@@ -1,6 +1,6 @@
 import type { KeptOffer } from '@bright-keeper/contract';
 import { record } from '@bright-keeper/core';
-import { chosenOf } from '../../ui/choices';
+import { chosenOf, withChoice } from '../../ui/choices';
 
 export const TROUBLE_WORDS: Record<record.OfferTrouble, string> = {
   fungus: 'Fungus',
@@ -133,13 +133,12 @@ export function oddsNow({ trouble, how, hands, own }: Omit<OfferView, 'seen' | '
   return { clean: of100(comesOff.clean), mark: of100(comesOff.mark), harm: of100(harm.deeper) };
 }
 
-/** The address with one of one's own odds in it; null takes ours again. What comes off and what leaves a mark are no more than all. */
-export function withOdds(params: URLSearchParams, id: OddsId, of100: number | null): URLSearchParams {
-  const next = new URLSearchParams(params);
-  if (of100 === null) next.delete(oddsKey(id));
-  else next.set(oddsKey(id), String(of100));
-  return next;
-}
+/** The address with one of one's own odds in it. */
+export const withOdds = (params: URLSearchParams, id: OddsId, of100: number): URLSearchParams =>
+  withChoice(params, oddsKey(id), String(of100));
+/** The address with our odds again. */
+export const withOurOdds = (params: URLSearchParams): URLSearchParams =>
+  ODDS_IDS.reduce((all, id) => withChoice(all, oddsKey(id), null), params);
 
 /** An offer that is kept, as its address. */
 export function addressOf({ id, trouble, where, how, hands, sums, own }: KeptOffer): string {
