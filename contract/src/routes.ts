@@ -153,5 +153,8 @@ export const routes = {
   accessProof: '/api/access/proof',
   accessSignOut: '/api/access/sign-out',
   accessUnencrypted: '/api/access/unencrypted',
+  accessKeepers: '/api/access/keepers',
+  accessKeeper: (id: string) => `/api/access/keepers/${id}`,
+  accessKeeperReset: (id: string) => `/api/access/keepers/${id}/reset`,
   accessDevice: (id: string) => `/api/access/devices/${id}`,
 } as const;

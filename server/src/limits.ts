@@ -47,12 +47,14 @@ export const LIMITS = {
   /** From the network. */
   access: {
     devices: 100,
+    keepers: 20,
     unencryptedKeys: 100,
     /** What whoever is not let in may send: a passphrase or a code, or readings with a key. */
     strangerBytes: 10_000,
     keyBytes: 4 * MB,
-    /** Wrong passphrases and codes in a quarter of an hour, of one address and of all together. */
+    /** Wrong passphrases and codes in a quarter of an hour, of one address, at one keeper's name, and of all together. */
     wrongOfOne: 10,
+    wrongAtOne: 30,
     wrongOfAll: 60,
   },
 } as const;

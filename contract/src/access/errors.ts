@@ -11,7 +11,32 @@ export const accessErrors = errorTable({
     title: 'The passphrase is asked for once more',
     remedy: 'Whoever lets others in gives it first. It counts for ten minutes.',
   },
+  'owners-only': { status: 403, title: 'That is for an owner', remedy: 'Ask one: who they are stands in Settings, Access.' },
+  'readers-only-read': {
+    status: 403,
+    title: 'You read this household and change nothing in it',
+    remedy: 'Ask an owner to make you a keeper, in Settings, Access. What you typed is still here.',
+  },
+  'not-yours': { status: 403, title: 'That device is somebody else’s', remedy: 'Its keeper lets it go, or an owner does.' },
+  'last-owner': {
+    status: 409,
+    title: 'A household has an owner',
+    remedy: 'Make somebody else an owner first.',
+  },
+  'no-such-keeper': { status: 404, title: 'That keeper is not here any more', remedy: 'Somebody removed them meanwhile.' },
+  'name-taken': { status: 409, title: 'Two keepers cannot have one name', remedy: 'Choose a name that tells them apart.' },
+  'own-name-missing': {
+    status: 409,
+    title: 'You need a name as well',
+    remedy: 'Say what you are called: the log tells from now on who did what.',
+  },
+  'too-many-keepers': { status: 409, title: 'No more keepers', remedy: 'Remove one first who does not come any more.' },
   'wrong-passphrase': { status: 401, title: 'That is not the passphrase', remedy: 'Look at capitals and spaces, and try again.' },
+  'wrong-name-or-passphrase': {
+    status: 401,
+    title: 'That name and that passphrase do not belong together',
+    remedy: 'Look at the name, at capitals and spaces, and try again.',
+  },
   'no-passphrase-set': {
     status: 409,
     title: 'There is no passphrase yet',

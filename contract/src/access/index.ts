@@ -1,5 +1,18 @@
 export { accessErrors } from './errors.js';
 export {
+  codeFor,
+  type CodeFor,
+  type Keeper,
+  KEEPER_NAME_MAX,
+  keeperUpdate,
+  type KeeperUpdate,
+  newKeeper,
+  type NewKeeper,
+  type Role,
+  ROLES,
+  sameName,
+} from './keepers.js';
+export {
   type Access,
   CODE_DIGITS,
   CODE_MINUTES,

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { id } from '../joi.js';
+import { KEEPER_NAME_MAX, type Keeper } from './keepers.js';
 
 /** As short as a passphrase may be: four short words (OWASP ASVS 4.0.3, 2.1.1: twelve characters at least). */
 const PASSPHRASE_MIN = 12;
@@ -59,10 +60,15 @@ export const pairing = Joi.object<Pairing>({
   name: deviceName(),
 });
 
-export type SignIn = { passphrase: string; name: string };
+/** `keeper`: which of several one is, by name. */
+export type SignIn = { passphrase: string; name: string; keeper?: string };
 /** A wrong one is told as wrong, however it looks. */
 const anyPassphrase = () => Joi.string().max(PASSPHRASE_MAX).required();
-export const signIn = Joi.object<SignIn>({ passphrase: anyPassphrase(), name: deviceName() });
+export const signIn = Joi.object<SignIn>({
+  passphrase: anyPassphrase(),
+  name: deviceName(),
+  keeper: Joi.string().max(KEEPER_NAME_MAX).allow(''),
+});
 
 export type Proof = { passphrase: string };
 export const proof = Joi.object<Proof>({ passphrase: anyPassphrase() });
@@ -87,6 +93,8 @@ export type PairedDevice = {
   endsAt: string;
   /** Whether it is the one that asks. */
   isThis: boolean;
+  /** Whose it is, where there are several keepers. */
+  keeper: string | null;
 };
 
 /** Why the network is not answered although it should be, or not as it should. */
@@ -115,7 +123,12 @@ export type NetworkState = {
 export type Access = {
   isIn: true;
   from: 'machine' | 'network';
+  /** Whether whoever asks has one; at the machine, the owner. */
   hasPassphrase: boolean;
+  /** All who keep this household; empty while it is one alone. */
+  keepers: Keeper[];
+  /** Whether whoever asks may let others in, once the passphrase was given. */
+  mayLetIn: boolean;
   sessionDays: number;
   network: NetworkState;
   devices: PairedDevice[];
@@ -127,8 +140,8 @@ export type Access = {
   provedUntil: string | null;
 };
 
-/** What whoever is not in is told: that somebody is here. */
-export type Outsider = { isIn: false };
+/** What whoever is not in is told: that somebody is here, and whether there are several of whom one has to say which. */
+export type Outsider = { isIn: false; asksName: boolean };
 
 /** A code that lets one device in, once. */
 export type PairingCode = { code: string; endsAt: string };

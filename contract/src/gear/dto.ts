@@ -124,7 +124,8 @@ export type WorthOverTime = { days: (gear.Worth & { day: string; things: number 
 
 /** What the log of a thing tells: the journal's entries about it. */
 export type LogData = schedule.ThingLogData;
-export type LogEntry = { id: string; itemId: string; at: string; data: LogData };
+/** `keeper`: who wrote it, where there were several. */
+export type LogEntry = { id: string; itemId: string; at: string; keeper: string | null; data: LogData };
 export type Log = { entries: LogEntry[]; nextCursor: string | null };
 
 /** What becomes of a row: a new thing, one that is there already and changed by it or not, or none. */

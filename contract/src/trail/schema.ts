@@ -66,6 +66,7 @@ export const TRAIL_SUBJECTS = [
   'network',
   'unencrypted-key',
   'paired-device',
+  'keeper',
   'offer',
   'practice',
 ] as const;
@@ -74,7 +75,7 @@ export type TrailSubject = (typeof TRAIL_SUBJECTS)[number];
 /** Who did what to what. The same, again on the same day, is one entry that counts. */
 export type TrailEntry = {
   id: string;
-  who: { is: 'keeper' } | { is: 'device'; id: string; name: string };
+  who: { is: 'keeper'; name: string | null } | { is: 'device'; id: string; name: string };
   act: TrailAct;
   subject: TrailSubject;
   /** What it was done to, by name, where it has one. */

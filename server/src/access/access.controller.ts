@@ -1,4 +1,5 @@
 import {
+  codeFor,
   idParam,
   networkUpdate,
   newPassphrase,
@@ -7,6 +8,7 @@ import {
   signIn,
   unencryptedKey,
   type Access,
+  type CodeFor,
   type NetworkUpdate,
   type NewPassphrase,
   type Outsider,
@@ -33,11 +35,11 @@ export class AccessController {
   @Route({ summary: 'Whether one is let in, and then who else is and how the network is answered', by: 'anyone' })
   get(@Req() request: Request): Access | Outsider {
     const asker = askerOf(request);
-    return isIn(asker) ? this.access.get(asker) : { isIn: false };
+    return isIn(asker) ? this.access.get(asker) : { isIn: false, asksName: this.access.keepers.areSeveral() };
   }
 
   @Put('passphrase')
-  @Route({ summary: 'Choose the passphrase', does: ['changed', 'passphrase'], by: 'owner', body: newPassphrase })
+  @Route({ summary: 'Choose one’s own passphrase', does: ['changed', 'passphrase'], by: 'oneself', body: newPassphrase })
   setPassphrase(@CheckedBody(newPassphrase) chosen: NewPassphrase, @Req() request: Request): Promise<Access> {
     return this.access.setPassphrase(chosen, askerOf(request));
   }
@@ -54,9 +56,15 @@ export class AccessController {
   }
 
   @Post('code')
-  @Route({ summary: 'A code that lets one device in, once, within ten minutes', does: 'asks', by: 'owner', answers: 201 })
-  newCode(): PairingCode {
-    return this.access.newCode();
+  @Route({
+    summary: 'A code that lets one device of a keeper in, once, within ten minutes',
+    does: 'asks',
+    by: 'owner',
+    body: codeFor,
+    answers: 201,
+  })
+  newCode(@CheckedBody(codeFor) whose: CodeFor, @Req() request: Request): PairingCode {
+    return this.access.newCode(whose, askerOf(request));
   }
 
   @Post('pair')
@@ -96,11 +104,11 @@ export class AccessController {
 
   @Post('sign-out')
   @HttpCode(204)
-  @Route({ summary: 'Let this very device go', does: ['removed', 'paired-device'], answers: 204 })
+  @Route({ summary: 'Let this very device go', does: ['removed', 'paired-device'], by: 'oneself', answers: 204 })
   signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): void {
-    const { device } = askerOf(request);
+    const asker = askerOf(request);
     takeBack(response);
-    if (device !== null) this.access.letGo(device, response);
+    if (asker.device !== null) this.access.letGo(asker.device, asker, response);
   }
 
   @Put('unencrypted')
@@ -111,8 +119,8 @@ export class AccessController {
 
   @Delete('devices/:id')
   @HttpCode(204)
-  @Route({ summary: 'Let a device go, at once', does: ['removed', 'paired-device'], byId: true, answers: 204 })
-  letGo(@CheckedParams(idParam) { id }: { id: string }, @Res({ passthrough: true }) response: Response): void {
-    this.access.letGo(id, response);
+  @Route({ summary: 'Let a device go, at once', does: ['removed', 'paired-device'], by: 'oneself', byId: true, answers: 204 })
+  letGo(@CheckedParams(idParam) { id }: { id: string }, @Req() request: Request, @Res({ passthrough: true }) response: Response): void {
+    this.access.letGo(id, askerOf(request), response);
   }
 }

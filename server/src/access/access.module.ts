@@ -3,6 +3,7 @@ import { APP_GUARD } from '@nestjs/core';
 import { AccessController } from './access.controller.js';
 import { AccessService } from './access.service.js';
 import { Guarded } from './gate.js';
+import { KeepersController } from './keepers.controller.js';
 import { NETWORK_OPTIONS, type NetworkOptions } from './options.js';
 
 /** Who may come in from the network; in front of every route. */
@@ -11,7 +12,7 @@ export class AccessModule {
   static with(network: NetworkOptions | null): DynamicModule {
     return {
       module: AccessModule,
-      controllers: [AccessController],
+      controllers: [AccessController, KeepersController],
       providers: [AccessService, { provide: NETWORK_OPTIONS, useValue: network }, { provide: APP_GUARD, useClass: Guarded }],
       exports: [AccessService],
     };

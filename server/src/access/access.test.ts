@@ -21,10 +21,10 @@ const OPEN = new Set([`GET ${routes.access}`, `POST ${routes.accessPair}`, `POST
 /** What opens with a key of its own, and says so itself. */
 const BY_KEY = new Set([`POST ${routes.pushReadings}`, `POST ${routes.pushForecast}`, 'GET /api/schedule/feed/{token}.ics']);
 const OWNERS = new Set([
-  `PUT ${routes.accessPassphrase}`,
   `PUT ${routes.accessNetwork}`,
   `POST ${routes.accessCode}`,
   `PUT ${routes.accessUnencrypted}`,
+  `POST ${routes.accessKeepers}`,
 ]);
 
 type Call = { call: string; method: string; path: string };
@@ -202,7 +202,7 @@ describe('who may come in', () => {
 
   it('is reached by its own names', async () => {
     for (const name of ['kitchen.local', 'KITCHEN.local', 'localhost'])
-      expect((await t.send(routes.access, { headers: { host: `${name}:${t.port}` } })).body).toEqual({ isIn: false });
+      expect((await t.send(routes.access, { headers: { host: `${name}:${t.port}` } })).body).toEqual({ isIn: false, asksName: false });
   });
 
   it('reads nothing large from whoever is not in', async () => {
@@ -372,19 +372,19 @@ describe('what a device shows', () => {
 describe('a code', () => {
   it('ends by itself, by the next one, by wrong tries, and by being used', () => {
     const codes = new PairingCodes();
-    const { code } = codes.make(0);
+    const { code } = codes.make('a', 0);
     expect(code).toMatch(/^\d{8}$/);
-    expect(codes.takes(code, 10 * MINUTE)).toBe(false);
+    expect(codes.takes(code, 10 * MINUTE)).toBeNull();
     expect(codes.until(10 * MINUTE)).toBeNull();
-    const first = codes.make(0).code;
-    const second = codes.make(0).code;
-    expect(codes.takes(first, 1)).toBe(first === second);
-    expect(codes.takes(second, 1)).toBe(first !== second);
-    expect(codes.takes(second, 1)).toBe(false);
-    const guessed = codes.make(0).code;
+    const first = codes.make('a', 0).code;
+    const second = codes.make('b', 0).code;
+    expect(codes.takes(first, 1)).toBe(first === second ? 'b' : null);
+    expect(codes.takes(second, 1)).toBe(first === second ? null : 'b');
+    expect(codes.takes(second, 1)).toBeNull();
+    const guessed = codes.make('a', 0).code;
     const wrong = guessed === '00000000' ? '00000001' : '00000000';
-    for (let i = 0; i < 10; i++) expect(codes.takes(wrong, 1)).toBe(false);
-    expect(codes.takes(guessed, 1)).toBe(false);
+    for (let i = 0; i < 10; i++) expect(codes.takes(wrong, 1)).toBeNull();
+    expect(codes.takes(guessed, 1)).toBeNull();
   });
 });
 

@@ -44,7 +44,7 @@ export class Devices {
   }
 
   /** Lets one in. @returns what it is to show. */
-  add(device: Pick<KeptDevice, 'id' | 'name' | 'cameBy' | 'seenFrom'>, nowMs: number): string {
+  add(device: Pick<KeptDevice, 'id' | 'keeperId' | 'name' | 'cameBy' | 'seenFrom'>, nowMs: number): string {
     const token = newToken();
     const at = new Date(nowMs).toISOString();
     const added: KeptDevice = {
@@ -69,11 +69,12 @@ export class Devices {
     this.ended(id);
   }
 
-  /** Lets all go but one. */
-  removeOthers(id: string | null): void {
-    const { devices } = this.file.get();
-    this.keep((all) => all.filter((device) => device.id === id));
-    for (const device of devices) if (device.id !== id) this.ended(device.id);
+  /** Lets all of one keeper go. @param but which stays. */
+  removeOf(keeperId: string, but: string | null = null): void {
+    const leaves = (device: KeptDevice) => device.keeperId === keeperId && device.id !== but;
+    const leaving = this.file.get().devices.filter(leaves);
+    this.keep((all) => all.filter((device) => !leaves(device)));
+    for (const { id } of leaving) this.ended(id);
   }
 
   proved(id: string, nowMs: number): void {
@@ -149,7 +150,8 @@ export class Devices {
   }
 }
 
-export const toPaired = (device: KeptDevice, endsAtMs: number, isThis: boolean): PairedDevice => ({
+/** As it is shown. @param keeper whose it is, where there are several. */
+export const toPaired = (device: KeptDevice, endsAtMs: number, isThis: boolean, keeper: string | null): PairedDevice => ({
   id: device.id,
   name: device.name,
   cameBy: device.cameBy,
@@ -158,4 +160,5 @@ export const toPaired = (device: KeptDevice, endsAtMs: number, isThis: boolean):
   seenFrom: device.seenFrom,
   endsAt: new Date(endsAtMs).toISOString(),
   isThis,
+  keeper,
 });

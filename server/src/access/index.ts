@@ -1,7 +1,7 @@
 export { AccessModule } from './access.module.js';
 export { AccessService } from './access.service.js';
-export { askerOf, isIn } from './asker.js';
-export { openAtTerminal } from './atTerminal.js';
+export { askerOf, handOf, isIn } from './asker.js';
+export { keepersToldOf, openAtTerminal, resetAtTerminal } from './atTerminal.js';
 export { beginPage } from './beginPage.js';
 export { broughtAlong, type CertificateSource, ownAuthority } from './certificate.js';
 export { gate } from './gate.js';

@@ -1,4 +1,13 @@
-import { accessErrors, DEVICE_NAME_MAX, SESSION_DAYS, uuidText, type PairedDevice } from '@bright-keeper/contract';
+import {
+  accessErrors,
+  DEVICE_NAME_MAX,
+  KEEPER_NAME_MAX,
+  ROLES,
+  SESSION_DAYS,
+  uuidText,
+  type PairedDevice,
+  type Role,
+} from '@bright-keeper/contract';
 import Joi from 'joi';
 import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
@@ -10,6 +19,7 @@ import { writeWhole } from '../wake/index.js';
 /** A device that is let in, by what its cookie holds: only hashes are kept. */
 export type KeptDevice = {
   id: string;
+  keeperId: string;
   name: string;
   cameBy: PairedDevice['cameBy'];
   addedAt: string;
@@ -27,10 +37,19 @@ export type KeptDevice = {
   provedAt: string | null;
 };
 
-/** Who may come in from the network, and whether it is answered at all. */
-type KeptAccess = {
+/** One who keeps the household. The only one may have no name. */
+export type KeptKeeper = {
+  id: string;
+  name: string;
+  role: Role;
   /** Argon2id, with its salt and its costs (PHC string format); null where none was chosen. */
   passphrase: string | null;
+};
+
+/** Who may come in from the network, and whether it is answered at all. */
+type KeptAccess = {
+  /** One owner at least; nobody before the first passphrase. */
+  keepers: KeptKeeper[];
   open: boolean;
   sessionDays: number;
   devices: KeptDevice[];
@@ -40,20 +59,46 @@ type KeptAccess = {
 
 const hash = () => Joi.string().hex().length(64);
 const instant = () => Joi.string().isoDate();
+/** Whoever begins a household has this id on every machine: who may come in is about one machine, and two never meet. */
+export const FIRST_OWNER = '00000000-0000-4000-8000-000000000001';
+export const ALONE: KeptKeeper = { id: FIRST_OWNER, name: '', role: 'owner', passphrase: null };
+
+type AccessV1 = Omit<KeptAccess, 'keepers' | 'devices'> & { passphrase: string | null; devices: Omit<KeptDevice, 'keeperId'>[] };
+/** There was one passphrase, and all devices were its owner's. */
+function withKeepers(data: unknown): KeptAccess {
+  const { passphrase, devices, ...rest } = data as AccessV1;
+  const isAnybody = passphrase !== null || devices.length > 0;
+  return {
+    ...rest,
+    keepers: isAnybody ? [{ ...ALONE, passphrase }] : [],
+    devices: devices.map((device) => ({ ...device, keeperId: FIRST_OWNER })),
+  };
+}
+
 const ACCESS = defineDocument<KeptAccess>({
   name: 'access',
-  version: 1,
+  version: 2,
   schema: Joi.object({
-    passphrase: Joi.string()
-      .pattern(/^\$argon2id\$/)
-      .required()
-      .allow(null),
+    keepers: Joi.array()
+      .items(
+        Joi.object({
+          id: Joi.string().pattern(uuidText).required(),
+          name: Joi.string().allow('').max(KEEPER_NAME_MAX).required(),
+          role: Joi.valid(...ROLES).required(),
+          passphrase: Joi.string()
+            .pattern(/^\$argon2id\$/)
+            .required()
+            .allow(null),
+        }),
+      )
+      .required(),
     open: Joi.boolean().required(),
     sessionDays: Joi.number().integer().min(SESSION_DAYS.least).max(SESSION_DAYS.most).required(),
     devices: Joi.array()
       .items(
         Joi.object({
           id: Joi.string().pattern(uuidText).required(),
+          keeperId: Joi.string().pattern(uuidText).required(),
           name: Joi.string().max(DEVICE_NAME_MAX).required(),
           cameBy: Joi.valid('code', 'passphrase').required(),
           addedAt: instant().required(),
@@ -72,10 +117,10 @@ const ACCESS = defineDocument<KeptAccess>({
       .items(Joi.object({ id: Joi.string().pattern(uuidText).required(), hash: hash().required() }))
       .required(),
   }),
-  upgrades: {},
+  upgrades: { 1: withKeepers },
 });
 
-const NOBODY: KeptAccess = { passphrase: null, open: false, sessionDays: SESSION_DAYS.usual, devices: [], unencrypted: [] };
+const NOBODY: KeptAccess = { keepers: [], open: false, sessionDays: SESSION_DAYS.usual, devices: [], unencrypted: [] };
 
 /**
  * Who may come in, in a file of the data folder and not in the household: it is about this machine, so no export, no

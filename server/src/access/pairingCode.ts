@@ -10,12 +10,12 @@ const same = (a: string, b: string): boolean => a.length === b.length && timingS
 
 /** The one code that lets one device in. It lives in memory only: a new start of the program ends it. */
 export class PairingCodes {
-  private now: { code: string; endsAtMs: number; wrong: number } | null = null;
+  private now: { code: string; keeperId: string; endsAtMs: number; wrong: number } | null = null;
 
-  /** Makes a new one; the one before opens nothing any more. */
-  make(nowMs: number): PairingCode {
+  /** Makes a new one for a device of this keeper; the one before opens nothing any more. */
+  make(keeperId: string, nowMs: number): PairingCode {
     const code = String(randomInt(10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0');
-    this.now = { code, endsAtMs: nowMs + HOLDS_MS, wrong: 0 };
+    this.now = { code, keeperId, endsAtMs: nowMs + HOLDS_MS, wrong: 0 };
     return { code, endsAt: new Date(this.now.endsAtMs).toISOString() };
   }
 
@@ -24,16 +24,17 @@ export class PairingCodes {
     return this.now && nowMs < this.now.endsAtMs ? new Date(this.now.endsAtMs).toISOString() : null;
   }
 
-  /** Whether it is the code; it is used up by that. */
-  takes(code: string, nowMs: number): boolean {
+  /** Whose device comes in by it, if it is the code; it is used up by that. */
+  takes(code: string, nowMs: number): string | null {
     if (this.now && nowMs >= this.now.endsAtMs) this.now = null;
-    if (!this.now) return false;
+    if (!this.now) return null;
     if (same(this.now.code, code)) {
+      const { keeperId } = this.now;
       this.now = null;
-      return true;
+      return keeperId;
     }
     this.now.wrong += 1;
     if (this.now.wrong >= MOST_WRONG) this.now = null;
-    return false;
+    return null;
   }
 }

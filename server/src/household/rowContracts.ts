@@ -9,6 +9,7 @@ import {
   glareInput,
   id,
   instant,
+  KEEPER_NAME_MAX,
   LARGEST_PICTURE_BYTES,
   OFFER_STATES,
   offerInput,
@@ -54,6 +55,7 @@ import {
 import { GEAR_COLUMNS } from './gearColumns.js';
 
 const FROM_THE_FIRST = '1970-01-01T00:00:00+00:00';
+const keeper = () => Joi.string().max(KEEPER_NAME_MAX).required().allow(null);
 const stay = { id: reference(), place_id: reference(), since: at(), until: maybeAt() };
 
 /** By table: every column there is, by its name there, and what it may hold. */
@@ -85,7 +87,9 @@ const COLUMNS: Readonly<Record<string, TableColumns>> = {
     },
   },
   teardown_photo: { columns: { teardown_id: reference(), stage_id: reference(), blob: sha256().required() } },
-  journal_entry: { columns: { id: reference(), subject: oneOf(schedule.SUBJECT_KINDS), subject_id: reference(), at: at() } },
+  journal_entry: {
+    columns: { id: reference(), subject: oneOf(schedule.SUBJECT_KINDS), subject_id: reference(), at: at(), keeper: keeper() },
+  },
   rhythm: {
     columns: {
       id: reference(),
@@ -204,6 +208,7 @@ const COLUMNS: Readonly<Record<string, TableColumns>> = {
       id: reference(),
       day: day().required(),
       device_id: maybeReference(),
+      keeper: keeper(),
       act: oneOf(TRAIL_ACTS),
       subject: oneOf(TRAIL_SUBJECTS),
       subject_id: maybeReference(),

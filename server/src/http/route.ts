@@ -25,10 +25,11 @@ export type RouteRecord = {
 };
 
 /**
- * Who may come by a route that is not for everybody who is let in: the owner, who is at the machine itself or has just
- * given the passphrase; anyone; or whoever comes with a key of their own. A device tells the trail of itself, key by key.
+ * Who may come by a route that is not for everybody who is let in: an owner, who is at the machine itself or has just
+ * given the passphrase; whoever it is about, a reader, too; anyone; or whoever comes with a key of their own. A device
+ * tells the trail of itself, key by key. Of everybody else, readers change nothing.
  */
-export type By = 'owner' | 'anyone' | 'device' | 'calendar';
+export type By = 'owner' | 'oneself' | 'anyone' | 'device' | 'calendar';
 const WITH_KEY: readonly By[] = ['device', 'calendar'];
 const isByKey = (by: By | undefined): boolean => by !== undefined && WITH_KEY.includes(by);
 
@@ -162,7 +163,9 @@ export type WhoMay = (method: string, path: string) => By | 'let-in';
 /** Says by a request's method and address who may come by it. What is no route, or only looks like one, is for those who are let in. */
 export function whoMayCome(app: INestApplicationContext): WhoMay {
   const open = routesOf(app).flatMap(({ path, method, record }) =>
-    record?.by && record.by !== 'owner' ? [{ by: record.by, method: RequestMethod[method], address: exactly(path) }] : [],
+    record?.by && record.by !== 'owner' && record.by !== 'oneself'
+      ? [{ by: record.by, method: RequestMethod[method], address: exactly(path) }]
+      : [],
   );
   return (method, path) => {
     const asked = method === 'HEAD' ? 'GET' : method;

@@ -5,17 +5,18 @@ import { and, asc, desc, eq, gte, inArray, lte, ne, or, sql, type SQL } from 'dr
 import { calibrations, climateEvents, items, JOURNAL_DOCUMENT, journalEntries } from '../tables/index.js';
 import { Kept, Database, type Db, readDocument } from '../db/index.js';
 import type { Mark } from '../http/index.js';
-import { grouped } from '../platform/index.js';
+import { grouped, handNow } from '../platform/index.js';
 
 type Row = typeof journalEntries.$inferSelect;
-const toEntry = ({ id, at, subject, subjectId, data }: Row): schedule.Entry => ({
+const toEntry = ({ id, at, subject, subjectId, data }: Omit<Row, 'keeper'>): schedule.Entry => ({
   id,
   at: at.toISOString(),
   subject: { kind: subject, id: subjectId },
   data,
 });
-const toLog = ({ id, at, subjectId, data }: Row): LogEntry => ({
+const toLog = ({ id, at, subjectId, keeper, data }: Row): LogEntry => ({
   id,
+  keeper,
   itemId: subjectId,
   at: at.toISOString(),
   // Read by `isTold` alone, which leaves out what no thing's log tells.
@@ -43,7 +44,8 @@ export class JournalRepository {
   constructor(private readonly database: Database) {}
 
   async add(db: Db, entries: readonly { id: string; at: Date; subject: schedule.SubjectRef; data: schedule.JournalData }[]): Promise<void> {
-    const rows = entries.map(({ subject, ...rest }) => ({ ...rest, subject: subject.kind, subjectId: subject.id }));
+    const keeper = handNow();
+    const rows = entries.map(({ subject, ...rest }) => ({ ...rest, keeper, subject: subject.kind, subjectId: subject.id }));
     for (let i = 0; i < rows.length; i += CHUNK) await db.insert(journalEntries).values(rows.slice(i, i + CHUNK));
   }
 

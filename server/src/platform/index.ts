@@ -6,6 +6,7 @@ export { fetchNearby, NotFetched } from './fetchNearby.js';
 export { fileFault } from './fileFault.js';
 export { grouped } from './grouped.js';
 export { frameworkLog, log } from './log.js';
+export { handNow, inHandOf } from './hand.js';
 export { Memo } from './memo.js';
 export { hashOfKey } from './hashOfKey.js';
 export { isNearby } from './nearby.js';

@@ -11,6 +11,8 @@ export const journalEntries = pgTable(
     subject: text().$type<schedule.SubjectKind>().notNull(),
     subjectId: uuid('subject_id').notNull(),
     at: instant('at').notNull(),
+    /** Who wrote it, as they were called then; null where there was nobody to be told from. */
+    keeper: text(),
     data: document<schedule.JournalData>('data', JOURNAL_DOCUMENT).notNull(),
   },
   (t) => [index('journal_subject_at').on(t.subject, t.subjectId, t.at), index('journal_at').on(t.at)],

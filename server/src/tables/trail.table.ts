@@ -13,6 +13,8 @@ export const trail = pgTable(
     day: date({ mode: 'string' }).notNull(),
     /** Null for the keeper. Kept when the device is long gone. */
     deviceId: uuid('device_id'),
+    /** Which of several keepers, as they were called then; null where there was nobody to be told from. */
+    keeper: text(),
     act: text().$type<TrailAct>().notNull(),
     subject: text().$type<TrailSubject>().notNull(),
     subjectId: uuid('subject_id'),

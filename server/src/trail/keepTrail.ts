@@ -1,8 +1,10 @@
 import { uuidText } from '@bright-keeper/contract';
 import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
 import type { Request } from 'express';
-import { mergeMap, type Observable } from 'rxjs';
+import { mergeMap, Observable } from 'rxjs';
+import { askerOf, handOf } from '../access/index.js';
 import { deedOf, type Handler } from '../http/index.js';
+import { inHandOf } from '../platform/index.js';
 import { TrailService } from './trail.service.js';
 
 /** What these say of an id, if anything: the thing it was done to before the document it was written in. */
@@ -14,18 +16,21 @@ function subjectOf(...told: unknown[]): string | null {
 
 type Asked = Pick<Request, 'params'> & { body: unknown };
 
-/** Notes each change that the keeper made, before it is acknowledged: what was answered is in the trail. */
+/** Notes each change that a keeper made, before it is acknowledged: what was answered is in the trail, and each entry says whose it is. */
 @Injectable()
 export class KeepTrail implements NestInterceptor {
   constructor(private readonly trail: TrailService) {}
 
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
-    const { params, body } = context.switchToHttp().getRequest<Asked>();
+    const request = context.switchToHttp().getRequest<Request>();
     const deed = deedOf(context.getHandler() as Handler);
     if (!deed) return next.handle();
-    return next.handle().pipe(
+    const keeper = handOf(askerOf(request));
+    const { params, body } = request as Asked;
+    const done = new Observable<unknown>((heard) => inHandOf(keeper, () => next.handle().subscribe(heard)));
+    return done.pipe(
       mergeMap(async (answer: unknown) => {
-        await this.trail.byKeeper(deed, subjectOf(answer, body, params));
+        await this.trail.byKeeper(deed, keeper, subjectOf(answer, body, params));
         return answer;
       }),
     );

@@ -11,11 +11,15 @@ export type NamedTrailRow = { row: TrailRow; name: string | null; deviceName: st
 @Injectable()
 export class TrailRepository {
   /** Counts a deed of the keeper up where it was done that day already, and else begins it. */
-  async noteKeeper(db: Db, { id, day, act, subject, subjectId, at }: Omit<TrailRow, 'deviceId' | 'firstAt' | 'times'>): Promise<void> {
+  async noteKeeper(
+    db: Db,
+    { id, day, keeper, act, subject, subjectId, at }: Omit<TrailRow, 'deviceId' | 'firstAt' | 'times'>,
+  ): Promise<void> {
     const toThat = subjectId === null ? isNull(trail.subjectId) : eq(trail.subjectId, subjectId);
-    const counted = await this.count(db, { day, act, subject, at }, and(isNull(trail.deviceId), toThat));
+    const byThem = keeper === null ? isNull(trail.keeper) : eq(trail.keeper, keeper);
+    const counted = await this.count(db, { day, act, subject, at }, and(isNull(trail.deviceId), byThem, toThat));
     if (counted.length === 0)
-      await db.insert(trail).values({ id, day, deviceId: null, act, subject, subjectId, firstAt: at, at, times: 1 });
+      await db.insert(trail).values({ id, day, deviceId: null, keeper, act, subject, subjectId, firstAt: at, at, times: 1 });
   }
 
   /** Likewise of several devices that did it to themselves; `idFor` makes an id for each that begins. */

@@ -13,7 +13,7 @@ const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
 
 const entryOf = ({ row, name, deviceName }: NamedTrailRow): TrailEntry => ({
   id: row.id,
-  who: row.deviceId ? { is: 'device', id: row.deviceId, name: deviceName ?? '' } : { is: 'keeper' },
+  who: row.deviceId ? { is: 'device', id: row.deviceId, name: deviceName ?? '' } : { is: 'keeper', name: row.keeper },
   act: row.act,
   subject: row.subject,
   name,
@@ -35,11 +35,11 @@ export class TrailService {
     private readonly ids: Ids,
   ) {}
 
-  /** What the keeper did, told by the door it came through. */
-  byKeeper(deed: Deed, subjectId: string | null): Promise<void> {
+  /** What a keeper did, told by the door it came through. @param keeper which, where there are several. */
+  byKeeper(deed: Deed, keeper: string | null, subjectId: string | null): Promise<void> {
     return this.database.transactionAfterwards(async (db) => {
       const at = this.clock.now();
-      await this.repository.noteKeeper(db, { ...deed, id: this.ids.next(), day: dayOf(at), subjectId, at });
+      await this.repository.noteKeeper(db, { ...deed, keeper, id: this.ids.next(), day: dayOf(at), subjectId, at });
       await this.tidy(db, at);
     });
   }
