@@ -1,7 +1,7 @@
 import { lazy, type ComponentType } from 'react';
 import { Route, Routes } from 'react-router';
 import { FindButton } from './areas/find';
-import { Gate } from './areas/access';
+import { Gate, ReadingOnly } from './areas/access';
 import { HealthBar } from './areas/household';
 import { KeptBar, KeptMark } from './areas/kept';
 import { RunBar } from './areas/schedule';
@@ -43,6 +43,7 @@ const BAR = (
 
 const MARK = (
   <>
+    <ReadingOnly />
     <FindButton />
     <KeptMark />
   </>

@@ -6,6 +6,10 @@ import { type AccessFile, ALONE, type KeptKeeper } from './kept.js';
 
 const trimmed = (name: string): string => name.trim().replaceAll(/\s+/g, ' ');
 
+/** A refusal that stands beside the field it is about. */
+const besideField = (code: 'own-name-missing' | 'name-taken', field: keyof NewKeeper) =>
+  problem(accessErrors, code, { fields: { [field]: accessErrors[code].title } });
+
 /** Who keeps the household. One alone has no name and is asked for none; from the second on, each is known by theirs. */
 export class Keepers {
   constructor(
@@ -53,10 +57,10 @@ export class Keepers {
   add(id: string, { name, role, ownName }: NewKeeper): void {
     this.file.change(({ keepers }) => {
       const [alone = ALONE] = keepers;
-      if (keepers.length <= 1 && alone.name === '' && ownName === undefined) throw problem(accessErrors, 'own-name-missing');
+      if (keepers.length <= 1 && alone.name === '' && ownName === undefined) throw besideField('own-name-missing', 'ownName');
       if (keepers.length >= LIMITS.access.keepers) throw problem(accessErrors, 'too-many-keepers');
       const before = keepers.length > 1 ? keepers : [{ ...alone, name: trimmed(ownName ?? alone.name) }];
-      if (before.some((one) => sameName(one.name) === sameName(name))) throw problem(accessErrors, 'name-taken');
+      if (before.some((one) => sameName(one.name) === sameName(name))) throw besideField('name-taken', 'name');
       return { keepers: [...before, { id, name: trimmed(name), role, passphrase: null }] };
     });
   }
@@ -64,7 +68,7 @@ export class Keepers {
   /** @throws ProblemError 404, or 409 where the name is taken or no owner would be left. */
   update(id: string, { name, role }: KeeperUpdate): void {
     this.change(id, (keeper, others) => {
-      if (others.some((one) => sameName(one.name) === sameName(name))) throw problem(accessErrors, 'name-taken');
+      if (others.some((one) => sameName(one.name) === sameName(name))) throw besideField('name-taken', 'name');
       return { ...keeper, name: trimmed(name), role };
     });
   }

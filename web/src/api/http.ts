@@ -2,6 +2,7 @@ import type { accessErrors, Problem } from '@bright-keeper/contract';
 import { outside } from '../outside';
 import { keptHere, mayKeep } from './kept';
 import { letIn } from './letIn';
+import { ownRole } from './ownRole';
 import { reach } from './reach';
 
 /** A refusal of the server, or its silence, in words a person can act on. */
@@ -69,6 +70,7 @@ async function send(path: string, init: RequestInit): Promise<Response> {
   if (response.status < FIRST_SERVER_FAULT) reach.answered();
   if (response.ok) {
     letIn.hasBeenIn = true;
+    ownRole.heardIn(response.headers);
     return response;
   }
   const isProblem = response.headers.get('content-type')?.includes('problem+json');

@@ -2,6 +2,7 @@ import type { Kept } from '../kept';
 import { ApiError } from './http';
 import { keptHere, mayKeep } from './kept';
 import { outside } from '../outside';
+import { ownRole } from './ownRole';
 import { reach } from './reach';
 
 /** A call that is not answered for so long is a reason to ask whether the household is there at all. */
@@ -26,7 +27,8 @@ function silence(kept: Kept): { falls: Promise<'silent'>; end: () => void } {
  */
 export async function orKept<T>(ask: () => Promise<T>, keep: (kept: Kept) => Promise<T>, id?: string): Promise<T> {
   const kept = mayKeep() ? await keptHere() : null;
-  if (!kept) return ask();
+  // Whoever only reads is refused by the household, and nothing is kept that it would never take.
+  if (!kept || ownRole.get() === 'reader') return ask();
   if (reach.isAway || (id !== undefined && kept.waits(id))) return keep(kept);
   const { falls, end } = silence(kept);
   try {

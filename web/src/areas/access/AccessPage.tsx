@@ -5,16 +5,20 @@ import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts'
 import { Field } from '../gear';
 import { Devices } from './Devices';
 import { Invite } from './Invite';
+import { Keepers } from './Keepers';
 import { Passphrase } from './Passphrase';
 import { useAccess, useProve, useSetNetwork, useSetPassphrase } from './queries';
-import { TROUBLE_WORDS } from './words';
+import { WhoIsHere } from './WhoIsHere';
+import { ROLE_WORDS, TROUBLE_WORDS } from './words';
 
 const fieldIn = (error: unknown, field: string): string | undefined =>
   error instanceof ApiError ? error.problem.fields?.[field] : undefined;
 const isWhole = (error: unknown): boolean => error instanceof ApiError && !error.problem.fields;
 
 function ChoosePassphrase({ access }: { access: Access }) {
-  const { hasPassphrase, devices } = access;
+  const { hasPassphrase, devices: all, keepers } = access;
+  const own = keepers.find(({ isThis }) => isThis);
+  const devices = own ? all.filter(({ keeper }) => keeper === own.name) : all;
   const [passphrase, setPassphrase] = useState('');
   const [endOthers, setEndOthers] = useState(true);
   const [isOpen, setOpen] = useState(!hasPassphrase);
@@ -116,8 +120,8 @@ function OnTheNetwork({ access: { network, hasPassphrase, sessionDays } }: { acc
   );
 }
 
-/** On another device the passphrase comes before anything that lets others in. */
-function ProveFirst() {
+/** Away from the machine the passphrase comes before anything that lets others in, and before another passphrase. */
+function ProveFirst({ mayLetIn }: Pick<Access, 'mayLetIn'>) {
   const [passphrase, setPassphrase] = useState('');
   const prove = useProve();
   return (
@@ -129,7 +133,11 @@ function ProveFirst() {
         prove.mutate({ passphrase });
       }}
     >
-      <p>To let others in, or change how, give the passphrase once more. It counts for ten minutes.</p>
+      <p>
+        {mayLetIn
+          ? 'To let others in, or change how, give the passphrase once more. It counts for ten minutes.'
+          : 'To choose another passphrase, give the one you have once more.'}
+      </p>
       <Passphrase label="Passphrase" value={passphrase} onChange={setPassphrase} error={fieldIn(prove.error, 'passphrase')} />
       {isWhole(prove.error) && <Failure error={prove.error} />}
       <Button look="filled" type="submit" disabled={prove.isPending || passphrase === ''}>
@@ -148,24 +156,36 @@ export function AccessPage() {
 }
 
 function Inside({ access }: { access: Access }) {
-  const isOwner = access.from === 'machine' || access.provedUntil !== null;
+  const { keepers, mayLetIn, from, network } = access;
+  const own = keepers.find(({ isThis }) => isThis);
+  const isProved = from === 'machine' || access.provedUntil !== null || !access.hasPassphrase;
   // What is being typed stays where the ten minutes end meanwhile.
-  const [wasOwner, setWasOwner] = useState(isOwner);
-  if (isOwner && !wasOwner) setWasOwner(true);
+  const [wasProved, setWasProved] = useState(isProved);
+  if (isProved && !wasProved) setWasProved(true);
+  const owner = keepers.find(({ role }) => role === 'owner');
   return (
     <Page title="Access" sub="Who reaches this household, and from where.">
       <div className="space-y-8">
-        {!isOwner && <ProveFirst />}
-        {wasOwner && (
+        {own && (
+          <p>
+            You are here as <strong>{own.name}</strong>. {ROLE_WORDS[own.role].name}: {ROLE_WORDS[own.role].may}.
+          </p>
+        )}
+        {!isProved && <ProveFirst mayLetIn={mayLetIn} />}
+        {wasProved && (
+          <Section title={own || !owner ? 'Passphrase' : `Passphrase of ${owner.name}`}>
+            <ChoosePassphrase access={access} />
+          </Section>
+        )}
+        {wasProved && mayLetIn && (
           <>
-            <Section title="Passphrase">
-              <ChoosePassphrase access={access} />
-            </Section>
             <OnTheNetwork access={access} />
-            {access.network.open && <Invite network={access.network} codeUntil={access.codeUntil} />}
+            {network.open && <Invite access={access} />}
+            <Keepers keepers={keepers} />
           </>
         )}
-        <Devices devices={access.devices} />
+        {from === 'machine' && keepers.length > 0 && !own && <WhoIsHere keepers={keepers} />}
+        <Devices devices={access.devices} from={from} />
       </div>
     </Page>
   );

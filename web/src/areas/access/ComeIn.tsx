@@ -1,17 +1,14 @@
-import { CODE_DIGITS } from '@bright-keeper/contract';
+import { CODE_DIGITS, KEEPER_NAME_MAX } from '@bright-keeper/contract';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState, type FormEvent } from 'react';
 import { ApiError } from '../../api/http';
 import { letIn } from '../../api/letIn';
 import { Button, Failure } from '../../ui/parts';
 import { Field } from '../gear';
+import { usualName } from './deviceName';
 import { codeIn, digitsOf, inGroups } from './pairingLink';
 import { Passphrase } from './Passphrase';
-import { usePair, useSignIn } from './queries';
-
-/** What this device is called in the list until somebody names it better. */
-const usualName = (): string =>
-  /Mobi/.test(navigator.userAgent) ? 'Phone' : /Tablet|iPad/.test(navigator.userAgent) ? 'Tablet' : 'Computer';
+import { useAccess, usePair, useSignIn } from './queries';
 
 const fieldsIn = (error: unknown): Record<string, string> => (error instanceof ApiError ? (error.problem.fields ?? {}) : {});
 
@@ -21,6 +18,9 @@ export function ComeIn() {
   const [code, setCode] = useState(() => codeIn(window.location.hash));
   const [passphrase, setPassphrase] = useState('');
   const [name, setName] = useState(usualName);
+  const [keeper, setKeeper] = useState('');
+  const { data: access } = useAccess();
+  const asksName = access?.isIn === false && access.asksName;
   const [pair, signIn] = [usePair(), useSignIn()];
   const { isPending, error } = byCode ? pair : signIn;
   const fields = fieldsIn(error);
@@ -30,7 +30,7 @@ export function ComeIn() {
     // The code is used up by it: it stays neither in the address nor in what the browser remembers of it.
     if (window.location.hash) window.history.replaceState(window.history.state, '', window.location.pathname + window.location.search);
     if (byCode) pair.mutate({ code, name });
-    else signIn.mutate({ passphrase, name });
+    else signIn.mutate({ passphrase, name, ...(asksName ? { keeper } : {}) });
   };
 
   return (
@@ -43,7 +43,9 @@ export function ComeIn() {
           <p className="mt-1 mb-6 text-soft">
             {byCode
               ? 'On the machine Bright Keeper runs on, under Settings, Access: have a code shown, and type it here.'
-              : 'The passphrase of this household.'}
+              : asksName
+                ? 'Your name, as the others call you here, and your passphrase.'
+                : 'The passphrase of this household.'}
             {letIn.hasBeenIn && ' What you typed on the page behind is still there.'}
           </p>
           <form onSubmit={comeIn} noValidate className="sheet space-y-5 p-4">
@@ -60,7 +62,21 @@ export function ComeIn() {
                 />
               </Field>
             ) : (
-              <Passphrase label="Passphrase" value={passphrase} onChange={setPassphrase} error={fields.passphrase} />
+              <>
+                {asksName && (
+                  <Field label="Your name" id="keeper" error={fields.keeper}>
+                    <input
+                      id="keeper"
+                      className="input"
+                      autoComplete="username"
+                      maxLength={KEEPER_NAME_MAX}
+                      value={keeper}
+                      onChange={(e) => setKeeper(e.target.value)}
+                    />
+                  </Field>
+                )}
+                <Passphrase label="Passphrase" value={passphrase} onChange={setPassphrase} error={fields.passphrase} />
+              </>
             )}
             <Field label="Name of this device" id="device-name" error={fields.name} hint="So that you know it again in the list.">
               <input

@@ -9,13 +9,15 @@ const CAME_BY: Record<PairedDevice['cameBy'], string> = { code: 'by a code', pas
 
 function Row({ device, onLetGo, isPending }: { device: PairedDevice; onLetGo: () => void; isPending: boolean }) {
   const [isSure, setSure] = useState(false);
-  const { name, isThis, cameBy, addedAt, seenAt, seenFrom, endsAt } = device;
+  const { name, isThis, keeper, cameBy, addedAt, seenAt, seenFrom, endsAt } = device;
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-2 px-4 py-3">
       <MonitorSmartphone size={22} className="shrink-0 text-soft" aria-hidden="true" />
       <div className="min-w-48 flex-1">
         <p className="font-medium">
-          {name} {isThis && <span className="ml-1 rounded bg-glass-tint px-2 py-0.5 text-sm text-glass">this one</span>}
+          {name}
+          {keeper !== null && <span className="font-normal text-soft"> of {keeper}</span>}{' '}
+          {isThis && <span className="ml-1 rounded bg-glass-tint px-2 py-0.5 text-sm text-glass">this one</span>}
         </p>
         <p className="text-sm text-soft">
           Last seen <At instant={seenAt} /> from {seenFrom}. Let in <At instant={addedAt} /> {CAME_BY[cameBy]}; out <At instant={endsAt} />{' '}
@@ -39,7 +41,7 @@ function Row({ device, onLetGo, isPending }: { device: PairedDevice; onLetGo: ()
 }
 
 /** Who is let in, and how one is let go: at once, in the middle of whatever it was doing. */
-export function Devices({ devices }: Pick<Access, 'devices'>) {
+export function Devices({ devices, from }: Pick<Access, 'devices' | 'from'>) {
   const letGo = useLetGo();
   return (
     <Section title="Devices that are let in">
@@ -49,7 +51,7 @@ export function Devices({ devices }: Pick<Access, 'devices'>) {
       ) : (
         <ul className="sheet divide-y divide-line">
           {devices.map((device) => (
-            <Row key={device.id} device={device} isPending={letGo.isPending} onLetGo={() => letGo.mutate(device)} />
+            <Row key={device.id} device={device} isPending={letGo.isPending} onLetGo={() => letGo.mutate({ ...device, from })} />
           ))}
         </ul>
       )}

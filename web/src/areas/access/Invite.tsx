@@ -1,8 +1,10 @@
 import type { Access, NetworkState, PairingCode } from '@bright-keeper/contract';
 import { QRCodeSVG } from 'qrcode.react';
+import { useState } from 'react';
 import { Button, Failure, Notice, Section } from '../../ui/parts';
 import { shortInstant } from '../../ui/dates';
 import { useZone } from '../../ui/zone';
+import { Field } from '../gear';
 import { inGroups, pairingLink } from './pairingLink';
 import { useNewCode } from './queries';
 
@@ -70,8 +72,10 @@ function Code({ code, address }: { code: PairingCode; address: string }) {
   );
 }
 
-function Pair({ address, codeUntil }: { address: string } & Pick<Access, 'codeUntil'>) {
+function Pair({ address, codeUntil, keepers }: { address: string } & Pick<Access, 'codeUntil' | 'keepers'>) {
   const newCode = useNewCode();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const whose = keepers.find(({ id, isThis }) => (chosen === null ? isThis : id === chosen)) ?? keepers[0];
   const isShown = newCode.data?.endsAt === codeUntil;
   return (
     <>
@@ -82,8 +86,23 @@ function Pair({ address, codeUntil }: { address: string } & Pick<Access, 'codeUn
           Have a code shown, then open <span className="font-mono text-sm">{address}</span> on the device.
         </p>
       )}
+      {keepers.length > 0 && (
+        <Field label="For a device of" id="code-for">
+          <select id="code-for" className="input" value={whose!.id} onChange={(e) => setChosen(e.target.value)}>
+            {keepers.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
       {newCode.error && <Failure error={newCode.error} />}
-      <Button look={isShown ? 'plain' : 'filled'} disabled={newCode.isPending} onClick={() => newCode.mutate()}>
+      <Button
+        look={isShown ? 'plain' : 'filled'}
+        disabled={newCode.isPending}
+        onClick={() => newCode.mutate(whose ? { keeperId: whose.id } : {})}
+      >
         {isShown ? 'Show another code' : 'Show a code'}
       </Button>
     </>
@@ -91,7 +110,7 @@ function Pair({ address, codeUntil }: { address: string } & Pick<Access, 'codeUn
 }
 
 /** How a phone is brought in: trust, open, pair. */
-export function Invite({ network, codeUntil }: Pick<Access, 'network' | 'codeUntil'>) {
+export function Invite({ access: { network, codeUntil, keepers } }: { access: Access }) {
   const [address] = network.addresses;
   if (!address) return null;
   const isTrusted = network.beginAt.length === 0;
@@ -100,7 +119,7 @@ export function Invite({ network, codeUntil }: Pick<Access, 'network' | 'codeUnt
       <ol className="flex flex-wrap gap-4">
         <Trust network={network} />
         <Step n={isTrusted ? 1 : 2} title="Open and pair">
-          <Pair address={address} codeUntil={codeUntil} />
+          <Pair address={address} codeUntil={codeUntil} keepers={keepers} />
         </Step>
       </ol>
     </Section>

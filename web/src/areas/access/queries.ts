@@ -1,8 +1,11 @@
 import {
   routes,
   type Access,
+  type CodeFor,
+  type KeeperUpdate,
   type NetworkState,
   type NetworkUpdate,
+  type NewKeeper,
   type NewPassphrase,
   type Outsider,
   type Pairing,
@@ -58,19 +61,35 @@ export const useUnencrypted = () =>
 export const useProve = () => useMutation({ mutationFn: (proof: Proof) => http.post<Access>(routes.accessProof, proof), onSuccess: keep });
 export const useNewCode = () =>
   useMutation({
-    mutationFn: () => http.post<PairingCode>(routes.accessCode, {}),
+    mutationFn: (whose: CodeFor) => http.post<PairingCode>(routes.accessCode, whose),
     onSuccess: ({ endsAt }) =>
       void queryClient.setQueryData<Access | Outsider>(keys.access, (known) => (known?.isIn ? { ...known, codeUntil: endsAt } : known)),
   });
 
 export const useLetGo = () =>
   useMutation({
-    mutationFn: ({ id, isThis }: { id: string; isThis: boolean }) =>
+    mutationFn: ({ id, isThis }: { id: string; isThis: boolean; from: Access['from'] }) =>
       isThis ? http.post<void>(routes.accessSignOut, {}) : http.delete(routes.accessDevice(id)),
-    onSuccess: (_, { isThis }) => {
-      if (isThis) letIn.shut();
-      void queryClient.invalidateQueries({ queryKey: keys.access });
+    onSuccess: (_, { isThis, from }) => {
+      // At the machine itself one is in without it.
+      if (isThis && from === 'network') letIn.shut();
+      void queryClient.invalidateQueries(from === 'machine' && isThis ? {} : { queryKey: keys.access });
     },
+  });
+
+export const useAddKeeper = () =>
+  useMutation({ mutationFn: (keeper: NewKeeper) => http.post<Access>(routes.accessKeepers, keeper), onSuccess: keep });
+export const useUpdateKeeper = () =>
+  useMutation({
+    mutationFn: ({ id, ...update }: KeeperUpdate & { id: string }) => http.put<Access>(routes.accessKeeper(id), update),
+    onSuccess: keep,
+  });
+export const useResetKeeper = () =>
+  useMutation({ mutationFn: (id: string) => http.post<Access>(routes.accessKeeperReset(id), {}), onSuccess: keep });
+export const useRemoveKeeper = () =>
+  useMutation({
+    mutationFn: (id: string) => http.delete(routes.accessKeeper(id)),
+    onSuccess: () => void queryClient.invalidateQueries({ queryKey: keys.access }),
   });
 
 /** What was refused to a stranger is asked for anew. */

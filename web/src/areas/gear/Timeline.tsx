@@ -56,6 +56,7 @@ function Entry({ entry, isOffered }: { entry: LogEntry; isOffered: boolean }) {
       <p className="flex justify-between gap-4">
         <span className="font-medium">{title}</span>
         <span className="text-sm whitespace-nowrap text-soft">
+          {entry.keeper !== null && `${entry.keeper}, `}
           <At instant={entry.at} />
         </span>
       </p>

@@ -1,4 +1,5 @@
 import type { TrailEntry } from '@bright-keeper/contract';
+import { useOwnRole } from '../../api/useOwnRole';
 import { DataTable, type Columns } from '../../ui/DataTable';
 import { fullInstant } from '../../ui/dates';
 import { Button, Empty, Failure, Loading, Page } from '../../ui/parts';
@@ -18,16 +19,21 @@ function When({ entry: { firstAt, at, times } }: { entry: TrailEntry }) {
   );
 }
 
+function Who({ entry }: { entry: TrailEntry }) {
+  const areSeveral = useOwnRole() !== null;
+  return whoWords(entry, areSeveral);
+}
+
 const COLUMNS: Columns<TrailEntry> = [
   { id: 'at', header: 'When', enableSorting: false, cell: ({ row }) => <When entry={row.original} /> },
-  { id: 'who', header: 'Who', enableSorting: false, cell: ({ row }) => whoWords(row.original) },
+  { id: 'who', header: 'Who', enableSorting: false, cell: ({ row }) => <Who entry={row.original} /> },
   { id: 'act', header: 'What', enableSorting: false, cell: ({ row }) => deedWords(row.original) },
   { id: 'name', header: 'Of', enableSorting: false, cell: ({ row: { original } }) => (original.who.is === 'keeper' ? original.name : '') },
 ];
 
 const FILTERS = [
   { who: undefined, label: 'All' },
-  { who: 'keeper', label: 'By you' },
+  { who: 'keeper', label: 'By hand' },
   { who: 'device', label: 'By hygrometers' },
 ] as const;
 

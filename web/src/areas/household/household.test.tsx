@@ -204,7 +204,7 @@ describe('words', () => {
 describe('the page of who changed what', () => {
   const at = '2026-03-10T10:00:00.000Z';
   const entries: Trail['entries'] = [
-    { id: '1', who: { is: 'keeper' }, act: 'finished', subject: 'look', name: 'Fifty', firstAt: at, at, times: 1 },
+    { id: '1', who: { is: 'keeper', name: null }, act: 'finished', subject: 'look', name: 'Fifty', firstAt: at, at, times: 1 },
     {
       id: '2',
       who: { is: 'device', id: 'd', name: 'Probe' },

@@ -35,6 +35,7 @@ const SUBJECTS: Record<TrailSubject, string> = {
   network: 'Access from the network',
   'unencrypted-key': 'What a key may do unencrypted',
   'paired-device': 'Paired device',
+  keeper: 'Keeper',
   offer: 'Offer',
   practice: 'Practice',
 };
@@ -70,6 +71,8 @@ const ACTS: Record<TrailAct, string> = {
 /** What was done, in a few words: “Look finished”. */
 export const deedWords = ({ subject, act }: Pick<TrailEntry, 'subject' | 'act'>): string => `${SUBJECTS[subject]} ${ACTS[act]}`;
 
-/** Who did it: a device by its name, as it is called now. */
-export const whoWords = ({ who }: Pick<TrailEntry, 'who'>): string =>
-  who.is === 'keeper' ? 'You' : who.name || 'A hygrometer that is gone';
+/** Who did it: a keeper as they were called then, a device as it is called now. @param areSeveral keepers, who have to be told apart. */
+export function whoWords({ who }: Pick<TrailEntry, 'who'>, areSeveral: boolean): string {
+  if (who.is === 'device') return who.name || 'A hygrometer that is gone';
+  return who.name ?? (areSeveral ? 'Somebody at the machine, or before there were several' : 'You');
+}
