@@ -1,57 +1,24 @@
 import { routes, type Access } from '@bright-keeper/contract';
-import { chromium, devices, expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, expect, test, type Page } from '@playwright/test';
+import { begin, codeOn, comeIn, networkPort, onNetwork, openTo, PASSPHRASE, Phones } from './phones.js';
 import { start, type Running } from './server.js';
 
 /** A phone on the network beside the machine that keeps the household, from an empty one. */
-const PASSPHRASE = 'four lenses on one shelf';
 let running: Running;
 let network: string;
-let phones: BrowserContext[];
-
-/** Above the ports that a system gives away by itself, two for each that runs beside. */
-const networkPort = () => 61_000 + 2 * test.info().parallelIndex;
-const begin = (dataDir?: string, args: string[] = []) =>
-  start({ ...(dataDir ? { dataDir } : {}), args, env: { NETWORK_PORT: String(networkPort()), NETWORK_NAMES: 'localhost' } });
+const phones = new Phones();
 
 test.beforeEach(async () => {
-  phones = [];
   running = await begin();
-  network = `https://localhost:${networkPort()}`;
+  network = onNetwork();
 });
 test.afterEach(async () => {
-  await Promise.all(phones.map((phone) => phone.close()));
+  await phones.close();
   await running.kill('SIGTERM');
 });
 
-/** That the certificate itself is good is seen by OpenSSL (authority.test.ts); this browser has been told of no authority. */
-async function phoneOf(browser: Browser): Promise<Page> {
-  const { userAgent, viewport, isMobile, hasTouch } = devices['Pixel 7'];
-  const phone = await browser.newContext({ userAgent, viewport, isMobile, hasTouch, ignoreHTTPSErrors: true });
-  phones.push(phone);
-  return phone.newPage();
-}
-
-async function open(page: Page): Promise<void> {
-  await page.goto(`${running.url}/settings/access`);
-  await page.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Choose it' }).click();
-  await page.getByRole('button', { name: 'Open it to the network' }).click();
-  await expect(page.getByRole('button', { name: 'Close it' })).toBeVisible();
-}
-
-async function codeOn(page: Page): Promise<string> {
-  await page.getByRole('button', { name: 'Show a code' }).click();
-  return (await page.getByLabel('Code', { exact: true }).textContent())!;
-}
-
-/** Lets a phone in, by the code as one types it. */
-async function pair(page: Page, phone: Page, path = '/'): Promise<void> {
-  const code = await codeOn(page);
-  await phone.goto(network + path);
-  await phone.getByLabel('Code').fill(code);
-  await phone.getByRole('button', { name: 'Let it in' }).click();
-  await expect(phone.getByRole('heading', { name: 'Let this device in' })).toBeHidden();
-}
+const open = (page: Page) => openTo(page, running.url);
+const pair = async (page: Page, phone: Page, path = '/') => comeIn(phone, await codeOn(page), path);
 
 test('an empty household is asked nothing, is opened with a passphrase, and lets a phone in by what its camera reads', async ({
   page,
@@ -69,7 +36,7 @@ test('an empty household is asked nothing, is opened with a passphrase, and lets
   await open(page);
 
   const code = await codeOn(page);
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   await phone.goto(`${network}/gear#pair=${code.replace(' ', '')}`);
   await expect(phone.getByLabel('Code')).toHaveValue(code);
   await expect(phone.getByLabel('Name of this device')).toHaveValue('Phone');
@@ -82,7 +49,7 @@ test('an empty household is asked nothing, is opened with a passphrase, and lets
 
 test('what one types on a phone that is let go is there when it comes in again, and is kept', async ({ page, browser }) => {
   await open(page);
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   await pair(page, phone, '/gear/new');
   await phone.getByRole('textbox', { name: 'Name', exact: true }).fill('Corvane 35/2');
   await page.getByRole('button', { name: 'Let Phone go' }).click();
@@ -105,7 +72,7 @@ test('a look that is under way on a phone goes on where it was, after it was let
   await open(page);
   const lens = { name: 'Corvane 35/2', kind: 'lens', traits: {}, notes: '', acquiredOn: null };
   const { id } = (await (await request.post(running.url + routes.gear, { data: lens })).json()) as { id: string };
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   await pair(page, phone, `/gear/${id}`);
   await phone.getByRole('button', { name: /look/i }).first().click();
   await expect(phone).toHaveURL(/\/look\//);
@@ -125,12 +92,12 @@ test('a look that is under way on a phone goes on where it was, after it was let
 
 test('a phone lets others in only with the passphrase, and lets itself go', async ({ page, browser }) => {
   await open(page);
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   await pair(page, phone, '/settings/access');
   await expect(phone.getByRole('button', { name: 'Show a code' })).toBeHidden();
   await phone.getByLabel('Passphrase', { exact: true }).fill(PASSPHRASE);
   await phone.getByRole('button', { name: 'Go on' }).click();
-  const tablet = await phoneOf(browser);
+  const tablet = await phones.one(browser);
   await pair(phone, tablet);
   await phone.getByRole('button', { name: 'Let Phone go' }).first().click();
   await phone.getByRole('button', { name: 'Let Phone go now' }).click();
@@ -140,7 +107,7 @@ test('a phone lets others in only with the passphrase, and lets itself go', asyn
 
 test('a new start opens the network again, and phones that were in are in; until it is closed', async ({ page, browser }) => {
   await open(page);
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   await pair(page, phone);
   await running.kill('SIGTERM');
   running = await begin(running.dataDir);
@@ -168,7 +135,7 @@ test('whoever starts it for the network without a passphrase is told where to ch
 
 test('the steps for a phone say so where its clock is off', async ({ page, browser }) => {
   await open(page);
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   const steps = `http://localhost:${networkPort() + 1}/`;
   await phone.goto(steps);
   await expect(phone.getByRole('alert')).toBeHidden();
@@ -192,7 +159,7 @@ test('a calendar is given an address of the network, and comes unencrypted only 
   ]);
   const path = new URL((await addresses.first().textContent())!).pathname;
   const plain = `http://localhost:${networkPort() + 1}`;
-  const phone = await phoneOf(browser);
+  const phone = await phones.one(browser);
   const fetched = async (origin: string) => (await phone.request.get(origin + path)).status();
   expect([await fetched(network), await fetched(plain)]).toEqual([200, 403]);
   await page.getByRole('button', { name: 'Let this key come unencrypted' }).click();
@@ -216,8 +183,11 @@ test('a phone that was let in keeps what is needed outdoors by itself, and forge
   // A browser that trusts the certificate and knows the name, as a phone does that followed the first code.
   const args = [...(launchOptions.args ?? []), '--ignore-certificate-errors', `--host-resolver-rules=MAP ${NAME} 127.0.0.1`];
   const browser = await chromium.launch({ ...launchOptions, args });
-  const phone = await phoneOf(browser);
-  await pair(page, phone, '/kept');
+  const phone = await phones.one(browser);
+  const code = await codeOn(page);
+  await phone.goto(`${network}/kept`);
+  await phone.getByLabel('Code').fill(code);
+  await phone.getByRole('button', { name: 'Let it in' }).click();
   await expect(phone.getByText('0 things are kept with their pages')).toBeVisible();
   await phone.waitForFunction(async () => (await navigator.serviceWorker.ready).active?.state === 'activated');
   await phone.context().setOffline(true);
@@ -241,6 +211,6 @@ test('a phone that was let in keeps what is needed outdoors by itself, and forge
         }),
     );
   await expect.poll(left).toBe(0);
+  await phones.close();
   await browser.close();
-  phones = [];
 });

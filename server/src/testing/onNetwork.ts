@@ -11,7 +11,8 @@ export const PASSPHRASE = 'four lenses on one shelf';
 export const ADDRESS = '127.0.0.1';
 
 export type Answer = { status: number; headers: IncomingHttpHeaders; body: unknown; text: string };
-type Sent = { method?: string; cookie?: string | null; headers?: Record<string, string>; body?: unknown };
+/** `from`: the address of this machine that it is sent from. */
+type Sent = { method?: string; cookie?: string | null; headers?: Record<string, string>; body?: unknown; from?: string };
 
 const heard = (request: ReturnType<typeof ask>, body: unknown): Promise<Answer> =>
   new Promise((resolve, reject) => {
@@ -73,13 +74,14 @@ export async function onNetwork({ certificates, proxy = null }: Given = {}) {
   const agent = new Agent({ ca: service.network.certificate?.authority?.pem, keepAlive: false });
 
   /** Over TLS, believed by the household's authority alone. */
-  const send = (path: string, { method = 'GET', cookie, headers = {}, body }: Sent = {}): Promise<Answer> => {
+  const send = (path: string, { method = 'GET', cookie, headers = {}, body, from }: Sent = {}): Promise<Answer> => {
     const all: RequestOptions = {
       host: ADDRESS,
       port,
       path,
       method,
       agent,
+      ...(from ? { localAddress: from } : {}),
       // Whatever name the request itself asks for.
       servername: 'localhost',
       headers: {

@@ -4,6 +4,7 @@ import { forgetKept, household, keptWith } from '../testing/kept';
 import { ApiError, http } from './http';
 import { keepHere } from './kept';
 import { orKept } from './orKept';
+import { ownRole } from './ownRole';
 import { reach } from './reach';
 
 let giveBack = () => {};
@@ -12,6 +13,7 @@ beforeEach(() => reach.answered());
 afterEach(async () => {
   giveBack();
   keepHere(null);
+  ownRole.heardIn(new Headers());
   await forgetKept();
 });
 
@@ -39,6 +41,14 @@ describe('what changes something', () => {
     giveBack();
     await withKept(() => ({ problem: { status: 422, code: 'no', title: 'No' } }));
     await expect(done()).rejects.toThrow(ApiError);
+  });
+
+  it('is never kept for one who only reads: the household would not take it', async () => {
+    await withKept(() => 'silence');
+    ownRole.heardIn(new Headers({ 'keeper-role': 'reader' }));
+    await expect(done()).rejects.toThrow('does not answer');
+    ownRole.heardIn(new Headers({ 'keeper-role': 'keeper' }));
+    expect(await done()).toBe('here');
   });
 
   it('is kept here while it is silent, known to be, or falls silent', async () => {

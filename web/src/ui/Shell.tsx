@@ -47,7 +47,7 @@ export function Shell({ bar, mark, onApproach }: ShellProps) {
       </a>
       <header className="border-b border-line bg-sheet print:hidden">
         <div className="mx-auto flex max-w-[1200px] items-center px-4 md:px-8">
-          <span className="flex items-center gap-2 py-3 pr-8 font-semibold">
+          <span className="flex items-center gap-2 py-3 pr-2 font-semibold md:pr-8">
             <Mark /> Bright Keeper
           </span>
           <nav aria-label="Stations" className="hidden flex-1 gap-1 md:flex">

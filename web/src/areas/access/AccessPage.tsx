@@ -180,8 +180,8 @@ function Inside({ access }: { access: Access }) {
         {wasProved && mayLetIn && (
           <>
             <OnTheNetwork access={access} />
-            {network.open && <Invite access={access} />}
             <Keepers keepers={keepers} />
+            {network.open && <Invite access={access} />}
           </>
         )}
         {from === 'machine' && keepers.length > 0 && !own && <WhoIsHere keepers={keepers} />}

@@ -69,10 +69,11 @@ function Edit({ keeper, onDone }: { keeper: Keeper; onDone: () => void }) {
 /** How somebody comes in, as far as they can. */
 const comesIn = ({ hasPassphrase, devices }: Keeper): string =>
   !hasPassphrase && devices === 0
-    ? 'Cannot come in yet: show a code for them below.'
+    ? 'Cannot come in yet: a code for a device of theirs lets them in.'
     : `${hasPassphrase ? 'With a passphrase' : 'No passphrase yet'}, ${devices === 0 ? 'no device' : count(devices, 'device', 'devices')} let in.`;
 
-function Row({ keeper }: { keeper: Keeper }) {
+/** @param mayLeave whether an owner is left without them. */
+function Row({ keeper, mayLeave }: { keeper: Keeper; mayLeave: boolean }) {
   const [asked, setAsked] = useState<Asked | null>(null);
   const [isEdited, setEdited] = useState(false);
   const [reset, remove] = [useResetKeeper(), useRemoveKeeper()];
@@ -99,7 +100,7 @@ function Row({ keeper }: { keeper: Keeper }) {
           <Button aria-label={`Change ${keeper.name}`} onClick={() => setEdited(true)}>
             Change
           </Button>
-          {(Object.keys(ASKED) as Asked[]).map((one) => (
+          {(mayLeave ? (Object.keys(ASKED) as Asked[]) : []).map((one) => (
             <Button key={one} aria-label={`${ASKED[one].label} ${keeper.name}`} onClick={() => setAsked(one)}>
               {ASKED[one].label}
             </Button>
@@ -138,7 +139,7 @@ export function Keepers({ keepers }: Pick<Access, 'keepers'>) {
         {keepers.length > 0 && (
           <ul className="sheet divide-y divide-line">
             {keepers.map((keeper) => (
-              <Row key={keeper.id} keeper={keeper} />
+              <Row key={keeper.id} keeper={keeper} mayLeave={keepers.some(({ id, role }) => role === 'owner' && id !== keeper.id)} />
             ))}
           </ul>
         )}
