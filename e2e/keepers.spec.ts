@@ -58,7 +58,7 @@ test('one alone hears of nobody else; a second comes in by a code, and what they
   await page.goto(`${running.url}/gear`);
   await page.getByRole('link', { name: 'Corvane 35/2' }).first().click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Came on the shelf' }).first()).toContainText('Ben,');
-  await page.goto(`${running.url}/settings/trail`);
+  await page.goto(`${running.url}/settings/data/trail`);
   await expect(page.getByRole('row').filter({ hasText: 'Corvane 35/2' })).toContainText('Ben');
   await expect(page.getByRole('row').filter({ hasText: 'Keeper added' })).toContainText('Somebody at the machine');
   // Ben lets nobody in.
