@@ -112,6 +112,7 @@ export const routes = {
   rhythmsBack: '/api/schedule/rhythms/many/back',
   rhythmPreview: '/api/schedule/rhythms/preview',
   benchDays: '/api/schedule/bench-days',
+  waitingCleans: '/api/schedule/waiting-cleans',
   benchDay: (day: string) => `/api/schedule/bench-days/${day}`,
   benchTimes: '/api/schedule/bench-times',
   calendarFile: '/api/schedule/calendar.ics',

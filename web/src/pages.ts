@@ -68,7 +68,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/report', 'record/ReportPage', [routes.reportKey]),
   page('/report/check', 'record/ReportCheckPage', [routes.reportKey]),
   page('/costs', 'record/CostsPage', [routes.benchUses, routes.supplies]),
-  page('/supplies', 'supplies/SuppliesPage', [routes.supplies, routes.benchUses]),
+  page('/supplies', 'supplies/SuppliesPage', [routes.supplies, routes.benchUses, routes.waitingCleans]),
   page('/handbook', 'handbook/HandbookPage'),
   page('/diagnose', 'inspection/DiagnosePage'),
   page('/kept', 'kept/KeptPage'),

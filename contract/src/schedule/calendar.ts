@@ -1,4 +1,4 @@
-import { schedule, type care } from '@bright-keeper/core';
+import { schedule, type care, type supplies } from '@bright-keeper/core';
 import Joi from 'joi';
 import { day, dayAfter, version } from '../joi.js';
 
@@ -65,6 +65,8 @@ export type BenchDayPage = {
   drawer: LaidOut[];
   lacking: Lacking[];
 };
+/** What each clean that is asked for now will take of fluids, wipes and swabs. */
+export type WaitingCleans = { waiting: supplies.Needed[] };
 export type DayParam = { day: string };
 export const dayParam = Joi.object<DayParam>({ day: day().required() });
 

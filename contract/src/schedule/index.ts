@@ -11,6 +11,7 @@ export {
   saveBenchTimes,
   type AgendaQuery,
   type BenchDayPage,
+  type WaitingCleans,
   type BenchDays,
   type BenchQuery,
   type BenchTimes,

@@ -59,6 +59,7 @@ export {
   type Waiting,
   waitingFor,
 } from './bench.js';
+export { nextTap, workThrough } from './benchThrough.js';
 export { benchTogether, isSameBench } from './benchTogether.js';
 export { diagnose, type Diagnosis, type Observations } from './diagnose.js';
 export { gentleWord, type GentleWord, isWithoutEvidence, type TouchRecord } from './gentleWord.js';

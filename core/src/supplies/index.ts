@@ -17,4 +17,5 @@ export { type BenchUse, materialsIn, type Outlook, outlookOf, shoppingList } fro
 export { runningLow } from './runningLow.js';
 export { starterFacts, STARTER_IDS, STARTERS, type Starter, type StarterId } from './starters.js';
 export { stockAmount, type StockAmount } from './stockAmount.js';
+export { neededBy, type Needed } from './waiting.js';
 export { kitsOf, onHandAt, withinReach } from './kits.js';

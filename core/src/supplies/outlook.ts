@@ -4,8 +4,10 @@ import { isTool, type DrawerThing } from './drawerThing.js';
 import { buyWithin, forecast, type Forecast } from './forecast.js';
 import { isLow } from './runningLow.js';
 import type { Taking } from './drawer.js';
+import type { Needed } from './waiting.js';
 
 const DAY_MS = 86_400_000;
+const sumOf = <T>(all: readonly T[], of: (one: T) => number): number => all.reduce((sum, one) => sum + of(one), 0);
 /** What was used longer ago says little of how it is used now, days (our choice). */
 const LOOKED_BACK = 365;
 
@@ -15,7 +17,12 @@ export type Outlook<T> = {
   thing: T;
   stock: number | null;
   forecast: Forecast;
-  /** In how many days it is time to buy: at once where it is nearly gone, or may be before it came; null where nothing tells. */
+  /** What the cleans that wait take of it, at the least and at the most; null where they take none. */
+  waits: { least: number; most: number } | null;
+  /**
+   * In how many days it is time to buy: at once where it is nearly gone, may be before it came, or what waits takes more
+   * than is there; null where nothing tells.
+   */
   buyWithin: number | null;
 };
 
@@ -24,9 +31,14 @@ export type Outlook<T> = {
  *
  * @param uses of every bench that is over, in any order. The first of them begins the time that is looked at, and is not
  * counted itself: a record that begins with a bench would else make use look more frequent than it is.
+ * @param waiting what each clean takes that is asked for now.
  * @param now an instant.
  */
-export function outlookOf<T extends DrawerThing>(drawer: readonly T[], uses: readonly BenchUse[], now: string): Outlook<T>[] {
+export function outlookOf<T extends DrawerThing>(
+  drawer: readonly T[],
+  { uses, waiting }: { uses: readonly BenchUse[]; waiting: readonly Needed[] },
+  now: string,
+): Outlook<T>[] {
   const until = Date.parse(now);
   const first = uses.reduce((earliest, use) => Math.min(earliest, Date.parse(use.at)), until);
   const from = Math.max(first, until - LOOKED_BACK * DAY_MS);
@@ -36,11 +48,18 @@ export function outlookOf<T extends DrawerThing>(drawer: readonly T[], uses: rea
     const ids = new Set(packs.map((p) => p.id));
     const isOnlyOfItsKind = groups.filter((g) => g.thing.thing === thing.thing).length === 1;
     const isOfThese = (t: Taking): boolean => t.id === thing.thing && (isOnlyOfItsKind || ids.has(t.thingId ?? undefined));
-    const takings = counted
-      .map((use) => use.takings.filter(isOfThese).reduce((sum, t) => sum + t.quantity, 0))
-      .filter((quantity) => quantity > 0);
+    const ofThese = (takings: readonly Taking[]): number => takings.filter(isOfThese).reduce((sum, t) => sum + t.quantity, 0);
+    const takings = counted.map((use) => ofThese(use.takings)).filter((quantity) => quantity > 0);
     const outlook = forecast({ stock, takings, days: (until - from) / DAY_MS });
-    return { thing, stock, forecast: outlook, buyWithin: stock !== null && isLow(thing.thing, stock) ? 0 : buyWithin(outlook) };
+    const [least, most] = [sumOf(waiting, ({ least: own }) => ofThese(own)), sumOf(waiting, ({ most: own }) => ofThese(own))];
+    const isShort = stock !== null && (isLow(thing.thing, stock) || stock < least);
+    return {
+      thing,
+      stock,
+      forecast: outlook,
+      waits: most > 0 ? { least, most } : null,
+      buyWithin: isShort ? 0 : buyWithin(outlook),
+    };
   });
 }
 

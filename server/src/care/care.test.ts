@@ -1,7 +1,6 @@
 import { routes, type BenchUses, type Cleaning, type ItemPage, type RungsAtTheBench, type Today } from '@bright-keeper/contract';
 import { care, record, schedule, supplies } from '@bright-keeper/core';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
-import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -60,7 +59,7 @@ describe('a cleaning', () => {
 
   it('writes log, surfaces, touches and the next look when it ends', async () => {
     const c = await dirtyLens('Ended');
-    const events = workThrough(c.plan, ['clean-enough']);
+    const events = care.workThrough(c.plan, ['clean-enough']);
     await save(c, events).expect(200);
     t.clock.set(new Date('2026-03-10T10:20:00Z'));
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
@@ -85,7 +84,7 @@ describe('a cleaning', () => {
 
   it('hands over what did not come off, and looks again in two weeks', async () => {
     const c = await dirtyLens('Stubborn');
-    await save(c, workThrough(c.plan, ['no-change'])).expect(200);
+    await save(c, care.workThrough(c.plan, ['no-change'])).expect(200);
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
     expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({
       verdict: 'hand-over',
@@ -100,7 +99,7 @@ describe('a cleaning', () => {
     ['damage', 'leave', 'is-damage'],
   ] as const)('keeps what outlasted every rung as what it was read to be: %s', async (reading, verdict, reason) => {
     const c = await dirtyLens(`Read as ${reading}`);
-    await save(c, workThrough(c.plan, ['no-change'], reading)).expect(200);
+    await save(c, care.workThrough(c.plan, ['no-change'], reading)).expect(200);
     const page = (await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200)).body as ItemPage;
     expect(page.surfaces.find((s) => s.surface === 'front-glass')).toMatchObject({ verdict, because: { reason } });
   });
@@ -114,7 +113,7 @@ describe('a cleaning', () => {
 
   it('writes nothing at all when one of its writes fails', async () => {
     const c = await dirtyLens('Torn');
-    await save(c, workThrough(c.plan, ['no-change'])).expect(200);
+    await save(c, care.workThrough(c.plan, ['no-change'])).expect(200);
     const before = (await t.http.get(routes.item(c.itemId))).body;
     // The journal is the last thing written; its id is the last one asked for.
     const next = t.ids.next.bind(t.ids);
@@ -155,7 +154,7 @@ describe('a cleaning', () => {
     const untouched = await dirtyLens('Untouched');
     await t.http.delete(routes.cleaning(untouched.id)).expect(204);
     const touched = await dirtyLens('Touched');
-    await save(touched, workThrough(touched.plan, ['no-change'])).expect(200);
+    await save(touched, care.workThrough(touched.plan, ['no-change'])).expect(200);
     expect((await t.http.delete(routes.cleaning(touched.id)).expect(409)).body.code).toBe('already-touched');
   });
 });
@@ -216,7 +215,7 @@ describe('what benches took', () => {
     const item = await t.add('Used on');
     await t.look(item.id, { 'rear-glass': { smear: 3 } });
     const c = await t.startCleaning(item.id);
-    const events = workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
+    const events = care.workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
     const saved = (await save(c, events).expect(200)).body as Cleaning;
     expect(await uses()).toEqual(before);
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: saved.version, acceptShort: true }).expect(200);
@@ -241,7 +240,7 @@ describe('what the bench knows of its rungs', () => {
     const item = await t.add('Counted lens');
     await t.look(item.id, { 'rear-glass': { smear: 3 } });
     const c = await t.startCleaning(item.id);
-    const events = workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
+    const events = care.workThrough(c.plan, ['no-change', 'no-change', 'clean-enough']);
     const saved = (await save(c, events).expect(200)).body as Cleaning;
     expect(await rungs()).toEqual(before);
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: saved.version }).expect(200);

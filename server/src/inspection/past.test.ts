@@ -1,8 +1,7 @@
 import { type Cleaning, type ItemPage, type LookDoc, routes } from '@bright-keeper/contract';
-import { care, MS_PER_DAY, MS_PER_HOUR, type schedule } from '@bright-keeper/core';
+import { MS_PER_DAY, MS_PER_HOUR, care, type schedule } from '@bright-keeper/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -137,7 +136,7 @@ describe('what is told for an earlier day', () => {
     const { id } = await t.add('Cleaned last week');
     await t.look(id, { 'front-glass': { fingerprint: 3 } });
     const cleaning = await t.startCleaning(id);
-    const events = workThrough(cleaning.plan, ['clean-enough']);
+    const events = care.workThrough(cleaning.plan, ['clean-enough']);
     const saved = (await t.http.put(routes.cleaning(cleaning.id)).send({ version: cleaning.version, events }).expect(200)).body as Cleaning;
     t.clock.set(new Date(t.clock.now().getTime() + 7 * MS_PER_DAY));
     await t.look(id, { 'front-glass': { dust: 2 } });

@@ -1,7 +1,6 @@
 import { routes, type Cleaning, type ItemPage, type Log, type LookDoc, type TakenBack } from '@bright-keeper/contract';
-import type { care } from '@bright-keeper/core';
+import { care } from '@bright-keeper/core';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -101,7 +100,7 @@ describe('off the shelf and into quarantine, taken back', () => {
 let begun: Cleaning;
 const beginClean = async (id: string) => void (begun = await t.startCleaning(id));
 const endClean = async () => {
-  const events = workThrough(begun.plan, ['clean-enough']);
+  const events = care.workThrough(begun.plan, ['clean-enough']);
   await t.http.put(routes.cleaning(begun.id)).send({ version: begun.version, events }).expect(200);
   await t.http
     .post(routes.cleaningFinish(begun.id))

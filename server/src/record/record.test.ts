@@ -1,5 +1,5 @@
 import { JOI_OPTIONS, REPORT_LIMITS, routes, signedReport, type ReportKeyTold } from '@bright-keeper/contract';
-import { record } from '@bright-keeper/core';
+import { care, record } from '@bright-keeper/core';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { execFileSync } from 'node:child_process';
@@ -9,7 +9,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { workThrough } from '../testing/bench.js';
 import { fetchPdf } from '../testing/readPdf.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
@@ -166,7 +165,7 @@ describe('a condition report', () => {
     const item = await t.add('Cleaned 40', {});
     await t.look(item.id, { 'front-glass': { fingerprint: 3 } });
     const { id, plan, version } = await t.startCleaning(item.id);
-    const events = workThrough(plan, ['clean-enough']);
+    const events = care.workThrough(plan, ['clean-enough']);
     await t.http.put(routes.cleaning(id)).send({ version, events }).expect(200);
     await t.http
       .post(routes.cleaningFinish(id))

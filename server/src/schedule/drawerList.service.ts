@@ -1,6 +1,7 @@
-import type { BenchDayPage, Lacking, LaidOut, PlannedTask } from '@bright-keeper/contract';
-import { care, schedule } from '@bright-keeper/core';
+import type { BenchDayPage, Lacking, LaidOut, PlannedTask, WaitingCleans } from '@bright-keeper/contract';
+import { care, schedule, supplies } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
+import { AgendaService } from '../agenda/index.js';
 import { PlanRequestService } from '../care/index.js';
 import { Database, type Db } from '../db/index.js';
 import { BenchDaysService } from './benchDays.service.js';
@@ -12,6 +13,7 @@ type Taken = Pick<LaidOut, 'thing' | 'label'> & { for: string };
 export class DrawerListService {
   constructor(
     private readonly database: Database,
+    private readonly agenda: AgendaService,
     private readonly bench: BenchDaysService,
     private readonly requests: PlanRequestService,
   ) {}
@@ -29,6 +31,19 @@ export class DrawerListService {
       lacking.push(...asked.lacking);
     }
     return { today, day, times, bench, drawer: eachOnce(taken), lacking };
+  }
+
+  /** What the cleans take that are asked for now, each by its own plan; what is asked for later may be found otherwise. */
+  async waiting(): Promise<WaitingCleans> {
+    const { db } = this.database;
+    const { duties } = await this.agenda.agenda();
+    const ids = new Set(duties.filter(({ code, ahead }) => code === 'clean' && ahead === 0).map(({ subject }) => subject.id));
+    const waiting = [];
+    for (const id of ids) {
+      const { request } = await this.requests.forThing(db, id, { place: 'home' });
+      waiting.push(supplies.neededBy(care.planCleaning(request)));
+    }
+    return { waiting };
   }
 
   private async ofPlan(db: Db, { duty: { subject } }: PlannedTask): Promise<{ taken: Taken[]; lacking: Lacking[] }> {

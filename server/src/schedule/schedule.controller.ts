@@ -39,6 +39,7 @@ import {
   type SnoozeDuty,
   type SayBack,
   type Written,
+  type WaitingCleans,
 } from '@bright-keeper/contract';
 import type { schedule } from '@bright-keeper/core';
 import { Controller, Delete, Get, HttpCode, Post, Put, Res } from '@nestjs/common';
@@ -204,6 +205,12 @@ export class ScheduleController {
   @Route({ summary: 'One bench day: its tasks in working order, and what to lay out for them' })
   benchDay(@CheckedParams(dayParam) { day }: DayParam): Promise<BenchDayPage> {
     return this.drawerLists.page(day);
+  }
+
+  @Get('waiting-cleans')
+  @Route({ summary: 'What the cleans that are asked for now take of fluids, wipes and swabs, at the least and at the most' })
+  waitingCleans(): Promise<WaitingCleans> {
+    return this.drawerLists.waiting();
   }
 
   @Get('bench-times')

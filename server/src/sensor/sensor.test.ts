@@ -8,10 +8,9 @@ import {
   type SensorFrameInput,
   type SensorFrames,
 } from '@bright-keeper/contract';
-import type { schedule } from '@bright-keeper/core';
+import { care, type schedule } from '@bright-keeper/core';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 const NOWHERE = '01a20000-0000-7000-8000-0000000000aa';
@@ -234,7 +233,7 @@ describe('the frames of a body', () => {
     expect(await cleanedAt()).toEqual([]);
     await t.look(lens.id, { 'front-glass': { fingerprint: 2 } });
     const { id, plan } = await t.startCleaning(lens.id);
-    const events = workThrough(plan, ['clean-enough']);
+    const events = care.workThrough(plan, ['clean-enough']);
     const saved = (await t.http.put(routes.cleaning(id)).send({ version: 1, events }).expect(200)).body as { version: number };
     await t.http.post(routes.cleaningFinish(id)).send({ version: saved.version }).expect(200);
     expect(await cleanedAt()).toEqual([t.clock.now().toISOString()]);

@@ -1,7 +1,6 @@
-import { routes, type Cleaning, type Drawer, type Supply } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { routes, type Cleaning, type Drawer, type Supply, type WaitingCleans } from '@bright-keeper/contract';
+import { care, supplies as core } from '@bright-keeper/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { nextTap, workThrough } from '../testing/bench.js';
 import { testApp, type TestApp } from '../testing/testApp.js';
 
 let t: TestApp;
@@ -59,7 +58,7 @@ describe('the drawer', () => {
     expect(c.request.onHand?.map((o) => o.id)).toEqual(['bulb-blower', 'lens-fluid', 'lens-tissue']);
     await t.http
       .put(routes.cleaning(c.id))
-      .send({ version: 1, events: workThrough(c.plan, ['no-change']) })
+      .send({ version: 1, events: care.workThrough(c.plan, ['no-change']) })
       .expect(200);
     await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(200);
     expect([await stockOf('lens-fluid'), await stockOf('lens-tissue')]).toEqual([98, 8]);
@@ -79,7 +78,7 @@ describe('the drawer', () => {
       .expect(200);
     await t.http
       .put(routes.cleaning(c.id))
-      .send({ version: 1, events: workThrough(c.plan, ['no-change']) })
+      .send({ version: 1, events: care.workThrough(c.plan, ['no-change']) })
       .expect(200);
     const { body } = await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2 }).expect(409);
     expect(body).toMatchObject({ code: 'stock-short', fields: { 'lens-tissue': 'lens tissue: 1 in the drawer, 2 used.' } });
@@ -129,7 +128,7 @@ describe('the drawer', () => {
     const was = [await usesOf(planned.thingId!), await usesOf(other.id)];
     const events: care.BenchEvent[] = [{ type: 'ready' }];
     while (care.benchState(c.plan, events).step?.id !== wipe.id) {
-      events.push(nextTap(c.plan, events, () => 'no-change')!);
+      events.push(care.nextTap(c.plan, events, () => 'no-change')!);
     }
     events.push(
       { type: 'take', step: wipe.id, id: 'glass-cloth', thingId: other.id },
@@ -179,7 +178,7 @@ describe('the drawer', () => {
       const c = await t.startCleaning(itemId);
       await t.http
         .put(routes.cleaning(c.id))
-        .send({ version: 1, events: workThrough(c.plan, ['clean-enough']) })
+        .send({ version: 1, events: care.workThrough(c.plan, ['clean-enough']) })
         .expect(200);
       await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2, at, acceptShort: true }).expect(200);
     };
@@ -238,5 +237,26 @@ describe('the drawer', () => {
       await wash(cloth.id, (await held(cloth.id)).version, new Date(now - 4 * HOUR).toISOString()).expect(200);
       expect((await held(cloth.id)).usesSinceWash).toBe(0);
     });
+  });
+});
+
+describe('what waits to be cleaned', () => {
+  it('is told with what each clean will take, and no more once it is done', async () => {
+    const waiting = async () => ((await t.http.get(routes.waitingCleans).expect(200)).body as WaitingCleans).waiting;
+    const before = (await waiting()).length;
+    const lens = await t.add('Waits');
+    await t.look(lens.id, { 'front-glass': { fingerprint: 3 } });
+    const now = await waiting();
+    expect(now.length).toBe(before + 1);
+    const c = await t.startCleaning(lens.id);
+    const needed = core.neededBy(c.plan);
+    expect(needed.least.length).toBeGreaterThan(0);
+    expect(now).toContainEqual(JSON.parse(JSON.stringify(needed)));
+    await t.http
+      .put(routes.cleaning(c.id))
+      .send({ version: 1, events: care.workThrough(c.plan, ['clean-enough']) })
+      .expect(200);
+    await t.http.post(routes.cleaningFinish(c.id)).send({ version: 2, acceptShort: true }).expect(200);
+    expect((await waiting()).length).toBe(before);
   });
 });

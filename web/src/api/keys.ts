@@ -50,6 +50,7 @@ export const keys = {
   schedule: ['schedule'] as const,
   agenda: ['schedule', 'agenda'] as const,
   benchDays: ['schedule', 'bench-days'] as const,
+  waitingCleans: ['schedule', 'waiting-cleans'] as const,
   benchDay: (day: string) => ['schedule', 'bench-day', day] as const,
   rhythms: ['schedule', 'rhythms'] as const,
   rhythmPreview: (input: object) => ['schedule', 'rhythm-preview', input] as const,

@@ -12,7 +12,13 @@ afterEach(endPage);
 
 const DAY_MS = 86_400_000;
 const at = (daysAgo: number) => new Date(outside.now().getTime() - daysAgo * DAY_MS).toISOString();
-const entry = (n: number, data: LogEntry['data'], daysAgo = 1): LogEntry => ({ id: idOf(n), itemId: idOf(1), at: at(daysAgo), keeper: null, data });
+const entry = (n: number, data: LogEntry['data'], daysAgo = 1): LogEntry => ({
+  id: idOf(n),
+  itemId: idOf(1),
+  at: at(daysAgo),
+  keeper: null,
+  data,
+});
 const show = (entries: LogEntry[], answers: Record<string, unknown> = {}) =>
   showPage(() => <Timeline itemId={idOf(1)} />, '/x', '/x', {
     [`GET ${routes.itemLog(idOf(1))}`]: { entries, nextCursor: null },

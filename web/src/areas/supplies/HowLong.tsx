@@ -10,8 +10,8 @@ import { Button, Section } from '../../ui/parts';
 import { capital } from '../../ui/words';
 import { useToday } from '../../ui/zone';
 import { useCurrency } from '../settings';
-import { useBenchUses } from './queries';
-import { stockWords } from './words';
+import { useBenchUses, useWaitingCleans } from './queries';
+import { stockWords, waitsWords } from './words';
 
 type Row = supplies.Outlook<Supply>;
 /** What is known to last so long. */
@@ -45,6 +45,9 @@ const ticked = (row: Row, currency: string): string => {
   return `${nameOf(row)}${pack ? `: ${pack}` : ''}`;
 };
 
+/** Whether what waits takes more than there is, even where each surface comes clean at the first try. */
+const isShortForWaiting = ({ stock, waits }: Row): boolean => stock !== null && waits !== null && stock < waits.least;
+
 /** What is to be bought within a month, to take along. */
 export function ToBuy({ rows: all }: { rows: readonly Row[] }) {
   const by = useBy();
@@ -59,6 +62,11 @@ export function ToBuy({ rows: all }: { rows: readonly Row[] }) {
         {rows.map((r) => (
           <li key={r.thing.id}>
             {ticked(r, currency)}, <span className={r.buyWithin === 0 ? 'font-semibold text-act' : 'text-soft'}>{by(r.buyWithin)}</span>
+            {isShortForWaiting(r) && (
+              <span className="block text-sm text-soft">
+                {waitsWords(r.thing.thing, r.waits)} {`${stockWords(r.thing.thing, r.stock!)} left.`}
+              </span>
+            )}
           </li>
         ))}
       </ul>
@@ -69,10 +77,12 @@ export function ToBuy({ rows: all }: { rows: readonly Row[] }) {
   );
 }
 
-/** How long all of a drawer lasts; nothing before it is known what the benches took. */
-export function useOutlook(drawer: readonly Supply[]): { rows: Row[]; uses: ReturnType<typeof useBenchUses> } {
-  const uses = useBenchUses();
-  return { rows: uses.data ? supplies.outlookOf(drawer, uses.data.uses, outside.now().toISOString()) : [], uses };
+/** How long all of a drawer lasts; nothing before it is known what the benches took, and what waits will take. */
+export function useOutlook(drawer: readonly Supply[]): { rows: Row[]; failed: { error: unknown; refetch: () => unknown } | null } {
+  const [uses, waiting] = [useBenchUses(), useWaitingCleans()];
+  const failed = [uses, waiting].find(({ isError }) => isError) ?? null;
+  if (!uses.data || !waiting.data) return { rows: [], failed };
+  return { rows: supplies.outlookOf(drawer, { ...uses.data, ...waiting.data }, outside.now().toISOString()), failed };
 }
 
 const A_YEAR = 365;
@@ -113,7 +123,12 @@ export function HowLong({ rows }: { rows: readonly Row[] }) {
       id: 'lasts',
       header: 'Lasts',
       accessorFn: ({ forecast }) => forecast.days,
-      cell: ({ row }) => lastsWords(row.original.forecast),
+      cell: ({ row: { original } }) => (
+        <>
+          {lastsWords(original.forecast)}{' '}
+          <span className="block text-sm text-soft">{waitsWords(original.thing.thing, original.waits)}</span>
+        </>
+      ),
     },
     {
       id: 'buy',
@@ -123,7 +138,7 @@ export function HowLong({ rows }: { rows: readonly Row[] }) {
     },
   ];
   return (
-    <Section title="How long it lasts" aside="By what the benches of the last year took.">
+    <Section title="How long it lasts" aside="By what the benches of the last year took, and what waits.">
       {known.length > 0 && <DataTable caption="How long it lasts" columns={columns} rows={known} rowKey={(r) => r.thing.id} stacks />}
       <NotTold rows={rows} />
     </Section>

@@ -1,5 +1,5 @@
 import { routes, type Supply } from '@bright-keeper/contract';
-import { care } from '@bright-keeper/core';
+import { care, type supplies } from '@bright-keeper/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { endPage, Refusal, showPage, type Handler } from '../../testing/page';
@@ -30,6 +30,7 @@ const show = (supplies: Supply[], more: Record<string, Handler> = {}) =>
     [`GET ${routes.supplies}`]: { supplies, isAll: false, along: null },
     [`GET ${routes.settings}`]: settings,
     [`GET ${routes.benchUses}`]: { uses: [] },
+    [`GET ${routes.waitingCleans}`]: { waiting: [] },
     ...more,
   });
 const row = (name: RegExp) => screen.findByRole('row', { name });
@@ -111,6 +112,22 @@ describe('how long things last', () => {
     expect(within(table).queryByText(/Lens fluid/)).toBeNull();
     expect(screen.getByText(/^Lens fluid: Say how much is left/)).toBeTruthy();
     expect(screen.queryByText('To buy')).toBeNull();
+  });
+
+  it('is told beside what waits to be cleaned, and too little for that is bought now', async () => {
+    const needed = (id: care.Material, least: number, most: number): supplies.Needed => ({
+      least: [{ id, thingId: null, quantity: least }],
+      most: [{ id, thingId: null, quantity: most }],
+    });
+    const uses = Array.from({ length: 13 }, (_, i) => bench(130 - 10 * i, 'lens-tissue', 2));
+    show([supply('1', 'lens-tissue', { stock: 60 }), supply('2', 'sensor-swab', { stock: 5, widthMm: 24 })], {
+      [`GET ${routes.benchUses}`]: { uses },
+      [`GET ${routes.waitingCleans}`]: { waiting: [needed('lens-tissue', 2, 4), needed('lens-tissue', 1, 1), needed('sensor-swab', 6, 9)] },
+    });
+    const table = await screen.findByRole('table', { name: 'How long it lasts' });
+    expect(within(table).getByText('What waits to be cleaned takes 3 to 5 sheets.')).toBeTruthy();
+    const bought = screen.getByRole('listitem');
+    expect(bought.textContent).toMatch(/^Sensor swab.*, nowWhat waits to be cleaned takes 6 to 9 swabs\. 5 swabs left\.$/);
   });
 
   it('puts what is nearly gone on a list, with the pack that was bought before', async () => {

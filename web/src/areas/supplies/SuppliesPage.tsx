@@ -212,7 +212,7 @@ export function SuppliesPage() {
   const drawer = useDrawer();
   const drawing = useInSlices(drawer.isPending);
   const add = useAddSupply();
-  const { rows, uses } = useOutlook(drawer.data?.supplies ?? []);
+  const { rows, failed } = useOutlook(drawer.data?.supplies ?? []);
   const [adding, setAdding] = useState(false);
   if (drawing || drawer.isPending) return <Loading />;
   if (drawer.isError) return <Failure error={drawer.error} onRetry={() => void drawer.refetch()} />;
@@ -285,7 +285,7 @@ export function SuppliesPage() {
               )
             );
           })}
-          {uses.isError && <Failure error={uses.error} onRetry={() => void uses.refetch()} />}
+          {failed && <Failure error={failed.error} onRetry={() => void failed.refetch()} />}
           {rows.length > 0 && <HowLong rows={rows} />}
         </div>
       </div>

@@ -6,6 +6,7 @@ import {
   type SupplyInput,
   type SupplyUpdate,
   type SupplyWashed,
+  type WaitingCleans,
 } from '@bright-keeper/contract';
 import type { supplies } from '@bright-keeper/core';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -23,6 +24,9 @@ export function drawerChanged(): void {
 export const useDrawer = () => useQuery({ queryKey: keys.drawer, queryFn: () => http.get<Drawer>(routes.supplies) });
 /** What the benches took: how long things last is told by that. */
 export const useBenchUses = () => useQuery({ queryKey: keys.benchUses, queryFn: () => http.get<BenchUses>(routes.benchUses) });
+/** What the cleans that are asked for now will take. */
+export const useWaitingCleans = () =>
+  useQuery({ queryKey: keys.waitingCleans, queryFn: () => http.get<WaitingCleans>(routes.waitingCleans) });
 export const useAddSupply = () =>
   useMutation({ mutationFn: (input: SupplyInput) => http.post<Supply>(routes.supplies, input), onSettled: drawerChanged });
 export const useUpdateSupply = (id: string) =>
