@@ -26,7 +26,9 @@ async function addBen(page: Page, role: RegExp): Promise<void> {
 
 async function benComesIn(page: Page, phone: Page, path: string): Promise<void> {
   await page.getByLabel('For a device of').selectOption('Ben');
-  await comeIn(phone, await codeOn(page), path);
+  const code = await codeOn(page);
+  await expect(page.getByText(/^For one device of Ben, until/)).toBeVisible();
+  await comeIn(phone, code, path);
 }
 
 async function choosePassphrase(phone: Page, passphrase: string): Promise<void> {

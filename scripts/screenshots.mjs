@@ -111,13 +111,16 @@ async function sensorClean(care, itemId) {
   return id;
 }
 
-/** A household that is open to its network, and a phone that was let in. */
+/** A household that two keep, open to its network, and a phone that was let in. */
 async function openToNetwork(browser) {
   const passphrase = 'four lenses on one shelf';
   await api('PUT', '/api/access/passphrase', { passphrase, endOthers: false });
   await api('PUT', '/api/access/network', { open: true, sessionDays: 30 });
+  await api('POST', '/api/access/keepers', { name: 'Ben', role: 'reader', ownName: 'Ada' });
   const phone = await browser.newContext({ ignoreHTTPSErrors: true });
-  await phone.request.post(`https://localhost:${NETWORK_PORT}/api/access/sign-in`, { data: { passphrase, name: 'Phone in the bag' } });
+  await phone.request.post(`https://localhost:${NETWORK_PORT}/api/access/sign-in`, {
+    data: { passphrase, keeper: 'Ada', name: 'Phone in the bag' },
+  });
   await phone.close();
 }
 

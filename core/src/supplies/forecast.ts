@@ -51,7 +51,7 @@ export function forecast({ stock, takings, days }: { stock: number | null; takin
 }
 
 /** So long before it may be used up something is bought, days (our choice: it has to be sent). */
-const BOUGHT_BEFORE = 14;
+export const BOUGHT_BEFORE = 14;
 
 /** In how many days a forecast says to buy: before the soonest it may be used up, now where that is near; null where nothing is known. */
 export const buyWithin = (outlook: Forecast): number | null =>

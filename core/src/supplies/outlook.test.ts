@@ -78,9 +78,10 @@ describe('what the benches tell of the drawer', () => {
     const drawer = [pack('wide', 'sensor-swab', 10, 24), pack('narrow', 'sensor-swab', 10, 16)];
     const outlook = (waiting: ReturnType<typeof needed>[]) => outlookOf(drawer, { uses: [], waiting }, NOW);
     expect(outlook([needed(4, 8), needed(6, 9)]).map(({ waits, buyWithin }) => [waits, buyWithin])).toEqual([
-      [{ least: 10, most: 17 }, null],
+      [{ least: 10, most: 17 }, 14],
       [null, null],
     ]);
+    expect(outlook([needed(4, 9)]).map(({ buyWithin }) => buyWithin)).toEqual([null, null]);
     expect(outlook([needed(4, 8), needed(7, 9)]).map(({ buyWithin }) => buyWithin)).toEqual([0, null]);
   });
 });

@@ -1,7 +1,7 @@
 import type { Material } from '../care/knowledge/index.js';
 import { alike } from './alike.js';
 import { isTool, type DrawerThing } from './drawerThing.js';
-import { buyWithin, forecast, type Forecast } from './forecast.js';
+import { BOUGHT_BEFORE, buyWithin, forecast, type Forecast } from './forecast.js';
 import { isLow } from './runningLow.js';
 import type { Taking } from './drawer.js';
 import type { Needed } from './waiting.js';
@@ -10,6 +10,15 @@ const DAY_MS = 86_400_000;
 const sumOf = <T>(all: readonly T[], of: (one: T) => number): number => all.reduce((sum, one) => sum + of(one), 0);
 /** What was used longer ago says little of how it is used now, days (our choice). */
 const LOOKED_BACK = 365;
+
+/** When to buy for what is there and what waits, days; null where there is enough of it for that. */
+function withinFor(thing: DrawerThing['thing'], stock: number, { least, most }: { least: number; most: number }): number | null {
+  if (isLow(thing, stock) || stock < least) return 0;
+  return most > 0 && stock <= most ? BOUGHT_BEFORE : null;
+}
+
+const soonestOf = (days: readonly (number | null)[]): number | null =>
+  days.reduce((soonest, one) => (one === null ? soonest : Math.min(one, soonest ?? one)), null);
 
 /** What one bench took, and when it ended. */
 export type BenchUse = { at: string; takings: readonly Taking[] };
@@ -21,7 +30,7 @@ export type Outlook<T> = {
   waits: { least: number; most: number } | null;
   /**
    * In how many days it is time to buy: at once where it is nearly gone, may be before it came, or what waits takes more
-   * than is there; null where nothing tells.
+   * than is there; before it can be gone where what waits may take all of it; null where nothing tells.
    */
   buyWithin: number | null;
 };
@@ -52,13 +61,12 @@ export function outlookOf<T extends DrawerThing>(
     const takings = counted.map((use) => ofThese(use.takings)).filter((quantity) => quantity > 0);
     const outlook = forecast({ stock, takings, days: (until - from) / DAY_MS });
     const [least, most] = [sumOf(waiting, ({ least: own }) => ofThese(own)), sumOf(waiting, ({ most: own }) => ofThese(own))];
-    const isShort = stock !== null && (isLow(thing.thing, stock) || stock < least);
     return {
       thing,
       stock,
       forecast: outlook,
       waits: most > 0 ? { least, most } : null,
-      buyWithin: isShort ? 0 : buyWithin(outlook),
+      buyWithin: soonestOf([buyWithin(outlook), stock === null ? null : withinFor(thing.thing, stock, { least, most })]),
     };
   });
 }

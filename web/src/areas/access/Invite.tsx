@@ -56,7 +56,8 @@ function Trust({ network }: { network: NetworkState }) {
   );
 }
 
-function Code({ code, address }: { code: PairingCode; address: string }) {
+/** @param of whose device comes in by it, where there are several keepers. */
+function Code({ code, address, of }: { code: PairingCode; address: string; of: string | undefined }) {
   const zone = useZone();
   return (
     <>
@@ -67,7 +68,9 @@ function Code({ code, address }: { code: PairingCode; address: string }) {
       <p>
         Hold the camera to it, or open <span className="font-mono text-sm">{address}</span> and type the code.
       </p>
-      <p className="text-sm text-soft">For one device, until {shortInstant(Date.parse(code.endsAt), zone)}.</p>
+      <p className="text-sm text-soft">
+        For one device{of === undefined ? '' : ` of ${of}`}, until {shortInstant(Date.parse(code.endsAt), zone)}.
+      </p>
     </>
   );
 }
@@ -76,10 +79,11 @@ function Pair({ address, codeUntil, keepers }: { address: string } & Pick<Access
   const newCode = useNewCode();
   const [chosen, setChosen] = useState<string | null>(null);
   const whose = keepers.find(({ id, isThis }) => (chosen === null ? isThis : id === chosen)) ?? keepers[0];
+  const shownFor = keepers.find(({ id }) => id === newCode.variables?.keeperId)?.name;
   const isShown = newCode.data?.endsAt === codeUntil;
   return (
     <>
-      {newCode.data && isShown && <Code code={newCode.data} address={address} />}
+      {newCode.data && isShown && <Code code={newCode.data} address={address} of={shownFor} />}
       {newCode.data && !isShown && <Notice tone="good">That code is used up.</Notice>}
       {!isShown && (
         <p>

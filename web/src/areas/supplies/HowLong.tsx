@@ -45,8 +45,8 @@ const ticked = (row: Row, currency: string): string => {
   return `${nameOf(row)}${pack ? `: ${pack}` : ''}`;
 };
 
-/** Whether what waits takes more than there is, even where each surface comes clean at the first try. */
-const isShortForWaiting = ({ stock, waits }: Row): boolean => stock !== null && waits !== null && stock < waits.least;
+/** Whether what waits may take all there is. */
+const mayBeGoneBy = ({ stock, waits }: Row): boolean => stock !== null && waits !== null && stock <= waits.most;
 
 /** What is to be bought within a month, to take along. */
 export function ToBuy({ rows: all }: { rows: readonly Row[] }) {
@@ -62,7 +62,7 @@ export function ToBuy({ rows: all }: { rows: readonly Row[] }) {
         {rows.map((r) => (
           <li key={r.thing.id}>
             {ticked(r, currency)}, <span className={r.buyWithin === 0 ? 'font-semibold text-act' : 'text-soft'}>{by(r.buyWithin)}</span>
-            {isShortForWaiting(r) && (
+            {mayBeGoneBy(r) && (
               <span className="block text-sm text-soft">
                 {waitsWords(r.thing.thing, r.waits)} {`${stockWords(r.thing.thing, r.stock!)} left.`}
               </span>
