@@ -110,26 +110,13 @@ test('what is not clean by the round goes on by itself, and an answer is taken b
 /** Every state a cleaning goes through when nothing helps: the taps that lead to each. */
 function states(plan: care.CleaningPlan): care.BenchEvent[][] {
   const all: care.BenchEvent[][] = [[]];
-  for (let events: care.BenchEvent[] = [{ type: 'ready' }]; ;) {
-    all.push(events);
-    const state = care.benchState(plan, events);
-    const { phase, step } = state;
-    if (phase === 'close' || !step) return all;
-    events = [...events, nextTap(state, step)];
+  for (;;) {
+    const events = all.at(-1)!;
+    const tap = care.nextTap(plan, events, () => 'no-change');
+    if (!tap) return all;
+    // An exposure runs by the clock of the page.
+    all.push([...events, tap.type === 'exposure' ? { ...tap, at: new Date().toISOString() } : tap]);
   }
-}
-
-function nextTap(state: care.BenchState, step: care.Step): care.BenchEvent {
-  const { phase } = state;
-  const waiting = phase === 'step' ? care.waitingFor(state) : null;
-  if (waiting === 'dry-run') return { type: 'rehearsed', step: step.id };
-  if (waiting === 'power') return { type: 'power-checked', step: step.id, heldOpen: step.sensor!.heldOpen };
-  if (waiting === 'exposure') return { type: 'exposure', step: step.id, at: new Date().toISOString(), seconds: 30 };
-  if (waiting === 'turning') return { type: 'turning', step: step.id, effort: 'hard' };
-  if (phase === 'step' || phase === 'round') return { type: 'done', step: step.id };
-  if (phase === 'reading') return { type: 'reading', surface: step.surface, reading: 'unsure' };
-  if (step.look?.asks === 'turning') return { type: 'turning', step: step.id, effort: 'hard' };
-  return { type: 'answer', step: step.id, answer: 'no-change' };
 }
 
 /** The rightmost edge of anything one can see, beside the width of the window. */

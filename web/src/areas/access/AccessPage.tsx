@@ -1,4 +1,4 @@
-import { SESSION_DAYS, type Access } from '@bright-keeper/contract';
+import { SESSION_DAYS, type Access, type Keeper } from '@bright-keeper/contract';
 import { useState, type FormEvent } from 'react';
 import { ApiError } from '../../api/http';
 import { Button, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
@@ -15,10 +15,9 @@ const fieldIn = (error: unknown, field: string): string | undefined =>
   error instanceof ApiError ? error.problem.fields?.[field] : undefined;
 const isWhole = (error: unknown): boolean => error instanceof ApiError && !error.problem.fields;
 
-function ChoosePassphrase({ access }: { access: Access }) {
-  const { hasPassphrase, devices: all, keepers } = access;
-  const own = keepers.find(({ isThis }) => isThis);
-  const devices = own ? all.filter(({ keeper }) => keeper === own.name) : all;
+/** @param of whose it is, where there are several. */
+function ChoosePassphrase({ access: { hasPassphrase, devices: all }, of }: { access: Access; of: Keeper | undefined }) {
+  const devices = of ? all.filter(({ keeper }) => keeper === of.name) : all;
   const [passphrase, setPassphrase] = useState('');
   const [endOthers, setEndOthers] = useState(true);
   const [isOpen, setOpen] = useState(!hasPassphrase);
@@ -55,7 +54,7 @@ function ChoosePassphrase({ access }: { access: Access }) {
       {hasPassphrase && devices.length > 0 && (
         <label className="flex min-h-11 items-center gap-3">
           <input type="checkbox" className="size-5" checked={endOthers} onChange={(e) => setEndOthers(e.target.checked)} />
-          Let all other devices go; they come in anew
+          Let all other devices{of ? ` of ${of.name}` : ''} go; they come in anew
         </label>
       )}
       {isWhole(set.error) && <Failure error={set.error} />}
@@ -158,11 +157,14 @@ export function AccessPage() {
 function Inside({ access }: { access: Access }) {
   const { keepers, mayLetIn, from, network } = access;
   const own = keepers.find(({ isThis }) => isThis);
-  const isProved = from === 'machine' || access.provedUntil !== null || !access.hasPassphrase;
+  const isProved = from === 'machine' || access.provedUntil !== null;
   // What is being typed stays where the ten minutes end meanwhile.
   const [wasProved, setWasProved] = useState(isProved);
   if (isProved && !wasProved) setWasProved(true);
-  const owner = keepers.find(({ role }) => role === 'owner');
+  // Whoever has none yet has nothing to give first, and lets nobody in before they have.
+  const [hadNone] = useState(!access.hasPassphrase);
+  const mayChoose = wasProved || hadNone;
+  const whose = own ?? keepers.find(({ role }) => role === 'owner');
   return (
     <Page title="Access" sub="Who reaches this household, and from where.">
       <div className="space-y-8">
@@ -171,10 +173,10 @@ function Inside({ access }: { access: Access }) {
             You are here as <strong>{own.name}</strong>. {ROLE_WORDS[own.role].name}: {ROLE_WORDS[own.role].may}.
           </p>
         )}
-        {!isProved && <ProveFirst mayLetIn={mayLetIn} />}
-        {wasProved && (
-          <Section title={own || !owner ? 'Passphrase' : `Passphrase of ${owner.name}`}>
-            <ChoosePassphrase access={access} />
+        {!isProved && access.hasPassphrase && <ProveFirst mayLetIn={mayLetIn} />}
+        {mayChoose && (
+          <Section title={own || !whose ? 'Passphrase' : `Passphrase of ${whose.name}`}>
+            <ChoosePassphrase access={access} of={whose} />
           </Section>
         )}
         {wasProved && mayLetIn && (

@@ -1,9 +1,10 @@
-import { KEEPER_NAME_MAX, ROLES, type Access, type Keeper, type Role } from '@bright-keeper/contract';
+import { KEEPER_NAME_MAX, type Access, type Keeper, type Role } from '@bright-keeper/contract';
 import { count } from '@bright-keeper/words';
 import { useState } from 'react';
 import { Button, Failure, Section } from '../../ui/parts';
 import { Field } from '../gear';
 import { NewKeeperForm } from './NewKeeperForm';
+import { RoleOptions } from './RoleOptions';
 import { useRemoveKeeper, useResetKeeper, useUpdateKeeper } from './queries';
 import { ROLE_WORDS } from './words';
 
@@ -47,11 +48,7 @@ function Edit({ keeper, onDone }: { keeper: Keeper; onDone: () => void }) {
         </Field>
         <Field label="What they may do" id={`role-${keeper.id}`}>
           <select id={`role-${keeper.id}`} className="input" value={role} onChange={(e) => setRole(e.target.value as Role)}>
-            {ROLES.map((one) => (
-              <option key={one} value={one}>
-                {ROLE_WORDS[one].name}: {ROLE_WORDS[one].may}
-              </option>
-            ))}
+            <RoleOptions />
           </select>
         </Field>
       </div>

@@ -1,11 +1,11 @@
-import { JOI_OPTIONS, KEEPER_NAME_MAX, newKeeper, ROLES, type NewKeeper } from '@bright-keeper/contract';
+import { JOI_OPTIONS, KEEPER_NAME_MAX, newKeeper, type NewKeeper } from '@bright-keeper/contract';
 import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm } from 'react-hook-form';
 import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { Field } from '../gear';
 import { useAddKeeper } from './queries';
-import { ROLE_WORDS } from './words';
+import { RoleOptions } from './RoleOptions';
 
 /** One more keeper. @param isFirst whoever was alone until now says what they are called, too. */
 export function NewKeeperForm({ isFirst, onDone }: { isFirst: boolean; onDone: () => void }) {
@@ -27,11 +27,7 @@ export function NewKeeperForm({ isFirst, onDone }: { isFirst: boolean; onDone: (
       {name('name', isFirst ? 'What the other one is called' : 'Name', '')}
       <Field label="What they may do" id="role" error={errors.role?.message}>
         <select id="role" className="input max-w-md" {...register('role')}>
-          {ROLES.map((role) => (
-            <option key={role} value={role}>
-              {ROLE_WORDS[role].name}: {ROLE_WORDS[role].may}
-            </option>
-          ))}
+          <RoleOptions />
         </select>
       </Field>
       <FormFoot verb="Add" error={add.error} pending={isSubmitting} onCancel={onDone} />
