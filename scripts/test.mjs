@@ -1,8 +1,8 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { ensureNginx } from './nginx.mjs';
 import { ensurePostgres } from './postgres.mjs';
+import { ensureServers } from './unpacked.mjs';
 import { bin, ensureInstalled, ROOT, run, runBeside } from './run.mjs';
 import { typecheck } from './typecheck.mjs';
 
@@ -50,7 +50,7 @@ function browser() {
 ensureInstalled();
 ensureChromium();
 ensurePostgres();
-ensureNginx();
+ensureServers();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS);
 // Imported only now: it needs the packages that were just installed.

@@ -11,6 +11,8 @@ const SHIPPED = Object.entries(lock.packages).filter(([path, p]) => path.include
 /** Licences under which a package may be passed on with a program of any other licence (SPDX; the lists of the Free Software Foundation and of the Open Source Initiative). */
 const MAY_SHIP = [
   'MIT',
+  // MIT without the notice to be passed on.
+  'MIT-0',
   'ISC',
   '0BSD',
   'BSD-2-Clause',

@@ -38,6 +38,12 @@ export const LIMITS = {
     readMs: 10_000,
     memoryMb: 256,
   },
+  /** A hygrometer that answers at an address. */
+  poll: { bytes: 256 * KB, unpackedBytes: 256 * KB, wholeMs: 8_000, redirects: 2 },
+  /** The broker of the network: a message, a packet that never ends, and how long and how much is heard of all its topics. */
+  broker: { messageBytes: 64 * KB, packetBytes: 1 * MB, listenMs: 6_000, topics: 5_000 },
+  /** A log that is put into the folder. */
+  logFolder: { bytes: 256 * MB },
   /** A list of gear as a spreadsheet, which is a packed file. */
   list: { unpackedBytes: 48 * MB, parts: 500, rows: 50_000, columns: 200 },
   /** Explaining a place by its past, in a thread of its own. */

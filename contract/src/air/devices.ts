@@ -1,10 +1,9 @@
 import { air, sources } from '@bright-keeper/core';
 import Joi from 'joi';
 import { id, toldFor, version } from '../joi.js';
+import { type Intake, intakeFor, type IntakeState } from './intake.js';
 
-/** Where a hygrometer's readings come from: typed, out of a log file, or pushed by itself. */
-export const DEVICE_SOURCES = ['hand', 'csv', 'push'] as const;
-export type DeviceSource = (typeof DEVICE_SOURCES)[number];
+export type DeviceSource = sources.WayId;
 
 export type DeviceInput = {
   name: string;
@@ -15,6 +14,8 @@ export type DeviceInput = {
   /** How often a reading is to be expected, minutes. */
   everyMinutes: number;
   note: string;
+  /** Where its readings are taken in from, where the program does that by itself. */
+  intake: Intake | null;
 };
 
 const outsideOrInside: Joi.CustomValidator<DeviceInput> = (input, helpers) =>
@@ -25,12 +26,13 @@ const outsideOrInside: Joi.CustomValidator<DeviceInput> = (input, helpers) =>
 const fields = {
   name: Joi.string().pattern(/\S/, 'something to read').max(120).messages({ 'string.pattern.name': 'This must not be empty.' }).required(),
   source: Joi.string()
-    .valid(...DEVICE_SOURCES)
+    .valid(...sources.WAY_IDS)
     .required(),
   outdoor: Joi.boolean().required(),
   placeId: id().allow(null).required(),
   everyMinutes: Joi.number().min(0.1).max(43_200).required(),
   note: Joi.string().allow('').max(1000).required(),
+  intake: intakeFor,
 };
 export const deviceInput = Joi.object<DeviceInput>(fields).custom(outsideOrInside);
 export type DeviceUpdate = DeviceInput & { version: number };
@@ -79,6 +81,10 @@ export type Device = DeviceInput & {
   hasToken: boolean;
   /** When it last came with a key, ISO 8601; null when it did not within the last 400 days. */
   keyUsedAt: string | null;
+  /** How it is with what is taken in by itself; null where nothing is, or nothing came of it yet. */
+  intakeState: IntakeState | null;
+  /** What it said last of itself; null where it says nothing of the kind. */
+  lastWord: sources.LastWord | null;
   /** Marked faults of its clock, newest first. */
   clockJumps: { at: string; backMin: number | null }[];
 };
@@ -124,20 +130,6 @@ export const PUSHED: Readonly<Record<sources.PushFormatId, Joi.Schema>> = {
   'line-protocol': pushedLines,
   json: pushedJson,
 };
-
-const pointer = () =>
-  Joi.string()
-    .max(200)
-    .pattern(/^(\/([^~/]|~[01])*)+$/)
-    .messages({ 'string.pattern.base': 'Write where it lies as a JSON pointer (RFC 6901), like /sensor/temperature.' });
-/** How a device writes, where that is not seen from what it sends. */
-export const pushQuery = Joi.object<sources.PushOptions>({
-  temperature: pointer(),
-  humidity: pointer(),
-  time: pointer(),
-  unit: Joi.valid(...sources.TEMPERATURE_UNITS),
-  precision: Joi.valid(...sources.PRECISIONS),
-});
 
 /** What became of readings that came in. */
 export type Accepted = { accepted: number; duplicates: number; setAside: sources.SetAside[] };

@@ -21,6 +21,31 @@ export const airErrors = errorTable({
     title: 'Only a weather station sends a forecast',
     remedy: 'Mark the device as outdoors, or send readings.',
   },
+  'no-broker': {
+    status: 409,
+    title: 'No broker is named',
+    remedy: 'Say first at which address the broker of your network answers.',
+  },
+  'broker-unreadable': {
+    status: 503,
+    title: 'What is kept of the broker cannot be read',
+    remedy: 'Look at the log of the program; move air/broker.json of the data folder away to begin anew.',
+  },
+  'broker-silent': {
+    status: 422,
+    title: 'The broker does not answer',
+    remedy: 'Look whether it runs, and whether its address, name and password are right.',
+  },
+  'not-nearby': {
+    status: 422,
+    title: 'This is not on this network',
+    remedy: 'Only this machine and the network it is in are asked. Check the address.',
+  },
+  'address-silent': {
+    status: 422,
+    title: 'Nothing that can be read came from there',
+    remedy: 'Open the address in a browser on this machine, and compare.',
+  },
   'log-unreadable': {
     status: 422,
     title: 'This file cannot be read as a log',

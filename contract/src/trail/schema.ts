@@ -67,6 +67,7 @@ export const TRAIL_SUBJECTS = [
   'unencrypted-key',
   'paired-device',
   'keeper',
+  'broker',
   'offer',
   'practice',
 ] as const;

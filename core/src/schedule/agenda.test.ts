@@ -239,6 +239,31 @@ describe('the rhythms of the trade', () => {
     expect(first('cell-change', [], { facts: house({ hygrometers: [{ ...device, outdoor: true }] }) })).toBeUndefined();
   });
 
+  it('a cell is changed sooner where the device says so, outdoors too, until it was and the device has not said it since', () => {
+    const device = {
+      id: 'h',
+      name: 'Probe',
+      outdoor: true,
+      placeName: null,
+      addedAt: '2025-01-01T10:00:00Z',
+      silent: false,
+      lastHeardAt: null,
+      batteryLow: { since: '2026-05-28T10:00:00Z', at: '2026-06-01T08:00:00Z', pct: 12 },
+    };
+    const change = (day: string) => entry(day, { kind: 'care', task: 'cell-change' }, { subject: { kind: 'hygrometer', id: 'h' } });
+    const duty = (entries: Entry[], outdoor = true) =>
+      first('cell-change', entries, { facts: house({ hygrometers: [{ ...device, outdoor }] }) });
+    expect(duty([])).toMatchObject({
+      window: { due: '2026-05-28', latest: '2026-06-04' },
+      gravity: 'worsens',
+      facts: { says: 'battery', pct: 12 },
+    });
+    // It was changed, and the device still says so the next morning.
+    expect(duty([change('2026-05-31')])).toMatchObject({ window: { due: '2026-05-31' } });
+    expect(duty([change('2026-06-01')])).toBeUndefined();
+    expect(duty([change('2026-06-01')], false)).toMatchObject({ window: { due: '2027-06-01' }, facts: { says: 'rhythm' } });
+  });
+
   it('a lost cap is asked for until it is ticked off; both ends are one errand, and a body has no front cap', () => {
     const lost = (day: string, surface: 'front-cap' | 'rear-cap') => entry(day, { kind: 'cap-missing', surface });
     const duty = (entries: Entry[], thing = lens()) => first('cap-missing', entries, { facts: house({ things: [thing] }) });

@@ -92,6 +92,8 @@ export type HygrometerFacts = {
   addedAt: string;
   silent: boolean;
   lastHeardAt: string | null;
+  /** It says that its battery is low: since when, when it said so last, and how full it is; null or left out where it does not. */
+  batteryLow?: { since: string; at: string; pct: number | null } | null;
   /** Of a weather station: from when a bare front takes dew tonight; null or left out where it foretells none. */
   dewFrom?: string | null;
 };

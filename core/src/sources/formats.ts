@@ -64,6 +64,17 @@ export function pushFormatOf(mediaType: string, body: unknown): PushFormatId | n
   return PUSH_FORMAT_IDS.find((id) => PUSH_FORMATS[id].mediaTypes.includes(mediaType) && PUSH_FORMATS[id].isIts(body, mediaType)) ?? null;
 }
 
+/** What a text without a media type holds: JSON where it is that, else lines of a measurement each. Null where neither can be. */
+export function parsedText(text: string): { format: PushFormatId; body: unknown } | null {
+  try {
+    const body: unknown = JSON.parse(text);
+    const format = pushFormatOf(JSON_TYPE, body);
+    return format && { format, body };
+  } catch {
+    return text.includes('=') ? { format: 'line-protocol', body: text } : null;
+  }
+}
+
 /** The readings in what a device sent. */
 export const readPushed = (id: PushFormatId, body: unknown, now: Date, options: PushOptions = {}): PushedReadings =>
   PUSH_FORMATS[id].read(body as never, now, options);

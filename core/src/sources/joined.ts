@@ -1,4 +1,5 @@
-import { type Reading, READING_RANGE, WEATHER_RANGE, type WeatherHour } from '../air/index.js';
+import { CLOCK_AHEAD_MS, type Reading, READING_RANGE, WEATHER_RANGE, type WeatherHour } from '../air/index.js';
+import type { Vitals } from './vitals.js';
 
 const RANGES = { ...READING_RANGE, ...WEATHER_RANGE };
 export type Quantity = keyof typeof RANGES;
@@ -7,21 +8,29 @@ export type Quantity = keyof typeof RANGES;
 export type Telling = { index: number; of: string; ms: number; quantity: Quantity; value: number };
 
 /** Why a part of what a device sent was set aside. */
-export type SetAsideReason =
-  | 'no-time'
-  | 'out-of-range'
-  | 'unknown-unit'
-  | 'half-a-reading'
-  | 'in-the-future'
-  | 'wrong-version'
-  | 'must-be-understood'
-  | 'unreadable'
-  | 'nothing-of-ours';
+export const SET_ASIDE_REASONS = [
+  'no-time',
+  'out-of-range',
+  'unknown-unit',
+  'half-a-reading',
+  'in-the-future',
+  'wrong-version',
+  'must-be-understood',
+  'unreadable',
+  'nothing-of-ours',
+] as const;
+export type SetAsideReason = (typeof SET_ASIDE_REASONS)[number];
 export type SetAside = { index: number; reason: SetAsideReason };
-/** What became of what a device sent. */
-export type PushedReadings = { readings: Reading[]; setAside: SetAside[] };
 /** What became of a forecast. */
 export type PushedForecast = { readings: WeatherHour[]; setAside: SetAside[] };
+/** What became of what a device sent: its readings, and what it says of itself. */
+export type PushedReadings = {
+  readings: Reading[];
+  setAside: SetAside[];
+  vitals: Vitals;
+  /** By how much a time that was set aside for it lies ahead of now, ms; null where none does. */
+  aheadMs: number | null;
+};
 
 const inRange = ({ quantity, value }: Telling): boolean => value >= RANGES[quantity].min && value <= RANGES[quantity].max;
 
@@ -67,4 +76,10 @@ export function joined(tellings: readonly Telling[], before: readonly SetAside[]
   }
   readings.sort((a, b) => a.at.localeCompare(b.at));
   return { readings, setAside: onceEach(setAside) };
+}
+
+/** The same of a device that tells its readings as it makes them, with what it says of itself. */
+export function joinedReadings(tellings: readonly Telling[], before: readonly SetAside[], vitals: Vitals, now: Date): PushedReadings {
+  const aheadMs = tellings.reduce((most, { ms }) => Math.max(most, ms - now.getTime()), 0);
+  return { ...joined(tellings, before, now, CLOCK_AHEAD_MS), vitals, aheadMs: aheadMs > CLOCK_AHEAD_MS ? aheadMs : null };
 }

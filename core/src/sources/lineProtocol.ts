@@ -1,6 +1,6 @@
-import { CLOCK_AHEAD_MS } from '../air/index.js';
 import { fieldOf, type TemperatureUnit, toCelsius } from './fieldNames.js';
-import { joined, type PushedReadings, type SetAside, type Telling } from './joined.js';
+import { joinedReadings, type PushedReadings, type SetAside, type Telling } from './joined.js';
+import { type Vitals, vitalsIn } from './vitals.js';
 
 /** How fine a time is told: a part of a second for each. */
 export const PRECISIONS = ['ns', 'us', 'ms', 's'] as const;
@@ -60,6 +60,12 @@ function tellingsOf({ series, fields }: Line, index: number, ms: number, unit: T
   });
 }
 
+const truthOf = (value: string): boolean | null => (/^(t|true)$/i.test(value) ? true : /^(f|false)$/i.test(value) ? false : null);
+
+/** What the fields of a line say of the device itself. */
+const vitalsOf = ({ fields }: Line): Vitals =>
+  Object.assign({}, ...fields.map(([name, written]) => vitalsIn(name, truthOf(written) ?? numberOf(written)))) as Vitals;
+
 export type LineOptions = { precision?: Precision; unit?: TemperatureUnit };
 
 /**
@@ -69,6 +75,7 @@ export type LineOptions = { precision?: Precision; unit?: TemperatureUnit };
 export function readLines(text: string, now: Date, { precision = 'ns', unit = 'C' }: LineOptions = {}): PushedReadings {
   const tellings: Telling[] = [];
   const setAside: SetAside[] = [];
+  const vitals: Vitals = {};
   text.split(/\r?\n/).forEach((written, index) => {
     if (written.trim() === '' || written.trimStart().startsWith('#')) return;
     const line = lineOf(written);
@@ -76,8 +83,10 @@ export function readLines(text: string, now: Date, { precision = 'ns', unit = 'C
     const ms = line.time === null ? now.getTime() : Math.round(Number(line.time) * MS_EACH[precision]);
     if (!(ms >= 0 && ms < 8.64e15)) return void setAside.push({ index, reason: 'no-time' });
     const told = tellingsOf(line, index, ms, unit);
-    if (told.length === 0) setAside.push({ index, reason: 'nothing-of-ours' });
+    const ofItself = vitalsOf(line);
+    Object.assign(vitals, ofItself);
+    if (told.length === 0 && Object.keys(ofItself).length === 0) setAside.push({ index, reason: 'nothing-of-ours' });
     tellings.push(...told);
   });
-  return joined(tellings, setAside, now, CLOCK_AHEAD_MS);
+  return joinedReadings(tellings, setAside, vitals, now);
 }

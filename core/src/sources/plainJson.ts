@@ -1,6 +1,6 @@
-import { CLOCK_AHEAD_MS } from '../air/index.js';
 import { fieldOf, type TemperatureUnit, toCelsius } from './fieldNames.js';
-import { joined, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
+import { joinedReadings, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
+import { type Vitals, vitalsIn } from './vitals.js';
 
 /** Where the parts of a reading lie in what a device sends, as JSON pointers (RFC 6901); what is not said is found by its name. */
 export type JsonOptions = { temperature?: string; humidity?: string; time?: string; unit?: TemperatureUnit };
@@ -64,6 +64,13 @@ function quantityIn(document: Json, quantity: Quantity, pointer: string | undefi
   return toCelsius[unit ?? found?.as?.unit ?? 'C'](value);
 }
 
+/** What the fields of an object say of the device itself, the shallowest first. */
+function vitalsOf(document: Json, depth = DEEPEST): Vitals {
+  const below = depth === 1 ? [] : Object.values(document).filter(isObject);
+  const own = Object.entries(document).map(([name, value]) => vitalsIn(name, typeof value === 'boolean' ? value : numberIn(value)));
+  return Object.assign({}, ...below.map((inner) => vitalsOf(inner, depth - 1)), ...own) as Vitals;
+}
+
 /** When it was; now, where it does not say; null where what it says is no time. */
 function timeIn(document: Json, pointer: string | undefined, now: Date): number | null {
   const value =
@@ -75,16 +82,22 @@ function timeIn(document: Json, pointer: string | undefined, now: Date): number 
 export function readPlainJson(body: unknown, now: Date, { temperature, humidity, time, unit }: JsonOptions = {}): PushedReadings {
   const setAside: SetAside[] = [];
   const tellings: Telling[] = [];
+  const vitals: Vitals = {};
   (Array.isArray(body) ? body : [body]).forEach((document: unknown, index) => {
     if (!isObject(document)) return void setAside.push({ index, reason: 'unreadable' });
     const temperatureC = quantityIn(document, 'temperatureC', temperature, unit);
     const humidityPct = quantityIn(document, 'humidityPct', humidity, unit);
-    if (temperatureC === null && humidityPct === null) return void setAside.push({ index, reason: 'nothing-of-ours' });
+    const ofItself = vitalsOf(document);
+    Object.assign(vitals, ofItself);
+    if (temperatureC === null && humidityPct === null) {
+      if (Object.keys(ofItself).length === 0) setAside.push({ index, reason: 'nothing-of-ours' });
+      return;
+    }
     const ms = timeIn(document, time, now);
     if (ms === null || !(ms < 8.64e15)) return void setAside.push({ index, reason: 'no-time' });
     const of = String(index);
     if (temperatureC !== null) tellings.push({ index, of, ms, quantity: 'temperatureC', value: temperatureC });
     if (humidityPct !== null) tellings.push({ index, of, ms, quantity: 'humidityPct', value: humidityPct });
   });
-  return joined(tellings, setAside, now, CLOCK_AHEAD_MS);
+  return joinedReadings(tellings, setAside, vitals, now);
 }

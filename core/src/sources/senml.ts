@@ -1,6 +1,7 @@
-import { CLOCK_AHEAD_MS, type Reading, type WeatherHour } from '../air/index.js';
+import type { Reading, WeatherHour } from '../air/index.js';
 import { toCelsius } from './fieldNames.js';
-import { joined, type PushedForecast, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
+import { joined, joinedReadings, type PushedForecast, type PushedReadings, type Quantity, type SetAside, type Telling } from './joined.js';
+import { batteryVital, signalVital, type Vitals } from './vitals.js';
 
 /** One record of a SenML pack (RFC 8428), as far as hygrometers use it. */
 export type SenmlRecord = {
@@ -27,6 +28,29 @@ const RATIOS_PCT: Record<string, number> = { '/': 100, '/100': 1, '/1000': 0.1 }
 
 type Carried = { quantity: Quantity; value: number };
 type Reads = (name: string, unit: string | undefined, value: number) => Carried | null;
+
+const NAMES_BATTERY = /batt/i;
+/** What is above one milliwatt by so many decibels is below a watt by 30 fewer. */
+const DBM_PER_DBW = 30;
+
+/**
+ * What a record says of the device itself: what is left in its battery (%EL; a ratio whose name says battery), or how
+ * strong it is heard (dBW, RFC 8428; dBm, RFC 8798; both from memory).
+ */
+function vitalOf(name: string, unit: string | undefined, value: number): Vitals {
+  const ratioPct = RATIOS_PCT[unit ?? ''];
+  if (ratioPct !== undefined) return NAMES_BATTERY.test(name) ? batteryVital(value * ratioPct) : {};
+  switch (unit) {
+    case '%EL':
+      return batteryVital(value);
+    case 'dBm':
+      return signalVital(value);
+    case 'dBW':
+      return signalVital(value + DBM_PER_DBW);
+    default:
+      return {};
+  }
+}
 
 /** Which quantity a record carries, in our units; null for a unit that is neither. */
 function quantityOf(name: string, unit: string | undefined, value: number): Carried | null {
@@ -65,22 +89,28 @@ const weatherOf: Reads = (name, unit, value) => {
  *
  * Source: RFC 8428, sections 4.1 to 4.6.
  */
-export const readSenml = (pack: readonly SenmlRecord[], now: Date): PushedReadings => readPack(pack, now, CLOCK_AHEAD_MS, quantityOf);
+export function readSenml(pack: readonly SenmlRecord[], now: Date): PushedReadings {
+  const { tellings, setAside, vitals } = tellingsIn(pack, now, quantityOf);
+  return joinedReadings(tellings, setAside, vitals, now);
+}
 
 /**
  * The hours of a forecast in a SenML pack: as readings, with mean wind (m/s, km/h) and rain (mm/h) where it tells them.
  *
  * @param aheadMs how far ahead of now an hour may lie, ms.
  */
-export const readForecast = (pack: readonly SenmlRecord[], now: Date, aheadMs: number): PushedForecast =>
-  readPack(pack, now, aheadMs, weatherOf);
+export function readForecast(pack: readonly SenmlRecord[], now: Date, aheadMs: number): PushedForecast {
+  const { tellings, setAside } = tellingsIn(pack, now, weatherOf);
+  return joined(tellings, setAside, now, aheadMs);
+}
 
-function readPack(pack: readonly SenmlRecord[], now: Date, aheadMs: number, reads: Reads): PushedForecast {
+function tellingsIn(pack: readonly SenmlRecord[], now: Date, reads: Reads): { tellings: Telling[]; setAside: SetAside[]; vitals: Vitals } {
   // A label that ends so must be understood, or nothing of the pack may be taken (section 4.4).
   const strange = pack.findIndex((record) => Object.keys(record).some((label) => label.endsWith('_')));
-  if (strange >= 0) return { readings: [], setAside: [{ index: strange, reason: 'must-be-understood' }] };
+  if (strange >= 0) return { tellings: [], setAside: [{ index: strange, reason: 'must-be-understood' }], vitals: {} };
   const tellings: Telling[] = [];
   const setAside: SetAside[] = [];
+  const vitals: Vitals = {};
   let base: SenmlRecord = {};
   pack.forEach((record, index) => {
     base = {
@@ -96,11 +126,14 @@ function readPack(pack: readonly SenmlRecord[], now: Date, aheadMs: number, read
     const ms = seconds < RELATIVE_BELOW_S ? now.getTime() + seconds * 1000 : seconds * 1000;
     // Before 1970, or no number of ours at all.
     if (!(ms >= 0)) return void setAside.push({ index, reason: 'no-time' });
-    const known = reads((base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0));
+    const said = [(base.bn ?? '') + (record.n ?? ''), record.u ?? base.bu, record.v + (base.bv ?? 0)] as const;
+    const ofItself = vitalOf(...said);
+    if (Object.keys(ofItself).length > 0) return void Object.assign(vitals, ofItself);
+    const known = reads(...said);
     if (!known) return void setAside.push({ index, reason: 'unknown-unit' });
     tellings.push({ index, of: base.bn ?? '', ms, ...known });
   });
-  return joined(tellings, setAside, now, aheadMs);
+  return { tellings, setAside, vitals };
 }
 
 /** Readings as a SenML pack, the first record carrying the base; of weather with its wind and rain. */

@@ -9,12 +9,10 @@ import {
   type Role,
 } from '@bright-keeper/contract';
 import Joi from 'joi';
-import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { defineDocument, keptDocument, readDocument } from '../db/index.js';
 import { problem } from '../http/index.js';
-import { log } from '../platform/index.js';
-import { writeWhole } from '../wake/index.js';
+import { PrivateFile } from '../platform/index.js';
 
 /** A device that is let in, by what its cookie holds: only hashes are kept. */
 export type KeptDevice = {
@@ -122,67 +120,16 @@ const ACCESS = defineDocument<KeptAccess>({
 
 const NOBODY: KeptAccess = { keepers: [], open: false, sessionDays: SESSION_DAYS.usual, devices: [], unencrypted: [] };
 
-/**
- * Who may come in, in a file of the data folder and not in the household: it is about this machine, so no export, no
- * backup and no household from elsewhere carries it, and a restored one lets nobody back in who was let go. It is written
- * whole beside the old one, brought to disk, and put in its place. Without a folder it is kept in memory.
- */
-export class AccessFile {
-  private readonly path: string | null;
-  private now: KeptAccess = NOBODY;
-  /** Which file was read, as the file system tells one from another. */
-  private seen: string | null = null;
-  private isReadable = true;
-
+/** Who may come in: a restored household lets nobody back in who was let go. What cannot be read lets nobody in. */
+export class AccessFile extends PrivateFile<KeptAccess> {
   constructor(dataDir: string | null) {
-    this.path = dataDir === null ? null : join(dataDir, 'access', 'access.json');
-    this.refresh();
-  }
-
-  /** Reads what another process has written meanwhile, or a keeper has put right or moved away. */
-  refresh(): void {
-    if (this.path === null) return;
-    const present = this.present(this.path);
-    if (present === this.seen) return;
-    this.seen = present;
-    this.isReadable = true;
-    this.now = present === null ? NOBODY : this.read(this.path);
-  }
-
-  private present(path: string): string | null {
-    const found = statSync(path, { throwIfNoEntry: false });
-    return found ? `${found.ino} ${found.mtimeMs}` : null;
-  }
-
-  /** What cannot be read lets nobody in, and nothing is written over it; the machine itself goes on as before. */
-  private read(path: string): KeptAccess {
-    try {
-      return readDocument(ACCESS, JSON.parse(readFileSync(path, 'utf8')));
-    } catch (error) {
-      this.isReadable = false;
-      log.error({ path, error: (error as Error).message }, 'who may come in cannot be read: nobody is let in from the network');
-      return NOBODY;
-    }
-  }
-
-  get(): Readonly<KeptAccess> {
-    return this.now;
-  }
-
-  /**
-   * What is changed counts once it is on disk.
-   *
-   * @param change reckoned from what is there.
-   * @throws ProblemError where what stands there cannot be read, or an error of the file system; then nothing has changed.
-   */
-  change(change: (now: Readonly<KeptAccess>) => Partial<KeptAccess>): void {
-    this.refresh();
-    if (!this.isReadable) throw problem(accessErrors, 'access-unreadable');
-    const next = { ...this.now, ...change(this.now) };
-    if (this.path !== null) {
-      writeWhole(this.path, JSON.stringify(keptDocument(ACCESS, next)));
-      this.seen = this.present(this.path);
-    }
-    this.now = next;
+    super({
+      path: dataDir === null ? null : join(dataDir, 'access', 'access.json'),
+      none: NOBODY,
+      read: (kept) => readDocument(ACCESS, kept),
+      keep: (access) => keptDocument(ACCESS, access),
+      unreadable: 'who may come in cannot be read: nobody is let in from the network',
+      refusal: () => problem(accessErrors, 'access-unreadable'),
+    });
   }
 }

@@ -1,29 +1,19 @@
 import { routes, type Access, type Problem } from '@bright-keeper/contract';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request as plainRequest, type IncomingMessage } from 'node:http';
 import { request } from 'node:https';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { debianServer, freePort } from '../testing/debianServer.js';
 import { onNetwork, type OnNetwork } from '../testing/onNetwork.js';
 import { Authority } from './authority.js';
 
-const NGINX = ['/usr/sbin/nginx', join(import.meta.dirname, '../../../node_modules/.cache/nginx/usr/sbin/nginx')].find((path) =>
-  existsSync(path),
-);
+const NGINX = debianServer('nginx');
 const NAME = 'keeper.home.arpa';
 /** Where a phone comes from, seen from a proxy at 127.0.0.1. */
 const PHONE = '127.0.0.2';
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const server = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo;
-      server.close(() => resolve(port));
-    });
-  });
 
 const configuration = (folder: string, port: number, application: number): string => `
 daemon off; worker_processes 1; pid ${folder}/pid; error_log ${folder}/error.log;

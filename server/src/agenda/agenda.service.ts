@@ -154,7 +154,7 @@ export class AgendaService {
     const dewFrom = await this.devices.dewFrom(db, timeZone);
     return {
       places: await this.climate.facts(db),
-      hygrometers: (await this.devices.heard(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest }) => ({
+      hygrometers: (await this.devices.heard(db)).map(({ id, name, outdoor, placeName, addedAt, silent, latest, lastWord }) => ({
         id,
         name,
         outdoor,
@@ -163,6 +163,7 @@ export class AgendaService {
         silent,
         // When one was heard last matters only of one that is silent.
         lastHeardAt: silent ? (latest?.at ?? null) : null,
+        batteryLow: lastWord?.lowSince ? { since: lastWord.lowSince, at: lastWord.at, pct: lastWord.batteryPct } : null,
         ...(outdoor && { dewFrom }),
       })),
     };

@@ -33,6 +33,7 @@ import { checked, CheckedBody, CheckedParams, CheckedQuery, Route, problem } fro
 import { DeviceService } from './device.service.js';
 import { ExportService } from './export.service.js';
 import { LogService } from './log.service.js';
+import { PushService } from './push.service.js';
 
 type ById = { id: string };
 
@@ -41,6 +42,7 @@ type ById = { id: string };
 export class AirController {
   constructor(
     private readonly devices: DeviceService,
+    private readonly pushes: PushService,
     private readonly logs: LogService,
     private readonly exports: ExportService,
   ) {}
@@ -123,14 +125,14 @@ export class AirController {
     const body: unknown = request.body;
     const format = sources.pushFormatOf(request.get('content-type')?.split(';')[0]!.trim().toLowerCase() ?? '', body);
     if (!format) throw problem(airErrors, 'push-type');
-    return this.devices.push(key, { format, body: checked(PUSHED[format], body), options });
+    return this.pushes.push(key, { format, body: checked(PUSHED[format], body), options });
   }
 
   @Post('forecast')
   @HttpCode(200)
   @Route({ summary: 'What a weather station expects, as SenML with its key as Bearer', by: 'device', body: senmlPack })
   forecast(@Headers('authorization') key: string | undefined, @CheckedBody(senmlPack) pack: sources.SenmlRecord[]): Promise<Accepted> {
-    return this.devices.pushForecast(key, pack);
+    return this.pushes.pushForecast(key, pack);
   }
 
   @Post('log-preview')

@@ -19,7 +19,7 @@ let t: TestApp;
 beforeAll(async () => void (t = await testApp()));
 afterAll(() => t.app.close());
 
-const device: DeviceInput = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '' };
+const device: DeviceInput = { name: 'Probe', source: 'push', outdoor: false, placeId: null, everyMinutes: 10, note: '', intake: null };
 const addDevice = async (more: Partial<DeviceInput> = {}) =>
   (
     await t.http

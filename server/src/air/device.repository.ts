@@ -1,7 +1,7 @@
 import { type ClimateEventData, airErrors } from '@bright-keeper/contract';
 import type { storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import { Kept, Database, type Db } from '../db/index.js';
 import { grouped } from '../platform/index.js';
 import { places, calibrations, climateEvents, devices, deviceStays } from '../tables/index.js';
@@ -20,11 +20,12 @@ const MOST_TOLD = 20_000;
 const kindOf = sql<string>`${climateEvents.data}->>'kind'`;
 const GEL_EVENTS = ['gel-set', 'gel-dried', 'gel-out', 'indicator'] satisfies storage.GelAct['kind'][];
 
-const inUseWith = (tokenHashes: readonly string[]) => and(inArray(devices.tokenHash, [...tokenHashes]), isNull(devices.archivedAt));
+/** One whose row is held, with its newest day and what it said last. */
+export type HeldDevice = { id: string; tokenHash: string | null; lastWord: DeviceRow['lastWord']; last: LastDay | null };
 
 @Injectable()
 export class DeviceRepository {
-  readonly versioned = new Versioned(devices, {
+  readonly versioned: Versioned<typeof devices, DeviceRow> = new Versioned(devices, {
     find: (db, id) => this.find(db, id),
     missing: () => problem(airErrors, 'device-not-found'),
   });
@@ -45,23 +46,22 @@ export class DeviceRepository {
     const [row] = await db
       .select()
       .from(devices)
-      .where(inUseWith([tokenHash]));
+      .where(and(eq(devices.tokenHash, tokenHash), isNull(devices.archivedAt)));
     return row ?? null;
   }
 
-  /** Those in use that have one of these keys, with their newest days; inside a transaction their rows are held. */
-  async holdByTokens(db: Db, tokenHashes: readonly string[]): Promise<{ id: string; tokenHash: string; last: LastDay | null }[]> {
+  /** Those in use that are these or have one of these keys; inside a transaction their rows are held. */
+  async hold(db: Db, { ids, tokenHashes }: { ids: string[]; tokenHashes: string[] }): Promise<HeldDevice[]> {
     const last = lastDayOf(db);
     const rows = await db
-      .select({ id: devices.id, tokenHash: devices.tokenHash, day: last.day, readings: last.readings })
+      .select({ id: devices.id, tokenHash: devices.tokenHash, lastWord: devices.lastWord, day: last.day, readings: last.readings })
       .from(devices)
       .leftJoinLateral(last, sql`true`)
-      .where(inUseWith(tokenHashes))
+      .where(and(or(inArray(devices.id, ids), inArray(devices.tokenHash, tokenHashes)), isNull(devices.archivedAt)))
       .orderBy(asc(devices.id))
       .for('update', { of: devices });
-    return rows.map(({ id, tokenHash, day, readings }) => ({
-      id,
-      tokenHash: tokenHash!,
+    return rows.map(({ day, readings, ...own }) => ({
+      ...own,
       last: day && readings ? { day, readings } : null,
     }));
   }
@@ -100,7 +100,7 @@ export class DeviceRepository {
     return [...changed];
   }
 
-  async set(db: Db, id: string, change: Partial<Pick<DeviceRow, 'tokenHash' | 'forecast'>>): Promise<void> {
+  async set(db: Db, id: string, change: Partial<Pick<DeviceRow, 'tokenHash' | 'forecast' | 'lastWord'>>): Promise<void> {
     await db.update(devices).set(change).where(eq(devices.id, id));
   }
 
@@ -111,6 +111,15 @@ export class DeviceRepository {
       .innerJoin(places, eq(places.id, deviceStays.placeId))
       .where(and(eq(deviceStays.deviceId, deviceId), isNull(deviceStays.until)));
     return row ?? null;
+  }
+
+  /** Those in use whose readings are taken in by the program. */
+  async takenIn(db: Db): Promise<Pick<DeviceRow, 'id' | 'everyMinutes' | 'intake'>[]> {
+    return db
+      .select({ id: devices.id, everyMinutes: devices.everyMinutes, intake: devices.intake })
+      .from(devices)
+      .where(and(isNotNull(devices.intake), isNull(devices.archivedAt)))
+      .orderBy(asc(devices.createdAt), asc(devices.id));
   }
 
   /** Every device there ever was: what it read stays. */

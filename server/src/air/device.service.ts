@@ -1,5 +1,4 @@
 import {
-  airErrors,
   type Accepted,
   type Calibration,
   type CalibrationInput,
@@ -14,8 +13,8 @@ import { air, schedule, sources, storage } from '@bright-keeper/core';
 import { Injectable } from '@nestjs/common';
 import { randomBytes } from 'node:crypto';
 import { Kept, Database, type Db } from '../db/index.js';
-import { type Deed, problem, toldFor } from '../http/index.js';
-import { Clock, hashOfKey, Ids, Together } from '../platform/index.js';
+import { toldFor } from '../http/index.js';
+import { Clock, hashOfKey, Ids } from '../platform/index.js';
 import { PlaceService } from '../places/index.js';
 import { places, trail, climateEvents } from '../tables/index.js';
 import { TrailService } from '../trail/index.js';
@@ -23,35 +22,12 @@ import { DeviceRepository, type CalibrationRow, type EventRow } from './device.r
 import { ReadingRepository } from './reading.repository.js';
 import { extentOf } from './deviceLog.js';
 import type { KnownDevice } from './houseAir.js';
+import { IntakeStates } from './intakeStates.js';
 import { SeriesService } from './series.service.js';
 
 const TOKEN_BYTES = 24;
-/** No forecast reaches further. */
-const FORECAST_AHEAD_MS = 15 * 86_400_000;
-/** A pushed reading so much older than the last one means that the clock went back. */
-const CLOCK_JUMP_MS = 5 * 60_000;
 /** So many jumps of a clock are told, the newest. */
 const MOST_JUMPS = 20;
-
-const PUSHED: Deed = { act: 'pushed', subject: 'readings' };
-const FORETOLD: Deed = { act: 'pushed', subject: 'forecast' };
-
-/** So many devices' packs are kept in one transaction. */
-const PUSHES_AT_ONCE = 100;
-
-/** What a device sent, in which of the formats, and what its address says of it. */
-export type Pushed = { format: sources.PushFormatId; body: unknown; options: sources.PushOptions };
-
-/** A pack as it came with its key. */
-type Push = { tokenHash: string } & sources.PushedReadings;
-type Stored = Accepted | 'unknown-key';
-
-/** @throws ProblemError where there is no key at all. */
-function tokenOf(authorization: string | undefined): string {
-  const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];
-  if (!token) throw problem(airErrors, 'bad-token');
-  return token;
-}
 
 export const latestOf = (found: { raw: air.Reading; corrected: air.Reading } | null): Latest | null =>
   found && {
@@ -77,12 +53,6 @@ export class DeviceService {
   /** What is told of devices and stands in other tables. */
   private readonly around = new Kept<{ placeNames: Map<string, string>; jumps: Map<string, EventRow[]> }>();
   private readonly keyUse = new Kept<Map<string, Date>>();
-  private readonly pushes = new Together<Push, Stored>({
-    work: (all) => this.storePushes(all),
-    keyOf: (push) => push.tokenHash,
-    most: PUSHES_AT_ONCE,
-  });
-
   constructor(
     private readonly database: Database,
     private readonly repository: DeviceRepository,
@@ -90,6 +60,7 @@ export class DeviceService {
     private readonly series: SeriesService,
     private readonly places: PlaceService,
     private readonly trail: TrailService,
+    private readonly intakes: IntakeStates,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -190,67 +161,11 @@ export class DeviceService {
     return this.get(id);
   }
 
-  /** What a device pushes: the good readings are kept, the rest is set aside with its reason. @throws ProblemError when no device has this key. */
-  async push(authorization: string | undefined, { format, body, options }: Pushed): Promise<Accepted> {
-    const read = sources.readPushed(format, body, this.clock.now(), options);
-    const stored = await this.pushes.do({ tokenHash: hashOfKey(tokenOf(authorization)), ...read });
-    if (stored === 'unknown-key') throw problem(airErrors, 'bad-token');
-    return stored;
-  }
-
-  /** What a weather station expects; the last forecast replaces the one before. */
-  async pushForecast(authorization: string | undefined, pack: sources.SenmlRecord[]): Promise<Accepted> {
-    const now = this.clock.now();
-    const { readings, setAside } = sources.readForecast(pack, now, FORECAST_AHEAD_MS);
-    await this.database.transaction(async (db) => {
-      const device = await this.repository.findByToken(db, hashOfKey(tokenOf(authorization)));
-      if (!device) throw problem(airErrors, 'bad-token');
-      if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
-      await this.repository.set(db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });
-      await this.trail.byDevices(db, [device.id], FORETOLD);
-    });
-    return { accepted: readings.length, duplicates: 0, setAside };
-  }
-
-  /** Packs of several devices, one of each, in one transaction. */
-  private storePushes(pushes: readonly Push[]): Promise<Stored[]> {
-    return this.database.transaction(async (db) => {
-      const rows = await this.repository.holdByTokens(
-        db,
-        pushes.map((p) => p.tokenHash),
-      );
-      const deviceOf = new Map(rows.map((row) => [row.tokenHash, row]));
-      const known = pushes.flatMap((push) => {
-        const device = deviceOf.get(push.tokenHash);
-        return device ? [{ push, deviceId: device.id, readings: push.readings, last: device.last }] : [];
-      });
-      const stored = new Map<Push, Stored>();
-      if (known.length > 0) {
-        for (const { deviceId, readings, last } of known)
-          if (last && readings.length === 1) await this.markClockJump(db, deviceId, readings[0]!, this.readings.newestOf(last));
-        const deviceIds = known.map((k) => k.deviceId);
-        const [added] = await Promise.all([this.readings.addAll(db, known), this.trail.byDevices(db, deviceIds, PUSHED)]);
-        known.forEach(({ push }, i) => {
-          stored.set(push, { ...added[i]!, setAside: push.setAside });
-        });
-      }
-      return pushes.map((push) => stored.get(push) ?? 'unknown-key');
-    });
-  }
-
   private store(id: string, readings: readonly air.Reading[]): Promise<Accepted> {
     return this.database.transaction(async (db) => {
       await this.repository.versioned.find(db, id);
       return { ...(await this.readings.add(db, id, readings)), setAside: [] };
     });
-  }
-
-  /** A device that says now what it should have said before: its clock has gone back, and that is marked. */
-  private async markClockJump(db: Db, deviceId: string, told: air.Reading, before: air.Reading): Promise<void> {
-    const backMs = Date.parse(before.at) - Date.parse(told.at);
-    if (backMs <= CLOCK_JUMP_MS) return;
-    const data = { kind: 'clock-jump', backMin: Math.round(backMs / 60_000) } as const;
-    await this.repository.addEvent(db, { id: this.ids.next(), deviceId, at: this.clock.now(), data });
   }
 
   private async view(db: Db, id: string): Promise<Device> {
@@ -277,7 +192,7 @@ export class DeviceService {
     }));
     const nowMs = this.clock.now().getTime();
     return ({ row, calibrations, placeId, log }) => {
-      const { id, version, name, source, outdoor, everyMinutes, note, tokenHash } = row;
+      const { id, version, name, source, outdoor, everyMinutes, note, intake, lastWord, tokenHash } = row;
       const latest = latestOf(house.latestOf(id));
       return {
         id,
@@ -287,11 +202,14 @@ export class DeviceService {
         outdoor,
         everyMinutes,
         note,
+        intake,
+        intakeState: intake && this.intakes.of(id),
+        lastWord,
         placeId,
         placeName: placeId && (placeNames.get(placeId) ?? null),
         latest,
         ...extentOf(log),
-        silent: source === 'push' && (!latest || storage.isSilent(nowMs - air.instantMs(latest.at), everyMinutes)),
+        silent: sources.WAYS[source].isSteady && (!latest || storage.isSilent(nowMs - air.instantMs(latest.at), everyMinutes)),
         calibrations: calibrations.map(toCalibration).reverse(),
         driftPctPerYear: air.driftPctPerYear(log.corrections),
         addedAt: row.createdAt.toISOString(),

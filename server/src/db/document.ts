@@ -19,8 +19,14 @@ export type DocumentKind<T> = {
   makeWhole?: (kept: never) => T;
 };
 
-/** Where documents of a kind lie. */
-export type DocumentColumn = { table: string; column: string; key: readonly string[]; kind: DocumentKind<unknown> };
+/** Where documents of a kind lie; a row may be without one only where that is said. */
+export type DocumentColumn = {
+  table: string;
+  column: string;
+  key: readonly string[];
+  kind: DocumentKind<unknown>;
+  isOptional?: true;
+};
 
 /** A document that cannot be read: it was written by a newer program, or it is not what its kind is. */
 export class UnreadableDocument extends Error {

@@ -56,7 +56,12 @@ const documentOf = (kind: DocumentKind<unknown>) =>
 
 /** The documents of a table, by their columns. */
 export const documents = (table: string): Columns =>
-  Object.fromEntries(DOCUMENTS.filter((d) => d.table === table).map(({ column, kind }) => [column, documentOf(kind)]));
+  Object.fromEntries(
+    DOCUMENTS.filter((d) => d.table === table).map(({ column, kind, isOptional }) => [
+      column,
+      isOptional ? documentOf(kind).allow(null) : documentOf(kind),
+    ]),
+  );
 
 export const surface = () => oneOf(care.SURFACE_IDS);
 

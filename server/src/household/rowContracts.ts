@@ -2,7 +2,6 @@ import {
   busyAddress,
   calibrationInput,
   day,
-  DEVICE_SOURCES,
   deviceInput,
   dismissInput,
   feedInput,
@@ -26,7 +25,7 @@ import {
   TRAIL_ACTS,
   TRAIL_SUBJECTS,
 } from '@bright-keeper/contract';
-import { care, S_PER_DAY, schedule } from '@bright-keeper/core';
+import { care, S_PER_DAY, schedule, sources } from '@bright-keeper/core';
 import Joi from 'joi';
 import { DAY_BYTES, READING_BYTES } from '../air/index.js';
 import { PART_BYTES, KEPT_TYPES } from '../blobs/index.js';
@@ -263,7 +262,7 @@ const COLUMNS: Readonly<Record<string, TableColumns>> = {
       id: reference(),
       version: stale(),
       name: as(deviceInput, 'name'),
-      source: oneOf(DEVICE_SOURCES),
+      source: oneOf(sources.WAY_IDS),
       outdoor: yesNo(),
       every_minutes: as(deviceInput, 'everyMinutes'),
       note: as(deviceInput, 'note'),

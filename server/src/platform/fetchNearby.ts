@@ -23,7 +23,7 @@ export class NotFetched extends Error {
 const notNearby = (host: string) => new NotFetched('not-nearby', `${host} is not on this network`);
 
 /** Every address a name stands for must lie on this network; the one that is connected to is among those that were asked. */
-const nearbyOnly: LookupFunction = (host, options, done) => {
+export const nearbyLookup: LookupFunction = (host, options, done) => {
   lookUp(host, { ...options, all: true }, (error, found: LookupAddress[]) => {
     if (error) return done(error, '', 4);
     if (found.length === 0 || !found.every(({ address }) => isNearby(address))) return done(notNearby(host), '', 4);
@@ -39,7 +39,7 @@ function ask(url: URL, accept: string, signal: AbortSignal): Promise<http.Incomi
   const headers = { accept, 'accept-encoding': 'gzip, deflate, br' };
   const { get } = url.protocol === 'https:' ? https : http;
   return new Promise((resolve, reject) => {
-    get(url, { lookup: nearbyOnly, signal, headers, agent: false }, resolve).once('error', reject);
+    get(url, { lookup: nearbyLookup, signal, headers, agent: false }, resolve).once('error', reject);
   });
 }
 

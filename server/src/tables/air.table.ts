@@ -1,8 +1,9 @@
-import type { ClimateEventData, DeviceSource, Forecast } from '@bright-keeper/contract';
-import type { air } from '@bright-keeper/core';
+import type { ClimateEventData, DeviceSource, Forecast, Intake } from '@bright-keeper/contract';
+import type { air, sources } from '@bright-keeper/core';
 import { sql } from 'drizzle-orm';
 import { boolean, date, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
-import { bytes, instant } from '../db/index.js';
+import { bytes, document, instant } from '../db/index.js';
+import { INTAKE_DOCUMENT, LAST_WORD_DOCUMENT } from './air.documents.js';
 import { places } from './places.table.js';
 
 export const devices = pgTable('device', {
@@ -16,6 +17,9 @@ export const devices = pgTable('device', {
   /** SHA-256 of the key it pushes with; the key itself is not kept. */
   tokenHash: text('token_hash'),
   forecast: jsonb().$type<Forecast>(),
+  /** Where its readings are taken in from; null where it comes by itself or somebody brings them. */
+  intake: document<Intake>('intake', INTAKE_DOCUMENT),
+  lastWord: document<sources.LastWord>('last_word', LAST_WORD_DOCUMENT),
   /** Moves on with every change of readings or calibration, so that what was worked out from them is known to be old. */
   stamp: integer().notNull().default(1),
   createdAt: instant('created_at').notNull(),

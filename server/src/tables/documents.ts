@@ -1,3 +1,4 @@
+import { INTAKE_DOCUMENT, LAST_WORD_DOCUMENT } from './air.documents.js';
 import { CHOSEN_SCHOOLS_DOCUMENT, EVENTS_DOCUMENT, PLAN_DOCUMENT, REQUEST_DOCUMENT, STAGES_DOCUMENT } from './care.documents.js';
 import { BECAUSE_DOCUMENT, PARTICULARS_DOCUMENT, TRAITS_DOCUMENT } from './gear.documents.js';
 import { ANSWERS_DOCUMENT } from './inspection.documents.js';
@@ -43,4 +44,6 @@ export const DOCUMENTS: readonly DocumentColumn[] = [
   lies('sensor_frame', 'data', FRAME_DOCUMENT),
   lies('settings', 'schools', SCHOOLS_DOCUMENT),
   lies('offer', 'seen', OFFER_DOCUMENT),
+  { ...lies('device', 'intake', INTAKE_DOCUMENT), isOptional: true },
+  { ...lies('device', 'last_word', LAST_WORD_DOCUMENT), isOptional: true },
 ];

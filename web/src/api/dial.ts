@@ -15,6 +15,7 @@ export async function dialIn({ id, name }: Pick<Place, 'id' | 'name'>): Promise<
     placeId: id,
     everyMinutes: A_WEEK_MIN,
     note: '',
+    intake: null,
   };
   return (await http.post<Device>(routes.devices, input)).id;
 }

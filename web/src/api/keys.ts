@@ -28,6 +28,7 @@ export const keys = {
   explanation: (id: string) => ['storage', 'explanation', id] as const,
   whatIf: (id: string, roomId: string | null) => ['storage', 'what-if', id, roomId] as const,
   devices: ['storage', 'devices'] as const,
+  intake: ['storage', 'intake'] as const,
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,

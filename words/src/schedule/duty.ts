@@ -118,6 +118,10 @@ function factsWords(facts: schedule.DutyFacts): Partial<DutyWords> & { why: stri
       return {
         why: facts.lastAt ? 'Counted from its last salt test; sensors drift.' : 'It was never tested: nobody knows how far off it is.',
       };
+    case 'battery':
+      return {
+        why: `It says that its battery is low${facts.pct === null ? '' : ` (${Math.round(facts.pct)} %)`}: once it is empty there is a gap in its log.`,
+      };
     case 'cloth':
       return { why: clothWords(facts) };
     case 'stock':

@@ -54,6 +54,8 @@ describe('a duty in words', () => {
       'See the hygrometer',
     ],
     ['salt-test', { says: 'salt-test', lastAt: null }, /^Salt test$/, /never tested/, 'Salt test'],
+    ['cell-change', { says: 'battery', pct: 9 }, /^Change its cell$/, /low \(9 %\)/, 'Done'],
+    ['cell-change', { says: 'battery', pct: null }, /./, /battery is low:/, 'Done'],
     ['cloth-wash', { says: 'cloth', uses: 1, washedOn: null, dirty: false }, /^Wash it$/, /^1 use since/, 'Washed'],
     ['cloth-wash', { says: 'cloth', uses: 1, washedOn: null, dirty: true }, /./, /nothing dirty goes near glass/, 'Washed'],
     ['restock', { says: 'stock', thing: 'lens-fluid', stock: 6 }, /^Running out$/, /^Only 3 cleans left\.$/, 'Open the drawer'],

@@ -1,7 +1,8 @@
 import { commonPractice } from '../../care/knowledge/index.js';
+import { later, localDay } from '../day.js';
 import { isTicked } from '../journal.js';
 import type { Due, DutyKind } from './duty.js';
-import { recurringOfHygrometer } from './recurring.js';
+import { openFor, recurringOfHygrometer } from './recurring.js';
 
 const rhythm = {
   triggers: [{ on: 'calendar', rrule: 'FREQ=MONTHLY;INTERVAL=12', from: 'last-done' }],
@@ -9,6 +10,9 @@ const rhythm = {
   lateDays: 60,
   minutes: 5,
 } as const;
+
+/** What calls its battery low may go on for so long (our choice). */
+const LOW_WITHIN_DAYS = 7;
 
 /** A hygrometer whose cell dies leaves a gap in the log, and a cell that leaks ruins it. */
 export const cellChange: DutyKind = {
@@ -27,9 +31,20 @@ export const cellChange: DutyKind = {
 };
 
 export const cellChangeDue: Due<'hygrometer'> = {
-  appliesTo: (device) => !device.outdoor,
+  // One outdoors may live on the mains or the sun: only its own word says that it has a battery.
+  appliesTo: ({ outdoor, batteryLow }) => !outdoor || !!batteryLow,
   dueFrom: (device, context, code) => {
     const last = context.journal.last({ kind: 'hygrometer', id: device.id }, (d) => isTicked(d, code));
-    return recurringOfHygrometer(device, code, rhythm, last, context);
+    const { batteryLow } = device;
+    // What it said before it was given a new one is of the old one.
+    if (batteryLow && (last?.at ?? '') < batteryLow.at)
+      return [
+        {
+          window: openFor(later(localDay(batteryLow.since, context.facts.timeZone), last?.day ?? ''), LOW_WITHIN_DAYS),
+          gravity: 'worsens',
+          facts: { says: 'battery', pct: batteryLow.pct },
+        },
+      ];
+    return device.outdoor ? [] : recurringOfHygrometer(device, code, rhythm, last, context);
   },
 };

@@ -66,6 +66,8 @@ export type DutyFacts =
     }
   | ({ says: 'air' } & AlertFacts & { placeId: string | null; since: string | null })
   | { says: 'salt-test'; lastAt: string | null }
+  /** It says so itself; null where it does not say how full. */
+  | { says: 'battery'; pct: number | null }
   | { says: 'cloth'; uses: number; washedOn: Day | null; dirty: boolean }
   | { says: 'stock'; thing: Material | Tool; stock: number }
   | { says: 'caps'; missing: Surface[] }

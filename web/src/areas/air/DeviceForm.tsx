@@ -5,16 +5,29 @@ import { FormFoot } from '../../ui/FormFoot';
 import { saveForm } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear';
+import { blankIntake, IntakeFields } from './IntakeFields';
 import { usePlaces } from '../storage';
 
-export const inputOf = ({ name, source, outdoor, placeId, everyMinutes, note }: Device): DeviceInput => ({
+export const inputOf = ({ name, source, outdoor, placeId, everyMinutes, note, intake }: Device): DeviceInput => ({
   name,
   source,
   outdoor,
   placeId,
   everyMinutes,
   note,
+  intake,
 });
+
+/** The messages of what is wrong, by the names of the fields they stand at. */
+function messagesIn(errors: unknown, at = ''): Record<string, string> {
+  if (typeof errors !== 'object' || errors === null) return {};
+  const { message } = errors as { message?: unknown };
+  if (typeof message === 'string') return { [at]: message };
+  return Object.assign(
+    {},
+    ...Object.entries(errors).map(([name, inner]) => messagesIn(inner, at === '' ? name : `${at}.${name}`)),
+  ) as Record<string, string>;
+}
 
 type Props = { start: DeviceInput; verb: string; save: (input: DeviceInput) => Promise<unknown>; onDone: () => void; error: unknown };
 
@@ -25,6 +38,9 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
     resolver: joiResolver(deviceInput, JOI_OPTIONS),
   });
   const { errors } = formState;
+  const source = watch('source');
+  const intake = watch('intake');
+  const choose = (next: string) => setValue('intake', start.intake?.by === next ? start.intake : blankIntake(next));
   const submit = handleSubmit(saveForm(save, onDone, setError));
   return (
     <form onSubmit={(e) => void submit(e)} noValidate className="sheet mt-3 space-y-4 p-4" aria-label={verb}>
@@ -33,10 +49,17 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
           <input id="device-name" className="input" aria-invalid={!!errors.name} {...register('name')} />
         </Field>
         <Field label="Where its readings come from" id="device-source" error={errors.source?.message}>
-          <select id="device-source" className="input" {...register('source')}>
+          <select
+            id="device-source"
+            className="input"
+            {...register('source', { onChange: (e: { target: { value: string } }) => choose(e.target.value) })}
+          >
             <option value="hand">I read it by hand</option>
             <option value="csv">I import its log as a file</option>
-            <option value="push">It pushes by itself (SenML over HTTP)</option>
+            {start.source === 'folder' && <option value="folder">Its logs are put into a folder</option>}
+            <option value="push">It pushes by itself (over HTTP)</option>
+            <option value="mqtt">It publishes to a broker (MQTT)</option>
+            <option value="poll">It answers at an address</option>
           </select>
         </Field>
         <Field
@@ -76,6 +99,13 @@ export function DeviceForm({ start, verb, save, onDone, error }: Props) {
           />
         </Field>
       </div>
+      {intake?.by === source && intake && (
+        <IntakeFields
+          intake={intake}
+          errors={messagesIn(errors.intake)}
+          onChange={(next) => setValue('intake', next, { shouldValidate: formState.isSubmitted })}
+        />
+      )}
       <label className="flex min-h-11 items-center gap-3">
         <input
           type="checkbox"

@@ -11,10 +11,10 @@ import { DeviceForm, inputOf } from './DeviceForm';
 import { DeviceKey } from './DeviceKey';
 import { HandReadingForm } from './HandReadingForm';
 import { useAddDevice, useDevices, useHandReading } from './queries';
+import { SOURCE_WORDS } from './intakeWords';
+import { OwnWord } from './OwnWord';
 import { SaltTest } from './SaltTest';
 import { useChoices } from '../../ui/choices';
-
-const SOURCE_WORDS: Record<Device['source'], string> = { hand: 'read by hand', csv: 'log imported from a file', push: 'pushes by itself' };
 
 /** A reading of this hygrometer, typed in. */
 function ByHand({ device }: { device: Device }) {
@@ -97,6 +97,7 @@ function DeviceRow({ device, open, onToggle }: { device: Device; open: boolean; 
             {device.driftPctPerYear !== null && ` · drifts ${device.driftPctPerYear.toFixed(1)} % a year`}
           </p>
           <Live device={device} />
+          <OwnWord device={device} />
           {saltTest && <p className="text-sm text-lamp">A salt test is due: {dutyWords(saltTest).why}</p>}
         </div>
         <Button aria-expanded={open} onClick={onToggle}>
@@ -136,7 +137,7 @@ export function HygrometersPage() {
       {adding && (
         <Section title="A hygrometer or a weather station" className="mb-6">
           <DeviceForm
-            start={{ name: '', source: 'hand', outdoor: false, placeId: null, everyMinutes: 30, note: '' }}
+            start={{ name: '', source: 'hand', outdoor: false, placeId: null, everyMinutes: 30, note: '', intake: null }}
             verb="Add it"
             save={async (input) => {
               const device = await add.mutateAsync(input);

@@ -1,4 +1,12 @@
-import { DATE_ORDERS, LOG_FAULTS, type LogFault, type LogFormat, type LogImportResult, type LogPreview } from '@bright-keeper/contract';
+import {
+  DATE_ORDERS,
+  LOG_FAULTS,
+  type LogFault,
+  type LogFormat,
+  type LogImportResult,
+  type LogPreview,
+  type Device,
+} from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import { longDate } from '@bright-keeper/words';
 import { useReducer, useState } from 'react';
@@ -10,6 +18,7 @@ import { ButtonLink, Button, Failure, Loading, Notice, Page, Section } from '../
 import { useZone } from '../../ui/zone';
 import { leadsOn, logImportReducer, NOTHING_CHOSEN, type Done } from './logImportState';
 import { useDevices, useLogImport, useLogPreview } from './queries';
+import { WatchNext } from './WatchNext';
 
 /** Enough of a file to guess by. */
 const PREVIEW_BYTES = 64 * 1024;
@@ -223,7 +232,7 @@ function Outcome({ result, checked }: { result: LogImportResult; checked: boolea
 type Run = ReturnType<typeof useLogImport>;
 
 /** The whole file is checked before anything of it is written; then it may be imported. */
-function Deeds({ run, file, preview }: { run: Run; file: File; preview: LogPreview }) {
+function Deeds({ run, file, preview, device }: { run: Run; file: File; preview: LogPreview; device: Device | undefined }) {
   const done: Done = run.isSuccess ? (run.variables.check ? 'checked' : 'imported') : null;
   const next = leadsOn(done);
   const go = (check: boolean) => run.mutate({ file, format: preview.format, check });
@@ -240,6 +249,7 @@ function Deeds({ run, file, preview }: { run: Run; file: File; preview: LogPrevi
       </div>
       {run.isError && <Failure error={run.error} />}
       {run.data && <Outcome result={run.data} checked={done === 'checked'} />}
+      {done === 'imported' && device && <WatchNext device={device} file={file} format={preview.format} />}
     </>
   );
 }
@@ -284,7 +294,7 @@ export function LogImportPage() {
                 <Rows preview={preview} />
               </div>
             </Section>
-            <Deeds run={run} file={file} preview={preview} />
+            <Deeds run={run} file={file} preview={preview} device={device} />
           </>
         )}
       </div>

@@ -1,6 +1,7 @@
 import {
   routes,
   type Accepted,
+  type BrokerInput,
   type CalibrationInput,
   type Device,
   type DeviceInput,
@@ -8,11 +9,15 @@ import {
   type DeviceToken,
   type DeviceUpdate,
   type HandReading,
+  type IntakePlaces,
   type LogFormat,
   type LogImportResult,
   type LogPreview,
   type LogPreviewRequest,
   type Place,
+  type PollTried,
+  type PollTry,
+  type TopicsHeard,
 } from '@bright-keeper/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { http, queryString } from '../../api/http';
@@ -70,3 +75,11 @@ export const useLogImport = (id: string) =>
       http.postFile<LogImportResult>(routes.logImport(id) + queryString({ format: JSON.stringify(format), check }), file, 'text/csv'),
     onSettled: storageChanged,
   });
+
+/** The broker and the folder for logs; how the broker stands is no change of the household, and is asked for again. */
+export const useIntakePlaces = () =>
+  useQuery({ queryKey: keys.intake, queryFn: () => http.get<IntakePlaces>(routes.intake), refetchInterval: LIVE_MS });
+export const useSetBroker = () =>
+  useMutation({ mutationFn: (broker: BrokerInput) => http.put<IntakePlaces>(routes.broker, broker), onSettled: storageChanged });
+export const useTopics = () => useMutation({ mutationFn: () => http.post<TopicsHeard>(routes.brokerTopics, {}) });
+export const usePollTry = () => useMutation({ mutationFn: (asked: PollTry) => http.post<PollTried>(routes.pollTry, asked) });

@@ -36,6 +36,7 @@ const SUBJECTS: Record<TrailSubject, string> = {
   'unencrypted-key': 'What a key may do unencrypted',
   'paired-device': 'Paired device',
   keeper: 'Keeper',
+  broker: 'Broker of the hygrometers',
   offer: 'Offer',
   practice: 'Practice',
 };
