@@ -92,6 +92,8 @@ export type DemoDevice = Omit<DeviceInput, 'placeId'> & {
   sensor: Omit<SensorSpec, 'madeMs' | 'story'>;
   /** How often it is in the log. */
   loggedEveryMin: number;
+  /** How full its battery is, %, where it has one and tells. */
+  batteryPct?: number;
 };
 
 const sensor = (spot: SensorSpec['spot'], seed: number, offsetPct = 0, driftPctPerYear = 0.8) => ({
@@ -113,6 +115,7 @@ export const DEVICES: DemoDevice[] = [
     intake: null,
     sensor: sensor('room', 101, 1.5, 1.6),
     loggedEveryMin: 30,
+    batteryPct: 84,
   },
   {
     name: 'Cupboard probe',
@@ -124,6 +127,7 @@ export const DEVICES: DemoDevice[] = [
     intake: null,
     sensor: sensor('cupboard', 102, 4),
     loggedEveryMin: 30,
+    batteryPct: 41,
   },
   {
     name: 'Logger in the cabinet',

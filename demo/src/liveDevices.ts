@@ -20,9 +20,20 @@ export async function startDevices(service: DeviceService, url: string): Promise
     if (!device) continue;
     const { token } = await service.newToken(known.id);
     const { spot, seed, offsetPct, driftPctPerYear } = device.sensor;
+    const battery = device.batteryPct === undefined ? [] : ['--battery', String(device.batteryPct)];
     const since = known.latest ? ['--since', known.latest.at] : [];
     const sensor = device.outdoor ? [] : ['--spot', spot];
-    const args = [...sensor, '--seed', String(seed), '--offset', String(offsetPct), '--drift', String(driftPctPerYear), ...since];
+    const args = [
+      ...sensor,
+      '--seed',
+      String(seed),
+      '--offset',
+      String(offsetPct),
+      '--drift',
+      String(driftPctPerYear),
+      ...battery,
+      ...since,
+    ];
     processes.push(
       spawn(process.execPath, [program(device.outdoor ? 'weather' : 'hygrometer'), '--url', url, ...args], {
         env: { ...process.env, BRIGHT_KEEPER_DEVICE_TOKEN: token },

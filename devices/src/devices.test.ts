@@ -1,7 +1,12 @@
+import { sources } from '@bright-keeper/core';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { windAndRain } from './climate.js';
 import { airAt, history, isHeard, read, SPOTS, type SensorSpec } from './index.js';
 import { readOptions } from './options.js';
+import { answering, logging } from './outlets.js';
 
 const DAY = 86_400_000;
 const WINTER = Date.parse('2026-01-20T12:00:00Z');
@@ -68,11 +73,37 @@ describe('a simulated sensor', () => {
 describe('the command line', () => {
   it('wants a key and known values, and says which one is wrong', () => {
     expect(() => readOptions([], {})).toThrow(/--token/);
+    expect(() => readOptions(['--token', 'x', '--serve', '8099'], {})).toThrow(/one of/);
     expect(() => readOptions(['--token', 'x', '--spot', 'moon'], {})).toThrow(/--spot/);
     expect(() => readOptions(['--token', 'x', '--every', 'often'], {})).toThrow(/--every/);
     expect(readOptions(['--every', '5', '--url', 'http://localhost:1/'], { BRIGHT_KEEPER_DEVICE_TOKEN: 'k' })).toMatchObject({
       everyMs: 5000,
-      target: { url: 'http://localhost:1', token: 'k' },
+      way: { by: 'push', url: 'http://localhost:1', token: 'k' },
     });
+  });
+});
+
+describe('a simulated device', () => {
+  const at = '2026-03-10T10:00:00.000Z';
+  const readings = [{ at, temperatureC: 20.4, humidityPct: 55.1 }];
+  const own = { batteryPct: 14, signalDbm: -67 };
+
+  it('answers at its address with what the program reads', async () => {
+    const port = 18_099;
+    const tell = await answering(port);
+    await tell(readings, own);
+    const body: unknown = await (await fetch(`http://127.0.0.1:${port}/`)).json();
+    expect(sources.readPushed('json', body, new Date(at))).toMatchObject({ readings, vitals: own, setAside: [] });
+  });
+
+  it('writes a log that has one heading', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'bright-keeper-log-'));
+    const tell = logging(folder);
+    await tell(readings, own);
+    await tell(readings, own);
+    expect(readFileSync(join(folder, 'hygrometer-2026-03.csv'), 'utf8')).toBe(
+      `time,temperature,humidity\n${at},20.4,55.1\n${at},20.4,55.1\n`,
+    );
+    rmSync(folder, { recursive: true });
   });
 });

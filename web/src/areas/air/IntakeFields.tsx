@@ -92,9 +92,7 @@ function PollFields({ intake, errors, onChange }: Props<By<'poll'>>) {
     attempt.reset();
     onChange(next);
   };
-  const vitals = attempt.data
-    ? vitalsWords({ batteryPct: null, isBatteryLow: null, signalDbm: null, ...attempt.data.vitals } as never)
-    : [];
+  const vitals = attempt.data ? vitalsWords(attempt.data.vitals) : [];
   return (
     <div className="space-y-4">
       <Field

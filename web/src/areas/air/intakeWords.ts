@@ -1,4 +1,4 @@
-import type { Device, IntakeFault } from '@bright-keeper/contract';
+import type { IntakeFault } from '@bright-keeper/contract';
 import { sources } from '@bright-keeper/core';
 
 export const SOURCE_WORDS: Record<sources.WayId, string> = {
@@ -54,12 +54,14 @@ export function clockWords(offS: number): string | null {
     : `What it said last was of ${span(-offS)} before: kept back, or its clock is slow.`;
 }
 
+type OwnWord = { [V in keyof sources.Vitals]: sources.Vitals[V] | null };
+
 /** How it is by its own word, in a few parts. */
-export function vitalsWords({ batteryPct, isBatteryLow, signalDbm }: NonNullable<Device['lastWord']>): string[] {
+export function vitalsWords({ batteryPct = null, isBatteryLow = null, signalDbm = null }: OwnWord): string[] {
   return [
     ...(batteryPct === null ? [] : [`battery ${Math.round(batteryPct)} %`]),
     ...(batteryPct === null && isBatteryLow !== null ? [isBatteryLow ? 'battery low' : 'battery good'] : []),
-    ...(signalDbm === null ? [] : [`signal ${Math.round(signalDbm)} dBm`]),
+    ...(signalDbm === null ? [] : [`signal ${String(Math.round(signalDbm)).replace('-', '−')} dBm`]),
   ];
 }
 

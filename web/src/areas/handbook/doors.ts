@@ -62,9 +62,9 @@ export const DOORS: Record<string, DoorFacts> = {
   },
   hygrometers: {
     title: 'Hygrometers: readings, salt test, logs',
-    what: 'Add one, type a reading, take a log in, test it with salt.',
+    what: 'Add one, type a reading, take a log in, listen to a broker, test it with salt.',
     to: '/hygrometers',
-    words: ['salt test', 'calibrate', 'import log', 'sensor reading', 'logger', 'csv'],
+    words: ['salt test', 'calibrate', 'import log', 'sensor reading', 'logger', 'csv', 'mqtt broker'],
   },
   'shut-in': {
     title: 'Shut in: a port under water, a bag in the sun',
