@@ -87,7 +87,7 @@ export class BrokerLine {
     const { authority } = this.broker;
     const tls = { ...at, ...(isIP(this.host) ? {} : { servername: this.host }), ...(authority ? { ca: authority } : {}) };
     const socket = protocol === 'mqtts:' ? connectTls(tls) : connect(at);
-    socket.on('error', (error) => this.options.stands(faultOf(error)));
+    socket.on('error', (error: Error) => this.options.stands(faultOf(error)));
     this.unread = 0;
     // A packet without an end would be kept until the memory is full.
     socket.on('data', (part: Buffer) => {

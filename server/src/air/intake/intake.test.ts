@@ -48,8 +48,7 @@ const add = async (source: Device['source'], intake: Intake | null, more: Partia
   ).body as Device;
 const get = async ({ id }: Device) => (await t.http.get(routes.device(id)).expect(200)).body as Device;
 /** Until what is asked of the device holds; the wait ends the test where it never does. */
-const until = (device: Device, shape: object) =>
-  expect.poll(() => get(device), { timeout: 12_000, interval: 50 }).toMatchObject(shape) as unknown as Promise<void>;
+const until = (device: Device, shape: object) => expect.poll(() => get(device), { timeout: 12_000, interval: 50 }).toMatchObject(shape);
 const faultOf = async (device: Device) => (await get(device)).intakeState?.fault;
 const setBroker = (broker: Partial<BrokerInput>) =>
   t.http.put(routes.broker).send({ address: null, username: '', password: null, authority: '', ...broker });

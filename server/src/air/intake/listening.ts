@@ -15,8 +15,9 @@ export function saysOff(text: string): boolean {
   if (OFF.test(text)) return true;
   try {
     const said: unknown = JSON.parse(text);
-    return (
-      typeof said === 'object' && said !== null && STATE_FIELDS.some((f) => OFF.test(String((said as Record<string, unknown>)[f] ?? '')))
+    const fields = typeof said === 'object' && said !== null ? (said as Record<string, unknown>) : {};
+    return STATE_FIELDS.some(
+      (field) => ['string', 'number', 'boolean'].includes(typeof fields[field]) && OFF.test(JSON.stringify(fields[field])),
     );
   } catch {
     return false;
