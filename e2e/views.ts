@@ -93,6 +93,7 @@ export async function startDemo(request: APIRequestContext): Promise<{ running: 
     Handbook: '/handbook',
     'Your data': '/settings/data',
     Access: '/settings/access',
+    Alarms: '/settings/alarms',
     'Where is the dirt': '/diagnose',
     Settings: '/settings',
   };

@@ -4,6 +4,7 @@ export * from './routes.js';
 export * from './text.js';
 export * from './access/index.js';
 export * from './air/index.js';
+export * from './alarms/index.js';
 export type * from './fungus/index.js';
 export * from './gear/index.js';
 export * from './household/index.js';

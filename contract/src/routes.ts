@@ -57,6 +57,8 @@ export const routes = {
   logImport: (id: string) => `/api/air/devices/${id}/log`,
   pushReadings: '/api/air/readings',
   pushForecast: '/api/air/forecast',
+  alarms: '/api/alarms',
+  alarmsTry: '/api/alarms/try',
   intake: '/api/air/intake',
   broker: '/api/air/intake/broker',
   brokerTopics: '/api/air/intake/topics',

@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { AccessModule, type NetworkOptions } from './access/index.js';
 import { AirModule } from './air/index.js';
+import { AlarmsModule } from './alarms/index.js';
 import { CareModule } from './care/index.js';
 import { DatabaseModule, type Platform } from './db/index.js';
 import { FungusModule } from './fungus/index.js';
@@ -36,6 +37,7 @@ export class AppModule {
         CareModule,
         SuppliesModule,
         AirModule,
+        AlarmsModule,
         BlobModule,
         SensorModule,
         StorageModule,

@@ -44,6 +44,8 @@ export const LIMITS = {
   broker: { messageBytes: 64 * KB, packetBytes: 1 * MB, listenMs: 6_000, topics: 5_000 },
   /** A log that is put into the folder. */
   logFolder: { bytes: 256 * MB },
+  /** An outlet of alarms: how long it may take, and how many messages wait for one that does not answer. */
+  alarms: { wholeMs: 10_000, waiting: 50 },
   /** A list of gear as a spreadsheet, which is a packed file. */
   list: { unpackedBytes: 48 * MB, parts: 500, rows: 50_000, columns: 200 },
   /** Explaining a place by its past, in a thread of its own. */

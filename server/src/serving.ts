@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AccessService, broughtAlong, namesGiven, namesHere, ownAuthority, proxyInFront, type NetworkOptions } from './access/index.js';
 import { createApp } from './app.js';
+import { AlarmsService } from './alarms/index.js';
 import { IntakeService } from './air/index.js';
 import type { Database, Platform } from './db/index.js';
 import type { Waking } from './wake/index.js';
@@ -89,6 +90,7 @@ export async function serveOn(waking: Waking | null, options: ServeOptions): Pro
   // The machine itself does not wait for what the network is told.
   void app.get(AccessService).resume();
   void app.get(IntakeService).resume();
+  app.get(AlarmsService).resume();
   // It is what one opens: whoever asks meanwhile waits for the same answer, and not for one of their own.
   void app
     .get(TodayService)

@@ -74,6 +74,7 @@ export const PAGES: readonly PageFacts[] = [
   page('/kept', 'kept/KeptPage'),
   page('/settings', 'settings/SettingsPage'),
   page('/settings/access', 'access/AccessPage', [routes.access]),
+  page('/settings/alarms', 'alarms/AlarmsPage', [routes.alarms]),
   page('/settings/data', 'household/DataPage', [routes.backups]),
   page('/settings/data/trail', 'household/TrailPage', [routes.trail]),
 ];

@@ -68,6 +68,7 @@ export const TRAIL_SUBJECTS = [
   'paired-device',
   'keeper',
   'broker',
+  'alarms',
   'offer',
   'practice',
 ] as const;

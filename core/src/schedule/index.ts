@@ -1,4 +1,16 @@
 export {
+  type Alarm,
+  ALARM_KINDS,
+  type AlarmKind,
+  type AlarmPolicy,
+  alarmsIn,
+  type AlarmState,
+  alarmsToTell,
+  isQuietHour,
+  NOTHING_TOLD,
+  type ToldAlarm,
+} from './alarms.js';
+export {
   agendaFrom,
   agendaInSteps,
   byConsequence,

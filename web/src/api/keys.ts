@@ -29,6 +29,7 @@ export const keys = {
   whatIf: (id: string, roomId: string | null) => ['storage', 'what-if', id, roomId] as const,
   devices: ['storage', 'devices'] as const,
   intake: ['storage', 'intake'] as const,
+  alarms: ['storage', 'alarms'] as const,
   exposure: (id: string) => ['gear', 'item', id, 'exposure'] as const,
   teardown: (id: string) => ['care', 'teardown', id] as const,
   settings: ['settings'] as const,

@@ -44,6 +44,7 @@ const PAGES: readonly { to: string; name: string; words: string }[] = [
   { to: '/settings', name: 'Settings', words: 'schools currency zone' },
   { to: '/settings/data', name: 'Data and backups', words: 'export restore move' },
   { to: '/settings/data/trail', name: 'Who changed what', words: 'trail log' },
+  { to: '/settings/alarms', name: 'Alarms', words: 'mail webhook notify quiet hours' },
   { to: '/settings/access', name: 'Access', words: 'phone network passphrase pair' },
 ];
 

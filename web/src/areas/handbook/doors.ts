@@ -153,6 +153,12 @@ export const DOORS: Record<string, DoorFacts> = {
     to: '/causes',
     words: ['why does it always get dirty', 'where does the dust come from', 'what brings the dirt'],
   },
+  alarms: {
+    title: 'Alarms: by mail or to an address',
+    what: 'Damp, a silent hygrometer, a low battery: told while nobody looks.',
+    to: '/settings/alarms',
+    words: ['notify me by mail', 'webhook', 'email when humidity is high', 'quiet hours'],
+  },
   data: {
     title: 'Your data: backup, export, restore',
     what: 'Backups each day, everything in one file, and the way back.',

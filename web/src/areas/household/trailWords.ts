@@ -37,6 +37,7 @@ const SUBJECTS: Record<TrailSubject, string> = {
   'paired-device': 'Paired device',
   keeper: 'Keeper',
   broker: 'Broker of the hygrometers',
+  alarms: 'Alarms that go out',
   offer: 'Offer',
   practice: 'Practice',
 };

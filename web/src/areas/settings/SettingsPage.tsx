@@ -134,6 +134,12 @@ export function SettingsPage() {
             <ButtonLink to="/settings/access">See to access</ButtonLink>
           </div>
         </Section>
+        <Section title="Alarms">
+          <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
+            <p>Damp, a hygrometer that is silent, a battery that is low: told by mail or to an address while nobody looks.</p>
+            <ButtonLink to="/settings/alarms">See to alarms</ButtonLink>
+          </div>
+        </Section>
         <Section title="Without a network">
           <div className="sheet flex flex-wrap items-center justify-between gap-3 p-4">
             <p>What this device keeps for where there is no network, and what waits on it to be carried over.</p>

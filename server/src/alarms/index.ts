@@ -1,0 +1,2 @@
+export { AlarmsModule } from './alarms.module.js';
+export { AlarmsService } from './alarms.service.js';
