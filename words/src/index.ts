@@ -29,7 +29,7 @@ export {
 } from './gear/inventory.js';
 export { CHOICE_WORDS, GROUP_WORDS, particularLabel, particularWords } from './gear/particulars.js';
 export { money } from './money.js';
-export { alarmKindWords, alarmMessage, type Message } from './schedule/alarm.js';
+export { alarmKindWords, alarmMessage, alarmParts, type Message } from './schedule/alarm.js';
 export { benchDayWords, dayBecauseWords, lateWords, proofWords, remedyWords } from './schedule/bench.js';
 export { dueWords, MET, SKIPPED, USES } from './schedule/due.js';
 export { awayWords, dutyWords, type DutyWords, gravityWords, subjectWords } from './schedule/duty.js';

@@ -26,8 +26,8 @@ export type AlarmPolicy = {
 /** A duty that is told of, and what tells it from every other while it lasts. */
 export type Alarm = { key: string; kind: AlarmKind; duty: Duty };
 
-/** What was told of: whether that same one still lasts, and when it was told, ISO 8601. */
-export type ToldAlarm = { key: string; at: string; lasts: boolean };
+/** What was told of: when, ISO 8601, whether that same one still lasts, and whether anybody has taken the message. */
+export type ToldAlarm = { key: string; at: string; lasts: boolean; taken: boolean };
 export type AlarmState = { told: readonly ToldAlarm[]; lastDailyOn: Day | null };
 export const NOTHING_TOLD: AlarmState = { told: [], lastDailyOn: null };
 
@@ -75,8 +75,23 @@ export function alarmsToTell(
   return {
     tell,
     state: {
-      told: [...told.filter((t) => !telling.has(t.key)), ...tell.map(({ key }) => ({ key, at: now.toISOString(), lasts: true }))],
+      told: [
+        ...told.filter((t) => !telling.has(t.key)),
+        ...tell.map(({ key }) => ({ key, at: now.toISOString(), lasts: true, taken: false })),
+      ],
       lastDailyOn: isDaily ? today : state.lastDailyOn,
     },
   };
 }
+
+/** Somebody took the message of an instant: what it held was told. */
+export const taken = (state: AlarmState, at: string): AlarmState => ({
+  ...state,
+  told: state.told.map((t) => (t.at === at ? { ...t, taken: true } : t)),
+});
+
+/** Nobody took the message of an instant, and it is not sent again: what lasts of it is told anew. */
+export const givenUp = (state: AlarmState, at: string): AlarmState => ({
+  ...state,
+  told: state.told.filter((t) => t.at !== at || t.taken),
+});

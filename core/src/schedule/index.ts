@@ -6,8 +6,10 @@ export {
   alarmsIn,
   type AlarmState,
   alarmsToTell,
+  givenUp,
   isQuietHour,
   NOTHING_TOLD,
+  taken,
   type ToldAlarm,
 } from './alarms.js';
 export {

@@ -57,7 +57,7 @@ const ALARMS = defineDocument<KeptAlarms>({
       .required(),
     state: Joi.object({
       told: Joi.array()
-        .items(Joi.object({ key: Joi.string().required(), at: at(), lasts: Joi.boolean().required() }))
+        .items(Joi.object({ key: Joi.string().required(), at: at(), lasts: Joi.boolean().required(), taken: Joi.boolean().required() }))
         .required(),
       lastDailyOn: Joi.string().required().allow(null),
     }).required(),

@@ -1,6 +1,6 @@
 import { OUTLETS, type Alarms, type AlarmsInput, type AlarmTried, type Outlet, type OutletState } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
-import { alarmMessage, dutyWords } from '@bright-keeper/words';
+import { alarmMessage, alarmParts, dutyWords } from '@bright-keeper/words';
 import { Injectable, type BeforeApplicationShutdown } from '@nestjs/common';
 import { AgendaService } from '../agenda/index.js';
 import { LIMITS } from '../limits.js';
@@ -84,6 +84,12 @@ export class AlarmsService implements BeforeApplicationShutdown {
       const again = fault === null ? undefined : AGAIN_AFTER_MIN[waiting.tries];
       const last = { at: this.clock.now().toISOString(), fault };
       this.file.change((kept) => ({
+        state:
+          fault === null
+            ? schedule.taken(kept.state, waiting.at)
+            : again === undefined
+              ? schedule.givenUp(kept.state, waiting.at)
+              : kept.state,
         // It may have been dropped with its outlet meanwhile.
         waiting: kept.waiting.flatMap((w) => {
           if (w.id !== waiting.id) return [w];
@@ -98,7 +104,7 @@ export class AlarmsService implements BeforeApplicationShutdown {
   async get(): Promise<Alarms> {
     this.file.refresh();
     const { policy, webhook, mail, state, waiting, last } = this.file.get();
-    const toldAt = new Map(state.told.map(({ key, at }) => [key, at]));
+    const toldAt = new Map(state.told.filter((t) => t.taken).map(({ key, at }) => [key, at]));
     const now = await this.alarmsNow({ ...policy, kinds: schedule.ALARM_KINDS });
     return {
       policy,
@@ -150,10 +156,7 @@ export class AlarmsService implements BeforeApplicationShutdown {
   }
 }
 
-function toTold({ kind, duty }: schedule.Alarm): ToldOf {
-  const { title, why } = dutyWords(duty);
-  return { kind, about: duty.subject.name, title, why, what: schedule.dutyFacts(duty.code).what };
-}
+const toTold = (alarm: schedule.Alarm): ToldOf => ({ kind: alarm.kind, about: alarm.duty.subject.name, ...alarmParts(alarm) });
 
 function withoutPassword({ password, ...mail }: NonNullable<KeptAlarms['mail']>): NonNullable<Alarms['mail']> {
   return { ...mail, hasPassword: password !== '' };

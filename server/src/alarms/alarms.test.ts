@@ -144,16 +144,21 @@ describe('an address that is told', () => {
     await again.app.close();
   });
 
-  it('that never takes it is given up after six tries', async () => {
+  it('that never takes it is given up after six tries, and what lasts is told anew; it is never said to be told', async () => {
     await silence();
     status = 503;
     await set({ webhook: webhook() }).expect(200);
-    for (let h = 0; h < 72; h++) {
+    for (let h = 0; h <= 17; h++) {
       later(h * HOUR);
       await look();
     }
     expect(got).toHaveLength(6);
-    expect(await get()).toMatchObject({ waiting: 0, last: { webhook: { fault: 'refused' } } });
+    expect(await get()).toMatchObject({ waiting: 0, now: [{ toldAt: null }], last: { webhook: { fault: 'refused' } } });
+    status = 200;
+    later(18 * HOUR);
+    await look();
+    expect(got).toHaveLength(7);
+    expect(await get()).toMatchObject({ now: [{ toldAt: new Date(START.getTime() + 18 * HOUR).toISOString() }] });
   });
 
   it('leads nowhere else', async () => {
@@ -249,7 +254,7 @@ describe('mail', () => {
     expect(letters).toHaveLength(1);
     expect(letters[0]).toMatchObject({ from: 'shelf@example.org', to: ['keeper@example.org'] });
     expect(letters[0]!.text).toMatch(/^Subject: Bright Keeper: Probe: It is silent\r$/m);
-    expect(letters[0]!.text).toContain('Look at its battery');
+    expect(letters[0]!.text).toContain('It has not been heard for longer');
     expect((await get()).mail).toEqual({ ...mail(port), password: undefined, hasPassword: true });
   });
 

@@ -13,9 +13,17 @@ export const alarmKindWords = (kind: schedule.AlarmKind): string => KINDS[kind];
 /** A message that goes out, as its heading and its text. */
 export type Message = { subject: string; text: string };
 
-const lineOf = ({ duty }: schedule.Alarm): string => {
+/** What is told of one: why, and what to do where that is not said with it already. */
+export function alarmParts({ duty }: schedule.Alarm): { title: string; why: string; what: string } {
   const { title, why } = dutyWords(duty);
-  return [`${duty.subject.name}: ${title}.`, why, schedule.dutyFacts(duty.code).what].filter(Boolean).join(' ');
+  const { what } = schedule.dutyFacts(duty.code);
+  const isSaid = why.toLowerCase().includes(what.toLowerCase().replace(/\.$/, ''));
+  return { title, why, what: isSaid ? '' : what };
+}
+
+const lineOf = (alarm: schedule.Alarm): string => {
+  const { title, why, what } = alarmParts(alarm);
+  return [`${alarm.duty.subject.name}: ${title}.`, why, what].filter(Boolean).join(' ');
 };
 
 /** What is told of some alarms: what it is, why, and what to do. */

@@ -187,7 +187,7 @@ function ByMail({ form: { register, watch, setValue, formState }, hasPassword }:
             {text('to', 'To')}
             {text('from', 'From', 'Most servers want an address of their own here.')}
             {text('host', 'Its server', 'Only its name, as in mail.example.org.')}
-            <Field label="Spoken to" id="mail-security">
+            <Field label="Encrypted" id="mail-security">
               <select
                 id="mail-security"
                 className="input"

@@ -10,8 +10,8 @@ export const FAULT_WORDS: Record<OutletFault, string> = {
 };
 
 export const SECURITY_WORDS: Record<Mail['security'], string> = {
-  tls: 'encrypted from the first word (TLS)',
-  starttls: 'encrypted from the second (STARTTLS)',
+  tls: 'from the first word (TLS)',
+  starttls: 'from the second (STARTTLS)',
   none: 'not at all, on this network only',
 };
 /** Where mail servers take mail, by how they are spoken to (RFC 8314; RFC 6409; RFC 5321). */
