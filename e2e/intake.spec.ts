@@ -48,6 +48,13 @@ test('a hygrometer that answers at an address is asked once, set right, added, a
   await expect(row.getByText('asked at its address')).toBeVisible();
   await expect(row.getByText('20.0 °C, 55 %')).toBeVisible();
   await expect(row.getByText(/battery low since/)).toBeVisible();
+  await page.getByRole('button', { name: 'Read by other programs' }).click();
+  await page.getByRole('button', { name: 'Make a key for the network' }).click();
+  await expect(page.getByText('Copy it now')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take that key away' })).toBeVisible();
+  const told = await (await page.request.get(`${running.url}/api/air/metrics`)).text();
+  expect(told).toMatch(/^bright_keeper_relative_humidity_ratio\{.*hygrometer="Shelf probe".*\} 0\.552$/m);
+
   await page.goto(running.url);
   await expect(page.getByText('It says that its battery is low (12 %)')).toBeVisible();
 });

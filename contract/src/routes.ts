@@ -59,6 +59,8 @@ export const routes = {
   pushForecast: '/api/air/forecast',
   alarms: '/api/alarms',
   alarmsTry: '/api/alarms/try',
+  metrics: '/api/air/metrics',
+  metricsKey: '/api/air/metrics/key',
   intake: '/api/air/intake',
   broker: '/api/air/intake/broker',
   brokerTopics: '/api/air/intake/topics',

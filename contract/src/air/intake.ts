@@ -120,8 +120,8 @@ export const brokerInput = Joi.object<BrokerInput>({
     .messages({ 'string.pattern.base': 'A certificate in PEM begins with -----BEGIN CERTIFICATE-----.' }),
 });
 
-/** The broker, and the folder that is watched for logs; null where this household has no folder. */
-export type IntakePlaces = { broker: Broker; brokerState: IntakeState | null; logFolder: string | null };
+/** The broker, the folder that is watched for logs (null where this household has none), and whether another program may read what is said. */
+export type IntakePlaces = { broker: Broker; brokerState: IntakeState | null; logFolder: string | null; hasMetricsKey: boolean };
 /** What was heard at the broker within a few seconds: from which topics readings can be taken, and how many there were. */
 export type TopicsHeard = { offers: sources.TopicOffer[]; topics: number };
 

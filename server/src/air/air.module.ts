@@ -9,6 +9,8 @@ import { ExportService } from './export.service.js';
 import { IntakeController } from './intake/intake.controller.js';
 import { IntakeService } from './intake/intake.service.js';
 import { IntakeFiles } from './intake/intakeFiles.js';
+import { MetricsController } from './metrics/metrics.controller.js';
+import { MetricsKey } from './metrics/metricsKey.js';
 import { IntakeStates } from './intakeStates.js';
 import { LogService } from './log.service.js';
 import { PushService } from './push.service.js';
@@ -17,7 +19,7 @@ import { SeriesService } from './series.service.js';
 
 @Module({
   imports: [PlaceModule, SettingsModule, TrailModule],
-  controllers: [AirController, IntakeController],
+  controllers: [AirController, IntakeController, MetricsController],
   providers: [
     DeviceRepository,
     DeviceService,
@@ -26,6 +28,7 @@ import { SeriesService } from './series.service.js';
     IntakeService,
     IntakeStates,
     LogService,
+    MetricsKey,
     PushService,
     ReadingRepository,
     SeriesService,

@@ -6,6 +6,7 @@ import { type Deed, problem } from '../http/index.js';
 import { Clock, hashOfKey, Ids, Together } from '../platform/index.js';
 import { TrailService } from '../trail/index.js';
 import { DeviceRepository, type HeldDevice } from './device.repository.js';
+import { keyShown } from './keyShown.js';
 import { ReadingRepository } from './reading.repository.js';
 
 /** No forecast reaches further. */
@@ -26,13 +27,6 @@ export type Pushed = { format: sources.PushFormatId; body: unknown; options: sou
 type Whose = { tokenHash: string } | { id: string };
 type Push = { whose: Whose; came: sources.PushedReadings; at: Date };
 type Stored = Accepted | 'unknown-device';
-
-/** @throws ProblemError where there is no key at all. */
-function tokenOf(authorization: string | undefined): string {
-  const token = /^Bearer\s+(\S+)$/i.exec(authorization ?? '')?.[1];
-  if (!token) throw problem(airErrors, 'bad-token');
-  return token;
-}
 
 const keyOf = (whose: Whose): string => ('id' in whose ? whose.id : whose.tokenHash);
 
@@ -58,7 +52,7 @@ export class PushService {
   async push(authorization: string | undefined, { format, body, options }: Pushed): Promise<Accepted> {
     const at = this.clock.now();
     const came = sources.readPushed(format, body, at, options);
-    const stored = await this.pushes.do({ whose: { tokenHash: hashOfKey(tokenOf(authorization)) }, came, at });
+    const stored = await this.pushes.do({ whose: { tokenHash: hashOfKey(keyShown(authorization)) }, came, at });
     if (stored === 'unknown-device') throw problem(airErrors, 'bad-token');
     return stored;
   }
@@ -74,7 +68,7 @@ export class PushService {
     const now = this.clock.now();
     const { readings, setAside } = sources.readForecast(pack, now, FORECAST_AHEAD_MS);
     await this.database.transaction(async (db) => {
-      const device = await this.repository.findByToken(db, hashOfKey(tokenOf(authorization)));
+      const device = await this.repository.findByToken(db, hashOfKey(keyShown(authorization)));
       if (!device) throw problem(airErrors, 'bad-token');
       if (!device.outdoor) throw problem(airErrors, 'not-outdoors');
       await this.repository.set(db, device.id, { forecast: { issuedAt: now.toISOString(), readings } });

@@ -20,6 +20,7 @@ import { Clock, log } from '../../platform/index.js';
 import { devices } from '../../tables/index.js';
 import { DeviceRepository, type DeviceRow } from '../device.repository.js';
 import { IntakeStates } from '../intakeStates.js';
+import { MetricsKey } from '../metrics/metricsKey.js';
 import { LogService } from '../log.service.js';
 import { PushService } from '../push.service.js';
 import { BrokerLine } from './brokerLine.js';
@@ -58,6 +59,7 @@ export class IntakeService implements BeforeApplicationShutdown {
     private readonly logService: LogService,
     private readonly states: IntakeStates,
     private readonly files: IntakeFiles,
+    private readonly metricsKey: MetricsKey,
     private readonly clock: Clock,
   ) {
     this.inbox = new Inbox((id, came) => this.pushes.takeIn(id, came, this.clock.now()));
@@ -207,6 +209,7 @@ export class IntakeService implements BeforeApplicationShutdown {
       broker: { ...broker, hasPassword: password !== '' },
       brokerState: this.line ? this.states.of(BROKER) : null,
       logFolder: this.files.logFolder,
+      hasMetricsKey: this.metricsKey.isMade,
     };
   }
 

@@ -13,6 +13,7 @@ import { HandReadingForm } from './HandReadingForm';
 import { useAddDevice, useDevices, useHandReading } from './queries';
 import { SOURCE_WORDS } from './intakeWords';
 import { OwnWord } from './OwnWord';
+import { ReadByOthers } from './ReadByOthers';
 import { SaltTest } from './SaltTest';
 import { useChoices } from '../../ui/choices';
 
@@ -171,6 +172,7 @@ export function HygrometersPage() {
           ))}
         </ul>
       )}
+      {all.length > 0 && <ReadByOthers />}
     </Page>
   );
 }

@@ -83,3 +83,9 @@ export const useSetBroker = () =>
   useMutation({ mutationFn: (broker: BrokerInput) => http.put<IntakePlaces>(routes.broker, broker), onSettled: storageChanged });
 export const useTopics = () => useMutation({ mutationFn: () => http.post<TopicsHeard>(routes.brokerTopics, {}) });
 export const usePollTry = () => useMutation({ mutationFn: (asked: PollTry) => http.post<PollTried>(routes.pollTry, asked) });
+/** The key by which another program reads what the hygrometers say. */
+export function useMetricsKey() {
+  const make = useMutation({ mutationFn: () => http.post<DeviceToken>(routes.metricsKey, {}), onSettled: storageChanged });
+  const revoke = useMutation({ mutationFn: () => http.delete(routes.metricsKey), onSettled: storageChanged });
+  return { make, revoke };
+}
