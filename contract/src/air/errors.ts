@@ -36,6 +36,11 @@ export const airErrors = errorTable({
     title: 'What is kept of the key cannot be read',
     remedy: 'Look at the log of the program; move the file metrics.json in the folder air of the data folder away to begin anew.',
   },
+  'addresses-unreadable': {
+    status: 503,
+    title: 'Which addresses may be asked cannot be read',
+    remedy: 'Look at the log of the program; move the file addresses.json in the folder air of the data folder away to begin anew.',
+  },
   'broker-silent': {
     status: 422,
     title: 'The broker does not answer',

@@ -54,7 +54,11 @@ const BY = {
   mqtt: Joi.object({
     by: Joi.valid('mqtt').required(),
     topic: topic().required(),
-    humidityTopic: topic().allow(null).required(),
+    humidityTopic: topic()
+      .allow(null)
+      .invalid(Joi.ref('topic'))
+      .required()
+      .messages({ 'any.invalid': 'Both come at one topic: then leave this empty.' }),
     stateTopic: topic().allow(null).required(),
     options,
   }),
@@ -83,6 +87,7 @@ export const INTAKE_FAULTS = [
   'old-word',
   'no-folder',
   'unreadable-file',
+  'from-elsewhere',
 ] as const;
 export type IntakeFault = (typeof INTAKE_FAULTS)[number];
 /** How it stands with the intake of a device, since when; null fault where all is well. */

@@ -22,6 +22,7 @@ import { DeviceRepository, type CalibrationRow, type EventRow } from './device.r
 import { ReadingRepository } from './reading.repository.js';
 import { extentOf } from './deviceLog.js';
 import type { KnownDevice } from './houseAir.js';
+import { IntakeFiles } from './intake/intakeFiles.js';
 import { IntakeStates } from './intakeStates.js';
 import { SeriesService } from './series.service.js';
 
@@ -61,6 +62,7 @@ export class DeviceService {
     private readonly places: PlaceService,
     private readonly trail: TrailService,
     private readonly intakes: IntakeStates,
+    private readonly files: IntakeFiles,
     private readonly clock: Clock,
     private readonly ids: Ids,
   ) {}
@@ -90,6 +92,7 @@ export class DeviceService {
   }
 
   add({ placeId, ...input }: DeviceInput): Promise<Device> {
+    this.files.name(input.intake);
     return this.database.transaction(async (db) => {
       if (placeId) await this.places.get(placeId, db);
       const id = this.ids.next();
@@ -100,6 +103,7 @@ export class DeviceService {
   }
 
   update(id: string, { version, placeId, ...input }: DeviceUpdate): Promise<Device> {
+    this.files.name(input.intake);
     return this.database.transaction(async (db) => {
       await this.repository.versioned.find(db, id);
       if (placeId) await this.places.get(placeId, db);

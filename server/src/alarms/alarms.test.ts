@@ -3,7 +3,7 @@ import { schedule } from '@bright-keeper/core';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createServer, type IncomingHttpHeaders, type Server } from 'node:http';
-import type { AddressInfo, Server as PlainServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { SMTPServer, type SMTPServerOptions } from 'smtp-server';

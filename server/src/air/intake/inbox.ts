@@ -24,7 +24,7 @@ export class Inbox {
   private waiting = new Map<string, { parts: sources.PushedReadings[]; size: number }>();
   private readonly untimedMs = new Map<string, number>();
   private timer: NodeJS.Timeout | null = null;
-  private keeping: Promise<void> | null = null;
+  private keeping = Promise.resolve();
 
   constructor(private readonly keep: Keep) {}
 
@@ -57,16 +57,16 @@ export class Inbox {
     return came;
   }
 
-  /** Keeps what waits. What cannot be kept now waits on. */
-  async flush(): Promise<void> {
+  /** Keeps what waits, after what is being kept. What cannot be kept now waits on. */
+  flush(): Promise<void> {
     if (this.timer) clearTimeout(this.timer);
     this.timer = null;
-    await this.keeping;
-    const taken = this.waiting;
-    this.waiting = new Map();
-    this.keeping = this.keepAll(taken);
-    await this.keeping;
-    this.keeping = null;
+    this.keeping = this.keeping.then(() => {
+      const taken = this.waiting;
+      this.waiting = new Map();
+      return this.keepAll(taken);
+    });
+    return this.keeping;
   }
 
   private async keepAll(taken: typeof this.waiting): Promise<void> {

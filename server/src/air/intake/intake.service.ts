@@ -130,22 +130,26 @@ export class IntakeService implements BeforeApplicationShutdown {
   }
 
   private poll(wanted: readonly TakenIn[]): void {
-    const asked = new Map(wanted.flatMap((device) => (device.intake?.by === 'poll' ? [[device.id, device] as const] : [])));
+    const asked = new Map(
+      wanted.flatMap((device) => {
+        if (device.intake?.by !== 'poll') return [];
+        // Begun anew with whatever is changed, and once somebody here has named its address.
+        return [[device.id, { device, said: JSON.stringify([device, this.files.mayAsk(device.intake.address)]) }] as const];
+      }),
+    );
     for (const [id, { said, polling }] of this.polls)
-      if (JSON.stringify(asked.get(id)) !== said) {
+      if (asked.get(id)?.said !== said) {
         polling.stop();
         this.polls.delete(id);
         this.states.forget(id);
       }
-    for (const [id, device] of asked)
-      if (!this.polls.has(id)) {
-        const polling = new Polling(device.everyMinutes * 60_000, () => this.askOnce(device));
-        this.polls.set(id, { said: JSON.stringify(device), polling });
-      }
+    for (const [id, { device, said }] of asked)
+      if (!this.polls.has(id)) this.polls.set(id, { said, polling: new Polling(device.everyMinutes * 60_000, () => this.askOnce(device)) });
   }
 
   private async askOnce({ id, intake }: TakenIn): Promise<void> {
     if (intake?.by !== 'poll') return;
+    if (!this.files.mayAsk(intake.address)) return this.states.set(id, 'from-elsewhere');
     const answer = await askAt(intake.address);
     // It may have been changed or taken out of use while it was asked.
     if (!this.polls.has(id)) return;

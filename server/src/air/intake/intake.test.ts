@@ -382,6 +382,29 @@ describe('a device that answers at an address', () => {
   });
 });
 
+describe('a household from elsewhere', () => {
+  it('has no address asked that nobody here has named, however it came in', async () => {
+    let asked = 0;
+    const router = createServer((_, response) => {
+      asked += 1;
+      response.end('{"temperature":20,"humidity":55}');
+    }).listen(0, '127.0.0.1');
+    await new Promise((resolve) => router.once('listening', resolve));
+    const address = `http://127.0.0.1:${(router.address() as AddressInfo).port}/reboot?sure=1`;
+    const device = await add('push', null);
+    // As a restored row would have it.
+    const row = JSON.stringify({ v: 1, data: { by: 'poll', address, options } });
+    await t.database.pool.query(`update device set source = 'poll', intake = $1 where id = $2`, [row, device.id]);
+    await until(device, { intakeState: { fault: 'from-elsewhere' } });
+    expect(asked).toBe(0);
+    const { name, outdoor, placeId, everyMinutes, note, version } = device;
+    const saved = { name, outdoor, placeId, everyMinutes, note, version, source: 'poll', intake: { by: 'poll', address, options } };
+    await t.http.put(routes.device(device.id)).send(saved).expect(200);
+    await until(device, { readings: 1, intakeState: { fault: null } });
+    router.close();
+  });
+});
+
 const FORMAT: LogFormat = {
   delimiter: ',',
   decimal: '.',
@@ -435,6 +458,7 @@ describe('an intake', () => {
     ['poll', { by: 'mqtt', topic: 'a', humidityTopic: null, stateTopic: null, options }],
     ['push', { by: 'poll', address: 'http://127.0.0.1/', options }],
     ['mqtt', { by: 'mqtt', topic: 'home/#', humidityTopic: null, stateTopic: null, options }],
+    ['mqtt', { by: 'mqtt', topic: 'a', humidityTopic: 'a', stateTopic: null, options }],
     ['mqtt', { by: 'mqtt', topic: '+/a', humidityTopic: null, stateTopic: null, options }],
   ] as const)('of the way %s is not %j', async (source, intake) => {
     const { body } = await t.http

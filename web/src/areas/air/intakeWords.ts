@@ -22,6 +22,8 @@ export const INTAKE_WORDS: Record<IntakeFault, string> = {
   'says-off': 'It says itself that it is off.',
   'old-word': 'The broker holds only what was said at some earlier time; the next word counts.',
   'no-folder': 'The folder for logs cannot be watched: is it there, and may we read it?',
+  'from-elsewhere':
+    'Its address came with a household from elsewhere, and nobody here has said that it may be asked: see that it is right, and save it.',
   'unreadable-file': 'A file in the folder is not written like the one that was imported; nothing of it counts.',
 };
 
