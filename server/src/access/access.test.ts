@@ -19,7 +19,12 @@ const DAY = 1440 * MINUTE;
 /** What a stranger may ask for: whether one is in, and to come in. */
 const OPEN = new Set([`GET ${routes.access}`, `POST ${routes.accessPair}`, `POST ${routes.accessSignIn}`]);
 /** What opens with a key of its own, and says so itself. */
-const BY_KEY = new Set([`POST ${routes.pushReadings}`, `POST ${routes.pushForecast}`, 'GET /api/schedule/feed/{token}.ics']);
+const BY_KEY = new Set([
+  `POST ${routes.pushReadings}`,
+  `POST ${routes.pushForecast}`,
+  `GET ${routes.metrics}`,
+  'GET /api/schedule/feed/{token}.ics',
+]);
 const OWNERS = new Set([
   `PUT ${routes.accessNetwork}`,
   `POST ${routes.accessCode}`,
