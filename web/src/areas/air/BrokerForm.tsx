@@ -5,10 +5,11 @@ import { useForm } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Fold } from '../../ui/Fold';
 import { Button, Failure, Notice } from '../../ui/parts';
+import { KEPT_HERE, keptSecret, keptSecretHint } from '../../ui/keptSecret';
 import { showRefusal } from '../../ui/saveForm';
 import { At } from '../../ui/when';
 import { Field } from '../gear';
-import { INTAKE_WORDS } from './intakeWords';
+import { brokerFaultWords } from './intakeWords';
 import { useIntakePlaces, useSetBroker } from './queries';
 
 /** How it stands with the broker, in a sentence. */
@@ -20,7 +21,7 @@ function Standing({ places: { broker, brokerState } }: { places: IntakePlaces })
       {brokerState && (
         <span className={brokerState.fault ? 'text-lamp' : 'text-soft'}>
           {' '}
-          · {brokerState.fault ? INTAKE_WORDS[brokerState.fault] : 'its line is open'}, since <At instant={brokerState.since} />
+          · {brokerState.fault ? brokerFaultWords(brokerState.fault) : 'Its line is open.'} Since <At instant={brokerState.since} />.
         </span>
       )}
     </p>
@@ -64,20 +65,13 @@ function Editing({ places, onDone }: { places: IntakePlaces; onDone: () => void 
         <Field label="Name" id="broker-name" error={errors.username?.message} hint="Where it asks for one.">
           <input id="broker-name" className="input" autoComplete="off" {...register('username')} />
         </Field>
-        <Field
-          label="Password"
-          id="broker-password"
-          error={errors.password?.message}
-          hint={
-            hasPassword ? 'One is kept; type another to change it.' : 'It is kept on this machine, beside the household, and in no backup.'
-          }
-        >
+        <Field label="Password" id="broker-password" error={errors.password?.message} hint={keptSecretHint(hasPassword, KEPT_HERE)}>
           <input
             id="broker-password"
             type="password"
             className="input"
             autoComplete="new-password"
-            {...register('password', { setValueAs: (v: string | null) => (hasPassword && !v ? null : (v ?? '')) })}
+            {...register('password', keptSecret(hasPassword))}
           />
         </Field>
       </div>

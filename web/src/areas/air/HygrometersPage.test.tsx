@@ -47,6 +47,52 @@ const show = (devices: Device[], more: Record<string, Handler> = {}, address = '
   );
 const open = '/hygrometers?device=d';
 
+describe('what a hygrometer says of itself', () => {
+  const word = {
+    at: '2026-03-10T09:50:00.000Z',
+    batteryPct: null,
+    isBatteryLow: null,
+    lowSince: null,
+    signalDbm: null,
+    clockOffS: 0,
+    setAside: null,
+  };
+  const poll: Device['intake'] = { by: 'poll', address: 'http://192.168.1.7/', options: {} };
+  const mqtt: Device['intake'] = { by: 'mqtt', topic: 'a', humidityTopic: null, stateTopic: null, options: {} };
+  const since = '2026-03-10T08:00:00.000Z';
+
+  it.each<[string, Partial<Device>, RegExp]>([
+    ['its battery', { lastWord: { ...word, batteryPct: 11.6, lowSince: since } }, /battery 12 %.*battery low since/],
+    ['that it is low, where it says no more', { lastWord: { ...word, isBatteryLow: true, lowSince: since } }, /: battery low .*since/],
+    ['its signal', { lastWord: { ...word, signalDbm: -74 } }, /signal −74 dBm/],
+    [
+      'a clock that is ahead',
+      { lastWord: { ...word, clockOffS: 3600, setAside: 'in-the-future' } },
+      /60 min ahead: what it tells counts for nothing/,
+    ],
+    ['what is late', { lastWord: { ...word, clockOffS: -7200 } }, /of 2 h before: kept back, or its clock is slow/],
+    ['half a reading', { lastWord: { ...word, setAside: 'half-a-reading' } }, /a temperature or a humidity is missing/],
+    [
+      'that it is not there',
+      { source: 'poll', intake: poll, intakeState: { fault: 'unreachable', since } },
+      /It does not answer\. Is it on/,
+    ],
+    [
+      'that the broker is not there',
+      { source: 'mqtt', intake: mqtt, intakeState: { fault: 'unreachable', since } },
+      /The broker does not answer/,
+    ],
+    [
+      'that nobody here has named it',
+      { source: 'poll', intake: poll, intakeState: { fault: 'from-elsewhere', since } },
+      /came with a household from elsewhere/,
+    ],
+  ])('is shown: %s', async (_, more, words) => {
+    show([{ ...dial, ...more }]);
+    expect((await screen.findByRole('listitem', { name: 'Dial' })).textContent).toMatch(words);
+  });
+});
+
 describe('hygrometers', () => {
   it('say what they read corrected, what they said themselves, where they lie and how much they hold', async () => {
     show([dial]);

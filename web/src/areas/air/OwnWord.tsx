@@ -1,9 +1,10 @@
 import type { Device } from '@bright-keeper/contract';
 import { At } from '../../ui/when';
-import { clockWords, INTAKE_WORDS, setAsideWords, vitalsWords } from './intakeWords';
+import { brokerFaultWords, clockWords, INTAKE_WORDS, setAsideWords, vitalsWords } from './intakeWords';
 
 /** What a device says of itself, and how it stands with taking it in. */
-export function OwnWord({ device: { lastWord, intakeState } }: { device: Device }) {
+export function OwnWord({ device: { lastWord, intake, intakeState } }: { device: Device }) {
+  const by = intake?.by;
   const vitals = lastWord ? vitalsWords(lastWord) : [];
   const clock = lastWord && clockWords(lastWord.clockOffS);
   const fault = intakeState?.fault ?? null;
@@ -25,7 +26,7 @@ export function OwnWord({ device: { lastWord, intakeState } }: { device: Device 
       )}
       {fault && (
         <p className="text-sm text-lamp">
-          {INTAKE_WORDS[fault]} Since <At instant={intakeState!.since} />.
+          {by === 'mqtt' ? brokerFaultWords(fault) : INTAKE_WORDS[fault]} Since <At instant={intakeState!.since} />.
         </p>
       )}
     </>

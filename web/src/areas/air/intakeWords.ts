@@ -27,6 +27,13 @@ export const INTAKE_WORDS: Record<IntakeFault, string> = {
   'unreadable-file': 'A file in the folder is not written like the one that was imported; nothing of it counts.',
 };
 
+const OF_THE_BROKER: Partial<Record<IntakeFault, string>> = {
+  unreachable: 'The broker does not answer. Does it run, and is its address still the same?',
+  'too-large': 'More came from the broker than hygrometers say; what was too much is left out.',
+};
+/** The same of the broker, and of whatever is heard there. */
+export const brokerFaultWords = (fault: IntakeFault): string => OF_THE_BROKER[fault] ?? INTAKE_WORDS[fault];
+
 const SET_ASIDE_WORDS: Record<sources.SetAsideReason, string> = {
   'no-time': 'its time is none',
   'out-of-range': 'no air is like that',

@@ -5,6 +5,7 @@ import { joiResolver } from '@hookform/resolvers/joi';
 import { useForm, type UseFormReturn } from 'react-hook-form';
 import { ApiError } from '../../api/http';
 import { Button, ButtonLink, Failure, Loading, Notice, Page, Section } from '../../ui/parts';
+import { KEPT_HERE, keptSecret, keptSecretHint } from '../../ui/keptSecret';
 import { showRefusal } from '../../ui/saveForm';
 import { toNumber } from '../../ui/toNumber';
 import { Field } from '../gear';
@@ -135,14 +136,14 @@ function ToAddress({ form: { register, watch, setValue, formState }, hasSecret }
               label="Secret"
               id="webhook-secret"
               error={errors?.secret?.message}
-              hint={hasSecret ? 'One is kept; type another to change it.' : 'Sent as Bearer, where it asks for one.'}
+              hint={keptSecretHint(hasSecret, 'Sent as Bearer, where it asks for one.')}
             >
               <input
                 id="webhook-secret"
                 type="password"
                 autoComplete="new-password"
                 className="input"
-                {...register('webhook.secret', { setValueAs: (v: string | null) => (hasSecret && !v ? null : (v ?? '')) })}
+                {...register('webhook.secret', keptSecret(hasSecret))}
               />
             </Field>
           </div>
@@ -216,18 +217,14 @@ function ByMail({ form: { register, watch, setValue, formState }, hasPassword }:
               label="Password there"
               id="mail-password"
               error={errors?.password?.message}
-              hint={
-                hasPassword
-                  ? 'One is kept; type another to change it.'
-                  : 'It is kept on this machine, beside the household, and in no backup.'
-              }
+              hint={keptSecretHint(hasPassword, KEPT_HERE)}
             >
               <input
                 id="mail-password"
                 type="password"
                 autoComplete="new-password"
                 className="input"
-                {...register('mail.password', { setValueAs: (v: string | null) => (hasPassword && !v ? null : (v ?? '')) })}
+                {...register('mail.password', keptSecret(hasPassword))}
               />
             </Field>
           </div>
