@@ -231,7 +231,7 @@ describe('mail', () => {
     });
     server.on('error', () => undefined);
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-    return ((server.server).address() as AddressInfo).port;
+    return (server.server.address() as AddressInfo).port;
   }
   afterEach(() => new Promise<void>((resolve) => server.close(resolve)));
   const mail = (port: number, more: Partial<NonNullable<AlarmsInput['mail']>> = {}): AlarmsInput['mail'] => ({
