@@ -9,10 +9,8 @@ import {
   type Role,
 } from '@bright-keeper/contract';
 import Joi from 'joi';
-import { join } from 'node:path';
-import { defineDocument, keptDocument, readDocument } from '../db/index.js';
+import { defineDocument, MachineDocument } from '../db/index.js';
 import { problem } from '../http/index.js';
-import { PrivateFile } from '../platform/index.js';
 
 /** A device that is let in, by what its cookie holds: only hashes are kept. */
 export type KeptDevice = {
@@ -121,13 +119,12 @@ const ACCESS = defineDocument<KeptAccess>({
 const NOBODY: KeptAccess = { keepers: [], open: false, sessionDays: SESSION_DAYS.usual, devices: [], unencrypted: [] };
 
 /** Who may come in: a restored household lets nobody back in who was let go. What cannot be read lets nobody in. */
-export class AccessFile extends PrivateFile<KeptAccess> {
+export class AccessFile extends MachineDocument<KeptAccess> {
   constructor(dataDir: string | null) {
-    super({
-      path: dataDir === null ? null : join(dataDir, 'access', 'access.json'),
+    super(dataDir, {
+      at: ['access', 'access.json'],
+      kind: ACCESS,
       none: NOBODY,
-      read: (kept) => readDocument(ACCESS, kept),
-      keep: (access) => keptDocument(ACCESS, access),
       unreadable: 'who may come in cannot be read: nobody is let in from the network',
       refusal: () => problem(accessErrors, 'access-unreadable'),
     });

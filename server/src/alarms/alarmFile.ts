@@ -13,10 +13,8 @@ import {
 } from '@bright-keeper/contract';
 import { schedule } from '@bright-keeper/core';
 import Joi from 'joi';
-import { join } from 'node:path';
-import { defineDocument, keptDocument, readDocument } from '../db/index.js';
+import { defineDocument, MachineDocument } from '../db/index.js';
 import { problem } from '../http/index.js';
-import { PrivateFile } from '../platform/index.js';
 
 /** One alarm of a message, for programs. */
 export type ToldOf = { kind: schedule.AlarmKind; about: string; title: string; why: string; what: string };
@@ -114,13 +112,12 @@ const NONE: KeptAlarms = {
 };
 
 /** Where alarms go: a restored household neither tells all of it anew, nor tells those whom another one told. */
-export class AlarmFile extends PrivateFile<KeptAlarms> {
+export class AlarmFile extends MachineDocument<KeptAlarms> {
   constructor(dataDir: string | null) {
-    super({
-      path: dataDir === null ? null : join(dataDir, 'alarms', 'alarms.json'),
+    super(dataDir, {
+      at: ['alarms', 'alarms.json'],
+      kind: ALARMS,
       none: NONE,
-      read: (kept) => readDocument(ALARMS, kept),
-      keep: (alarms) => keptDocument(ALARMS, alarms),
       unreadable: 'where alarms go cannot be read: none goes out',
       refusal: () => problem(alarmErrors, 'alarms-unreadable'),
     });

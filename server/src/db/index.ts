@@ -16,3 +16,4 @@ export { engineHere, inItsThread, overEngine } from './embedded/embedded.js';
 export type { Engine } from './embedded/engine.js';
 export { causes, isLost, TransactionUndone } from './lost.js';
 export { postgres } from './postgres.js';
+export { MachineDocument } from './machineDocument.js';

@@ -11,6 +11,6 @@ export { Memo } from './memo.js';
 export { hashOfKey } from './hashOfKey.js';
 export { isNearby } from './nearby.js';
 export { onceFor } from './onceFor.js';
-export { PrivateFile } from './privateFile.js';
+export { PrivateFile, type PrivateFileOptions } from './privateFile.js';
 export { breather, eachInSlices, inSteps, longListJson } from './slices.js';
 export { Together } from './together.js';

@@ -1,9 +1,7 @@
 import { airErrors, type Broker } from '@bright-keeper/contract';
 import Joi from 'joi';
-import { join } from 'node:path';
-import { defineDocument, keptDocument, readDocument } from '../../db/index.js';
+import { defineDocument, MachineDocument } from '../../db/index.js';
 import { problem } from '../../http/index.js';
-import { PrivateFile } from '../../platform/index.js';
 
 /** The broker as it is kept, with its password: it is about this machine's network. */
 export type KeptBroker = Omit<Broker, 'hasPassword'> & { password: string };
@@ -23,13 +21,12 @@ const BROKER = defineDocument<KeptBroker>({
 const NONE: KeptBroker = { address: null, username: '', password: '', authority: '' };
 
 /** Which broker is listened to. */
-export class BrokerFile extends PrivateFile<KeptBroker> {
+export class BrokerFile extends MachineDocument<KeptBroker> {
   constructor(dataDir: string | null) {
-    super({
-      path: dataDir === null ? null : join(dataDir, 'air', 'broker.json'),
+    super(dataDir, {
+      at: ['air', 'broker.json'],
+      kind: BROKER,
       none: NONE,
-      read: (kept) => readDocument(BROKER, kept),
-      keep: (broker) => keptDocument(BROKER, broker),
       unreadable: 'the broker that is listened to cannot be read: none is',
       refusal: () => problem(airErrors, 'broker-unreadable'),
     });

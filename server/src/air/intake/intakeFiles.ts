@@ -1,11 +1,10 @@
+import { airErrors, type Intake } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
-import { join } from 'node:path';
-import type { Intake } from '@bright-keeper/contract';
 import Joi from 'joi';
-import { airErrors } from '@bright-keeper/contract';
-import { defineDocument, keptDocument, readDocument } from '../../db/index.js';
+import { join } from 'node:path';
+import { defineDocument, MachineDocument } from '../../db/index.js';
 import { problem } from '../../http/index.js';
-import { DataFolder, PrivateFile } from '../../platform/index.js';
+import { DataFolder } from '../../platform/index.js';
 import { BrokerFile } from './brokerFile.js';
 
 type Named = { addresses: string[] };
@@ -20,17 +19,16 @@ const NAMED = defineDocument<Named>({
 @Injectable()
 export class IntakeFiles {
   readonly broker: BrokerFile;
-  private readonly named: PrivateFile<Named>;
+  private readonly named: MachineDocument<Named>;
   /** Where logs are put: whoever starts the program may say, and nobody from the network. Null for a household in memory. */
   readonly logFolder: string | null;
 
   constructor({ path }: DataFolder) {
     this.broker = new BrokerFile(path);
-    this.named = new PrivateFile<Named>({
-      path: path === null ? null : join(path, 'air', 'addresses.json'),
+    this.named = new MachineDocument(path, {
+      at: ['air', 'addresses.json'],
+      kind: NAMED,
       none: { addresses: [] },
-      read: (kept) => readDocument(NAMED, kept),
-      keep: (named) => keptDocument(NAMED, named),
       unreadable: 'which addresses may be asked cannot be read: none is',
       refusal: () => problem(airErrors, 'addresses-unreadable'),
     });

@@ -2,10 +2,9 @@ import { airErrors } from '@bright-keeper/contract';
 import { Injectable } from '@nestjs/common';
 import Joi from 'joi';
 import { randomBytes } from 'node:crypto';
-import { join } from 'node:path';
-import { defineDocument, keptDocument, readDocument } from '../../db/index.js';
+import { defineDocument, MachineDocument } from '../../db/index.js';
 import { problem } from '../../http/index.js';
-import { DataFolder, hashOfKey, PrivateFile } from '../../platform/index.js';
+import { DataFolder, hashOfKey } from '../../platform/index.js';
 
 type KeptKey = { hash: string | null };
 const KEY = defineDocument<KeptKey>({
@@ -19,14 +18,13 @@ const KEY_BYTES = 24;
 /** The key by which another program on the network reads what the hygrometers say: only its hash is kept, on this machine. */
 @Injectable()
 export class MetricsKey {
-  private readonly file: PrivateFile<KeptKey>;
+  private readonly file: MachineDocument<KeptKey>;
 
   constructor({ path }: DataFolder) {
-    this.file = new PrivateFile<KeptKey>({
-      path: path === null ? null : join(path, 'air', 'metrics.json'),
+    this.file = new MachineDocument(path, {
+      at: ['air', 'metrics.json'],
+      kind: KEY,
       none: { hash: null },
-      read: (kept) => readDocument(KEY, kept),
-      keep: (key) => keptDocument(KEY, key),
       unreadable: 'the key by which hygrometers are read cannot be read: none opens anything',
       refusal: () => problem(airErrors, 'metrics-key-unreadable'),
     });
