@@ -166,12 +166,12 @@ export class IntakeService implements BeforeApplicationShutdown {
     this.logs = logs;
     const path = this.files.logFolder;
     if (logs.length === 0 || path === null) {
-      void this.folder?.close();
+      this.folder?.close();
       this.folder = null;
       for (const { id } of logs) this.states.set(id, 'no-folder');
     } else if (added.length > 0) {
       // Opened anew, it tells of what lies there already.
-      void this.folder?.close();
+      this.folder?.close();
       this.folder = this.openFolder(path, added);
     }
   }
@@ -254,7 +254,7 @@ export class IntakeService implements BeforeApplicationShutdown {
     if (this.soon) clearTimeout(this.soon);
     this.line?.end();
     for (const { polling } of this.polls.values()) polling.stop();
-    await this.folder?.close();
+    this.folder?.close();
     await Promise.all([this.inbox.flush(), this.reading]);
   }
 }
