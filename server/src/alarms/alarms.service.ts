@@ -83,21 +83,16 @@ export class AlarmsService implements BeforeApplicationShutdown {
       const fault = await handOver(outlet, this.file.get(), waiting);
       const again = fault === null ? undefined : AGAIN_AFTER_MIN[waiting.tries];
       const last = { at: this.clock.now().toISOString(), fault };
-      this.file.change((kept) => ({
-        state:
-          fault === null
-            ? schedule.taken(kept.state, waiting.at)
-            : again === undefined
-              ? schedule.givenUp(kept.state, waiting.at)
-              : kept.state,
+      this.file.change((kept) => {
         // It may have been dropped with its outlet meanwhile.
-        waiting: kept.waiting.flatMap((w) => {
+        const left = kept.waiting.flatMap((w) => {
           if (w.id !== waiting.id) return [w];
           if (again === undefined) return [];
           return [{ ...w, tries: w.tries + 1, nextAt: new Date(now.getTime() + again * MS_PER_MINUTE).toISOString() }];
-        }),
-        last: { ...kept.last, [outlet]: last },
-      }));
+        });
+        const state = fault === null ? schedule.taken(kept.state, waiting.at) : kept.state;
+        return { state: withoutLost(state, kept.waiting, left), waiting: left, last: { ...kept.last, [outlet]: last } };
+      });
     }
   }
 
@@ -121,7 +116,10 @@ export class AlarmsService implements BeforeApplicationShutdown {
     };
   }
 
-  /** Where a secret is not told anew the one that is kept stays; what waited for an outlet that is used no more is dropped. */
+  /**
+   * Where a secret is not told anew the one that is kept stays. What waited for an outlet that is used no more is dropped,
+   * and told anew to those that are used where nobody took it.
+   */
   async set({ policy, webhook, mail }: AlarmsInput): Promise<Alarms> {
     this.file.change((kept) => {
       const next = {
@@ -129,7 +127,8 @@ export class AlarmsService implements BeforeApplicationShutdown {
         webhook: webhook && { ...webhook, secret: webhook.secret ?? kept.webhook?.secret ?? '' },
         mail: mail && { ...mail, password: mail.password ?? kept.mail?.password ?? '' },
       };
-      return { ...next, waiting: kept.waiting.filter(({ outlet }) => isUsed(next, outlet)) };
+      const left = kept.waiting.filter(({ outlet }) => isUsed(next, outlet));
+      return { ...next, state: withoutLost(kept.state, kept.waiting, left), waiting: left };
     });
     return this.get();
   }
@@ -154,6 +153,12 @@ export class AlarmsService implements BeforeApplicationShutdown {
     if (this.timer) clearInterval(this.timer);
     await this.looking;
   }
+}
+
+/** Counts as told no message that waits at no outlet any more and that none took. */
+function withoutLost(state: schedule.AlarmState, before: readonly Waiting[], left: readonly Waiting[]): schedule.AlarmState {
+  const lost = before.filter(({ at }) => !left.some((one) => one.at === at));
+  return lost.reduce((now, { at }) => schedule.givenUp(now, at), state);
 }
 
 const toTold = (alarm: schedule.Alarm): ToldOf => ({ kind: alarm.kind, about: alarm.duty.subject.name, ...alarmParts(alarm) });

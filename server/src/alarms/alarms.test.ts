@@ -161,6 +161,20 @@ describe('an address that is told', () => {
     expect(await get()).toMatchObject({ now: [{ toldAt: new Date(START.getTime() + 18 * HOUR).toISOString() }] });
   });
 
+  it('that is given up while it waits leaves what it was not told to the one in its place', async () => {
+    await silence();
+    await set({ webhook: { address: 'http://127.0.0.1:9/nobody', secret: '' } }).expect(200);
+    await look();
+    expect(await get()).toMatchObject({ waiting: 1, now: [{ toldAt: null }] });
+    await set({ webhook: null }).expect(200);
+    expect((await get()).waiting).toBe(0);
+    await set({ webhook: webhook() }).expect(200);
+    later(MINUTE);
+    await look();
+    expect(got).toHaveLength(1);
+    expect(await get()).toMatchObject({ waiting: 0, now: [{ toldAt: new Date(START.getTime() + MINUTE).toISOString() }] });
+  });
+
   it('leads nowhere else', async () => {
     [status, location] = [307, `${address}/elsewhere`];
     await set({ webhook: webhook() }).expect(200);
