@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ALARM_KINDS, type AlarmPolicy, alarmsIn, type AlarmState, alarmsToTell, type Duty, isQuietHour, NOTHING_TOLD } from './index.js';
+import {
+  ALARM_KINDS,
+  type AlarmPolicy,
+  alarmsIn,
+  type AlarmState,
+  alarmsToTell,
+  type Duty,
+  isQuietHour,
+  NOTHING_TOLD,
+  withoutLost,
+} from './index.js';
 
 const duty = (code: Duty['code'], id: string, more: Partial<Duty> = {}): Duty => ({
   id: `${code}-${id}`,
@@ -107,6 +117,20 @@ describe('the hours that are kept quiet', () => {
     for (const hour of loud) expect(isQuietHour({ fromHour, toHour }, hour)).toBe(false);
     expect(isQuietHour(null, quiet[0] ?? 0)).toBe(false);
   });
+});
+
+it('whatever was told and waits, only what was taken or still waits counts as told, and nothing of that is lost', () => {
+  const instants = fc.constantFrom('2026-03-10T08:00:00Z', '2026-03-10T09:00:00Z', '2026-03-11T08:00:00Z');
+  const told = fc.array(fc.record({ key: fc.string(), at: instants, lasts: fc.boolean(), taken: fc.boolean() }));
+  fc.assert(
+    fc.property(told, fc.array(fc.record({ at: instants })), (all, waiting) => {
+      const state = withoutLost({ told: all, lastDailyOn: '2026-03-10' }, waiting);
+      const counts = (t: { at: string; taken: boolean }) => t.taken || waiting.some(({ at }) => at === t.at);
+      expect(state.told.every(counts)).toBe(true);
+      expect(all.filter((t) => !state.told.includes(t)).some(counts)).toBe(false);
+      expect(state.lastDailyOn).toBe('2026-03-10');
+    }),
+  );
 });
 
 it('whatever comes and goes, none is told twice within a day, and none that lasts through a loud hour goes untold', () => {

@@ -90,8 +90,12 @@ export const taken = (state: AlarmState, at: string): AlarmState => ({
   told: state.told.map((t) => (t.at === at ? { ...t, taken: true } : t)),
 });
 
-/** Nobody took the message of an instant, and it is not sent again: what lasts of it is told anew. */
-export const givenUp = (state: AlarmState, at: string): AlarmState => ({
-  ...state,
-  told: state.told.filter((t) => t.at !== at || t.taken),
-});
+/**
+ * Only what somebody took, or what still waits to be taken, counts as told: what lasts of the rest is told anew.
+ *
+ * @param waiting the messages that wait, by the instant each was made, ISO 8601
+ */
+export function withoutLost(state: AlarmState, waiting: readonly { at: string }[]): AlarmState {
+  const waits = new Set(waiting.map(({ at }) => at));
+  return { ...state, told: state.told.filter((t) => t.taken || waits.has(t.at)) };
+}

@@ -6,11 +6,11 @@ export {
   alarmsIn,
   type AlarmState,
   alarmsToTell,
-  givenUp,
   isQuietHour,
   NOTHING_TOLD,
   taken,
   type ToldAlarm,
+  withoutLost,
 } from './alarms.js';
 export {
   agendaFrom,

@@ -57,10 +57,10 @@ export class AlarmsService implements BeforeApplicationShutdown {
     const alarms = await this.alarmsNow(kept.policy);
     const { tell, state } = schedule.alarmsToTell(alarms, kept.policy, kept.state, { now, timeZone });
     if (tell.length > 0 || JSON.stringify(state) !== JSON.stringify(kept.state))
-      this.file.change(({ waiting }) => ({
-        state,
-        waiting: [...waiting, ...this.messages(tell, outlets, now)].slice(-LIMITS.alarms.waiting),
-      }));
+      this.file.change((before) => {
+        const waiting = [...before.waiting, ...this.messages(tell, outlets, now)].slice(-LIMITS.alarms.waiting);
+        return { state: schedule.withoutLost(state, waiting), waiting };
+      });
     await this.handOverDue(now);
   }
 
@@ -78,23 +78,25 @@ export class AlarmsService implements BeforeApplicationShutdown {
 
   private async handOverDue(now: Date): Promise<void> {
     for (const waiting of this.file.get().waiting) {
-      if (Date.parse(waiting.nextAt) > now.getTime()) continue;
+      if (Date.parse(waiting.nextAt) > now.getTime() || !this.waits(waiting)) continue;
       const { outlet } = waiting;
       const fault = await handOver(outlet, this.file.get(), waiting);
       const again = fault === null ? undefined : AGAIN_AFTER_MIN[waiting.tries];
       const last = { at: this.clock.now().toISOString(), fault };
       this.file.change((kept) => {
-        // It may have been dropped with its outlet meanwhile.
         const left = kept.waiting.flatMap((w) => {
           if (w.id !== waiting.id) return [w];
           if (again === undefined) return [];
           return [{ ...w, tries: w.tries + 1, nextAt: new Date(now.getTime() + again * MS_PER_MINUTE).toISOString() }];
         });
         const state = fault === null ? schedule.taken(kept.state, waiting.at) : kept.state;
-        return { state: withoutLost(state, kept.waiting, left), waiting: left, last: { ...kept.last, [outlet]: last } };
+        return { state: schedule.withoutLost(state, left), waiting: left, last: { ...kept.last, [outlet]: last } };
       });
     }
   }
+
+  /** It may have been dropped with its outlet while others were handed over. */
+  private waits = ({ id }: Waiting): boolean => this.file.get().waiting.some((one) => one.id === id);
 
   async get(): Promise<Alarms> {
     this.file.refresh();
@@ -128,7 +130,7 @@ export class AlarmsService implements BeforeApplicationShutdown {
         mail: mail && { ...mail, password: mail.password ?? kept.mail?.password ?? '' },
       };
       const left = kept.waiting.filter(({ outlet }) => isUsed(next, outlet));
-      return { ...next, state: withoutLost(kept.state, kept.waiting, left), waiting: left };
+      return { ...next, state: schedule.withoutLost(kept.state, left), waiting: left };
     });
     return this.get();
   }
@@ -153,12 +155,6 @@ export class AlarmsService implements BeforeApplicationShutdown {
     if (this.timer) clearInterval(this.timer);
     await this.looking;
   }
-}
-
-/** Counts as told no message that waits at no outlet any more and that none took. */
-function withoutLost(state: schedule.AlarmState, before: readonly Waiting[], left: readonly Waiting[]): schedule.AlarmState {
-  const lost = before.filter(({ at }) => !left.some((one) => one.at === at));
-  return lost.reduce((now, { at }) => schedule.givenUp(now, at), state);
 }
 
 const toTold = (alarm: schedule.Alarm): ToldOf => ({ kind: alarm.kind, about: alarm.duty.subject.name, ...alarmParts(alarm) });

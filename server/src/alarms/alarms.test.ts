@@ -57,6 +57,8 @@ describe('an address that is told', () => {
   let got: Got[];
   let status: number;
   let location: string | null;
+  /** What happens while a message is being taken. */
+  let meanwhile: () => PromiseLike<unknown>;
   let address: string;
   beforeAll(async () => {
     server = createServer((request, response) => {
@@ -64,7 +66,7 @@ describe('an address that is told', () => {
       request.on('data', (part) => (text += String(part)));
       request.on('end', () => {
         got.push({ headers: request.headers, body: JSON.parse(text || '{}') as Got['body'] });
-        response.writeHead(status, location ? { location } : {}).end();
+        void meanwhile().then(() => response.writeHead(status, location ? { location } : {}).end());
       });
     }).listen(0, '127.0.0.1');
     await new Promise((resolve) => server.once('listening', resolve));
@@ -73,6 +75,7 @@ describe('an address that is told', () => {
   afterAll(() => server.close());
   beforeEach(() => {
     [got, status, location] = [[], 200, null];
+    meanwhile = () => Promise.resolve();
   });
   const webhook = (secret: string | null = 'open sesame') => ({ address, secret });
 
@@ -173,6 +176,41 @@ describe('an address that is told', () => {
     await look();
     expect(got).toHaveLength(1);
     expect(await get()).toMatchObject({ waiting: 0, now: [{ toldAt: new Date(START.getTime() + MINUTE).toISOString() }] });
+  });
+
+  const nobodysMail: AlarmsInput['mail'] = {
+    host: '127.0.0.1',
+    port: 9,
+    security: 'none',
+    username: '',
+    password: '',
+    from: 'shelf@example.org',
+    to: 'keeper@example.org',
+  };
+  it('is not told twice what waited for mail, too, when mail is given up', async () => {
+    await silence();
+    status = 500;
+    await set({ webhook: webhook(), mail: nobodysMail }).expect(200);
+    await look();
+    expect((await get()).waiting).toBe(2);
+    await set({ webhook: webhook() }).expect(200);
+    status = 200;
+    for (const minute of [1, 2]) {
+      later(minute * MINUTE);
+      await look();
+    }
+    // Refused, then taken.
+    expect(got).toHaveLength(2);
+    expect(await get()).toMatchObject({ waiting: 0, now: [{ toldAt: START.toISOString() }] });
+  });
+
+  it('that refuses is not said to be told by mail that is given up while it is asked', async () => {
+    await silence();
+    await set({ webhook: webhook(), mail: nobodysMail }).expect(200);
+    status = 500;
+    meanwhile = () => set({ webhook: webhook() }).expect(200);
+    await look();
+    expect(await get()).toMatchObject({ waiting: 1, mail: null, now: [{ toldAt: null }], last: { mail: null } });
   });
 
   it('leads nowhere else', async () => {

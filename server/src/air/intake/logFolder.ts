@@ -1,13 +1,18 @@
-import { lstatSync, mkdirSync, readdirSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
+import { lstat, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 
 /** Folders that lie elsewhere on the network tell of no change: they are looked at so often. */
 const LOOK_EVERY_MS = 5000;
 
-/** What a file was when it was looked at; what is no file of its own, a link say, has none. */
-function stateOf(path: string): string | null {
-  const stats = lstatSync(path, { throwIfNoEntry: false });
-  return stats?.isFile() ? `${stats.ino} ${stats.size} ${stats.mtimeMs}` : null;
+/** What a file was when it was looked at. Null of what is no file of its own, as a link, or cannot be looked at now. */
+async function stateOf(path: string): Promise<string | null> {
+  try {
+    const stats = await lstat(path);
+    return stats.isFile() ? `${stats.ino} ${stats.size} ${stats.mtimeMs}` : null;
+  } catch {
+    return null;
+  }
 }
 
 /**
@@ -16,8 +21,9 @@ function stateOf(path: string): string | null {
  */
 export class LogFolder {
   private readonly timer: NodeJS.Timeout;
-  private seen = new Map<string, string>();
-  private told = new Map<string, string>();
+  private seen = new Map<string, { state: string; isTold: boolean }>();
+  private looking: Promise<void> | null = null;
+  private isClosed = false;
 
   /**
    * @param came told of each file once it has stayed as it is from one look to the next, of those that lie there already, too
@@ -28,39 +34,38 @@ export class LogFolder {
     private readonly came: (file: string) => void,
   ) {
     mkdirSync(path, { recursive: true, mode: 0o700 });
-    this.look();
-    this.timer = setInterval(() => this.look(), LOOK_EVERY_MS).unref();
+    void this.look();
+    this.timer = setInterval(() => void this.look(), LOOK_EVERY_MS).unref();
   }
 
-  /** Looks at every file there. A folder that is gone, taken away with its disk say, is looked for again. */
-  look(): void {
-    const [before, toldBefore] = [this.seen, this.told];
-    this.seen = new Map();
-    this.told = new Map();
-    for (const file of this.files()) {
-      const state = stateOf(file);
+  /** Looks at every file there, one look at a time. A folder that is gone, with its disk say, is empty until it is back. */
+  look(): Promise<void> {
+    this.looking ??= this.lookOnce().finally(() => (this.looking = null));
+    return this.looking;
+  }
+
+  private async lookOnce(): Promise<void> {
+    const before = this.seen;
+    const seen: typeof before = new Map();
+    for (const file of await this.files()) {
+      const state = await stateOf(file);
       if (state === null) continue;
-      this.seen.set(file, state);
-      const isWhole = before.get(file) === state;
-      const last = toldBefore.get(file);
-      if (isWhole) this.told.set(file, state);
-      else if (last !== undefined) this.told.set(file, last);
-      if (isWhole && last !== state) this.came(file);
+      const last = before.get(file);
+      const isWhole = last?.state === state;
+      seen.set(file, { state, isTold: isWhole });
+      if (isWhole && !last.isTold && !this.isClosed) this.came(file);
     }
+    this.seen = seen;
   }
 
   /** Not what an editor or a copy under way keeps beside them. */
-  private files(): string[] {
-    try {
-      return readdirSync(this.path)
-        .filter((name) => !name.startsWith('.'))
-        .map((name) => join(this.path, name));
-    } catch {
-      return [];
-    }
+  private async files(): Promise<string[]> {
+    const names = await readdir(this.path).catch(() => []);
+    return names.filter((name) => !name.startsWith('.')).map((name) => join(this.path, name));
   }
 
   close(): void {
+    this.isClosed = true;
     clearInterval(this.timer);
   }
 }
